@@ -1,0 +1,12 @@
+export { analyseArtwork } from './analyse.ts';
+export type { ArtFigures, ArtJob } from './analyse.ts';
+export { colourDistance, parseHex, toLab } from './colour.ts';
+export { squaredDistances } from './distance.ts';
+export type { Finding } from './findings.ts';
+export { INK_CHANNELS, defaultLaydown } from './ink.ts';
+export type { InkChannel, InkUse, Laydown } from './ink.ts';
+export type { OpaqueBox } from './boxDetection.ts';
+export type { PixelBox, Pixels, Rgb } from './pixels.ts';
+export { pictureWhite, previewOnGarment } from './preview.ts';
+export { defaultUnderbase } from './white.ts';
+export type { PrintProcess, UnderbaseSettings, WhitePlane } from './white.ts';

@@ -1,0 +1,67 @@
+import { LINEAR, encodeSrgb, parseHex } from './colour.ts';
+import { FAINT_ALPHA } from './pixels.ts';
+import type { Pixels } from './pixels.ts';
+import type { PrintProcess, WhitePlane } from './white.ts';
+
+/**
+ * How the print will look on the garment: transparent inks over white over fabric, mixed in linear light.
+ * A picture of a model: real fabric, ink gain and gloss differ.
+ *
+ * @param white the underbase; `null` for none
+ * @param garmentHex the garment's colour, "#rrggbb"
+ * @returns an opaque image of the same size
+ */
+export function previewOnGarment(
+  image: Pixels,
+  white: WhitePlane | null,
+  garmentHex: string,
+  process: PrintProcess,
+): Pixels {
+  const { width, height, data } = image;
+  const out = new Uint8Array(data.length);
+  const garment = parseHex(garmentHex);
+  const bare = [garment.r, garment.g, garment.b];
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) {
+      const p = 4 * (y * width + x);
+      const alpha = data[p + 3] < FAINT_ALPHA ? 0 : data[p + 3] / 255;
+      const w = whiteAt(white, x, y) / 255;
+      for (let channel = 0; channel < 3; channel++) {
+        out[p + channel] =
+          alpha === 0 && w === 0 ? bare[channel] : mix(data[p + channel], alpha, w, bare[channel], process);
+      }
+      out[p + 3] = 255;
+    }
+  }
+  return { width, height, data: out };
+}
+
+function mix(code: number, alpha: number, white: number, garmentCode: number, process: PrintProcess): number {
+  const garment = LINEAR[garmentCode];
+  const c = LINEAR[code];
+  const surface = (1 - white) * garment + white; // what shines back through the ink
+  if (process === 'dtg-light') return encodeSrgb(surface * (1 - alpha + alpha * c));
+  return encodeSrgb(Math.min(alpha * c + (1 - alpha) * garment, surface));
+}
+
+/** White code (0–255) at an image pixel; 0 outside the plane. */
+export function whiteAt(white: WhitePlane | null, x: number, y: number): number {
+  if (white === null) return 0;
+  const { box, plane } = white;
+  const dx = x - box.x;
+  const dy = y - box.y;
+  return dx < 0 || dy < 0 || dx >= box.width || dy >= box.height ? 0 : plane[dy * box.width + dx];
+}
+
+/** The white plane as a picture: grey is white ink, the rest transparent. Same size as the image. */
+export function pictureWhite(white: WhitePlane, width: number, height: number): Pixels {
+  const out = new Uint8Array(4 * width * height);
+  for (let y = 0; y < white.box.height; y++) {
+    for (let x = 0; x < white.box.width; x++) {
+      const p = 4 * ((white.box.y + y) * width + white.box.x + x);
+      out[p] = out[p + 1] = out[p + 2] = 255;
+      out[p + 3] = white.plane[y * white.box.width + x];
+    }
+  }
+  return { width, height, data: out };
+}

@@ -1,0 +1,208 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { RUN_EVENT_KINDS, deriveRun, judgeWeighIn, nextActions, stepId } from './index.ts';
+import type { RunEvent, RunEventKind, RunEventPayload, RunOperation, RunPlan } from './index.ts';
+
+const operation = (id: string, per: 'batch' | 'piece', more: Partial<RunOperation> = {}): RunOperation => ({
+  id,
+  per,
+  station: id,
+  timerS: 0,
+  waitAfter: null,
+  weighIn: null,
+  isInspection: false,
+  ...more,
+});
+const plan: RunPlan = {
+  pieces: 2,
+  operations: [
+    operation('film', 'batch', { timerS: 60, waitAfter: { minS: 0, maxS: 300 } }),
+    operation('press', 'piece', { timerS: 15, waitAfter: { minS: 45, maxS: null } }),
+    operation('peel', 'piece'),
+    operation('inspect', 'piece', { isInspection: true }),
+  ],
+};
+const START = Date.parse('2030-05-06T08:00:00Z');
+let made = 0;
+function event(
+  kind: RunEventKind,
+  step: string | null,
+  atS: number,
+  payload: RunEventPayload = {},
+  client = 'a',
+): RunEvent {
+  made++;
+  return {
+    id: `e${made}`,
+    clientId: client,
+    clientSeq: made,
+    kind,
+    step,
+    at: new Date(START + atS * 1000).toISOString(),
+    by: 'Ada',
+    payload,
+  };
+}
+const done = (step: string, atS: number) => event('step-completed', step, atS);
+const judged = (step: string, atS: number, verdict: 'good' | 'reprint' | 'scrap') =>
+  event('piece-inspected', step, atS, {
+    inspection: { verdict, faults: verdict === 'good' ? [] : ['white-rim'] },
+  });
+const onePiece = (piece: number, round: number, atS: number, verdict: 'good' | 'reprint' | 'scrap') => [
+  done(stepId(round, 'press', piece), atS),
+  done(stepId(round, 'peel', piece), atS + 60),
+  judged(stepId(round, 'inspect', piece), atS + 90, verdict),
+];
+
+describe('deriveRun', () => {
+  it('finishes a run when every piece is judged', () => {
+    const state = deriveRun(plan, [
+      done('1/film/0', 0),
+      ...onePiece(1, 1, 100, 'good'),
+      ...onePiece(2, 1, 200, 'scrap'),
+    ]);
+    expect(state.finishedAt).to.equal(new Date(START + 290_000).toISOString());
+    expect(state.outcomes.map(({ verdict }) => verdict)).to.deep.equal(['good', 'scrap']);
+    expect(state.ignored).to.deep.equal([]);
+  });
+
+  it('makes a reprint in a round of its own, from the first operation', () => {
+    const state = deriveRun(plan, [
+      done('1/film/0', 0),
+      ...onePiece(1, 1, 100, 'reprint'),
+      ...onePiece(2, 1, 200, 'good'),
+    ]);
+    expect(state.finishedAt).to.equal(null);
+    expect(state.rounds).to.equal(2);
+    expect(state.steps.filter(({ round }) => round === 2).map(({ id }) => id)).to.deep.equal([
+      '2/film/0',
+      '2/press/3',
+      '2/peel/3',
+      '2/inspect/3',
+    ]);
+  });
+
+  it('says why an event changes nothing', () => {
+    const state = deriveRun(plan, [
+      done('1/press/1', 0),
+      done('1/film/0', 10),
+      done('1/film/0', 20),
+      done('9/film/0', 30),
+      done('1/inspect/1', 40),
+    ]);
+    expect(state.ignored.map(({ why }) => why)).to.deep.equal([
+      'the step before it is not done',
+      'the step was already done',
+      'there is no such step',
+      'the step before it is not done',
+    ]);
+  });
+
+  it('takes back the last step', () => {
+    const film = done('1/film/0', 0);
+    const press = done('1/press/1', 50);
+    const before = deriveRun(plan, [film]);
+    const after = deriveRun(plan, [film, press, event('undone', null, 60, { eventId: press.id })]);
+    expect(after).to.deep.equal(before);
+    expect(deriveRun(plan, [film, press]).lastEventId).to.equal(press.id);
+  });
+
+  it('keeps both weighings with the step', () => {
+    const state = deriveRun(plan, [
+      event('reading-taken', '1/film/0', 0, { reading: { what: 'before', massG: 180 } }),
+      event('reading-taken', '1/film/0', 5, { reading: { what: 'after', massG: 192.5 } }),
+    ]);
+    expect(state.steps[0]).to.include({ status: 'running', beforeG: 180, afterG: 192.5 });
+    expect(judgeWeighIn({ targetG: 12, toleranceG: 1 }, 180, 192.5)).to.deep.equal({
+      addedG: 12.5,
+      verdict: 'within',
+    });
+    expect(judgeWeighIn({ targetG: 12, toleranceG: 1 }, 180, 190)?.verdict).to.equal('too-little');
+    expect(judgeWeighIn({ targetG: 12, toleranceG: 1 }, 180, null)).to.equal(null);
+  });
+
+  it('gives one state for 2 000 events in any order of arrival that keeps each client’s own, repeats included', () => {
+    const large: RunPlan = { ...plan, pieces: 150 };
+    const stepIds = deriveRun(large, []).steps.map(({ id }) => id);
+    fc.assert(
+      fc.property(fc.integer(), fc.integer(), (seed, arrivalSeed) => {
+        const random = lcg(seed);
+        const events = Array.from({ length: 2000 }, (_, i) => randomEvent(stepIds, random, i));
+        const arrived = interleave(events, lcg(arrivalSeed));
+        const repeated = [...arrived, ...arrived.filter((_, i) => i % 7 === 0)];
+        expect(deriveRun(large, repeated)).to.deep.equal(deriveRun(large, events));
+      }),
+      { numRuns: 12 },
+    );
+  });
+});
+
+describe('nextActions', () => {
+  const at = (seconds: number) => START + seconds * 1000;
+  it('leads with the machine that is finished, then with the piece that is furthest on', () => {
+    const events = [done('1/film/0', 0), event('step-started', '1/press/1', 100)];
+    const running = nextActions(plan, deriveRun(plan, events), at(105));
+    expect(running.map(({ kind, step, dueAt }) => [kind, step.id, dueAt])).to.deep.equal([
+      ['complete', '1/press/1', at(115)],
+    ]);
+    const rested = nextActions(plan, deriveRun(plan, [...events, done('1/press/1', 116)]), at(170));
+    expect(rested.map(({ step }) => step.id)).to.deep.equal(['1/peel/1', '1/press/2']);
+  });
+
+  it('counts a rest down and offers other work meanwhile', () => {
+    const state = deriveRun(plan, [done('1/film/0', 0), done('1/press/1', 100)]);
+    const actions = nextActions(plan, state, at(110));
+    expect(actions.map(({ step, dueAt }) => [step.id, dueAt])).to.deep.equal([
+      ['1/press/2', at(0)],
+      ['1/peel/1', at(145)],
+    ]);
+    expect(actions[0]!.latestAt).to.equal(at(300));
+  });
+});
+
+/** Numerical Recipes' 32-bit linear congruential generator, 0–1. */
+function lcg(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 2 ** 32;
+}
+
+function randomEvent(stepIds: string[], random: () => number, i: number): RunEvent {
+  const kind = RUN_EVENT_KINDS[Math.floor(random() * RUN_EVENT_KINDS.length)]!;
+  const client = `client-${Math.floor(random() * 4)}`;
+  const isAboutRun = kind === 'undone' || kind.startsWith('problem');
+  const payload: RunEventPayload =
+    {
+      'piece-inspected': {
+        inspection: {
+          verdict: (['good', 'reprint', 'scrap'] as const)[Math.floor(random() * 3)]!,
+          faults: [],
+        },
+      },
+      'reading-taken': { reading: { what: 'before' as const, massG: random() * 300 } },
+      undone: { eventId: `r${Math.floor(random() * (i + 1))}` },
+      'problem-raised': { problem: 'jam' },
+    }[kind as string] ?? {};
+  return {
+    id: `r${i}`,
+    clientId: client,
+    clientSeq: i + 1,
+    kind,
+    step: isAboutRun ? null : stepIds[Math.floor(random() * Math.min(stepIds.length, 12 + i / 4))]!,
+    at: new Date(START + i * 900 + Math.floor(random() * 20_000) - 10_000).toISOString(),
+    by: client,
+    payload,
+  };
+}
+
+/** Another order of arrival: client queues merged at random, each in its own order. */
+function interleave(events: RunEvent[], random: () => number): RunEvent[] {
+  const queues = [...new Set(events.map(({ clientId }) => clientId))].map((id) =>
+    events.filter(({ clientId }) => clientId === id),
+  );
+  const arrived: RunEvent[] = [];
+  for (;;) {
+    const waiting = queues.filter((queue) => queue.length > 0);
+    if (waiting.length === 0) return arrived;
+    arrived.push(waiting[Math.floor(random() * waiting.length)]!.shift()!);
+  }
+}

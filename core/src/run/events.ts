@@ -1,0 +1,74 @@
+/** What the floor may send. Each event happened on a device; the same event sent twice counts once. */
+export const RUN_EVENT_KINDS = [
+  'step-started',
+  'step-completed',
+  'reading-taken',
+  'piece-inspected',
+  'problem-raised',
+  'problem-cleared',
+  'undone',
+] as const;
+export type RunEventKind = (typeof RUN_EVENT_KINDS)[number];
+
+export const VERDICTS = ['good', 'reprint', 'scrap'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+/** Facts of an event beyond its kind; which are present depends on the kind. */
+export interface RunEventPayload {
+  /** Of a reading: which weighing, and what the scale said, g. */
+  reading?: { what: 'before' | 'after'; massG: number };
+  /** Of an inspection. */
+  inspection?: { verdict: Verdict; faults: string[]; note?: string; photo?: string };
+  /** Of a problem, in the person's words. */
+  problem?: string;
+  /** Of an undo: the event taken back. */
+  eventId?: string;
+}
+
+export interface RunEvent {
+  /** Made by the client, unique. */
+  id: string;
+  clientId: string;
+  /** Counts a client's events up from 1; gives its own order. */
+  clientSeq: number;
+  kind: RunEventKind;
+  /** The step it is about, from {@link stepId}; `null` for problems and undo. */
+  step: string | null;
+  /** When it happened, ISO 8601 UTC: the device's clock, corrected to the server's. */
+  at: string;
+  /** Who did it. */
+  by: string;
+  payload: RunEventPayload;
+}
+
+/**
+ * One order for all events whatever their order of arrival: by time, and never against a client's own order.
+ * A client whose clock stepped back is taken to have acted when its former event did.
+ *
+ * @returns a new array without repeated events
+ */
+export function orderEvents(events: readonly RunEvent[]): RunEvent[] {
+  const unique = [...new Map(events.map((event) => [event.id, event])).values()];
+  unique.sort(
+    (p, q) => compareText(p.clientId, q.clientId) || p.clientSeq - q.clientSeq || compareText(p.id, q.id),
+  );
+  const effectiveAt = new Map<string, number>();
+  let client = '';
+  let latest = -Infinity;
+  for (const event of unique) {
+    if (event.clientId !== client) latest = -Infinity;
+    client = event.clientId;
+    latest = Math.max(latest, Date.parse(event.at));
+    effectiveAt.set(event.id, latest);
+  }
+  const timeOf = (event: RunEvent): number => effectiveAt.get(event.id) ?? 0;
+  return unique.sort(
+    (p, q) =>
+      timeOf(p) - timeOf(q) ||
+      compareText(p.clientId, q.clientId) ||
+      p.clientSeq - q.clientSeq ||
+      compareText(p.id, q.id),
+  );
+}
+
+const compareText = (p: string, q: string): number => (p < q ? -1 : p > q ? 1 : 0);

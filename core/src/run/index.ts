@@ -1,0 +1,11 @@
+export { RUN_EVENT_KINDS, VERDICTS } from './events.ts';
+export type { RunEvent, RunEventKind, RunEventPayload, Verdict } from './events.ts';
+export { deriveRun } from './deriveRun.ts';
+export type { PieceOutcome, RunState, StepState } from './deriveRun.ts';
+export { nextActions } from './nextActions.ts';
+export type { FloorAction } from './nextActions.ts';
+export { FAULTS } from './faults.ts';
+export { stepId } from './runPlan.ts';
+export type { RunOperation, RunPlan } from './runPlan.ts';
+export { judgeWeighIn } from './weighIn.ts';
+export type { WeighResult } from './weighIn.ts';

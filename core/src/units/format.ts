@@ -1,0 +1,72 @@
+import type { QuantityKind, UnitSystem } from './units.ts';
+import { METRIC, shownUnit, toShown } from './units.ts';
+
+const NO_BREAK = '\u00a0'; // no-break: a number never parts from its unit
+
+/**
+ * A stored quantity as the screen writes it, unit included: "150 °C", "1:30", "11.02 in".
+ *
+ * @param value in the kind's stored unit
+ * @param digits digits after the decimal point; by default what the kind is read to in a print room
+ */
+export function formatQuantity(
+  value: number,
+  kind: QuantityKind,
+  system: UnitSystem = METRIC,
+  digits: number = defaultDigits(value, kind, system),
+): string {
+  if (kind === 'duration') return formatDuration(value);
+  const unit = shownUnit(kind, system);
+  const number = plainNumber(toShown(value, kind, system), digits);
+  return unit === '' ? number : `${number}${NO_BREAK}${unit}`;
+}
+
+/** Seconds as a clock face "m:ss" (or "h:mm:ss"), for running timers; below zero it is written with a minus. */
+export function formatClock(seconds: number): string {
+  const whole = Math.round(Math.abs(seconds));
+  const hours = Math.floor(whole / 3600);
+  const minutes = Math.floor((whole % 3600) / 60);
+  const tail = String(whole % 60).padStart(2, '0');
+  const sign = seconds < 0 && whole > 0 ? '−' : '';
+  return hours > 0
+    ? `${sign}${hours}:${String(minutes).padStart(2, '0')}:${tail}`
+    : `${sign}${minutes}:${tail}`;
+}
+
+/** Seconds as words for settings: "15 s", "1:30 min", "2 h 05 min". */
+export function formatDuration(seconds: number): string {
+  if (seconds < 90) return `${plainNumber(seconds, Number.isInteger(seconds) ? 0 : 1)}${NO_BREAK}s`;
+  if (seconds < 3600) {
+    const clock = formatClock(seconds);
+    return `${clock.endsWith(':00') ? clock.slice(0, -3) : clock}${NO_BREAK}min`;
+  }
+  const minutes = Math.round(seconds / 60);
+  const rest = minutes % 60;
+  return `${Math.floor(minutes / 60)}${NO_BREAK}h${rest === 0 ? '' : ` ${String(rest).padStart(2, '0')}${NO_BREAK}min`}`;
+}
+
+/** Integer minor units (cents) as money with two digits; the currency sign is the shop's. */
+export const formatMoney = (cents: number, sign = '¤'): string =>
+  `${sign}${NO_BREAK}${plainNumber(cents / 100, 2)}`;
+
+function plainNumber(value: number, digits: number): string {
+  const fixed = Math.abs(value).toFixed(digits);
+  const [whole = '0', fraction] = fixed.split('.');
+  const grouped = whole.length > 4 ? whole.replace(/\B(?=(\d{3})+$)/g, NO_BREAK) : whole;
+  const isNegative = value < 0 && Number(fixed) !== 0;
+  return `${isNegative ? '−' : ''}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
+}
+
+function defaultDigits(value: number, kind: QuantityKind, system: UnitSystem): number {
+  switch (kind) {
+    case 'length':
+      return system.length === 'in' ? 2 : Math.abs(value) < 10 && !Number.isInteger(value) ? 2 : 0;
+    case 'mass':
+    case 'volume':
+      return Math.abs(value) < 10 ? 2 : 1;
+    case 'area':
+      return 3;
+    default:
+      return 0;
+  }
+}
