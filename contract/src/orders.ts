@@ -1,0 +1,120 @@
+import { PROCESSES } from '@saltflat/core/route';
+import { Type } from 'typebox';
+import { Artwork } from './artworks.ts';
+import { GarmentColour } from './catalogue.ts';
+import { PLACEMENT_KEYS } from './placements.ts';
+import { Id, Instant, Version, longText, nullable, page, shortText, strictObject } from './scalars.ts';
+import type { Static } from './scalars.ts';
+
+export const Process = Type.Enum([...PROCESSES], { title: 'Process' });
+
+export const SizeQuantity = strictObject({
+  size: shortText('Size', 12),
+  quantity: Type.Integer({ title: 'Quantity', minimum: 1, maximum: 9999 }),
+});
+
+/** What a person says about one line. */
+export const OrderLineInput = strictObject({
+  /** Present when an existing line is being changed. */
+  id: Type.Optional(Id),
+  styleId: Type.String({ format: 'uuid', title: 'Garment' }),
+  colourId: Type.String({ format: 'uuid', title: 'Garment colour' }),
+  artworkId: nullable(Type.String({ format: 'uuid', title: 'Artwork' })),
+  placement: Type.Enum([...PLACEMENT_KEYS], { title: 'Placement' }),
+  dropMm: Type.Number({ title: 'Distance below the collar, mm', minimum: 0, maximum: 700 }),
+  widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
+  process: Process,
+  sizes: Type.Array(SizeQuantity, { title: 'Sizes', minItems: 1, maxItems: 20 }),
+});
+export type OrderLineInput = Static<typeof OrderLineInput>;
+
+const orderFields = {
+  customer: shortText('Customer'),
+  dueAt: Type.String({ format: 'date-time', title: 'Due' }),
+  note: longText('Note'),
+  lines: Type.Array(OrderLineInput, { title: 'Lines', minItems: 1, maxItems: 20 }),
+};
+export const OrderInput = strictObject(orderFields);
+export type OrderInput = Static<typeof OrderInput>;
+export const OrderChange = strictObject({ ...orderFields, version: Version });
+export type OrderChange = Static<typeof OrderChange>;
+export const VersionOnly = strictObject({ version: Version });
+
+/** Where a line stands: without art nothing can be planned; a plan that failed says why. */
+export const LINE_STATES = ['needs-art', 'planning', 'failed', 'ready', 'running', 'done'] as const;
+export const ORDER_STATES = [
+  'needs-art',
+  'planning',
+  'failed',
+  'ready',
+  'running',
+  'done',
+  'cancelled',
+] as const;
+
+export const OrderLine = strictObject({
+  id: Id,
+  position: Type.Integer(),
+  code: Type.String(),
+  styleId: Id,
+  styleName: Type.String(),
+  styleKind: Type.String(),
+  colour: GarmentColour,
+  artwork: nullable(Artwork),
+  placement: Type.Enum([...PLACEMENT_KEYS]),
+  dropMm: Type.Number(),
+  widthMm: Type.Number(),
+  process: Process,
+  sizes: Type.Array(SizeQuantity),
+  pieces: Type.Integer(),
+  state: Type.Enum([...LINE_STATES]),
+  planProblem: nullable(Type.String()),
+  routeNumber: nullable(Type.Integer()),
+  activeRunId: nullable(Id),
+});
+export type OrderLine = Static<typeof OrderLine>;
+
+export const Order = strictObject({
+  id: Id,
+  code: Type.String(),
+  customer: Type.String(),
+  dueAt: Instant,
+  note: Type.String(),
+  state: Type.Enum([...ORDER_STATES]),
+  version: Version,
+  createdAt: Instant,
+  cancelledAt: nullable(Instant),
+  lines: Type.Array(OrderLine),
+});
+export type Order = Static<typeof Order>;
+
+/** A stretch of the spark trace in a list: how long, how hot. */
+const Spark = strictObject({ durationS: Type.Number(), tempC: Type.Number(), isHandsOn: Type.Boolean() });
+
+export const OrderSummary = strictObject({
+  id: Id,
+  code: Type.String(),
+  customer: Type.String(),
+  dueAt: Instant,
+  state: Type.Enum([...ORDER_STATES]),
+  pieces: Type.Integer(),
+  processes: Type.Array(Process),
+  garments: Type.Array(Type.String()),
+  spark: Type.Array(Spark),
+  createdAt: Instant,
+});
+export type OrderSummary = Static<typeof OrderSummary>;
+
+export const OrderPage = page(OrderSummary);
+export type OrderPage = Static<typeof OrderPage>;
+
+export const ORDER_SORTS = ['due', 'code', 'customer', 'created'] as const;
+export const OrderQuery = strictObject({
+  search: Type.Optional(Type.String({ title: 'Search', maxLength: 120 })),
+  state: Type.Optional(Type.Enum([...ORDER_STATES, 'open'], { title: 'State' })),
+  sort: Type.Optional(Type.Enum([...ORDER_SORTS], { title: 'Sort' })),
+  direction: Type.Optional(Type.Enum(['asc', 'desc'], { title: 'Direction' })),
+  cursor: Type.Optional(Type.String({ title: 'Cursor', maxLength: 200 })),
+  limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 200 })),
+});
+export type OrderQuery = Static<typeof OrderQuery>;

@@ -1,0 +1,134 @@
+import type { PieceCost } from '@saltflat/core/cost';
+import { REASON_SOURCES, STATIONS } from '@saltflat/core/route';
+import type { Route } from '@saltflat/core/route';
+import { Type } from 'typebox';
+import { Process } from './orders.ts';
+import { Id, Instant, nullable, shortText, strictObject } from './scalars.ts';
+import type { Static } from './scalars.ts';
+
+const Span = strictObject({ min: Type.Number(), max: Type.Number() });
+const KINDS = [
+  'temperature',
+  'duration',
+  'length',
+  'mass',
+  'volume',
+  'pressure',
+  'area',
+  'arealMass',
+  'share',
+  'count',
+] as const;
+const Kind = Type.Enum([...KINDS]);
+
+const Reason = strictObject({
+  source: Type.Enum([...REASON_SOURCES]),
+  text: Type.String(),
+  value: nullable(Type.Number()),
+});
+const Limit = strictObject({
+  min: nullable(Type.Number()),
+  max: nullable(Type.Number()),
+  text: Type.String(),
+});
+const Setting = strictObject({
+  key: Type.String(),
+  label: Type.String(),
+  kind: Kind,
+  value: Type.Number(),
+  reasons: Type.Array(Reason, { minItems: 1 }),
+  limits: Type.Array(Limit),
+  ability: Span,
+  conflicts: Type.Array(Type.String()),
+});
+const Operation = strictObject({
+  id: Type.String(),
+  station: Type.Enum([...STATIONS]),
+  title: Type.String(),
+  per: Type.Enum(['batch', 'piece']),
+  handsS: Type.Number(),
+  machineS: Type.Number(),
+  timerS: Type.Number(),
+  settings: Type.Array(Setting),
+  sheet: nullable(Type.String()),
+  checks: Type.Array(Type.String()),
+  look: Type.String(),
+  cautions: Type.Array(Type.String()),
+  waitAfter: nullable(
+    strictObject({ minS: Type.Number(), maxS: nullable(Type.Number()), why: Type.String() }),
+  ),
+  phases: Type.Array(
+    strictObject({
+      kind: Type.Enum(['heat', 'rest']),
+      tempC: Type.Number(),
+      durationS: Type.Number(),
+      isHandsOn: Type.Boolean(),
+      label: Type.String(),
+    }),
+  ),
+  consumes: Type.Array(
+    strictObject({
+      what: Type.String(),
+      amount: Type.Number(),
+      kind: Kind,
+      cents: Type.Number(),
+      isAssumed: Type.Boolean(),
+    }),
+  ),
+  weighIn: nullable(strictObject({ targetG: Type.Number(), toleranceG: Type.Number() })),
+  isInspection: Type.Boolean(),
+});
+
+/** The document a route version keeps for ever. */
+export const RouteDocument = strictObject({
+  process: Process,
+  summary: Type.String(),
+  operations: Type.Array(Operation),
+  totals: strictObject({ handsS: Type.Number(), elapsedS: Type.Number() }),
+  conflicts: Type.Array(
+    strictObject({ operation: Type.String(), setting: Type.String(), text: Type.String() }),
+  ),
+});
+
+export const CostDocument = strictObject({
+  blankCents: Type.Number(),
+  materials: Type.Array(
+    strictObject({ what: Type.String(), cents: Type.Number(), isAssumed: Type.Boolean() }),
+  ),
+  labourCents: Type.Number(),
+  spoilageCents: Type.Number(),
+  totalCents: Type.Number(),
+});
+
+/** A person's own value for a setting, kept with who and why. */
+export const SettingOverride = strictObject({
+  operation: shortText('Operation', 60),
+  setting: shortText('Setting', 60),
+  value: Type.Number({ title: 'Value' }),
+  who: shortText('Who', 60),
+  why: shortText('Why', 300),
+});
+export type SettingOverride = Static<typeof SettingOverride>;
+
+/** The overrides a new route version is planned with; all of them, since a version stands alone. */
+export const RoutePlanInput = strictObject({
+  overrides: Type.Array(SettingOverride, { title: 'Overrides', maxItems: 60 }),
+  /** The version the person was looking at. */
+  basedOn: Type.Integer({ title: 'Based on version', minimum: 1 }),
+});
+export type RoutePlanInput = Static<typeof RoutePlanInput>;
+
+export const RouteVersion = strictObject({
+  id: Id,
+  lineId: Id,
+  number: Type.Integer(),
+  createdAt: Instant,
+  route: RouteDocument,
+  cost: CostDocument,
+  overrides: Type.Array(SettingOverride),
+  pieces: Type.Integer(),
+});
+export type RouteVersion = Omit<Static<typeof RouteVersion>, 'route' | 'cost'> & {
+  route: Route;
+  cost: PieceCost;
+};

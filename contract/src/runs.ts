@@ -1,0 +1,122 @@
+import type { Route } from '@saltflat/core/route';
+import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
+import { Type } from 'typebox';
+import { RouteDocument } from './routes.ts';
+import { Id, Instant, nullable, shortText, strictObject } from './scalars.ts';
+import type { Static } from './scalars.ts';
+
+const Payload = strictObject({
+  reading: Type.Optional(
+    strictObject({
+      what: Type.Enum(['before', 'after']),
+      massG: Type.Number({ title: 'Mass, g', minimum: 0, maximum: 20000 }),
+    }),
+  ),
+  inspection: Type.Optional(
+    strictObject({
+      verdict: Type.Enum([...VERDICTS]),
+      faults: Type.Array(shortText('Fault', 40), { maxItems: 10 }),
+      note: Type.Optional(shortText('Note', 500)),
+      photo: Type.Optional(Type.String({ pattern: '^[0-9a-f]{64}$' })),
+    }),
+  ),
+  problem: Type.Optional(shortText('Problem', 500)),
+  eventId: Type.Optional(Id),
+});
+
+/** An event as a device sends it. Sending it again is harmless. */
+export const RunEventInput = strictObject({
+  id: Id,
+  clientId: Id,
+  clientSeq: Type.Integer({ minimum: 1 }),
+  kind: Type.Enum([...RUN_EVENT_KINDS]),
+  step: nullable(shortText('Step', 120)),
+  at: Instant,
+  deviceAt: Instant,
+  by: shortText('Who', 60),
+  payload: Payload,
+});
+export type RunEventInput = Static<typeof RunEventInput>;
+
+export const RunEvents = strictObject({ events: Type.Array(RunEventInput, { minItems: 1, maxItems: 500 }) });
+
+export const RunStart = strictObject({ lineId: Id, by: shortText('Who', 60) });
+
+const StoredEvent = strictObject({
+  id: Id,
+  clientId: Id,
+  clientSeq: Type.Integer(),
+  kind: Type.Enum([...RUN_EVENT_KINDS]),
+  step: nullable(Type.String()),
+  at: Instant,
+  by: Type.String(),
+  payload: Payload,
+  serverAt: Instant,
+});
+
+export const Run = strictObject({
+  id: Id,
+  lineId: Id,
+  orderId: Id,
+  code: Type.String(),
+  customer: Type.String(),
+  garment: Type.String(),
+  colourHex: Type.String(),
+  placement: Type.String(),
+  artworkId: nullable(Id),
+  routeNumber: Type.Integer(),
+  route: RouteDocument,
+  pieces: Type.Integer(),
+  startedBy: Type.String(),
+  createdAt: Instant,
+  finishedAt: nullable(Instant),
+  events: Type.Array(StoredEvent),
+});
+export type Run = Omit<Static<typeof Run>, 'route'> & { route: Route };
+
+export const RunQuery = strictObject({
+  state: Type.Optional(Type.Enum(['active', 'finished'], { title: 'State' })),
+});
+
+/** One piece that came out, as the ledger lists it. */
+export const LedgerRow = strictObject({
+  runId: Id,
+  orderId: Id,
+  lineId: Id,
+  code: Type.String(),
+  customer: Type.String(),
+  garment: Type.String(),
+  process: Type.Enum(['dtf', 'dtg']),
+  routeNumber: Type.Integer(),
+  piece: Type.Integer(),
+  verdict: Type.Enum([...VERDICTS]),
+  faults: Type.Array(Type.String()),
+  note: nullable(Type.String()),
+  photo: nullable(Type.String()),
+  by: Type.String(),
+  at: Instant,
+  plateC: nullable(Type.Number()),
+  dwellS: nullable(Type.Number()),
+  actualDwellS: nullable(Type.Number()),
+  pretreatmentG: nullable(Type.Number()),
+  pretreatmentTargetG: nullable(Type.Number()),
+});
+export type LedgerRow = Static<typeof LedgerRow>;
+
+export const LedgerQuery = strictObject({
+  search: Type.Optional(Type.String({ title: 'Search', maxLength: 120 })),
+  verdict: Type.Optional(Type.Enum([...VERDICTS], { title: 'Verdict' })),
+  fault: Type.Optional(Type.String({ title: 'Fault', maxLength: 40 })),
+  process: Type.Optional(Type.Enum(['dtf', 'dtg'], { title: 'Process' })),
+  cursor: Type.Optional(Type.String({ title: 'Cursor', maxLength: 200 })),
+  limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 500 })),
+});
+export type LedgerQuery = Static<typeof LedgerQuery>;
+
+export const LedgerPage = strictObject({
+  items: Type.Array(LedgerRow),
+  nextCursor: nullable(Type.String()),
+  total: Type.Integer(),
+  counts: strictObject({ good: Type.Integer(), reprint: Type.Integer(), scrap: Type.Integer() }),
+});
+export type LedgerPage = Static<typeof LedgerPage>;

@@ -1,0 +1,66 @@
+import { expect } from 'chai';
+import { DomainError, OrderInput, OrderQuery, parse } from './index.ts';
+
+const line = {
+  styleId: '7f1d9a54-0b1e-4c5e-9a52-3f6f0b7f3a01',
+  colourId: '7f1d9a54-0b1e-4c5e-9a52-3f6f0b7f3a02',
+  artworkId: null,
+  placement: 'full-front',
+  dropMm: 75,
+  widthMm: 280,
+  process: 'dtf',
+  sizes: [{ size: 'M', quantity: 3 }],
+};
+const order = { customer: 'Gull Rock Kite Club', dueAt: '2030-05-06T08:00:00Z', note: '', lines: [line] };
+
+function refusal(data: unknown): Record<string, string> {
+  try {
+    parse(OrderInput, data);
+  } catch (error) {
+    if (error instanceof DomainError)
+      return Object.fromEntries((error.extra.fields ?? []).map(({ path, message }) => [path, message]));
+  }
+  throw new Error('nothing was refused');
+}
+
+describe('parse', () => {
+  it('takes a sound order as it is', () => {
+    expect(parse(OrderInput, order)).to.equal(order);
+  });
+
+  it('names every wrong field at once and says what would be right', () => {
+    const bad = {
+      ...order,
+      colour: 'red',
+      customer: '  ',
+      lines: [
+        {
+          ...line,
+          widthMm: -4,
+          process: 'stencil',
+          sizes: [
+            { size: 'M', quantity: 0 },
+            { size: 'L', quantity: -2.5 },
+          ],
+        },
+      ],
+    };
+    expect(refusal(bad)).to.deep.equal({
+      '/colour': 'There is no field “colour” here; leave it out.',
+      '/customer': '“Customer” must not be empty.',
+      '/lines/0/widthMm': '“Printed width, mm” must be at least 5, but -4 was given.',
+      '/lines/0/process': '“Process” must be one of dtf, dtg, but “stencil” was given.',
+      '/lines/0/sizes/0/quantity': '“Quantity” must be at least 1, but 0 was given.',
+      '/lines/0/sizes/1/quantity': '“Quantity” must be a whole number, but -2.5 was given.',
+    });
+  });
+
+  it('names a missing field by its title', () => {
+    const { dueAt: _left, ...without } = order;
+    expect(refusal(without)).to.deep.equal({ '/dueAt': '“Due” is missing.' });
+  });
+
+  it('reads numbers out of query strings', () => {
+    expect(parse(OrderQuery, { limit: '20' }, { coerce: true })).to.deep.equal({ limit: 20 });
+  });
+});
