@@ -27,5 +27,6 @@ export { fibreWords, isMostlyPolyester, needsWhite } from './fabric.ts';
 export { traceHeat } from './heatTrace.ts';
 export type { TraceSegment } from './heatTrace.ts';
 export { PROCESS_NAMES, planRoute } from './planRoute.ts';
+export { artJobFor, printNeedsOf } from './printNeeds.ts';
 export { suggestProcess } from './suggestProcess.ts';
 export type { ProcessSuggestion } from './suggestProcess.ts';

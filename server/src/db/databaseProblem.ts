@@ -1,0 +1,41 @@
+import { DomainError } from '@saltflat/contract';
+import { ConnectionError, DatabaseError } from 'sequelize';
+
+const AWAY_CODES = new Set([
+  '57P01',
+  '57P02',
+  '57P03',
+  '08000',
+  '08003',
+  '08006',
+  '53300',
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+]);
+const FULL_CODES = new Set(['53100', 'ENOSPC']);
+
+const AWAY =
+  'The database is not answering. What you entered is still on your screen: try again in a moment.';
+const FULL = 'The disk of the server is full. Nothing was saved: free some space, then try again.';
+
+/**
+ * Turns a database that is away or full into words; everything else is not ours to explain.
+ *
+ * @returns `null` when the error is of another kind
+ */
+export function databaseProblem(error: unknown): DomainError | null {
+  const code = codeOf(error);
+  if (FULL_CODES.has(code)) return new DomainError('disk-full', FULL, {}, { cause: error });
+  if (error instanceof ConnectionError || AWAY_CODES.has(code))
+    return new DomainError('database-away', AWAY, {}, { cause: error });
+  if (error instanceof Error && error.message.startsWith('Connection terminated'))
+    return new DomainError('database-away', AWAY, {}, { cause: error });
+  return null;
+}
+
+function codeOf(error: unknown): string {
+  const source = error instanceof DatabaseError || error instanceof ConnectionError ? error.parent : error;
+  const code = (source as { code?: unknown } | null)?.code;
+  return typeof code === 'string' ? code : '';
+}

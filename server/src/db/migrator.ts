@@ -1,0 +1,32 @@
+import type { Sequelize } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+import { createShop } from './migrations/20260131T0900-create-shop.ts';
+import { createOrdersAndRuns } from './migrations/20260131T0910-create-orders-and-runs.ts';
+
+const MIGRATIONS = [createShop, createOrdersAndRuns]; // named one by one: the same in a bundle, under tsx and in tests
+
+/** Brings the database's shape up to date; each migration is one transaction. */
+export function createMigrator(sequelize: Sequelize) {
+  const runSql = async (sql: string): Promise<void> => {
+    await sequelize.transaction(async (transaction) => sequelize.query(sql, { transaction, raw: true }));
+  };
+  return new Umzug({
+    migrations: MIGRATIONS.map(({ name, up, down }) => ({
+      name,
+      up: () => runSql(up),
+      down: () => runSql(down),
+    })),
+    storage: new SequelizeStorage({ sequelize, modelName: 'migration', tableName: 'migration' }),
+    logger: undefined,
+  });
+}
+
+const MIGRATION_LOCK = 7_258_351; // any number, the same for every server of this database
+
+/** Migrates with all other servers held off. */
+export async function migrate(sequelize: Sequelize): Promise<void> {
+  await sequelize.transaction(async (transaction) => {
+    await sequelize.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`, { transaction });
+    await createMigrator(sequelize).up();
+  });
+}

@@ -1,0 +1,162 @@
+import { DomainError, UPLOAD_LIMIT_PIXELS } from '@saltflat/contract';
+import type { Artwork } from '@saltflat/contract';
+import type { Metadata, Sharp } from 'sharp';
+import sharp from 'sharp';
+
+/** An uploaded file, understood but not yet decoded whole. */
+export interface ReadImage {
+  format: Artwork['format'];
+  mediaType: string;
+  widthPx: number;
+  heightPx: number;
+  readingNotes: string[];
+  /** A small PNG for lists. */
+  thumbnail: Buffer;
+}
+
+const THUMBNAIL_PX = 256;
+const SVG_LONG_SIDE_PX = 2400; // a vector has no pixels of its own: 300 per inch at 200 mm
+const MEDIA_TYPES: Record<Artwork['format'], string> = {
+  png: 'image/png',
+  jpeg: 'image/jpeg',
+  tiff: 'image/tiff',
+  svg: 'image/svg+xml',
+};
+
+/**
+ * Reads an upload: its kind by its bytes (never its name), its size before any pixel is decoded, then all of it once
+ * for the thumbnail, which finds out truncated files.
+ *
+ * @throws DomainError `not-an-image`, `too-many-pixels` or `broken-image`, with the file's name in the sentence
+ */
+export async function readImage(bytes: Buffer, name: string): Promise<ReadImage> {
+  const safe = sanitise(bytes);
+  const metadata = await readMetadata(safe.bytes, name);
+  const format = metadata.format as Artwork['format'];
+  const { width, height } = uprightSize(metadata);
+  refuseTooLarge(name, width, height);
+  const scale = format === 'svg' ? SVG_LONG_SIDE_PX / Math.max(width, height) : 1;
+  const thumbnail = await decodeOrRefuse(name, () =>
+    openImage(safe.bytes, scale)
+      .resize(THUMBNAIL_PX, THUMBNAIL_PX, { fit: 'inside', withoutEnlargement: true })
+      .png()
+      .toBuffer(),
+  );
+  return {
+    format,
+    mediaType: MEDIA_TYPES[format],
+    widthPx: Math.round(width * scale),
+    heightPx: Math.round(height * scale),
+    readingNotes: [...safe.notes, ...notesOn(metadata)],
+    thumbnail,
+  };
+}
+
+/**
+ * Decodes to straight sRGB RGBA, 8 bits a channel: upright, profiles applied, first frame.
+ *
+ * @param maxPx longest side wanted, px; `null` for all pixels
+ */
+export async function decodePixels(
+  bytes: Buffer,
+  widthPx: number,
+  maxPx: number | null,
+): Promise<{ data: Buffer; width: number; height: number }> {
+  const safe = sanitise(bytes).bytes;
+  const { format, width = widthPx } = await sharp(safe, { limitInputPixels: UPLOAD_LIMIT_PIXELS }).metadata();
+  const image = openImage(safe, format === 'svg' ? widthPx / width : 1);
+  const sized =
+    maxPx === null ? image : image.resize(maxPx, maxPx, { fit: 'inside', withoutEnlargement: true });
+  const { data, info } = await sized
+    .ensureAlpha()
+    .raw({ depth: 'uchar' })
+    .toBuffer({ resolveWithObject: true });
+  return { data, width: info.width, height: info.height };
+}
+
+function openImage(bytes: Buffer, scale: number): Sharp {
+  const density = scale === 1 ? {} : { density: Math.min(100_000, 72 * scale) };
+  return sharp(bytes, { limitInputPixels: UPLOAD_LIMIT_PIXELS, failOn: 'truncated', ...density })
+    .autoOrient()
+    .toColourspace('srgb');
+}
+
+async function readMetadata(bytes: Buffer, name: string): Promise<Metadata> {
+  let metadata: Metadata;
+  try {
+    metadata = await sharp(bytes, { limitInputPixels: false }).metadata(); // the header alone: no pixel is decoded here
+  } catch (cause) {
+    throw new DomainError(
+      'not-an-image',
+      `“${name}” is not a PNG, JPEG, TIFF or SVG picture, whatever its name says. Export the art as a PNG.`,
+      {},
+      { cause },
+    );
+  }
+  if (!(metadata.format in MEDIA_TYPES)) {
+    throw new DomainError(
+      'not-an-image',
+      `“${name}” is a ${metadata.format.toUpperCase()} file. Export the art as PNG, JPEG, TIFF or SVG.`,
+    );
+  }
+  return metadata;
+}
+
+function uprightSize({ width, height, orientation = 1 }: Metadata): { width: number; height: number } {
+  return orientation >= 5 ? { width: height, height: width } : { width, height };
+}
+
+function refuseTooLarge(name: string, width: number, height: number): void {
+  if (width * height <= UPLOAD_LIMIT_PIXELS) return;
+  const megapixels = Math.round((width * height) / 1e6);
+  throw new DomainError(
+    'too-many-pixels',
+    `“${name}” has ${width} × ${height} px, ${megapixels} megapixels; up to ${UPLOAD_LIMIT_PIXELS / 1e6} are taken. Export it at 300 px per inch of its printed size.`,
+  );
+}
+
+async function decodeOrRefuse<T>(name: string, decode: () => Promise<T>): Promise<T> {
+  try {
+    return await decode();
+  } catch (cause) {
+    throw new DomainError(
+      'broken-image',
+      `“${name}” is damaged or cut short: it begins like a picture but cannot be read to its end. Export it again.`,
+      {},
+      { cause },
+    );
+  }
+}
+
+function notesOn({ depth, space, hasProfile, orientation = 1, pages = 1 }: Metadata): string[] {
+  const notes: string[] = [];
+  if (space === 'cmyk') notes.push('CMYK colours were converted to sRGB: look at them once more.');
+  else if (hasProfile) notes.push('Colours were converted from the file’s profile to sRGB.');
+  if (depth === 'ushort') notes.push('16 bits a channel were reduced to 8.');
+  if (orientation > 1) notes.push('The picture was turned upright as its camera noted.');
+  if (pages > 1) notes.push(`Only the first of ${pages} pages or frames was taken.`);
+  return notes;
+}
+
+/** Takes out of an SVG what reaches outside it. Scripts are never run: the renderer has none. Other files pass untouched. */
+function sanitise(bytes: Buffer): { bytes: Buffer; notes: string[] } {
+  const head = bytes.subarray(0, 4096).toString('utf8').trimStart();
+  if (!/^(﻿)?<(\?xml|!--|!DOCTYPE|svg)/i.test(head)) return { bytes, notes: [] };
+  const text = bytes.toString('utf8');
+  const notes: string[] = [];
+  const clean = text
+    .replace(/<!DOCTYPE[^[>]*(\[[\s\S]*?\])?\s*>/gi, () => '') // entities could swell or read files
+    .replace(/<script[\s\S]*?(<\/script\s*>|\/>)/gi, () => {
+      notes.push('A script in the file was left out.');
+      return '';
+    })
+    .replace(/\s(?:xlink:)?href\s*=\s*(["'])(?!\s*(?:#|data:))[\s\S]*?\1/gi, () => {
+      notes.push('A picture or style the file links to was left out: embed it.');
+      return '';
+    })
+    .replace(/@import[^;]*;|url\(\s*["']?(?!#|data:|["']#)[^)]*\)/gi, () => {
+      notes.push('A style the file links to was left out: embed it.');
+      return 'none';
+    });
+  return { bytes: Buffer.from(clean), notes: [...new Set(notes)] };
+}

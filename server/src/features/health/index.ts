@@ -1,0 +1,1 @@
+export { healthEndpoints } from './healthEndpoints.ts';

@@ -1,0 +1,2 @@
+export { ledgerEndpoints } from './ledgerEndpoints.ts';
+export { ledgerStore } from './ledgerStore.ts';

@@ -1,0 +1,2 @@
+export { createLiveStream } from './liveStream.ts';
+export type { LiveStream } from './liveStream.ts';

@@ -1,0 +1,42 @@
+import type { Route } from '@saltflat/core/route';
+import type { PieceOutcome, RunState } from '@saltflat/core/run';
+
+/** An outcome with the settings and readings its piece really had. */
+export interface OutcomeRow extends PieceOutcome {
+  plateC: number | null;
+  dwellS: number | null;
+  /** From start to end of the deciding press, s. */
+  actualDwellS: number | null;
+  pretreatmentG: number | null;
+  pretreatmentTargetG: number | null;
+}
+
+/** The press that decides: the transfer's, or the cure of a direct print. */
+const DECIDING = ['press-transfer', 'cure'];
+
+/** Puts settings and readings beside each piece's verdict. */
+export function projectOutcomes(route: Route, state: RunState): OutcomeRow[] {
+  const deciding = route.operations.find(({ id }) => DECIDING.includes(id));
+  const value = (key: string): number | null =>
+    deciding?.settings.find((setting) => setting.key === key)?.value ?? null;
+  const pretreat = route.operations.find(({ weighIn }) => weighIn !== null);
+  return state.outcomes.map((outcome) => {
+    const own = state.steps.filter(({ piece }) => piece === outcome.piece);
+    const pressed = own.find(({ operation }) => operation === deciding?.id);
+    const weighed = own.find(({ operation }) => operation === pretreat?.id);
+    return {
+      ...outcome,
+      plateC: value('tempC'),
+      dwellS: value('dwellS'),
+      actualDwellS:
+        pressed?.startedAt && pressed.completedAt
+          ? (Date.parse(pressed.completedAt) - Date.parse(pressed.startedAt)) / 1000
+          : null,
+      pretreatmentG:
+        weighed && weighed.beforeG !== null && weighed.afterG !== null
+          ? weighed.afterG - weighed.beforeG
+          : null,
+      pretreatmentTargetG: pretreat?.weighIn?.targetG ?? null,
+    };
+  });
+}
