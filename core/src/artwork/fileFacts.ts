@@ -1,5 +1,4 @@
-import { squaredDistances } from './distance.ts';
-import { FAINT_ALPHA, OPAQUE_ALPHA, alphaMask, cropPixels } from './pixels.ts';
+import { FAINT_ALPHA, OPAQUE_ALPHA } from './pixels.ts';
 import type { PixelBox, Pixels } from './pixels.ts';
 
 /** What the file itself says, before anything is done to it. */
@@ -41,20 +40,43 @@ export function readFileFacts(image: Pixels, box: PixelBox | null, pitchMm: numb
   };
 }
 
-/** Semi-transparent pixels farther than an anti-aliased edge reaches from both nothing and full ink. */
-function countSoftPx(image: Pixels, box: PixelBox, pitchMm: number): number {
+/** Semi-transparent pixels farther than an anti-aliased edge reaches from nothing, or from full ink. */
+function countSoftPx({ width, height, data }: Pixels, box: PixelBox, pitchMm: number): number {
   const reach = Math.max(2, 0.15 / pitchMm); // px; plain anti-aliasing stays within
-  const reach2 = reach * reach;
-  const part = cropPixels(image, box);
-  const ink = alphaMask(part, FAINT_ALPHA);
-  const toEmpty = squaredDistances(ink, box.width, box.height, 'background', Math.ceil(reach) + 1);
-  for (let i = 0; i < ink.length; i++) ink[i] = part.data[4 * i + 3] >= OPAQUE_ALPHA ? 0 : 1;
-  const toOpaque = squaredDistances(ink, box.width, box.height, 'ignored', Math.ceil(reach) + 1);
+  const rings = offsetsWithin(reach);
   let softPx = 0;
-  for (let i = 0; i < ink.length; i++) {
-    const alpha = part.data[4 * i + 3];
-    if (alpha < FAINT_ALPHA || alpha >= OPAQUE_ALPHA) continue;
-    if (toEmpty[i] > reach2 || toOpaque[i] > reach2) softPx++;
+  for (let y = box.y; y < box.y + box.height; y++) {
+    for (let x = box.x; x < box.x + box.width; x++) {
+      const alpha = data[4 * (y * width + x) + 3];
+      if (alpha < FAINT_ALPHA || alpha >= OPAQUE_ALPHA) continue;
+      if (!isNearBoth({ width, height, data }, x, y, rings)) softPx++;
+    }
   }
   return softPx;
+}
+
+/** Offsets (dx, dy, dx, dy …) no farther than `reach` px, nearest first, so that an edge is found at once. */
+function offsetsWithin(reach: number): Int32Array {
+  const whole = Math.floor(reach);
+  const offsets: [number, number][] = [];
+  for (let dy = -whole; dy <= whole; dy++) {
+    for (let dx = -whole; dx <= whole; dx++) if (dx * dx + dy * dy <= reach * reach) offsets.push([dx, dy]);
+  }
+  offsets.sort(([ax, ay], [bx, by]) => ax * ax + ay * ay - bx * bx - by * by);
+  return Int32Array.from(offsets.flat());
+}
+
+/** True when both an empty pixel (beyond the image counts) and an opaque one are among the offsets. */
+function isNearBoth({ width, height, data }: Pixels, x: number, y: number, offsets: Int32Array): boolean {
+  let seesEmpty = false;
+  let seesOpaque = false;
+  for (let k = 0; k < offsets.length; k += 2) {
+    const u = x + offsets[k];
+    const v = y + offsets[k + 1];
+    const alpha = u < 0 || v < 0 || u >= width || v >= height ? 0 : data[4 * (v * width + u) + 3];
+    if (alpha < FAINT_ALPHA) seesEmpty = true;
+    else if (alpha >= OPAQUE_ALPHA) seesOpaque = true;
+    if (seesEmpty && seesOpaque) return true;
+  }
+  return false;
 }

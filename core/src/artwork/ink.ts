@@ -136,7 +136,8 @@ function sumChannels(colours: ColourCount, white: WhitePlane | null): Record<Ink
     px.k += k * alphaPx;
   });
   let codes = 0;
-  if (white) for (const code of white.plane) codes += code;
+  const plane = white?.plane ?? new Uint8Array(0);
+  for (let i = 0; i < plane.length; i++) codes += plane[i];
   px.w = codes / 255;
   return px;
 }

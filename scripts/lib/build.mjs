@@ -1,0 +1,70 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { say } from './say.mjs';
+import { ROOT } from './places.mjs';
+
+const SOURCES = [
+  'core/src',
+  'contract/src',
+  'server/src',
+  'demo/src',
+  'web/src',
+  'web/index.html',
+  'web/vite.config.ts',
+  'package-lock.json',
+];
+
+/** Where the built parts are. */
+export const BUILT = { server: join(ROOT, 'server', 'dist', 'main.js'), web: join(ROOT, 'web', 'dist') };
+
+/** Builds server and web unless what is built is of these sources. */
+export async function ensureBuilt() {
+  const wanted = fingerprint();
+  const stamp = join(ROOT, 'server', 'dist', '.built-of');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  say('Building …');
+  await Promise.all([buildServer(), buildWeb()]);
+  mkdirSync(join(ROOT, 'server', 'dist'), { recursive: true });
+  writeFileSync(stamp, wanted);
+}
+
+async function buildServer() {
+  const { build } = await import('esbuild');
+  await build({
+    absWorkingDir: join(ROOT, 'server'),
+    entryPoints: { main: 'src/main.ts', pixelTask: 'src/jobs/pixelTask.ts' },
+    outdir: 'dist',
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    sourcemap: true,
+    logLevel: 'error',
+    plugins: [
+      {
+        name: 'own-code-only',
+        setup: (own) =>
+          own.onResolve({ filter: /^[^./]/ }, ({ path }) =>
+            path.startsWith('@saltflat/') ? null : { path, external: true },
+          ),
+      },
+    ],
+  });
+}
+
+async function buildWeb() {
+  const { build } = await import('vite');
+  await build({ root: join(ROOT, 'web'), logLevel: 'error' });
+}
+
+function fingerprint() {
+  const hash = createHash('sha256');
+  const visit = (path) => {
+    const stat = statSync(path);
+    if (stat.isDirectory()) for (const name of readdirSync(path).sort()) visit(join(path, name));
+    else hash.update(`${path}:${stat.size}:${stat.mtimeMs};`);
+  };
+  for (const source of SOURCES) visit(join(ROOT, source));
+  return hash.digest('hex');
+}
