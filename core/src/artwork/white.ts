@@ -75,7 +75,6 @@ export function layWhite(
           alphaMask(part, FAINT_ALPHA),
           box.width,
           box.height,
-          'background',
           Math.ceil(chokePx) + 1,
         )
       : null;

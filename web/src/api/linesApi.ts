@@ -1,0 +1,27 @@
+import type { OrderLine, RouteVersion, SettingOverride } from '@saltflat/contract';
+import { baseApi } from './baseApi.ts';
+
+/** A line together with what is on its order's ticket. */
+export interface LineOnOrder {
+  line: OrderLine;
+  orderId: string;
+  customer: string;
+  dueAt: string;
+  isCancelled: boolean;
+}
+
+const linesApi = baseApi.injectEndpoints({
+  endpoints: (build) => ({
+    line: build.query<LineOnOrder, string>({ query: (id) => `/lines/${id}`, providesTags: ['Line'] }),
+    routeVersions: build.query<RouteVersion[], string>({
+      query: (lineId) => `/lines/${lineId}/routes`,
+      providesTags: ['Route'],
+    }),
+    replan: build.mutation<RouteVersion, { lineId: string; overrides: SettingOverride[]; basedOn: number }>({
+      query: ({ lineId, ...body }) => ({ url: `/lines/${lineId}/routes`, method: 'POST', body }),
+      invalidatesTags: ['Route', 'Line', 'Order'],
+    }),
+  }),
+});
+
+export const { useLineQuery, useRouteVersionsQuery, useReplanMutation } = linesApi;

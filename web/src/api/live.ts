@@ -1,0 +1,48 @@
+import type { LiveMessage } from '@saltflat/contract';
+import type { Dispatch } from '@reduxjs/toolkit';
+import { TAGS, baseApi } from './baseApi.ts';
+import { connectionChanged, deviceSpoke } from './liveSlice.ts';
+import { noteServerTime } from './serverClock.ts';
+
+type Tag = (typeof TAGS)[number];
+
+const STALE: Record<string, readonly Tag[]> = {
+  order: ['Order'],
+  line: ['Order', 'Line', 'Route'],
+  run: ['Run', 'Ledger', 'Order', 'Line'],
+  artwork: [],
+  everything: TAGS,
+};
+const GATHER_MS = 120; // one save touches many rows: fetch once for all of them
+
+/** Listens to the server for as long as the page is open; the browser reconnects by itself. */
+export function startLive(dispatch: Dispatch): void {
+  const source = new EventSource('/api/v1/live');
+  const stale = new Set<Tag>();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let wasLost = false;
+
+  const mark = (tags: readonly Tag[]): void => {
+    tags.forEach((tag) => stale.add(tag));
+    timer ??= setTimeout(() => {
+      timer = undefined;
+      dispatch(baseApi.util.invalidateTags([...stale]));
+      stale.clear();
+    }, GATHER_MS);
+  };
+  source.onopen = () => {
+    dispatch(connectionChanged('open'));
+    if (wasLost) mark(TAGS); // messages were missed meanwhile
+    wasLost = false;
+  };
+  source.onerror = () => {
+    wasLost = true;
+    dispatch(connectionChanged('lost'));
+  };
+  source.onmessage = ({ data }: MessageEvent<string>) => {
+    const message = JSON.parse(data) as LiveMessage; // from our own server
+    if (message.kind === 'clock') noteServerTime(message.serverAt);
+    else if (message.kind === 'device') dispatch(deviceSpoke(message.device));
+    else mark(STALE[message.noun] ?? []);
+  };
+}

@@ -1,0 +1,30 @@
+import type { Device } from '@saltflat/contract';
+import { createSlice } from '@reduxjs/toolkit';
+import type { PayloadAction } from '@reduxjs/toolkit';
+import { useSelector } from 'react-redux';
+
+interface LiveState {
+  connection: 'connecting' | 'open' | 'lost';
+  devices: Partial<Record<Device['id'], Device>>;
+}
+
+/** What the server tells by itself: that it is there, and what its devices say. */
+export const liveSlice = createSlice({
+  name: 'live',
+  initialState: { connection: 'connecting', devices: {} } as LiveState,
+  reducers: {
+    connectionChanged: (state, { payload }: PayloadAction<LiveState['connection']>) => {
+      state.connection = payload;
+    },
+    deviceSpoke: (state, { payload }: PayloadAction<Device>) => {
+      state.devices[payload.id] = payload;
+    },
+  },
+});
+
+export const { connectionChanged, deviceSpoke } = liveSlice.actions;
+
+export const useConnection = (): LiveState['connection'] =>
+  useSelector((state: { live: LiveState }) => state.live.connection);
+export const useDevice = (id: Device['id']): Device | undefined =>
+  useSelector((state: { live: LiveState }) => state.live.devices[id]);

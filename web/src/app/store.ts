@@ -1,0 +1,18 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { baseApi } from '../api/baseApi.ts';
+import { liveSlice } from '../api/liveSlice.ts';
+import { outboxSlice } from '../features/floor/outboxSlice.ts';
+import { personSlice } from '../person/personSlice.ts';
+import { unitsSlice } from '../units/unitsSlice.ts';
+
+/** The whole state of the page; server data under `api`. */
+export const store = configureStore({
+  reducer: {
+    [baseApi.reducerPath]: baseApi.reducer,
+    [unitsSlice.name]: unitsSlice.reducer,
+    [personSlice.name]: personSlice.reducer,
+    [liveSlice.name]: liveSlice.reducer,
+    [outboxSlice.name]: outboxSlice.reducer,
+  },
+  middleware: (own) => own({ serializableCheck: false }).concat(baseApi.middleware),
+});

@@ -1,0 +1,1 @@
+export { ArtworkView } from './ArtworkView.tsx';

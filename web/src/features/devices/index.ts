@@ -1,0 +1,2 @@
+export { DevicePanel } from './DevicePanel.tsx';
+export { useDevicesQuery } from './devicesApi.ts';

@@ -1,0 +1,202 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import TextField from '@mui/material/TextField';
+import { useCallback, useEffect, useState } from 'react';
+import { useDispatch } from 'react-redux';
+import { useNow } from '../../ui/useNow.ts';
+import { serverNow } from '../../api/serverClock.ts';
+import { useDevice } from '../../api/liveSlice.ts';
+import { usePerson } from '../../person/personSlice.ts';
+import type { RunEventKind, RunEventPayload } from '@saltflat/core/run';
+import { momentsOf } from './moments.ts';
+import type { Moment } from './moments.ts';
+import { takesSpace } from './keys.ts';
+import { NextPanel } from './NextPanel.tsx';
+import { eventHappened, makeEvent, refusalsSeen, useOutbox } from './outboxSlice.ts';
+import { RunTabs } from './RunTabs.tsx';
+import { LinedUp, Stations } from './Stations.tsx';
+import type { LiveRun } from './useRunState.ts';
+import './floor.css';
+
+interface Props {
+  runs: readonly LiveRun[];
+  chosenRunId: string | null;
+  onChoose: (runId: string) => void;
+  stationName: (station: string) => string;
+}
+
+/** The floor: one big next action of the chosen line, what runs everywhere, and what is lined up. */
+export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
+  const nowMs = useNow(serverNow);
+  const moments = momentsOf(runs, nowMs);
+  const chosen = runs.find(({ run }) => run.id === chosenRunId) ?? moments[0]?.live ?? runs[0];
+  const moment = moments.find(({ live }) => live.run.id === chosen?.run.id);
+  const [isTelling, setIsTelling] = useState(false);
+  const { record, by } = useRecorder();
+  const scale = useDevice('scale');
+  const { refused } = useOutbox();
+  const dispatch = useDispatch();
+
+  const act = useCallback(() => {
+    if (!moment) return;
+    const { action, live } = moment;
+    const { weighIn, isInspection, timerS } = action.operation;
+    if (isInspection) return;
+    const what = action.step.beforeG === null ? 'before' : 'after';
+    if (weighIn !== null && (action.step.beforeG === null || action.step.afterG === null)) {
+      if (scale?.isStable && scale.value !== null)
+        record(live, 'reading-taken', action.step.id, { reading: { what, massG: scale.value } });
+    } else
+      record(live, action.kind === 'start' && timerS > 0 ? 'step-started' : 'step-completed', action.step.id);
+  }, [moment, record, scale]);
+  const lastEventId = chosen?.state.lastEventId ?? null;
+  const undo = useCallback(() => {
+    if (chosen && lastEventId !== null) record(chosen, 'undone', null, { eventId: lastEventId });
+  }, [chosen, lastEventId, record]);
+  useFloorKeys({ onSpace: act, onUndo: undo, onProblem: () => setIsTelling(true) });
+
+  return (
+    <div className="floor">
+      <div className="stack">
+        <RunTabs runs={runs} chosenId={chosen?.run.id ?? null} onChoose={onChoose} />
+        {refused.length > 0 && (
+          <div className="alarm row" role="alert">
+            <span>
+              The server did not take {refused.length === 1 ? 'a step' : `${refused.length} steps`}:{' '}
+              {refused[0]?.reason}
+            </span>
+            <Button size="small" variant="outlined" onClick={() => dispatch(refusalsSeen())}>
+              Understood
+            </Button>
+          </div>
+        )}
+        {chosen?.state.problem && (
+          <div className="alarm row" role="status">
+            <strong>■ Problem:</strong> {chosen.state.problem.text} ({chosen.state.problem.by})
+            <Button size="small" variant="outlined" onClick={() => record(chosen, 'problem-cleared', null)}>
+              Solved
+            </Button>
+          </div>
+        )}
+        {moment && (
+          <NextPanel
+            moment={moment}
+            nowMs={nowMs}
+            onPrimary={act}
+            onWeigh={(what, massG) =>
+              record(moment.live, 'reading-taken', moment.action.step.id, { reading: { what, massG } })
+            }
+            onJudge={(inspection) =>
+              record(moment.live, 'piece-inspected', moment.action.step.id, { inspection })
+            }
+            onProblem={() => setIsTelling(true)}
+            onUndo={lastEventId === null ? null : undo}
+          />
+        )}
+      </div>
+      <div className="stack">
+        <Stations runs={runs} nowMs={nowMs} stationName={stationName} />
+        <LinedUp
+          moments={moments.filter((own) => own !== moment).slice(0, 6)}
+          nowMs={nowMs}
+          onPick={({ live }: Moment) => onChoose(live.run.id)}
+        />
+        <p className="muted small">
+          Working as <strong>{by}</strong>. Change it at the top right.
+        </p>
+      </div>
+      {isTelling && chosen && (
+        <ProblemDialog
+          onClose={() => setIsTelling(false)}
+          onTell={(text) => {
+            record(chosen, 'problem-raised', null, { problem: text });
+            setIsTelling(false);
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Puts an event in the outbox as the person at this device. */
+function useRecorder() {
+  const dispatch = useDispatch();
+  const name = usePerson();
+  const by = name.trim() === '' ? 'not named' : name.trim();
+  const record = useCallback(
+    (live: LiveRun, kind: RunEventKind, step: string | null, payload: RunEventPayload = {}) =>
+      dispatch(eventHappened({ runId: live.run.id, event: makeEvent(kind, step, by, payload) })),
+    [dispatch, by],
+  );
+  return { record, by };
+}
+
+function useFloorKeys({
+  onSpace,
+  onUndo,
+  onProblem,
+}: {
+  onSpace: () => void;
+  onUndo: () => void;
+  onProblem: () => void;
+}): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        event.repeat ||
+        document.querySelector('[role=dialog]')
+      )
+        return;
+      const act = { ' ': onSpace, u: onUndo, p: onProblem }[event.key];
+      if (
+        !act ||
+        (event.key === ' '
+          ? takesSpace(event.target)
+          : takesSpace(event.target) && !(event.target instanceof HTMLButtonElement))
+      )
+        return;
+      event.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [onSpace, onUndo, onProblem]);
+}
+
+function ProblemDialog({ onClose, onTell }: { onClose: () => void; onTell: (text: string) => void }) {
+  const [text, setText] = useState('');
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="problem-title">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (text.trim() !== '') onTell(text.trim());
+        }}
+      >
+        <DialogTitle id="problem-title">What is the problem?</DialogTitle>
+        <DialogContent>
+          <TextField
+            autoFocus
+            fullWidth
+            label="In a few words"
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            sx={{ mt: 1 }}
+          />
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={onClose}>Back</Button>
+          <Button type="submit" variant="contained" disabled={text.trim() === ''}>
+            Note the problem
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}

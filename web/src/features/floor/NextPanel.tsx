@@ -1,0 +1,161 @@
+import { PLACEMENTS } from '@saltflat/contract/placements';
+import type { PlacementKey } from '@saltflat/contract/placements';
+import type { Operation } from '@saltflat/core/route';
+import { traceHeat } from '@saltflat/core/route';
+import { formatClock, formatQuantity } from '@saltflat/core/units';
+import type { UnitSystem } from '@saltflat/core/units';
+import Button from '@mui/material/Button';
+import { HeatTrace } from '../../trace/index.ts';
+import { useUnits } from '../../units/unitsSlice.ts';
+import { Inspection } from './Inspection.tsx';
+import type { Judgement } from './Inspection.tsx';
+import type { Moment } from './moments.ts';
+import { WeighIn } from './WeighIn.tsx';
+
+interface Props {
+  moment: Moment;
+  nowMs: number;
+  onPrimary: () => void;
+  onWeigh: (what: 'before' | 'after', massG: number) => void;
+  onJudge: (judgement: Judgement) => void;
+  onProblem: () => void;
+  onUndo: (() => void) | null;
+}
+
+/** What the big button does now, and how urgent it is. */
+export function primaryOf({ action }: Moment, nowMs: number): { word: string; isDue: boolean } {
+  const isDue = action.dueAt <= nowMs;
+  const { timerS } = action.operation;
+  if (action.kind === 'complete') return { word: timerS > 0 && !isDue ? 'Done early' : 'Done', isDue };
+  return { word: timerS > 0 ? (isDue ? 'Start' : 'Start early') : isDue ? 'Done' : 'Done early', isDue };
+}
+
+/** The one thing to do next, readable from two metres. */
+export function NextPanel({ moment, nowMs, onPrimary, onWeigh, onJudge, onProblem, onUndo }: Props) {
+  const system = useUnits();
+  const { live, action } = moment;
+  const operation = live.run.route.operations[action.step.index];
+  if (!operation) return null;
+  const primary = primaryOf(moment, nowMs);
+  const isJudged = operation.isInspection;
+  const isWeighed =
+    operation.weighIn !== null && (action.step.beforeG === null || action.step.afterG === null);
+  return (
+    <section
+      className="panel next"
+      data-due={primary.isDue && action.kind === 'complete' && operation.timerS > 0}
+      aria-label="Next"
+    >
+      <div className="next-head">
+        <span className="code">{live.run.code}</span>
+        <span>
+          {action.step.piece > 0
+            ? `piece ${action.step.piece} of ${live.state.pieces}`
+            : `all ${live.run.pieces} pieces`}
+          {action.step.round > 1 && ', reprint'}
+        </span>
+        <span className="muted">
+          {live.run.customer}, {live.run.garment},{' '}
+          {PLACEMENTS[live.run.placement as PlacementKey].label.toLowerCase()}
+        </span>
+      </div>
+      <div className="next-body">
+        <div className="stack" style={{ gap: 10 }}>
+          <h2 className="next-title">{operation.title}</h2>
+          <SettingsLine operation={operation} system={system} />
+          <p className="next-look">{operation.look}</p>
+          {operation.cautions.map((caution) => (
+            <p key={caution} className="caution">
+              {caution}
+            </p>
+          ))}
+        </div>
+        <Timer moment={moment} nowMs={nowMs} />
+      </div>
+      {isWeighed && operation.weighIn && (
+        <WeighIn weighIn={operation.weighIn} step={action.step} onWeigh={onWeigh} />
+      )}
+      {isJudged && (
+        <Inspection
+          key={action.step.id}
+          process={live.run.route.process}
+          checks={operation.checks}
+          onJudge={onJudge}
+        />
+      )}
+      <div className="next-actions">
+        {!isJudged && !isWeighed && (
+          <Button className="primary" variant={primary.isDue ? 'contained' : 'outlined'} onClick={onPrimary}>
+            {primary.word} <kbd>Space</kbd>
+          </Button>
+        )}
+        <Button variant="outlined" onClick={onProblem}>
+          Problem <kbd>p</kbd>
+        </Button>
+        <Button variant="outlined" onClick={onUndo ?? undefined} disabled={onUndo === null}>
+          Undo last <kbd>u</kbd>
+        </Button>
+      </div>
+      <div className="next-trace">
+        <HeatTrace
+          pieces={traceHeat(live.run.route.operations).map((segment) => ({
+            ...segment,
+            durationS: segment.toS - segment.fromS,
+          }))}
+          height={84}
+          current={operation.id}
+        />
+      </div>
+    </section>
+  );
+}
+
+function SettingsLine({ operation, system }: { operation: Operation; system: UnitSystem }) {
+  const shown = operation.settings.map(({ key, label, value, kind }) => ({
+    key,
+    label,
+    text: formatQuantity(value, kind, system),
+  }));
+  if (shown.length === 0 && operation.sheet === null) return null;
+  return (
+    <p className="next-settings">
+      {shown.map(({ key, label, text }) => (
+        <span key={key} className="nowrap">
+          <span className="muted">{label}</span> {text}
+        </span>
+      ))}
+      {operation.sheet && <span>{operation.sheet}</span>}
+    </p>
+  );
+}
+
+/** Counts down while something runs or rests; derived from the event's time, so it survives a reload. */
+function Timer({ moment: { action }, nowMs }: { moment: Moment; nowMs: number }) {
+  const { timerS } = action.operation;
+  const leftS = (action.dueAt - nowMs) / 1000;
+  const isResting = action.kind === 'start' && leftS > 0;
+  if (action.kind === 'start' && !isResting) {
+    const closesS = action.latestAt === null ? null : (action.latestAt - nowMs) / 1000;
+    return (
+      <div className="timer">
+        {timerS > 0 && <span className="timer-figure">{formatClock(timerS)}</span>}
+        {closesS !== null && (
+          <span className={closesS < 0 ? 'alarm' : 'caution'}>
+            {closesS < 0
+              ? `window closed ${formatClock(-closesS)} ago`
+              : `start within ${formatClock(closesS)}`}
+          </span>
+        )}
+      </div>
+    );
+  }
+  if (timerS === 0 && !isResting) return <div className="timer" />;
+  return (
+    <div className="timer" role="timer" aria-label={isResting ? 'Rest left' : 'Time left'}>
+      <span className="timer-figure" data-over={leftS <= 0}>
+        {leftS > 0 ? formatClock(Math.ceil(leftS)) : `+${formatClock(-leftS)}`}
+      </span>
+      <span>{isResting ? '∿ resting' : leftS > 0 ? '▶ running' : '◆ time is up'}</span>
+    </div>
+  );
+}

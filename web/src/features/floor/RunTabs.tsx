@@ -1,0 +1,36 @@
+import type { LiveRun } from './useRunState.ts';
+
+/** The lines on the floor, each with how far it is. */
+export function RunTabs({
+  runs,
+  chosenId,
+  onChoose,
+}: {
+  runs: readonly LiveRun[];
+  chosenId: string | null;
+  onChoose: (runId: string) => void;
+}) {
+  return (
+    <div role="group" aria-label="Lines on the floor" className="run-tabs">
+      {runs.map(({ run, state }) => {
+        const left = state.pieces - state.outcomes.length;
+        return (
+          <button
+            key={run.id}
+            type="button"
+            aria-pressed={run.id === chosenId}
+            className="run-tab"
+            onClick={() => onChoose(run.id)}
+          >
+            <span className="swatch" style={{ background: run.colourHex }} />
+            <span className="code">{run.code}</span>
+            <span>
+              {state.outcomes.length} of {state.pieces} judged
+            </span>
+            <span className="muted small">{left === 0 ? 'finished' : `${left} to go`}</span>
+          </button>
+        );
+      })}
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import type { StepState, WeighResult } from '@saltflat/core/run';
+import { judgeWeighIn } from '@saltflat/core/run';
+import { formatQuantity } from '@saltflat/core/units';
+import Button from '@mui/material/Button';
+import { useDevice } from '../../api/liveSlice.ts';
+
+interface Props {
+  weighIn: { targetG: number; toleranceG: number };
+  step: StepState;
+  onWeigh: (what: 'before' | 'after', massG: number) => void;
+}
+
+const VERDICTS: Record<WeighResult['verdict'], string> = {
+  within: '● right amount',
+  'too-little': '◆ too little: spray once more',
+  'too-much': '◆ too much: let it dry longer, watch for a stain box',
+};
+
+const grams = (massG: number): string => formatQuantity(massG, 'mass', undefined, 1);
+
+/** Weighs the garment before and after pretreatment, straight off the scale. */
+export function WeighIn({ weighIn, step, onWeigh }: Props) {
+  const scale = useDevice('scale');
+  const what = step.beforeG === null ? 'before' : 'after';
+  const massG = scale?.value ?? null;
+  const soFar = massG !== null && step.beforeG !== null ? judgeWeighIn(weighIn, step.beforeG, massG) : null;
+  return (
+    <div className="weigh-in" role="group" aria-label="Weigh in">
+      <div>
+        <div className="muted">Scale now</div>
+        <div className="timer-figure">{massG === null ? '–' : grams(massG)}</div>
+        {scale?.fault && <p className="alarm">{scale.fault}</p>}
+        {scale && !scale.fault && !scale.isStable && <p className="muted">settling …</p>}
+      </div>
+      <dl>
+        <div>
+          <dt>Wanted on the piece</dt>
+          <dd>
+            {grams(weighIn.targetG)} ± {grams(weighIn.toleranceG)}
+          </dd>
+        </div>
+        <div>
+          <dt>Before</dt>
+          <dd>{step.beforeG === null ? 'not yet' : grams(step.beforeG)}</dd>
+        </div>
+        {soFar && (
+          <div>
+            <dt>On it now</dt>
+            <dd>
+              {grams(soFar.addedG)} {VERDICTS[soFar.verdict]}
+            </dd>
+          </div>
+        )}
+      </dl>
+      <Button
+        className="primary"
+        variant="contained"
+        disabled={massG === null || !scale?.isStable}
+        onClick={() => massG !== null && onWeigh(what, massG)}
+      >
+        Take the weight {what} <kbd>Space</kbd>
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,33 @@
+import { nextActions } from '@saltflat/core/run';
+import type { FloorAction } from '@saltflat/core/run';
+import type { LiveRun } from './useRunState.ts';
+
+/** A thing some run wants done, with whose it is. */
+export interface Moment {
+  live: LiveRun;
+  action: FloorAction;
+  title: string;
+}
+
+/** The most urgent thing of each run, and what its machines will want, soonest first. */
+export function momentsOf(runs: readonly LiveRun[], nowMs: number): Moment[] {
+  return runs
+    .filter(({ state }) => state.finishedAt === null)
+    .flatMap((live) => {
+      const actions = nextActions(live.plan, live.state, nowMs);
+      const wanted = actions.filter(
+        (action, i) =>
+          i === 0 || action.kind === 'complete' || (action.dueAt > nowMs && action.kind === 'start'),
+      );
+      return wanted.map((action) => ({ live, action, title: titleOf(live, action) }));
+    })
+    .sort(
+      (p, q) =>
+        Math.max(p.action.dueAt, nowMs) - Math.max(q.action.dueAt, nowMs) || p.action.dueAt - q.action.dueAt,
+    );
+}
+
+/** "Press the transfer", "piece 7" where it is one. */
+export function titleOf({ run }: LiveRun, { step }: FloorAction): string {
+  return run.route.operations[step.index]?.title ?? step.operation;
+}

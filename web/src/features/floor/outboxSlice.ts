@@ -1,0 +1,89 @@
+import type { RunEventInput } from '@saltflat/contract';
+import type { RunEventKind, RunEventPayload } from '@saltflat/core/run';
+import { createSlice } from '@reduxjs/toolkit';
+import type { PayloadAction } from '@reduxjs/toolkit';
+import { useSelector } from 'react-redux';
+import { serverNow } from '../../api/serverClock.ts';
+
+export interface OutboxEntry {
+  runId: string;
+  event: RunEventInput;
+}
+interface OutboxState {
+  waiting: OutboxEntry[];
+  /** Events the server would not take, with its sentence. */
+  refused: { entry: OutboxEntry; reason: string }[];
+}
+
+/** One client per page load: its count never meets that of another tab or of the page before. */
+const clientId = crypto.randomUUID();
+const PREFIX = 'saltflat.outbox.';
+let clientSeq = 0;
+
+/** Makes an event of this client, stamped with the server's time as far as it is known. */
+export function makeEvent(
+  kind: RunEventKind,
+  step: string | null,
+  by: string,
+  payload: RunEventPayload = {},
+): RunEventInput {
+  clientSeq++;
+  return {
+    id: crypto.randomUUID(),
+    clientId,
+    clientSeq,
+    kind,
+    step,
+    at: new Date(serverNow()).toISOString(),
+    deviceAt: new Date().toISOString(),
+    by,
+    payload,
+  };
+}
+
+/** Events left behind by pages that closed before they were sent; sending one twice is harmless. */
+function leftBehind(): OutboxEntry[] {
+  return Object.keys(localStorage)
+    .filter((key) => key.startsWith(PREFIX))
+    .flatMap((key) => JSON.parse(localStorage.getItem(key) ?? '[]') as OutboxEntry[]); // written by us alone
+}
+
+/** Steps done on the floor that the server has not yet confirmed; kept on this device until it has. */
+export const outboxSlice = createSlice({
+  name: 'outbox',
+  initialState: (): OutboxState => ({ waiting: leftBehind(), refused: [] }),
+  reducers: {
+    eventHappened: (state, { payload }: PayloadAction<OutboxEntry>) => {
+      state.waiting.push(payload);
+    },
+    eventsConfirmed: (state, { payload }: PayloadAction<string[]>) => {
+      state.waiting = state.waiting.filter(({ event }) => !payload.includes(event.id));
+    },
+    eventsRefused: (state, { payload }: PayloadAction<{ ids: string[]; reason: string }>) => {
+      const isRefused = ({ event }: OutboxEntry): boolean => payload.ids.includes(event.id);
+      state.refused.push(
+        ...state.waiting.filter(isRefused).map((entry) => ({ entry, reason: payload.reason })),
+      );
+      state.waiting = state.waiting.filter((entry) => !isRefused(entry));
+    },
+    refusalsSeen: (state) => {
+      state.refused = [];
+    },
+  },
+});
+
+/** Writes what waits to this device; a page that closes now loses nothing. */
+export function keepOutbox(waiting: readonly OutboxEntry[]): void {
+  for (const key of Object.keys(localStorage)) {
+    const isAdopted = key.startsWith(PREFIX) && key !== PREFIX + clientId;
+    if (isAdopted && waiting.length === 0) localStorage.removeItem(key);
+  }
+  if (waiting.length === 0) localStorage.removeItem(PREFIX + clientId);
+  else localStorage.setItem(PREFIX + clientId, JSON.stringify(waiting));
+}
+
+export const { eventHappened, eventsConfirmed, eventsRefused, refusalsSeen } = outboxSlice.actions;
+
+type WithOutbox = { outbox: OutboxState };
+export const selectWaiting = (state: WithOutbox): OutboxEntry[] => state.outbox.waiting;
+export const useOutbox = (): OutboxState => useSelector((state: WithOutbox) => state.outbox);

@@ -1,0 +1,130 @@
+import type { LedgerRow } from '@saltflat/contract';
+import { FAULTS } from '@saltflat/core/run';
+import { formatQuantity } from '@saltflat/core/units';
+import { createColumnHelper, flexRender, getCoreRowModel, useReactTable } from '@tanstack/react-table';
+import dayjs from 'dayjs';
+import { Link } from 'react-router';
+import { StateMark } from '../../ui/StateMark.tsx';
+import { useUnits } from '../../units/unitsSlice.ts';
+import type { UnitSystem } from '@saltflat/core/units';
+
+const column = createColumnHelper<LedgerRow>();
+const seconds = (value: number | null): string =>
+  value === null ? '' : formatQuantity(Math.round(value), 'duration');
+
+const columns = (system: UnitSystem) => [
+  column.accessor('at', {
+    header: 'When',
+    cell: ({ getValue }) => <span className="nowrap">{dayjs(getValue()).format('D MMM, HH:mm')}</span>,
+  }),
+  column.accessor('code', {
+    header: 'Line',
+    cell: ({ row: { original } }) => (
+      <Link className="code" to={`/orders/${original.orderId}`}>
+        {original.code}
+      </Link>
+    ),
+  }),
+  column.accessor('piece', { header: 'Piece', meta: 'number' }),
+  column.accessor('customer', {
+    header: 'Customer and garment',
+    cell: ({ row: { original } }) => (
+      <>
+        {original.customer} <span className="muted">{original.garment}</span>
+      </>
+    ),
+  }),
+  column.accessor('process', { header: 'Process', cell: ({ getValue }) => getValue().toUpperCase() }),
+  column.accessor('plateC', {
+    header: 'Plate',
+    meta: 'number',
+    cell: ({ getValue }) => {
+      const value = getValue();
+      return value === null ? '' : formatQuantity(value, 'temperature', system);
+    },
+  }),
+  column.accessor('dwellS', {
+    header: 'Dwell: set / kept',
+    meta: 'number',
+    cell: ({ row: { original } }) => (
+      <span className="nowrap">
+        {seconds(original.dwellS)} / {seconds(original.actualDwellS)}
+      </span>
+    ),
+  }),
+  column.accessor('pretreatmentG', {
+    header: 'Pretreatment: wanted / weighed',
+    meta: 'number',
+    cell: ({ row: { original } }) =>
+      original.pretreatmentTargetG === null ? (
+        ''
+      ) : (
+        <span className="nowrap">
+          {formatQuantity(original.pretreatmentTargetG, 'mass', system, 1)} /{' '}
+          {original.pretreatmentG === null
+            ? 'not weighed'
+            : formatQuantity(original.pretreatmentG, 'mass', system, 1)}
+        </span>
+      ),
+  }),
+  column.accessor('verdict', {
+    header: 'Came out',
+    cell: ({ getValue }) => <StateMark state={getValue()} />,
+  }),
+  column.accessor('faults', {
+    header: 'Fault, first cause to look at',
+    cell: ({ row: { original } }) => (
+      <>
+        {original.faults.map((fault) => (
+          <div key={fault}>
+            {FAULTS[fault]?.name ?? fault} <span className="muted">{FAULTS[fault]?.firstCause}</span>
+          </div>
+        ))}
+        {original.note && <div className="muted">“{original.note}”</div>}
+        {original.photo && (
+          <a href={`/api/v1/photos/${original.photo}`} target="_blank" rel="noreferrer">
+            Photo
+          </a>
+        )}
+        {original.verdict !== 'good' && (
+          <Link to={`/route/${original.lineId}?version=${original.routeNumber}`}>
+            Route, version {original.routeNumber}
+          </Link>
+        )}
+      </>
+    ),
+  }),
+  column.accessor('by', { header: 'By' }),
+];
+
+/** What came out, one row a piece, with the settings and readings it really had. */
+export function LedgerTable({ rows }: { rows: LedgerRow[] }) {
+  const system = useUnits();
+  const table = useReactTable({ data: rows, columns: columns(system), getCoreRowModel: getCoreRowModel() });
+  return (
+    <table className="dense">
+      <thead>
+        {table.getHeaderGroups().map((group) => (
+          <tr key={group.id}>
+            {group.headers.map((header) => (
+              <th key={header.id} className={header.column.columnDef.meta === 'number' ? 'number' : ''}>
+                {flexRender(header.column.columnDef.header, header.getContext())}
+              </th>
+            ))}
+          </tr>
+        ))}
+      </thead>
+      <tbody>
+        {table.getRowModel().rows.map((row) => (
+          <tr key={row.id}>
+            {row.getVisibleCells().map((cell) => (
+              <td key={cell.id} className={cell.column.columnDef.meta === 'number' ? 'number' : ''}>
+                {flexRender(cell.column.columnDef.cell, cell.getContext())}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,2 @@
+export { LedgerTable } from './LedgerTable.tsx';
+export { useLedgerQuery } from './ledgerApi.ts';

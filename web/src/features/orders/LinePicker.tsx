@@ -1,0 +1,67 @@
+import { Link } from 'react-router';
+import { problemMessage } from '../../api/problemMessage.ts';
+import { Loading, Notice } from '../../ui/Notice.tsx';
+import { StateMark } from '../../ui/StateMark.tsx';
+import { dueWords } from './dates.ts';
+import { useOrderQuery, useOrdersQuery } from './ordersApi.ts';
+import { ArtThumb } from './ArtThumb.tsx';
+
+/** Open lines to choose from, where a place has nothing chosen yet. `to` makes the address of a line. */
+export function LinePicker({ to, what }: { to: (lineId: string) => string; what: string }) {
+  const { data, error, refetch } = useOrdersQuery({
+    state: 'open',
+    sort: 'due',
+    direction: 'asc',
+    limit: 40,
+  });
+  if (error)
+    return (
+      <Notice title="The orders cannot be fetched" onRetry={() => void refetch()}>
+        {problemMessage(error)}
+      </Notice>
+    );
+  if (!data) return <Loading what="the open orders" />;
+  if (data.items.length === 0) {
+    return (
+      <Notice title="No open orders">
+        <Link to="/orders/new">Take in an order</Link> and its {what} appears here.
+      </Notice>
+    );
+  }
+  return (
+    <ul className="panel" aria-label="Open lines">
+      {data.items.map(({ id }) => (
+        <OrderLines key={id} orderId={id} to={to} />
+      ))}
+    </ul>
+  );
+}
+
+function OrderLines({ orderId, to }: { orderId: string; to: (lineId: string) => string }) {
+  const { data: order } = useOrderQuery(orderId);
+  return order?.lines
+    .filter(({ artwork }) => artwork !== null)
+    .map((line) => (
+      <li key={line.id} style={{ borderBottom: '1px solid var(--hairline)' }}>
+        <Link
+          to={to(line.id)}
+          className="row"
+          style={{ padding: '8px 16px', color: 'inherit', textDecoration: 'none' }}
+        >
+          <ArtThumb artworkId={line.artwork?.id ?? null} colourHex={line.colour.hex} size={48} alt="" />
+          <span className="code" style={{ width: 72 }}>
+            {line.code}
+          </span>
+          <span style={{ flex: 1, minWidth: 180 }}>
+            {order.customer}
+            <span className="muted">
+              {' '}
+              · {line.pieces} {line.colour.name} {line.styleName}
+            </span>
+          </span>
+          <span className="muted nowrap">due {dueWords(order.dueAt)}</span>
+          <StateMark state={line.state} />
+        </Link>
+      </li>
+    ));
+}

@@ -1,0 +1,125 @@
+import type { Order, OrderLine } from '@saltflat/contract';
+import { PLACEMENTS } from '@saltflat/contract/placements';
+import { PROCESS_NAMES } from '@saltflat/core/route';
+import { formatQuantity } from '@saltflat/core/units';
+import Button from '@mui/material/Button';
+import { Link } from 'react-router';
+import { StateMark } from '../../ui/StateMark.tsx';
+import { useUnits } from '../../units/unitsSlice.ts';
+import { ArtThumb } from './ArtThumb.tsx';
+import { dueWords } from './dates.ts';
+
+interface Props {
+  order: Order;
+  onEdit: () => void;
+  onDuplicate: () => void;
+  onCancel: () => void;
+  onRestore: () => void;
+  onStart: (lineId: string) => void;
+}
+
+/** The selected order: its ticket, its lines, and what can be done with it. */
+export function OrderDetail({ order, onEdit, onDuplicate, onCancel, onRestore, onStart }: Props) {
+  const isCancelled = order.state === 'cancelled';
+  return (
+    <section className="panel" aria-label={`Order ${order.code}`}>
+      <header>
+        <h2>
+          <span className="code">{order.code}</span> {order.customer}
+        </h2>
+        <StateMark state={order.state} />
+      </header>
+      <div className="stack" style={{ padding: 16 }}>
+        <p>
+          Due <strong>{dueWords(order.dueAt)}</strong>
+        </p>
+        {order.note !== '' && <p className="muted">{order.note}</p>}
+        <div className="row">
+          {!isCancelled && (
+            <Button variant="outlined" size="small" onClick={onEdit}>
+              Edit
+            </Button>
+          )}
+          <Button variant="outlined" size="small" onClick={onDuplicate}>
+            Duplicate
+          </Button>
+          {isCancelled ? (
+            <Button variant="outlined" size="small" onClick={onRestore}>
+              Restore
+            </Button>
+          ) : (
+            order.state !== 'done' && (
+              <Button variant="outlined" size="small" onClick={onCancel} disabled={order.state === 'running'}>
+                Cancel order
+              </Button>
+            )
+          )}
+        </div>
+        {order.lines.map((line) => (
+          <LineCard key={line.id} line={line} isCancelled={isCancelled} onStart={() => onStart(line.id)} />
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function LineCard({
+  line,
+  isCancelled,
+  onStart,
+}: {
+  line: OrderLine;
+  isCancelled: boolean;
+  onStart: () => void;
+}) {
+  const system = useUnits();
+  return (
+    <article style={{ borderTop: '1px solid var(--hairline)', paddingTop: 12 }}>
+      <div className="row" style={{ alignItems: 'flex-start', flexWrap: 'nowrap' }}>
+        <ArtThumb
+          artworkId={line.artwork?.id ?? null}
+          colourHex={line.colour.hex}
+          size={96}
+          alt={line.artwork?.name ?? ''}
+        />
+        <div className="stack" style={{ gap: 4, minWidth: 0 }}>
+          <div className="row" style={{ gap: 8 }}>
+            <h3>
+              <span className="code">{line.code}</span> {line.colour.name} {line.styleName}
+            </h3>
+            <StateMark state={isCancelled ? 'cancelled' : line.state} />
+          </div>
+          <p>{line.sizes.map(({ size, quantity }) => `${quantity} × ${size}`).join(', ')}</p>
+          <p className="muted">
+            {PLACEMENTS[line.placement].label}, {formatQuantity(line.dropMm, 'length', system)} below the
+            collar, {formatQuantity(line.widthMm, 'length', system)} wide
+          </p>
+          <p className="muted">{PROCESS_NAMES[line.process]}</p>
+        </div>
+      </div>
+      {line.planProblem && (
+        <p className="alarm" style={{ marginTop: 8 }}>
+          No route: {line.planProblem}
+        </p>
+      )}
+      {!isCancelled && (
+        <div className="row" style={{ marginTop: 10 }}>
+          {line.state === 'ready' && (
+            <Button variant="contained" size="small" onClick={onStart}>
+              Start on the floor
+            </Button>
+          )}
+          {line.activeRunId && (
+            <Button variant="contained" size="small" component={Link} to={`/floor/${line.activeRunId}`}>
+              Go on with it on the floor
+            </Button>
+          )}
+          {line.artwork && <Link to={`/artwork/${line.id}`}>Look at the artwork</Link>}
+          {line.routeNumber !== null && (
+            <Link to={`/route/${line.id}`}>Route, version {line.routeNumber}</Link>
+          )}
+        </div>
+      )}
+    </article>
+  );
+}

@@ -1,0 +1,146 @@
+import type { Order } from '@saltflat/contract';
+import type { Catalogue } from '@saltflat/contract';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useEffect, useState } from 'react';
+import { Controller, useFieldArray, useForm } from 'react-hook-form';
+import { fieldProblems, problemMessage, problemOf } from '../../api/problemMessage.ts';
+import { serverNow } from '../../api/serverClock.ts';
+import { LineFields } from './LineFields.tsx';
+import { emptyLine, emptyOrder, toInput, valuesOf } from './orderFormValues.ts';
+import type { OrderValues } from './orderFormValues.ts';
+import { useAddOrderMutation, useChangeOrderMutation } from './ordersApi.ts';
+import './orders.css';
+
+interface Props {
+  catalogue: Catalogue;
+  /** The order being changed; `null` for a new one. */
+  order: Order | null;
+  onSaved: (order: Order) => void;
+  onLeave: () => void;
+}
+
+const DRAFT_KEY = 'saltflat.order-draft';
+
+/** A new order on one page, or an old one being changed. What is typed survives a reload and a refusal. */
+export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
+  const draftKey = `${DRAFT_KEY}.${order?.id ?? 'new'}`;
+  const { control, register, handleSubmit, watch, reset } = useForm<OrderValues>({
+    defaultValues:
+      keptDraft(draftKey) ?? (order ? valuesOf(order) : emptyOrder(catalogue.styles, serverNow())),
+  });
+  const { fields, append, remove } = useFieldArray({ control, name: 'lines' });
+  const [version, setVersion] = useState(order?.version ?? 0);
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const [refusal, setRefusal] = useState('');
+  const [add, adding] = useAddOrderMutation();
+  const [change, changing] = useChangeOrderMutation();
+
+  useEffect(() => {
+    const subscription = watch((values) => sessionStorage.setItem(draftKey, JSON.stringify(values)));
+    return () => subscription.unsubscribe();
+  }, [watch, draftKey]);
+
+  const save = async (values: OrderValues): Promise<void> => {
+    const outcome = toInput(values);
+    setProblems('problems' in outcome ? outcome.problems : {});
+    setRefusal('problems' in outcome ? 'Some fields still need something: they are marked.' : '');
+    if ('problems' in outcome) return;
+    const answer = order
+      ? await change({ id: order.id, version, ...outcome.input })
+      : await add(outcome.input);
+    if (answer.error) {
+      setRefusal(problemMessage(answer.error));
+      setProblems(
+        Object.fromEntries(fieldProblems(answer.error).map(({ path, message }) => [path, message])),
+      );
+      const current = problemOf(answer.error)?.current as Order | undefined;
+      if (current) setVersion(current.version); // saving again then means: mine, knowing theirs
+      return;
+    }
+    sessionStorage.removeItem(draftKey);
+    onSaved(answer.data);
+  };
+  const leave = (): void => {
+    sessionStorage.removeItem(draftKey);
+    reset();
+    onLeave();
+  };
+
+  return (
+    <form className="stack" onSubmit={(event) => void handleSubmit(save)(event)} noValidate>
+      <section className="panel order-head" aria-label="Ticket">
+        <TextField
+          {...register('customer')}
+          label="Customer"
+          size="small"
+          autoFocus={order === null}
+          error={'/customer' in problems}
+          helperText={problems['/customer'] ?? ' '}
+          slotProps={{ htmlInput: { list: 'customers', autoComplete: 'off' }, inputLabel: { shrink: true } }}
+        />
+        <datalist id="customers">
+          {catalogue.customers.map(({ id, name }) => (
+            <option key={id} value={name} />
+          ))}
+        </datalist>
+        <TextField
+          {...register('due')}
+          type="datetime-local"
+          label="Due"
+          size="small"
+          error={'/dueAt' in problems}
+          helperText={problems['/dueAt'] ?? ' '}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <TextField
+          {...register('note')}
+          label="Note"
+          size="small"
+          error={'/note' in problems}
+          helperText={problems['/note'] ?? ' '}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+      </section>
+      {fields.map((field, i) => (
+        <Controller
+          key={field.id}
+          control={control}
+          name={`lines.${i}`}
+          render={({ field: { value, onChange } }) => (
+            <LineFields
+              index={i}
+              line={value}
+              styles={catalogue.styles}
+              problems={problems}
+              onChange={onChange}
+              onRemove={fields.length > 1 ? () => remove(i) : null}
+            />
+          )}
+        />
+      ))}
+      <div className="row">
+        <Button variant="outlined" onClick={() => append(emptyLine(catalogue.styles))}>
+          Add a line
+        </Button>
+        <span style={{ flex: 1 }} />
+        <Button variant="outlined" onClick={leave}>
+          Leave without saving
+        </Button>
+        <Button type="submit" variant="contained" disabled={adding.isLoading || changing.isLoading}>
+          {order ? 'Save the order' : 'Take in the order'}
+        </Button>
+      </div>
+      {refusal !== '' && (
+        <p className="alarm" role="alert">
+          {refusal}
+        </p>
+      )}
+    </form>
+  );
+}
+
+function keptDraft(key: string): OrderValues | null {
+  const text = sessionStorage.getItem(key);
+  return text === null ? null : (JSON.parse(text) as OrderValues); // written by this form alone
+}

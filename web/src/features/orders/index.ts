@@ -1,0 +1,12 @@
+export { LinePicker } from './LinePicker.tsx';
+export { OrderDetail } from './OrderDetail.tsx';
+export { OrderForm } from './OrderForm.tsx';
+export { OrderTable } from './OrderTable.tsx';
+export {
+  useCancelOrderMutation,
+  useDuplicateOrderMutation,
+  useOrderQuery,
+  useOrdersQuery,
+  useRestoreOrderMutation,
+  withoutEmpty,
+} from './ordersApi.ts';

@@ -1,0 +1,111 @@
+import type { Artwork, Order, OrderInput, OrderLineInput } from '@saltflat/contract';
+import type { GarmentStyle } from '@saltflat/contract';
+import { PLACEMENTS } from '@saltflat/contract/placements';
+import type { PlacementKey } from '@saltflat/contract/placements';
+import type { Process } from '@saltflat/core/route';
+import { fromLocalField, toLocalField, usualDue } from './dates.ts';
+
+export interface LineValues {
+  /** Of a line that is already there. */
+  lineId: string | null;
+  styleId: string;
+  colourId: string;
+  artwork: Artwork | null;
+  placement: PlacementKey;
+  dropMm: number | null;
+  widthMm: number | null;
+  process: Process;
+  /** A person has chosen the process: the suggestion no longer sets it. */
+  isProcessChosen: boolean;
+  /** As typed, by size; empty is none. */
+  quantities: Record<string, string>;
+}
+
+export interface OrderValues {
+  customer: string;
+  due: string;
+  note: string;
+  lines: LineValues[];
+}
+
+export function emptyLine(styles: readonly GarmentStyle[]): LineValues {
+  const style = styles[0];
+  const placement: PlacementKey = 'full-front';
+  return {
+    lineId: null,
+    styleId: style?.id ?? '',
+    colourId: style?.colours[0]?.id ?? '',
+    artwork: null,
+    placement,
+    dropMm: PLACEMENTS[placement].dropMm,
+    widthMm: PLACEMENTS[placement].widthMm,
+    process: 'dtf',
+    isProcessChosen: false,
+    quantities: {},
+  };
+}
+
+export const emptyOrder = (styles: readonly GarmentStyle[], nowMs: number): OrderValues => ({
+  customer: '',
+  due: toLocalField(usualDue(nowMs)),
+  note: '',
+  lines: [emptyLine(styles)],
+});
+
+export const valuesOf = (order: Order): OrderValues => ({
+  customer: order.customer,
+  due: toLocalField(order.dueAt),
+  note: order.note,
+  lines: order.lines.map((line) => ({
+    lineId: line.id,
+    styleId: line.styleId,
+    colourId: line.colour.id,
+    artwork: line.artwork,
+    placement: line.placement,
+    dropMm: line.dropMm,
+    widthMm: line.widthMm,
+    process: line.process,
+    isProcessChosen: true,
+    quantities: Object.fromEntries(line.sizes.map(({ size, quantity }) => [size, String(quantity)])),
+  })),
+});
+
+/** Pieces of a line as typed so far; what is no number counts as none. */
+export const piecesOf = ({ quantities }: LineValues): number =>
+  Object.values(quantities).reduce(
+    (sum, text) => sum + (Number.isFinite(Number(text)) ? Math.max(0, Number(text)) : 0),
+    0,
+  );
+
+/** What is sent, or the fields that first need a person, by the server's own paths. */
+export function toInput(values: OrderValues): { input: OrderInput } | { problems: Record<string, string> } {
+  const problems: Record<string, string> = {};
+  const dueAt = fromLocalField(values.due);
+  if (values.customer.trim() === '') problems['/customer'] = 'Say who it is for.';
+  if (dueAt === null) problems['/dueAt'] = 'Give a date and a time.';
+  const lines = values.lines.map((line, i) => lineInput(line, `/lines/${i}`, problems));
+  if (Object.keys(problems).length > 0 || dueAt === null) return { problems };
+  return { input: { customer: values.customer.trim(), dueAt, note: values.note, lines } };
+}
+
+function lineInput(line: LineValues, path: string, problems: Record<string, string>): OrderLineInput {
+  const sizes = Object.entries(line.quantities)
+    .filter(([, text]) => text.trim() !== '')
+    .map(([size, text]) => ({ size, quantity: Number(text) }));
+  const wrong = sizes.find(({ quantity }) => !Number.isInteger(quantity) || quantity < 1);
+  if (wrong) problems[`${path}/sizes`] = `Size ${wrong.size}: a whole number from 1, or nothing.`;
+  else if (sizes.length === 0) problems[`${path}/sizes`] = 'How many, in at least one size?';
+  if (line.widthMm === null) problems[`${path}/widthMm`] = 'How wide is the print?';
+  if (line.dropMm === null) problems[`${path}/dropMm`] = 'How far below the collar?';
+  return {
+    ...(line.lineId === null ? {} : { id: line.lineId }),
+    styleId: line.styleId,
+    colourId: line.colourId,
+    artworkId: line.artwork?.id ?? null,
+    placement: line.placement,
+    dropMm: line.dropMm ?? 0,
+    widthMm: line.widthMm ?? 0,
+    process: line.process,
+    sizes,
+  };
+}

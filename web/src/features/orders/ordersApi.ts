@@ -1,0 +1,60 @@
+import type { Artwork, Order, OrderChange, OrderInput, OrderPage, OrderQuery } from '@saltflat/contract';
+import { baseApi } from '../../api/baseApi.ts';
+
+const ordersApi = baseApi.injectEndpoints({
+  endpoints: (build) => ({
+    orders: build.query<OrderPage, OrderQuery>({
+      query: (params) => ({ url: '/orders', params: withoutEmpty(params) }),
+      providesTags: ['Order'],
+    }),
+    order: build.query<Order, string>({ query: (id) => `/orders/${id}`, providesTags: ['Order'] }),
+    addOrder: build.mutation<Order, OrderInput>({
+      query: (body) => ({ url: '/orders', method: 'POST', body }),
+      invalidatesTags: ['Order', 'Catalogue'],
+    }),
+    changeOrder: build.mutation<Order, OrderChange & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/orders/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['Order', 'Line', 'Catalogue'],
+    }),
+    cancelOrder: build.mutation<Order, { id: string; version: number }>({
+      query: ({ id, version }) => ({ url: `/orders/${id}/cancel`, method: 'POST', body: { version } }),
+      invalidatesTags: ['Order'],
+    }),
+    restoreOrder: build.mutation<Order, { id: string; version: number }>({
+      query: ({ id, version }) => ({ url: `/orders/${id}/restore`, method: 'POST', body: { version } }),
+      invalidatesTags: ['Order'],
+    }),
+    duplicateOrder: build.mutation<Order, string>({
+      query: (id) => ({ url: `/orders/${id}/duplicate`, method: 'POST' }),
+      invalidatesTags: ['Order'],
+    }),
+    uploadArtwork: build.mutation<Artwork, File>({
+      query: (file) => ({
+        url: '/artworks',
+        params: { name: file.name },
+        method: 'POST',
+        body: file,
+        headers: { 'content-type': 'application/octet-stream' },
+      }),
+    }),
+  }),
+});
+
+/** Query parameters as the server wants them: what is not set is left out. */
+export const withoutEmpty = (params: object): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(params)
+      .filter(([, value]) => value !== undefined && value !== '')
+      .map(([key, value]) => [key, String(value)]),
+  );
+
+export const {
+  useOrdersQuery,
+  useOrderQuery,
+  useAddOrderMutation,
+  useChangeOrderMutation,
+  useCancelOrderMutation,
+  useRestoreOrderMutation,
+  useDuplicateOrderMutation,
+  useUploadArtworkMutation,
+} = ordersApi;

@@ -1,0 +1,95 @@
+import type { Operation } from '@saltflat/core/route';
+import { formatDuration, formatQuantity } from '@saltflat/core/units';
+import type { UnitSystem } from '@saltflat/core/units';
+import { STATION_NAMES } from './stationNames.ts';
+
+interface Props {
+  operation: Operation;
+  isLit: boolean;
+  picked: string | null;
+  system: UnitSystem;
+  onPick: (setting: string) => void;
+}
+
+/** One operation: where, what, with which settings, how long, and how to know it is right. */
+export function OperationRow({ operation, isLit, picked, system, onPick }: Props) {
+  const {
+    id,
+    station,
+    title,
+    per,
+    handsS,
+    machineS,
+    settings,
+    sheet,
+    checks,
+    look,
+    cautions,
+    waitAfter,
+    weighIn,
+  } = operation;
+  return (
+    <li className="operation" id={`operation-${id}`} data-lit={isLit}>
+      <div>
+        <div className="muted small">{STATION_NAMES[station]}</div>
+        <h3>{title}</h3>
+        <div className="muted small">{per === 'batch' ? 'once for all pieces' : 'each piece'}</div>
+      </div>
+      <div className="stack" style={{ gap: 8 }}>
+        <div className="row" style={{ gap: 6 }}>
+          {settings.map((setting) => (
+            <button
+              key={setting.key}
+              type="button"
+              className="pill"
+              data-conflict={setting.conflicts.length > 0}
+              data-own={setting.reasons[0]?.source === 'override'}
+              aria-expanded={picked === setting.key}
+              onClick={() => onPick(setting.key)}
+            >
+              <span className="muted">{setting.label}</span>{' '}
+              {formatQuantity(setting.value, setting.kind, system)}
+              {setting.conflicts.length > 0 && <span> ■ over a limit</span>}
+              {setting.reasons[0]?.source === 'override' && <span> ◆ changed</span>}
+            </button>
+          ))}
+          {sheet && <span className="plain-pill">under {sheet}</span>}
+          {weighIn && (
+            <span className="plain-pill">
+              weigh in {formatQuantity(weighIn.targetG, 'mass', system)} ±{' '}
+              {formatQuantity(weighIn.toleranceG, 'mass', system)}
+            </span>
+          )}
+        </div>
+        <p className="small">
+          <strong>Right:</strong> {look} <span className="muted">{checks.join(' · ')}</span>
+        </p>
+        {cautions.map((caution) => (
+          <p key={caution} className="caution small">
+            {caution}
+          </p>
+        ))}
+        {waitAfter && (waitAfter.minS > 0 || waitAfter.maxS !== null) && (
+          <p className="small">
+            <span aria-hidden="true">∿ </span>
+            {waitAfter.minS > 0 && `Wait ${formatDuration(waitAfter.minS)}. `}
+            {waitAfter.maxS !== null && `Within ${formatDuration(waitAfter.maxS)}. `}
+            <span className="muted">{waitAfter.why}</span>
+          </p>
+        )}
+      </div>
+      <dl className="times">
+        <div>
+          <dt>hands</dt>
+          <dd>{formatDuration(handsS)}</dd>
+        </div>
+        {machineS > 0 && (
+          <div>
+            <dt>by itself</dt>
+            <dd>{formatDuration(machineS)}</dd>
+          </div>
+        )}
+      </dl>
+    </li>
+  );
+}

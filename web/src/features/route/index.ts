@@ -1,0 +1,2 @@
+export { RouteView } from './RouteView.tsx';
+export { STATION_NAMES } from './stationNames.ts';

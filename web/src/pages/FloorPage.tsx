@@ -1,0 +1,127 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { problemMessage } from '../api/problemMessage.ts';
+import {
+  FinishedRun,
+  FloorView,
+  useActiveRunsQuery,
+  useLiveRuns,
+  useRunQuery,
+  useStartRunMutation,
+} from '../features/floor/index.ts';
+import { useOrderQuery, useOrdersQuery } from '../features/orders/index.ts';
+import { STATION_NAMES } from '../features/route/index.ts';
+import { usePerson } from '../person/personSlice.ts';
+import { Loading, Notice } from '../ui/Notice.tsx';
+
+const stationName = (station: string): string =>
+  STATION_NAMES[station as keyof typeof STATION_NAMES] ?? station;
+
+/** Doing it: the lines on the floor, or the ones that can be put there. */
+export function FloorPage() {
+  const { runId = null } = useParams();
+  const navigate = useNavigate();
+  const { data: runs, error, refetch } = useActiveRunsQuery(undefined, { refetchOnMountOrArgChange: true });
+  const { data: own, error: ownError } = useRunQuery(runId ?? '', { skip: runId === null });
+  const live = useLiveRuns(runs ?? []);
+  const [chosen] = useLiveRuns(own ? [own] : []);
+  const failure = runs ? ownError : (error ?? ownError);
+  if (failure) {
+    return (
+      <Notice title="The floor cannot be fetched" onRetry={() => void refetch()}>
+        {problemMessage(failure)}
+      </Notice>
+    );
+  }
+  if (!runs || (runId !== null && !own)) return <Loading what="the floor" />;
+  const isFinished = chosen !== undefined && chosen.state.finishedAt !== null;
+  const open = live.filter(({ state }) => state.finishedAt === null);
+  return (
+    <>
+      <div className="page-head" style={{ minHeight: 44, paddingBottom: 0 }}>
+        <h1>Floor</h1>
+        <span className="muted">
+          {open.length === 0
+            ? 'Nothing on the floor'
+            : `${open.length} ${open.length === 1 ? 'line' : 'lines'} on the floor`}
+        </span>
+      </div>
+      {isFinished && <FinishedRun live={chosen} />}
+      {!isFinished && open.length > 0 && (
+        <FloorView
+          runs={open}
+          chosenRunId={runId}
+          onChoose={(id) => void navigate(`/floor/${id}`)}
+          stationName={stationName}
+        />
+      )}
+      <ReadyLines />
+    </>
+  );
+}
+
+/** Lines that can be started, soonest due first. */
+function ReadyLines() {
+  const { data } = useOrdersQuery({ state: 'open', sort: 'due', direction: 'asc', limit: 30 });
+  const [problem, setProblem] = useState('');
+  if (!data) return null;
+  return (
+    <section className="panel" style={{ marginTop: 16 }} aria-label="Ready to start">
+      <header>
+        <h2>Ready to start</h2>
+      </header>
+      {problem !== '' && (
+        <p className="alarm" role="alert">
+          {problem}
+        </p>
+      )}
+      <ul>
+        {data.items.map(({ id }) => (
+          <ReadyOrder key={id} orderId={id} onProblem={setProblem} />
+        ))}
+      </ul>
+      {data.items.length === 0 && (
+        <Notice title="No lines are ready">
+          <Link to="/orders/new">Take in an order</Link>: it can be started once its route is planned.
+        </Notice>
+      )}
+    </section>
+  );
+}
+
+function ReadyOrder({ orderId, onProblem }: { orderId: string; onProblem: (text: string) => void }) {
+  const { data: order } = useOrderQuery(orderId);
+  const [start, { isLoading }] = useStartRunMutation();
+  const by = usePerson().trim() || 'not named';
+  const navigate = useNavigate();
+  const onStart = async (lineId: string): Promise<void> => {
+    const answer = await start({ lineId, by });
+    if (answer.error) onProblem(problemMessage(answer.error));
+    else void navigate(`/floor/${answer.data.id}`);
+  };
+  return order?.lines
+    .filter(({ state }) => state === 'ready')
+    .map((line) => (
+      <li key={line.id} className="row" style={{ padding: '6px 16px', borderBottom: '1px solid #e8eef0' }}>
+        <span className="swatch" style={{ background: line.colour.hex }} />
+        <span className="code" style={{ width: 72 }}>
+          {line.code}
+        </span>
+        <span style={{ flex: 1, minWidth: 200 }}>
+          {order.customer}{' '}
+          <span className="muted">
+            {line.pieces} {line.colour.name} {line.styleName}, {line.process.toUpperCase()}
+          </span>
+        </span>
+        <Button
+          variant="outlined"
+          disabled={isLoading}
+          onClick={() => void onStart(line.id)}
+          sx={{ minHeight: 44 }}
+        >
+          Start {line.code}
+        </Button>
+      </li>
+    ));
+}

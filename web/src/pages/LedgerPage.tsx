@@ -1,0 +1,134 @@
+import type { LedgerQuery } from '@saltflat/contract';
+import { FAULTS } from '@saltflat/core/run';
+import Button from '@mui/material/Button';
+import { useDeferredValue, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { problemMessage } from '../api/problemMessage.ts';
+import { LedgerTable, useLedgerQuery } from '../features/ledger/index.ts';
+import { withoutEmpty } from '../features/orders/index.ts';
+import { Loading, Notice } from '../ui/Notice.tsx';
+
+const PAGE = 100;
+
+/** What happened: every judged piece with its settings and readings, filtered, and out as CSV or JSON. */
+export function LedgerPage() {
+  const [params, setParams] = useSearchParams();
+  const [search, setSearch] = useState(params.get('search') ?? '');
+  const filter = {
+    search: useDeferredValue(search),
+    verdict: params.get('verdict') ?? '',
+    fault: params.get('fault') ?? '',
+    process: params.get('process') ?? '',
+  };
+  const offset = Number(params.get('from') ?? 0);
+  const query = withoutEmpty({
+    ...filter,
+    cursor: offset > 0 ? String(offset) : '',
+    limit: String(PAGE),
+  }) as unknown as LedgerQuery; // strings, which the server reads as numbers
+  const { data, error, refetch } = useLedgerQuery(query);
+  const set = (key: string, value: string): void =>
+    setParams((before) => {
+      before.set(key, value);
+      if (key !== 'from') before.delete('from');
+      return before;
+    });
+  const exportTo = (form: string): string =>
+    `/api/v1/ledger.${form}?${new URLSearchParams(withoutEmpty(filter)).toString()}`;
+  const select = (key: 'verdict' | 'process' | 'fault', label: string, options: [string, string][]) => (
+    <select
+      className="filter"
+      aria-label={label}
+      value={filter[key]}
+      onChange={(event) => set(key, event.target.value)}
+    >
+      <option value="">{label}: any</option>
+      {options.map(([value, name]) => (
+        <option key={value} value={value}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+  return (
+    <>
+      <div className="page-head">
+        <h1>Ledger</h1>
+        {data && (
+          <span className="muted">
+            {data.total} pieces: {data.counts.good} good, {data.counts.reprint} reprinted, {data.counts.scrap}{' '}
+            scrapped
+          </span>
+        )}
+        <span className="spacer" />
+        <input
+          type="search"
+          className="search"
+          aria-label="Search the ledger"
+          placeholder="Search line, customer, person"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+        {select('verdict', 'Came out', [
+          ['good', 'good'],
+          ['reprint', 'reprint'],
+          ['scrap', 'scrap'],
+        ])}
+        {select('process', 'Process', [
+          ['dtf', 'film transfer'],
+          ['dtg', 'direct print'],
+        ])}
+        {select(
+          'fault',
+          'Fault',
+          Object.entries(FAULTS).map(([key, { name }]) => [key, name]),
+        )}
+        <Button variant="outlined" component="a" href={exportTo('csv')} download>
+          CSV
+        </Button>
+        <Button variant="outlined" component="a" href={exportTo('json')} download>
+          JSON
+        </Button>
+      </div>
+      <div
+        className="panel"
+        style={{ overflowX: 'auto' }}
+        tabIndex={0}
+        role="region"
+        aria-label="Judged pieces"
+      >
+        {error && (
+          <Notice title="The ledger cannot be fetched" onRetry={() => void refetch()}>
+            {problemMessage(error)}
+          </Notice>
+        )}
+        {!data && !error && <Loading what="the ledger" />}
+        {data?.items.length === 0 && (
+          <Notice title="Nothing here">Pieces appear as soon as they are judged on the floor.</Notice>
+        )}
+        {data && data.items.length > 0 && <LedgerTable rows={data.items} />}
+      </div>
+      {data && data.total > PAGE && (
+        <div className="row" style={{ marginTop: 12 }}>
+          <Button
+            variant="outlined"
+            disabled={offset === 0}
+            onClick={() => set('from', String(Math.max(0, offset - PAGE)))}
+          >
+            Newer
+          </Button>
+          <span className="muted">
+            {offset + 1} to {Math.min(offset + PAGE, data.total)} of {data.total}
+          </span>
+          <Button
+            variant="outlined"
+            disabled={data.nextCursor === null}
+            onClick={() => set('from', String(offset + PAGE))}
+          >
+            Older
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,22 @@
+import { createSlice } from '@reduxjs/toolkit';
+import type { PayloadAction } from '@reduxjs/toolkit';
+import { useSelector } from 'react-redux';
+
+const KEY = 'saltflat.person';
+
+/** Who works at this device; written beside every step and override. */
+export const personSlice = createSlice({
+  name: 'person',
+  initialState: () => ({ name: localStorage.getItem(KEY) ?? '' }),
+  reducers: {
+    personNamed: (state, { payload }: PayloadAction<string>) => {
+      state.name = payload;
+      localStorage.setItem(KEY, payload);
+    },
+  },
+});
+
+export const { personNamed } = personSlice.actions;
+
+export const usePerson = (): string =>
+  useSelector((state: { person: { name: string } }) => state.person.name);

@@ -1,0 +1,79 @@
+import { findSlip, formatQuantity, parseQuantity, shownUnit, toShown } from '@saltflat/core/units';
+import type { QuantityKind, UnitSystem } from '@saltflat/core/units';
+import Button from '@mui/material/Button';
+import InputAdornment from '@mui/material/InputAdornment';
+import TextField from '@mui/material/TextField';
+import { useEffect, useState } from 'react';
+
+interface Props {
+  label: string;
+  kind: QuantityKind;
+  /** In the kind's stored unit; `null` while nothing usable is typed. */
+  value: number | null;
+  system: UnitSystem;
+  onChange: (value: number | null) => void;
+  problem?: string | undefined;
+  id?: string;
+  autoFocus?: boolean;
+}
+
+/** Reads quantities as people type them, shows the other unit beside, and asks when a number looks like a slip. */
+export function QuantityField({ label, kind, value, system, onChange, problem, id, autoFocus }: Props) {
+  const [text, setText] = useState(() => shownText(value, kind, system));
+  const [typedProblem, setTypedProblem] = useState('');
+  useEffect(() => {
+    const parsed = parseQuantity(text, kind, system);
+    if (value !== null && !(parsed.ok && Math.abs(parsed.value - value) < 0.05))
+      setText(shownText(value, kind, system));
+    // what is being typed stays as it is; only a value from outside or another unit rewrites it
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [value, kind, system]);
+
+  const type = (typed: string): void => {
+    setText(typed);
+    const parsed = parseQuantity(typed, kind, system);
+    setTypedProblem(parsed.ok ? '' : parsed.problem);
+    onChange(parsed.ok ? parsed.value : null);
+  };
+  const slip = value === null ? null : findSlip(value, kind);
+  const other = value === null ? '' : otherUnit(value, kind, system);
+  const wrong = problem ?? typedProblem;
+  return (
+    <div>
+      <TextField
+        id={id}
+        label={label}
+        value={text}
+        size="small"
+        fullWidth
+        autoFocus={autoFocus ?? false}
+        error={wrong !== ''}
+        helperText={wrong || other || ' '}
+        onChange={(event) => type(event.target.value)}
+        slotProps={{
+          input: { endAdornment: <InputAdornment position="end">{shownUnit(kind, system)}</InputAdornment> },
+        }}
+      />
+      {slip && (
+        <div className="caution small row" role="status">
+          <span>{slip.question}</span>
+          <Button size="small" variant="outlined" onClick={() => onChange(slip.meantValue)}>
+            Yes, use {formatQuantity(slip.meantValue, kind, system)}
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function shownText(value: number | null, kind: QuantityKind, system: UnitSystem): string {
+  return value === null ? '' : String(Math.round(toShown(value, kind, system) * 100) / 100);
+}
+
+function otherUnit(value: number, kind: QuantityKind, system: UnitSystem): string {
+  if (kind === 'temperature')
+    return formatQuantity(value, kind, { ...system, temperature: system.temperature === 'C' ? 'F' : 'C' });
+  return kind === 'length'
+    ? formatQuantity(value, kind, { ...system, length: system.length === 'mm' ? 'in' : 'mm' })
+    : '';
+}
