@@ -18,6 +18,9 @@ const SOURCES = [
 /** Where the built parts are. */
 export const BUILT = { server: join(ROOT, 'server', 'dist', 'main.js'), web: join(ROOT, 'web', 'dist') };
 
+// Own code, and packages that another workspace may hold in another version than the one found from the server's folder.
+const BUNDLED = /^(@saltflat\/|ajv|fast-deep-equal|fast-uri|json-schema-traverse|require-from-string|typebox)/;
+
 /** Builds server and web unless what is built is of these sources. */
 export async function ensureBuilt() {
   const wanted = fingerprint();
@@ -41,12 +44,13 @@ async function buildServer() {
     target: 'node20',
     sourcemap: true,
     logLevel: 'error',
+    banner: { js: "import { createRequire as makeRequire } from 'node:module'; const require = makeRequire(import.meta.url);" },
     plugins: [
       {
         name: 'own-code-only',
         setup: (own) =>
           own.onResolve({ filter: /^[^./]/ }, ({ path }) =>
-            path.startsWith('@saltflat/') ? null : { path, external: true },
+            BUNDLED.test(path) ? null : { path, external: true },
           ),
       },
     ],

@@ -11,8 +11,7 @@ const query: typeof rawQuery = async (args, api, extra) => {
   return retrying(args, api, extra);
 };
 const retrying = retry(rawQuery, {
-  retryCondition: (error: { status?: unknown }, _args, { attempt }) =>
-    attempt <= 3 && (error.status === 'FETCH_ERROR' || error.status === 503),
+  retryCondition: (error, _args, { attempt }) => attempt <= 3 && isAway(error),
 });
 
 /** One cache of the server's answers; features add their own endpoints. */
