@@ -44,7 +44,8 @@ async function decode(art: string): Promise<Pixels> {
 
 describe('analyseArtwork', () => {
   for (const { name, art, job, expected } of cases) {
-    it(`agrees with an independent calculation: ${name}`, async () => {
+    it(`agrees with an independent calculation: ${name}`, async function () {
+      this.timeout(90_000);
       const image = await decode(art);
       const { figures, white } = analyseArtwork(image, job);
       const close = (actual: number, wanted: number) =>

@@ -89,39 +89,56 @@ function toneOf(colour: Rgb): 'white' | 'black' | 'other' {
 
 /** Opaque pixels of the box colour reachable from the ring through their four neighbours, px. */
 function floodFromRing(image: Pixels, box: PixelBox, ring: number[], colour: Rgb): number {
-  const near = toPerceptual(colour);
-  const known = new Map<number, boolean>();
-  const matches = (i: number): boolean => {
-    if (image.data[4 * i + 3] < OPAQUE_ALPHA) return false;
-    const key = (image.data[4 * i] << 16) | (image.data[4 * i + 1] << 8) | image.data[4 * i + 2];
-    let isSame = known.get(key);
-    if (isSame === undefined) {
-      isSame = perceptualDistance(toPerceptual(colourAt(image, i)), near) <= SAME_COLOUR;
-      known.set(key, isSame);
-    }
-    return isSame;
-  };
-  const seen = new Uint8Array(box.width * box.height);
-  const stack: number[] = [];
-  const visit = (x: number, y: number): void => {
-    if (x < 0 || y < 0 || x >= box.width || y >= box.height) return;
-    const at = y * box.width + x;
-    if (seen[at] !== 0) return;
-    seen[at] = 1;
-    if (matches((box.y + y) * image.width + box.x + x)) stack.push(at);
-  };
-  for (const i of ring) visit((i % image.width) - box.x, Math.floor(i / image.width) - box.y);
+  const { width, height } = box;
+  const open = matchColour(image, box, colour);
+  const stack = new Int32Array(width * height); // a pixel is pushed once at most
+  let top = 0;
   let count = 0;
-  for (let at = stack.pop(); at !== undefined; at = stack.pop()) {
+  const push = (at: number): void => {
+    if (open[at] === 0) return;
+    open[at] = 0;
+    stack[top++] = at;
+  };
+  for (const i of ring) push((Math.floor(i / image.width) - box.y) * width + (i % image.width) - box.x);
+  while (top > 0) {
+    const at = stack[--top];
+    const x = at % width;
     count++;
-    const x = at % box.width;
-    const y = (at - x) / box.width;
-    visit(x - 1, y);
-    visit(x + 1, y);
-    visit(x, y - 1);
-    visit(x, y + 1);
+    if (x > 0) push(at - 1);
+    if (x < width - 1) push(at + 1);
+    if (at >= width) push(at - width);
+    if (at < width * (height - 1)) push(at + width);
   }
   return count;
+}
+
+/** Marks the opaque pixels of the box that look like `colour`; neighbours mostly repeat, so the last answer is kept. */
+function matchColour({ width, data }: Pixels, box: PixelBox, colour: Rgb): Uint8Array {
+  const near = toPerceptual(colour);
+  const known = new Map<number, number>();
+  const marks = new Uint8Array(box.width * box.height);
+  let lastKey = -1;
+  let last = 0;
+  for (let y = 0; y < box.height; y++) {
+    let p = 4 * ((box.y + y) * width + box.x);
+    for (let i = y * box.width; i < (y + 1) * box.width; i++, p += 4) {
+      if (data[p + 3] < OPAQUE_ALPHA) continue;
+      const key = (data[p] << 16) | (data[p + 1] << 8) | data[p + 2];
+      if (key !== lastKey) {
+        lastKey = key;
+        last = known.get(key) ?? -1;
+        if (last < 0) {
+          const distance = perceptualDistance(
+            toPerceptual({ r: data[p], g: data[p + 1], b: data[p + 2] }),
+            near,
+          );
+          known.set(key, (last = distance <= SAME_COLOUR ? 1 : 0));
+        }
+      }
+      marks[i] = last;
+    }
+  }
+  return marks;
 }
 
 /** A "transparent" background that was painted: two greys in squares of one size along the ring's top row. */

@@ -7,9 +7,15 @@ export class ColourCount {
   /** Sum of alpha/255 of each slot's colour, px. */
   private weights = new Float64Array(1 << 12);
   private used = 0;
+  private lastRgb = -1; // neighbours mostly repeat
+  private lastSlot = 0;
 
   /** Adds `alpha` (0–1) of the colour 0xRRGGBB. */
   add(rgb: number, alpha: number): void {
+    if (rgb === this.lastRgb) {
+      this.weights[this.lastSlot] += alpha;
+      return;
+    }
     let slot = this.slotOf(rgb);
     if (this.keys[slot] < 0) {
       if (2 * this.used > this.keys.length) {
@@ -20,6 +26,8 @@ export class ColourCount {
       this.used++;
     }
     this.weights[slot] += alpha;
+    this.lastRgb = rgb;
+    this.lastSlot = slot;
   }
 
   /** Number of distinct colours. */

@@ -20,15 +20,26 @@ export function previewOnGarment(
   const { width, height, data } = image;
   const out = new Uint8Array(data.length);
   const garment = parseHex(garmentHex);
-  const bare = [garment.r, garment.g, garment.b];
+  const light = { r: LINEAR[garment.r], g: LINEAR[garment.g], b: LINEAR[garment.b] };
+  let lastKey = -1; // colour, alpha and white of the former pixel: neighbours mostly repeat
+  let from = 0;
   for (let y = 0; y < height; y++) {
     for (let x = 0; x < width; x++) {
       const p = 4 * (y * width + x);
-      const alpha = data[p + 3] < FAINT_ALPHA ? 0 : data[p + 3] / 255;
-      const w = whiteAt(white, x, y) / 255;
-      for (let channel = 0; channel < 3; channel++) {
-        out[p + channel] =
-          alpha === 0 && w === 0 ? bare[channel] : mix(data[p + channel], alpha, w, bare[channel], process);
+      const alpha = data[p + 3] < FAINT_ALPHA ? 0 : data[p + 3];
+      const w = whiteAt(white, x, y);
+      const key =
+        alpha === 0 ? w : ((data[p] * 256 + data[p + 1]) * 256 + data[p + 2]) * 65536 + alpha * 256 + w;
+      if (key === lastKey) {
+        out[p] = out[from];
+        out[p + 1] = out[from + 1];
+        out[p + 2] = out[from + 2];
+      } else {
+        out[p] = mix(data[p], alpha / 255, w / 255, light.r, process);
+        out[p + 1] = mix(data[p + 1], alpha / 255, w / 255, light.g, process);
+        out[p + 2] = mix(data[p + 2], alpha / 255, w / 255, light.b, process);
+        lastKey = key;
+        from = p;
       }
       out[p + 3] = 255;
     }
@@ -36,8 +47,7 @@ export function previewOnGarment(
   return { width, height, data: out };
 }
 
-function mix(code: number, alpha: number, white: number, garmentCode: number, process: PrintProcess): number {
-  const garment = LINEAR[garmentCode];
+function mix(code: number, alpha: number, white: number, garment: number, process: PrintProcess): number {
   const c = LINEAR[code];
   const surface = (1 - white) * garment + white; // what shines back through the ink
   if (process === 'dtg-light') return encodeSrgb(surface * (1 - alpha + alpha * c));

@@ -71,12 +71,7 @@ export function layWhite(
   const chokePx = settings.chokeMm / pitchMm;
   const distances2 =
     chokePx > 0
-      ? squaredDistances(
-          alphaMask(part, FAINT_ALPHA),
-          box.width,
-          box.height,
-          Math.ceil(chokePx) + 1,
-        )
+      ? squaredDistances(alphaMask(part, FAINT_ALPHA), box.width, box.height, Math.ceil(chokePx) + 1)
       : null;
   const whiteFor = whiteByColour(parseHex(garmentHex), process, settings);
   let lostToChokePx = 0;
@@ -104,9 +99,13 @@ function whiteByColour(
   const near = toPerceptual(garment);
   const { from, to } = settings.nearGarment;
   const known = new Map<number, number>();
+  let lastRgb = -1; // neighbours mostly repeat
+  let last = 0;
   return (rgb) => {
+    if (rgb === lastRgb) return last;
+    lastRgb = rgb;
     const found = known.get(rgb);
-    if (found !== undefined) return found;
+    if (found !== undefined) return (last = found);
     const colour = { r: rgb >> 16, g: (rgb >> 8) & 255, b: rgb & 255 };
     const ramp = Math.min(
       1,
@@ -114,7 +113,7 @@ function whiteByColour(
     );
     const white = Math.min(1, leastWhite(colour, garment) ** settings.gamma * ramp * settings.density);
     known.set(rgb, white);
-    return white;
+    return (last = white);
   };
 }
 

@@ -45,8 +45,8 @@ export function formatDuration(seconds: number): string {
   return `${Math.floor(minutes / 60)}${NO_BREAK}h${rest === 0 ? '' : ` ${String(rest).padStart(2, '0')}${NO_BREAK}min`}`;
 }
 
-/** Integer minor units (cents) as money with two digits; the currency sign is the shop's. */
-export const formatMoney = (cents: number, sign = '¤'): string =>
+/** Integer minor units (cents) as money with two digits; the euro unless another sign is given. */
+export const formatMoney = (cents: number, sign = '€'): string =>
   `${sign}${NO_BREAK}${plainNumber(cents / 100, 2)}`;
 
 function plainNumber(value: number, digits: number): string {

@@ -81,6 +81,7 @@ function LineArtwork({ lineId }: { lineId: string }) {
         key={latest?.number}
         artworkId={line.artwork.id}
         name={line.artwork.name}
+        size={{ width: line.artwork.widthPx, height: line.artwork.heightPx }}
         job={job}
         onKeep={isOpen ? (setting, value) => void keep(setting, value) : null}
       />

@@ -5,35 +5,61 @@ import { expose, transfer } from 'comlink';
 /** What the page can look at. */
 export type ArtLayer = 'art' | 'composite' | 'white';
 
-let loaded: { artworkId: string; pixels: Pixels } | null = null;
+/** Longest side of the quick picture, px: about what a screen shows. */
+const DRAFT_PX = 900;
+
+type Detail = 'draft' | 'full';
+const loaded = new Map<string, Promise<Pixels>>();
 let analysed: { key: string; figures: ArtFigures; white: WhitePlane | null } | null = null;
 
-/** Fetches the pixels straight into this thread; they never pass through the page. */
-async function pixelsOf(artworkId: string): Promise<Pixels> {
-  if (loaded?.artworkId === artworkId) return loaded.pixels;
-  const answer = await fetch(`/api/v1/artworks/${artworkId}/pixels`);
+/** Fetches the pixels straight into this thread; they never pass through the page. One artwork at a time is kept. */
+function pixelsOf(artworkId: string, detail: Detail): Promise<Pixels> {
+  const key = `${artworkId} ${detail}`;
+  for (const other of loaded.keys()) if (!other.startsWith(artworkId)) loaded.delete(other);
+  const pixels = loaded.get(key) ?? fetchPixels(artworkId, detail);
+  loaded.set(key, pixels);
+  pixels.catch(() => loaded.delete(key));
+  return pixels;
+}
+
+async function fetchPixels(artworkId: string, detail: Detail): Promise<Pixels> {
+  const answer = await fetch(
+    `/api/v1/artworks/${artworkId}/pixels${detail === 'draft' ? `?maxPx=${DRAFT_PX}` : ''}`,
+  );
   if (!answer.ok) throw new Error('The pixels of this artwork cannot be fetched. Try again in a moment.');
   const data = new Uint8Array(await answer.arrayBuffer());
-  const pixels = {
+  return {
     width: Number(answer.headers.get('X-Width')),
     height: Number(answer.headers.get('X-Height')),
     data,
   };
-  loaded = { artworkId, pixels };
-  return pixels;
 }
 
+/** Figures at full size. */
 async function analyse(artworkId: string, job: ArtJob): Promise<ArtFigures> {
-  const pixels = await pixelsOf(artworkId);
-  const key = `${artworkId} ${JSON.stringify(job)}`;
-  if (analysed?.key !== key) analysed = { key, ...analyseArtwork(pixels, job) };
-  return analysed.figures;
+  return judged(artworkId, job, await pixelsOf(artworkId, 'full'), 'full').figures;
 }
 
-async function picture(artworkId: string, job: ArtJob, layer: ArtLayer): Promise<ImageBitmap> {
-  await analyse(artworkId, job);
-  const pixels = await pixelsOf(artworkId);
-  const white = analysed?.white ?? null;
+function judged(
+  artworkId: string,
+  job: ArtJob,
+  pixels: Pixels,
+  detail: Detail,
+): NonNullable<typeof analysed> {
+  const key = `${artworkId} ${detail} ${JSON.stringify(job)}`;
+  if (analysed?.key !== key) analysed = { key, ...analyseArtwork(pixels, job) };
+  return analysed;
+}
+
+/** The picture of a layer: quickly at screen size, or with every pixel. */
+async function picture(
+  artworkId: string,
+  job: ArtJob,
+  layer: ArtLayer,
+  detail: Detail,
+): Promise<ImageBitmap> {
+  const pixels = await pixelsOf(artworkId, detail);
+  const white = layer === 'art' ? null : judged(artworkId, job, pixels, detail).white;
   const shown =
     layer === 'art'
       ? pixels

@@ -5,6 +5,8 @@ import type { View } from './drawArt.ts';
 
 interface Props {
   bitmap: ImageBitmap;
+  /** Of the whole image, px; the bitmap may be a smaller picture of it. */
+  image: { width: number; height: number };
   widthMm: number;
   garmentHex: string;
   system: UnitSystem;
@@ -17,12 +19,11 @@ const STEP = 1.25;
 const PAN_PX = 40;
 
 /** The art on the garment's colour at its printed size, with rulers: wheel or + and − zoom, drag or arrows pan, 0 fits, 1 shows pixel for pixel. */
-export function ArtCanvas({ bitmap, widthMm, garmentHex, system, label, marked }: Props) {
+export function ArtCanvas({ bitmap, image, widthMm, garmentHex, system, label, marked }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [size, setSize] = useState({ width: 800, height: 560 });
   const [view, setView] = useState<View | null>(null);
   const drag = useRef<{ x: number; y: number } | null>(null);
-  const image = { width: bitmap.width, height: bitmap.height };
   const shown = view ?? fitView(image, size);
 
   useEffect(() => {
@@ -38,8 +39,8 @@ export function ArtCanvas({ bitmap, widthMm, garmentHex, system, label, marked }
   }, []);
   useEffect(() => {
     if (canvas.current)
-      drawArt(canvas.current, { bitmap, view: shown, size, widthMm, garmentHex, system, marked });
-  }, [bitmap, shown, size, widthMm, garmentHex, system, marked]);
+      drawArt(canvas.current, { bitmap, image, view: shown, size, widthMm, garmentHex, system, marked });
+  }, [bitmap, image, shown, size, widthMm, garmentHex, system, marked]);
   useEffect(() => {
     const element = canvas.current;
     const wheel = (event: WheelEvent): void => {

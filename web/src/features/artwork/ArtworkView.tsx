@@ -20,6 +20,8 @@ const LAYERS: { layer: ArtLayer; key: string; name: string }[] = [
 interface Props {
   artworkId: string;
   name: string;
+  /** Of the whole image, px. */
+  size: { width: number; height: number };
   /** How it is to be printed, as the line's route says. */
   job: ArtJob;
   /** Offers to keep white settings tried here; `null` where the route is closed. */
@@ -27,7 +29,7 @@ interface Props {
 }
 
 /** The file as it will be on the garment: picture on the left, what is to be said about it on the right. */
-export function ArtworkView({ artworkId, name, job, onKeep }: Props) {
+export function ArtworkView({ artworkId, name, size, job, onKeep }: Props) {
   const system = useUnits();
   const [layer, setLayer] = useState<ArtLayer>('composite');
   const [chokeMm, setChokeMm] = useState(job.underbase?.chokeMm ?? 0);
@@ -62,14 +64,15 @@ export function ArtworkView({ artworkId, name, job, onKeep }: Props) {
             {picture.status === 'reading'
               ? 'Reading the pixels …'
               : picture.isStale
-                ? 'Working it out …'
-                : `Printed ${formatQuantity(picture.figures.widthMm, 'length', system)} wide`}
+                ? 'Measuring every pixel …'
+                : `Printed ${formatQuantity(job.widthMm, 'length', system)} wide`}
           </span>
         </header>
         <div className="art-frame" style={{ background: job.garmentHex }}>
           {picture.status === 'shown' && (
             <ArtCanvas
               bitmap={picture.bitmap}
+              image={size}
               widthMm={job.widthMm}
               garmentHex={job.garmentHex}
               system={system}
@@ -84,7 +87,7 @@ export function ArtworkView({ artworkId, name, job, onKeep }: Props) {
           <header>
             <h2>Findings</h2>
           </header>
-          {picture.status === 'shown' ? (
+          {picture.status === 'shown' && picture.figures ? (
             <Findings
               findings={picture.figures.findings}
               system={system}
@@ -109,7 +112,7 @@ export function ArtworkView({ artworkId, name, job, onKeep }: Props) {
           <header>
             <h2>One print uses</h2>
           </header>
-          {picture.status === 'shown' && (
+          {picture.status === 'shown' && picture.figures && (
             <Figures figures={picture.figures} isStale={picture.isStale} system={system} />
           )}
         </section>

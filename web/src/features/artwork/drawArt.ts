@@ -39,6 +39,7 @@ export function zoomAbout(view: View, factor: number, atX: number, atY: number):
 
 interface Drawing {
   bitmap: ImageBitmap;
+  image: Size;
   view: View;
   size: Size;
   widthMm: number;
@@ -50,7 +51,7 @@ interface Drawing {
 /** Paints ground, art, mark and rulers. */
 export function drawArt(
   canvas: HTMLCanvasElement,
-  { bitmap, view, size, widthMm, garmentHex, system, marked }: Drawing,
+  { bitmap, image, view, size, widthMm, garmentHex, system, marked }: Drawing,
 ): void {
   const context = canvas.getContext('2d');
   if (!context) return;
@@ -58,16 +59,11 @@ export function drawArt(
   context.fillRect(0, 0, size.width, size.height);
   context.imageSmoothingEnabled = view.scale < 2;
   context.imageSmoothingQuality = 'high';
-  context.drawImage(bitmap, view.x, view.y, bitmap.width * view.scale, bitmap.height * view.scale);
+  context.drawImage(bitmap, view.x, view.y, image.width * view.scale, image.height * view.scale);
   context.setLineDash([5, 4]);
   context.strokeStyle = contrasting(garmentHex);
   context.lineWidth = 1;
-  context.strokeRect(
-    view.x - 0.5,
-    view.y - 0.5,
-    bitmap.width * view.scale + 1,
-    bitmap.height * view.scale + 1,
-  );
+  context.strokeRect(view.x - 0.5, view.y - 0.5, image.width * view.scale + 1, image.height * view.scale + 1);
   context.setLineDash([]);
   if (marked) {
     context.strokeStyle = '#C2305A';
@@ -79,7 +75,7 @@ export function drawArt(
       marked.height * view.scale,
     );
   }
-  drawRulers(context, size, view, (bitmap.width * view.scale) / widthMm, system);
+  drawRulers(context, size, view, (image.width * view.scale) / widthMm, system);
 }
 
 /** A line colour that can be seen on the garment. */

@@ -5,25 +5,34 @@ import { artworkWorker } from '../../worker/artworkClient.ts';
 
 export type Picture =
   | { status: 'reading' }
-  | { status: 'shown'; bitmap: ImageBitmap; figures: ArtFigures; isStale: boolean }
+  /** `figures` are `null` until the first full measurement; `isStale` while a newer one is under way. */
+  | { status: 'shown'; bitmap: ImageBitmap; figures: ArtFigures | null; isStale: boolean }
   | { status: 'failed'; reason: string };
 
-/** Figures and picture of an artwork for a job, made in the worker. An answer for a former job is dropped. */
+/** Picture and figures of an artwork for a job: a quick picture first, then every pixel. An answer for a former job is dropped. */
 export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Picture {
   const [picture, setPicture] = useState<Picture>({ status: 'reading' });
   const jobKey = JSON.stringify(job);
   useEffect(() => {
     let isCurrent = true;
-    setPicture((before) =>
-      before.status === 'shown' ? { ...before, isStale: true } : { status: 'reading' },
-    );
     const asked = JSON.parse(jobKey) as ArtJob;
+    const show = (bitmap: ImageBitmap, figures: ArtFigures | null): void => {
+      if (!isCurrent) bitmap.close();
+      else
+        setPicture((before) => ({
+          status: 'shown',
+          bitmap,
+          figures: figures ?? (before.status === 'shown' ? before.figures : null),
+          isStale: figures === null,
+        }));
+    };
     const make = async (): Promise<void> => {
       const worker = artworkWorker();
+      show(await worker.picture(artworkId, asked, layer, 'draft'), null);
+      await new Promise((resolve) => setTimeout(resolve, SETTLE_MS));
+      if (!isCurrent) return; // a slider is still moving: no full pass for this position
       const figures = await worker.analyse(artworkId, asked);
-      const bitmap = await worker.picture(artworkId, asked, layer);
-      if (isCurrent) setPicture({ status: 'shown', bitmap, figures, isStale: false });
-      else bitmap.close();
+      show(await worker.picture(artworkId, asked, layer, 'full'), figures);
     };
     make().catch((error: unknown) => {
       if (isCurrent)
@@ -38,3 +47,5 @@ export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Pic
   }, [artworkId, jobKey, layer]);
   return picture;
 }
+
+const SETTLE_MS = 150;

@@ -2,17 +2,17 @@ import type { GarmentStyle } from '@saltflat/contract';
 import { garmentOf } from '@saltflat/contract/equipment';
 import { PLACEMENTS, PLACEMENT_KEYS } from '@saltflat/contract/placements';
 import type { PlacementKey } from '@saltflat/contract/placements';
-import { fibreWords, suggestProcess } from '@saltflat/core/route';
-import type { ProcessSuggestion } from '@saltflat/core/route';
+import { fibreWords } from '@saltflat/core/route';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { ArtDrop } from './ArtDrop.tsx';
-import { piecesOf } from './orderFormValues.ts';
+import { piecesOf, suggestFor } from './orderFormValues.ts';
 import type { LineValues } from './orderFormValues.ts';
 import { ProcessField } from './ProcessField.tsx';
 import { SizesField } from './SizesField.tsx';
+import './orders.css';
 
 interface Props {
   index: number;
@@ -28,7 +28,7 @@ export function LineFields({ index, line, styles, problems, onChange, onRemove }
   const system = useUnits();
   const style = styles.find(({ id }) => id === line.styleId);
   const colour = style?.colours.find(({ id }) => id === line.colourId);
-  const suggestion = style && colour ? suggestFor(style, line) : null;
+  const suggestion = style ? suggestFor(style, line) : null;
   const problem = (field: string): string | undefined =>
     problems[`/lines/${index}/${field}`] ?? firstBelow(problems, `/lines/${index}/${field}/`);
 
@@ -100,7 +100,7 @@ export function LineFields({ index, line, styles, problems, onChange, onRemove }
                   startAdornment: (
                     <span
                       className="swatch"
-                      style={{ background: colour?.hex, marginLeft: 10, flex: 'none' }}
+                      style={{ background: colour?.hex, marginRight: 8, flex: 'none' }}
                     />
                   ),
                 },
@@ -173,11 +173,6 @@ export function LineFields({ index, line, styles, problems, onChange, onRemove }
 }
 
 const NO_COLOUR = { id: '', name: '', hex: '#ffffff', tone: 'light' as const };
-
-function suggestFor(style: GarmentStyle, line: LineValues): ProcessSuggestion | null {
-  const colour = style.colours.find(({ id }) => id === line.colourId) ?? style.colours[0];
-  return colour ? suggestProcess(garmentOf(style, colour), line.widthMm ?? 0, piecesOf(line)) : null;
-}
 
 const firstBelow = (problems: Record<string, string>, prefix: string): string | undefined =>
   Object.entries(problems).find(([path]) => path.startsWith(prefix))?.[1];

@@ -10,7 +10,6 @@ import { LineFields } from './LineFields.tsx';
 import { emptyLine, emptyOrder, toInput, valuesOf } from './orderFormValues.ts';
 import type { OrderValues } from './orderFormValues.ts';
 import { useAddOrderMutation, useChangeOrderMutation } from './ordersApi.ts';
-import './orders.css';
 
 interface Props {
   catalogue: Catalogue;

@@ -4,6 +4,7 @@ import { createColumnHelper, flexRender, getCoreRowModel, useReactTable } from '
 import { Spark } from '../../trace/index.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { dueWords, isLate } from './dates.ts';
+import './orders.css';
 
 const column = createColumnHelper<OrderSummary>();
 

@@ -1,8 +1,10 @@
 import type { Artwork, Order, OrderInput, OrderLineInput } from '@saltflat/contract';
 import type { GarmentStyle } from '@saltflat/contract';
+import { garmentOf } from '@saltflat/contract/equipment';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import type { PlacementKey } from '@saltflat/contract/placements';
-import type { Process } from '@saltflat/core/route';
+import { suggestProcess } from '@saltflat/core/route';
+import type { Process, ProcessSuggestion } from '@saltflat/core/route';
 import { fromLocalField, toLocalField, usualDue } from './dates.ts';
 
 export interface LineValues {
@@ -31,7 +33,7 @@ export interface OrderValues {
 export function emptyLine(styles: readonly GarmentStyle[]): LineValues {
   const style = styles[0];
   const placement: PlacementKey = 'full-front';
-  return {
+  const line: LineValues = {
     lineId: null,
     styleId: style?.id ?? '',
     colourId: style?.colours[0]?.id ?? '',
@@ -43,6 +45,13 @@ export function emptyLine(styles: readonly GarmentStyle[]): LineValues {
     isProcessChosen: false,
     quantities: {},
   };
+  return { ...line, process: (style && suggestFor(style, line)?.process) ?? line.process };
+}
+
+/** What the shop would think of first for a line as it stands; `null` for a style without colours. */
+export function suggestFor(style: GarmentStyle, line: LineValues): ProcessSuggestion | null {
+  const colour = style.colours.find(({ id }) => id === line.colourId) ?? style.colours[0];
+  return colour ? suggestProcess(garmentOf(style, colour), line.widthMm ?? 0, piecesOf(line)) : null;
 }
 
 export const emptyOrder = (styles: readonly GarmentStyle[], nowMs: number): OrderValues => ({
