@@ -48,7 +48,8 @@ async function rasterise({ svg, widthPx, background }: DemoArt): Promise<Buffer>
   return (background === null ? image : image.flatten({ background })).png().toBuffer();
 }
 
-async function seedShop(db: Database): Promise<void> {
+/** The made-up shop’s blanks, materials and machines. */
+export async function seedShop(db: Database): Promise<void> {
   for (const style of DEMO_STYLES) {
     const id = randomUUID();
     const { cotton, polyester, elastane, other } = style.fibres;

@@ -1,0 +1,155 @@
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import type { LedgerPage, Order, Problem, Run, RunEventInput } from '@saltflat/contract';
+import { expect } from 'chai';
+import { event, plannedOrder, startTestServer } from './testing/testServer.ts';
+import type { TestServer } from './testing/testServer.ts';
+
+describe('runs', function () {
+  this.timeout(30_000);
+  let server: TestServer;
+  before(async () => {
+    server = await startTestServer();
+  });
+  after(() => server.stop());
+
+  async function started(): Promise<{ order: Order; run: Run }> {
+    const order = await plannedOrder(server);
+    const { body, status } = (await server.api
+      .post('/api/v1/runs')
+      .send({ lineId: order.lines[0]?.id, by: 'Ada' })) as { body: Run; status: number };
+    expect(status).to.equal(201);
+    return { order, run: body };
+  }
+  const send = async (run: Run, events: RunEventInput[]): Promise<{ status: number; body: Run & Problem }> =>
+    server.api.post(`/api/v1/runs/${run.id}/events`).send({ events });
+  const stepsOf = (run: Run, piece: number): string[] =>
+    run.route.operations
+      .filter(({ per }) => (per === 'batch') === (piece === 0))
+      .map(({ id }) => `1/${id}/${piece}`);
+  const done = (run: Run, piece: number): RunEventInput[] =>
+    stepsOf(run, piece).map((step) =>
+      step.includes('inspect')
+        ? event('piece-inspected', step, {
+            inspection: { verdict: piece === 1 ? 'good' : 'scrap', faults: piece === 1 ? [] : ['white-rim'] },
+          })
+        : event('step-completed', step),
+    );
+  const ledger = async (code: string): Promise<LedgerPage> =>
+    ((await server.api.get('/api/v1/ledger').query({ search: code })) as { body: LedgerPage }).body;
+
+  it('goes from started to logged, and the ledger shows settings and verdicts', async () => {
+    const { order, run } = await started();
+    for (const piece of [0, 1, 2]) expect((await send(run, done(run, piece))).status).to.equal(200);
+    const { body: after } = (await server.api.get(`/api/v1/orders/${order.id}`)) as { body: Order };
+    expect([after.state, after.lines[0]?.activeRunId]).to.deep.equal(['done', null]);
+    const { items, counts } = await ledger(order.code);
+    expect(counts).to.deep.equal({ good: 1, reprint: 0, scrap: 1 });
+    expect(items.find(({ piece }) => piece === 2)).to.include({ verdict: 'scrap', plateC: 157, dwellS: 15 });
+    const { text } = await server.api.get('/api/v1/ledger.csv').query({ search: order.code });
+    expect(text.split('\r\n')).to.have.lengthOf(4);
+  });
+
+  it('counts an event once however often it is sent, two senders at once included', async () => {
+    const { run } = await started();
+    const [first] = done(run, 0);
+    const answers = await Promise.all([
+      send(run, [first!]),
+      send(run, [first!]),
+      send(run, [first!, first!]),
+    ]);
+    expect(answers.map(({ status }) => status)).to.deep.equal([200, 200, 200]);
+    const { body } = (await server.api.get(`/api/v1/runs/${run.id}`)) as { body: Run };
+    expect(body.events).to.have.lengthOf(1);
+  });
+
+  it('opens again when the last verdict is taken back', async () => {
+    const { order, run } = await started();
+    const events = [0, 1, 2].flatMap((piece) => done(run, piece));
+    await send(run, events);
+    await send(run, [event('undone', null, { eventId: events.at(-1)!.id })]);
+    const { body } = (await server.api.get(`/api/v1/orders/${order.id}`)) as { body: Order };
+    expect(body.state).to.equal('running');
+    expect((await ledger(order.code)).counts).to.deep.equal({ good: 1, reprint: 0, scrap: 0 });
+  });
+
+  it('puts a line on the floor once, and keeps its route and its order as they are', async () => {
+    const { order, run } = await started();
+    const again = await server.api.post('/api/v1/runs').send({ lineId: run.lineId, by: 'Bo' });
+    expect([again.status, (again.body as Problem).detail]).to.deep.equal([
+      409,
+      `${order.code} cannot start: it is on the floor already.`,
+    ]);
+    const replan = await server.api
+      .post(`/api/v1/lines/${run.lineId}/routes`)
+      .send({ basedOn: 1, overrides: [] });
+    expect(replan.status).to.equal(409);
+    const cancel = await server.api
+      .post(`/api/v1/orders/${order.id}/cancel`)
+      .send({ version: order.version });
+    expect(cancel.status).to.equal(409);
+  });
+
+  it('refuses an event without the facts its kind needs, and keeps none of its batch', async () => {
+    const { run } = await started();
+    const hollow = await send(run, [...done(run, 0), event('reading-taken', '1/peel/1')]);
+    expect([hollow.status, hollow.body.fields]).to.deep.equal([
+      400,
+      [{ path: '/payload/reading', message: 'An event “reading-taken” needs its reading.' }],
+    ]);
+    const { body } = (await server.api.get(`/api/v1/runs/${run.id}`)) as { body: Run };
+    expect(body.events).to.deep.equal([]);
+  });
+
+  it('never changes or loses an event that is written', async () => {
+    const { run } = await started();
+    await send(run, done(run, 0));
+    for (const sql of [`update run_event set step = 'x'`, `delete from run_event`]) {
+      let refusal = '';
+      await server.db.rows(`${sql} returning id`).catch((error: unknown) => (refusal = String(error)));
+      expect(refusal).to.contain('append-only');
+    }
+  });
+
+  it('tells open pages of a change, through the database', async () => {
+    const http = createServer(server.app);
+    await new Promise<void>((resolve) => http.listen(0, '127.0.0.1', resolve));
+    const { port } = http.address() as AddressInfo;
+    const stream = await fetch(`http://127.0.0.1:${port}/api/v1/live`);
+    const reader = stream.body!.getReader();
+    const { run } = await started();
+    let heard = '';
+    while (
+      !heard.includes(`"noun" : "run", "id" : "${run.id}"`) &&
+      !heard.includes(`"noun":"run","id":"${run.id}"`)
+    ) {
+      const { value, done: isOver } = await reader.read();
+      expect(isOver).to.equal(false);
+      heard += Buffer.from(value!).toString();
+    }
+    await reader.cancel();
+    http.closeAllConnections();
+    http.close();
+    expect(heard).to.contain('"kind":"clock"');
+  });
+
+  describe('simulated devices', () => {
+    it('settle with a lag, then fail in words', async () => {
+      const drive = async (knobs: object) => server.api.post('/api/v1/devices/scale/drive').send(knobs);
+      const { body: moving } = await drive({ target: 190 });
+      expect((moving as { isStable: boolean }).isStable).to.equal(false);
+      await new Promise((resolve) => setTimeout(resolve, 4000));
+      const { body: list } = (await server.api.get('/api/v1/devices')) as {
+        body: { id: string; value: number; isStable: boolean }[];
+      };
+      expect(list[0]).to.include({ id: 'scale', isStable: true });
+      expect(list[0]!.value).to.be.closeTo(190, 0.5);
+      const { body: broken } = await drive({ hasFault: true });
+      expect(broken).to.include({
+        value: null,
+        fault: 'The scale sends nothing: check its cable and power.',
+      });
+      expect((await drive({ target: -5 })).status).to.equal(400);
+    });
+  });
+});

@@ -1,0 +1,147 @@
+import { randomUUID } from 'node:crypto';
+import { deflateSync } from 'node:zlib';
+import type { Order, OrderInput, RunEventInput } from '@saltflat/contract';
+import type { Catalogue } from '@saltflat/contract';
+import pg from 'pg';
+import { pino } from 'pino';
+import sharp from 'sharp';
+import supertest from 'supertest';
+import { buildServer } from '../buildServer.ts';
+import { seedShop } from '../demo/seedDemo.ts';
+
+/** A server on a database of its own, with the made-up shop's blanks and materials but no orders. */
+export async function startTestServer() {
+  const databaseUrl = await createDatabase();
+  const server = await buildServer({
+    databaseUrl,
+    webFolder: null,
+    log: pino({ level: 'silent' }),
+    now: Date.now,
+    isDemo: false,
+  });
+  await seedShop(server.db);
+  const api = supertest(server.app);
+  const { body: catalogue } = (await api.get('/api/v1/catalogue').expect(200)) as { body: Catalogue };
+  return { ...server, databaseUrl, api, catalogue };
+}
+
+export type TestServer = Awaited<ReturnType<typeof startTestServer>>;
+
+/** An empty database on the cluster the tests were given. */
+export async function createDatabase(): Promise<string> {
+  const base = process.env.SALTFLAT_TEST_DATABASE;
+  if (!base) throw new Error('SALTFLAT_TEST_DATABASE is not set: run the tests with “npm test”.');
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  const client = new pg.Client({ connectionString: base });
+  await client.connect();
+  await client.query(`create database ${name}`);
+  await client.end();
+  return base.replace(/\/[^/]*$/, `/${name}`);
+}
+
+/** A small print: a red disc on nothing. */
+export const discPng = (): Promise<Buffer> =>
+  sharp(
+    Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="200" height="160"><circle cx="100" cy="80" r="70" fill="#d0342c"/></svg>',
+    ),
+  )
+    .png()
+    .toBuffer();
+
+/** A PNG whose header claims a size its data does not have: what a decompression bomb looks like from outside. */
+export function claimedPng(width: number, height: number): Buffer {
+  const header = Buffer.alloc(13);
+  header.writeUInt32BE(width, 0);
+  header.writeUInt32BE(height, 4);
+  header.set([8, 6, 0, 0, 0], 8);
+  return Buffer.concat([
+    Buffer.from('89504e470d0a1a0a', 'hex'),
+    chunk('IHDR', header),
+    chunk('IDAT', deflateSync(Buffer.alloc(64))),
+    chunk('IEND', Buffer.alloc(0)),
+  ]);
+}
+
+function chunk(type: string, data: Buffer): Buffer {
+  const body = Buffer.concat([Buffer.from(type, 'latin1'), data]);
+  const framed = Buffer.alloc(body.length + 8);
+  framed.writeUInt32BE(data.length, 0);
+  body.copy(framed, 4);
+  framed.writeUInt32BE(crc32(body), body.length + 4);
+  return framed;
+}
+
+function crc32(bytes: Buffer): number {
+  let crc = 0xffffffff;
+  for (const byte of bytes) {
+    crc ^= byte;
+    for (let bit = 0; bit < 8; bit++) crc = (crc >>> 1) ^ (0xedb88320 & -(crc & 1));
+  }
+  return (crc ^ 0xffffffff) >>> 0;
+}
+
+export async function upload({ api }: TestServer, bytes: Buffer, name: string) {
+  return api
+    .post('/api/v1/artworks')
+    .query({ name })
+    .set('Content-Type', 'application/octet-stream')
+    .send(bytes);
+}
+
+/** A sound order of three navy tees; parts may be given. */
+export function orderInput(
+  { catalogue }: TestServer,
+  artworkId: string | null,
+  own: Partial<OrderInput> = {},
+): OrderInput {
+  const style = catalogue.styles.find(({ name }) => name === 'Harbour tee');
+  const colour = style?.colours.find(({ name }) => name === 'Navy');
+  return {
+    customer: 'Test Pier',
+    dueAt: '2031-02-03T15:00:00.000Z',
+    note: '',
+    lines: [
+      {
+        styleId: style?.id ?? '',
+        colourId: colour?.id ?? '',
+        artworkId,
+        placement: 'full-front',
+        dropMm: 75,
+        widthMm: 200,
+        process: 'dtf',
+        sizes: [{ size: 'M', quantity: 2 }],
+      },
+    ],
+    ...own,
+  };
+}
+
+/** Takes in an order with art and waits until its route is planned. */
+export async function plannedOrder(server: TestServer, own: Partial<OrderInput> = {}): Promise<Order> {
+  const { body: artwork } = (await upload(server, await discPng(), 'disc.png')) as { body: { id: string } };
+  const { body } = (await server.api
+    .post('/api/v1/orders')
+    .send(orderInput(server, artwork.id, own))
+    .expect(201)) as { body: Order };
+  for (let tries = 0; tries < 200; tries++) {
+    const { body: now } = (await server.api.get(`/api/v1/orders/${body.id}`)) as { body: Order };
+    if (now.lines.every(({ state }) => state !== 'planning')) return now;
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+  throw new Error('the route was not planned within ten seconds');
+}
+
+const clientId = randomUUID();
+let clientSeq = 0;
+
+/** An event of one made-up device; each a second after the former. */
+export function event(
+  kind: RunEventInput['kind'],
+  step: string | null,
+  payload: RunEventInput['payload'] = {},
+): RunEventInput {
+  clientSeq++;
+  const at = new Date(Date.UTC(2031, 1, 3, 8, 0, clientSeq)).toISOString();
+  return { id: randomUUID(), clientId, clientSeq, kind, step, at, deviceAt: at, by: 'Ada', payload };
+}
