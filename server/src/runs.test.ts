@@ -125,7 +125,7 @@ describe('runs', function () {
     ) {
       const { value, done: isOver } = await reader.read();
       expect(isOver).to.equal(false);
-      heard += Buffer.from(value!).toString();
+      heard += Buffer.from(value).toString();
     }
     await reader.cancel();
     http.closeAllConnections();

@@ -64,15 +64,15 @@ describe('analyseArtwork', () => {
       close(figures.ink.inkMm2, expected.inkMm2);
       close(figures.ink.perimeterMm, expected.perimeterMm);
       for (const channel of INK_CHANNELS) {
-        close(figures.ink.coverage[channel], expected.coverage[channel]!);
-        close(figures.ink.ml[channel], expected.ml[channel]!);
+        close(figures.ink.coverage[channel], expected.coverage[channel]);
+        close(figures.ink.ml[channel], expected.ml[channel]);
       }
       close(figures.ink.powderG, expected.powderG);
       close(figures.ink.filmM2, expected.filmM2);
       close(figures.ink.pretreatmentG, expected.pretreatmentG);
       expect(figures.lostToChokePx).to.equal(expected.lostToChokePx);
       const mean = meanRgb(previewOnGarment(image, white, job.garmentHex, job.process));
-      mean.forEach((channel, i) => expect(channel).to.be.closeTo(expected.previewMean[i]!, 0.01));
+      mean.forEach((channel, i) => expect(channel).to.be.closeTo(expected.previewMean[i], 0.01));
     });
   }
 
@@ -111,6 +111,6 @@ describe('analyseArtwork', () => {
 
 function meanRgb({ data }: Pixels): number[] {
   const sum = [0, 0, 0];
-  for (let p = 0; p < data.length; p += 4) for (let i = 0; i < 3; i++) sum[i]! += data[p + i]!;
+  for (let p = 0; p < data.length; p += 4) for (let i = 0; i < 3; i++) sum[i] += data[p + i];
   return sum.map((total) => total / (data.length / 4));
 }

@@ -62,7 +62,7 @@ describe('planRoute', () => {
     const fleece = planRoute(lineOf({ process: 'dtg', garment: hoodie }));
     const polyester = planRoute(lineOf({ process: 'dtg', garment: polyesterBib }));
     expect(value(fleece, 'pretreat', 'gM2')).to.be.within(220, 540);
-    expect(operation(polyester, 'pretreat').consumes[0]!.what).to.equal(
+    expect(operation(polyester, 'pretreat').consumes[0].what).to.equal(
       equipment.pretreatments.polyester.name,
     );
     expect(value(polyester, 'cure', 'tempC')).to.be.within(138, 143);
@@ -140,7 +140,7 @@ describe('traceHeat', () => {
   it('runs without gaps from zero and reaches the press’s temperature', () => {
     const route = planRoute(lineOf({}));
     const trace = traceHeat(route.operations);
-    trace.forEach((segment, i) => expect(segment.fromS).to.equal(i === 0 ? 0 : trace[i - 1]!.toS));
+    trace.forEach((segment, i) => expect(segment.fromS).to.equal(i === 0 ? 0 : trace[i - 1].toS));
     const hottest = Math.max(...trace.map(({ tempC }) => tempC));
     expect(hottest).to.equal(value(route, 'press-transfer', 'tempC'));
   });

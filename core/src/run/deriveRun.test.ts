@@ -156,7 +156,7 @@ describe('nextActions', () => {
       ['1/press/2', at(0)],
       ['1/peel/1', at(145)],
     ]);
-    expect(actions[0]!.latestAt).to.equal(at(300));
+    expect(actions[0].latestAt).to.equal(at(300));
   });
 });
 
@@ -167,14 +167,14 @@ function lcg(seed: number): () => number {
 }
 
 function randomEvent(stepIds: string[], random: () => number, i: number): RunEvent {
-  const kind = RUN_EVENT_KINDS[Math.floor(random() * RUN_EVENT_KINDS.length)]!;
+  const kind = RUN_EVENT_KINDS[Math.floor(random() * RUN_EVENT_KINDS.length)];
   const client = `client-${Math.floor(random() * 4)}`;
   const isAboutRun = kind === 'undone' || kind.startsWith('problem');
   const payload: RunEventPayload =
     {
       'piece-inspected': {
         inspection: {
-          verdict: (['good', 'reprint', 'scrap'] as const)[Math.floor(random() * 3)]!,
+          verdict: (['good', 'reprint', 'scrap'] as const)[Math.floor(random() * 3)],
           faults: [],
         },
       },
@@ -187,7 +187,7 @@ function randomEvent(stepIds: string[], random: () => number, i: number): RunEve
     clientId: client,
     clientSeq: i + 1,
     kind,
-    step: isAboutRun ? null : stepIds[Math.floor(random() * Math.min(stepIds.length, 12 + i / 4))]!,
+    step: isAboutRun ? null : stepIds[Math.floor(random() * Math.min(stepIds.length, 12 + i / 4))],
     at: new Date(START + i * 900 + Math.floor(random() * 20_000) - 10_000).toISOString(),
     by: client,
     payload,
@@ -203,6 +203,6 @@ function interleave(events: RunEvent[], random: () => number): RunEvent[] {
   for (;;) {
     const waiting = queues.filter((queue) => queue.length > 0);
     if (waiting.length === 0) return arrived;
-    arrived.push(waiting[Math.floor(random() * waiting.length)]!.shift()!);
+    arrived.push(waiting[Math.floor(random() * waiting.length)].shift()!);
   }
 }

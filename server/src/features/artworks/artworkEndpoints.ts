@@ -102,7 +102,7 @@ async function uploadOf(req: Request, res: Response, name: string): Promise<Buff
             `“${name}” is larger than ${limitMb} MB. Export it at 300 px per inch of its printed size.`,
           ),
         );
-      } else reject(error as Error);
+      } else reject(error);
     });
   });
   return Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0);

@@ -1,0 +1,109 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+
+async function findings(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+  return violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`));
+}
+
+const openLine = async (page: Page): Promise<{ orderId: string; lineId: string }> => {
+  const { items } = (await (await page.request.get('/api/v1/orders?search=Night+Flight&state=ready')).json()) as { items: { id: string }[] };
+  const orderId = items[0]?.id ?? '';
+  const { lines } = (await (await page.request.get(`/api/v1/orders/${orderId}`)).json()) as { lines: { id: string }[] };
+  return { orderId, lineId: lines[0]?.id ?? '' };
+};
+
+test('axe finds nothing on any place', async ({ page }) => {
+  test.slow();
+  const { orderId, lineId } = await openLine(page);
+  const places: [path: string, ready: string][] = [
+    ['/orders', 'New order'],
+    [`/orders/${orderId}`, 'Start on the floor'],
+    ['/orders/new', 'Take in the order'],
+    ['/artwork', 'Night Flight Team'],
+    [`/artwork/${lineId}`, 'An opaque black box round the art'],
+    ['/route', 'Night Flight Team'],
+    [`/route/${lineId}`, 'Cure the print'],
+    ['/floor', 'Ready to start'],
+    ['/ledger', 'good'],
+    ['/devices', 'Pretreatment scale'],
+    ['/nowhere', 'There is no such page'],
+  ];
+  for (const [path, ready] of places) {
+    await page.goto(path);
+    await expect(page.getByText(ready).first()).toBeVisible({ timeout: 40_000 });
+    expect(await findings(page), path).toEqual([]);
+  }
+  await page.goto(`/route/${lineId}`);
+  await page.locator('.pill').first().click();
+  await expect(page.getByText('Change it here')).toBeVisible();
+  expect(await findings(page), 'why panel').toEqual([]);
+});
+
+test('the opaque black box is found, and a glow is called soft', async ({ page }) => {
+  const { lineId } = await openLine(page);
+  await page.goto(`/artwork/${lineId}`);
+  await expect(page.getByRole('list', { name: 'Findings' }).getByText('An opaque black box round the art')).toBeVisible({ timeout: 40_000 });
+});
+
+test('the first page needs at most 260 kB of script', async ({ page }) => {
+  const sizes: number[] = [];
+  page.on('response', (response) => {
+    if (response.url().endsWith('.js')) sizes.push(Number(response.headers()['content-length'] ?? 0) || 0);
+  });
+  const client = await page.context().newCDPSession(page);
+  let scriptBytes = 0;
+  const scripts = new Set<string>();
+  await client.send('Network.enable');
+  client.on('Network.responseReceived', ({ requestId, type }) => type === 'Script' && scripts.add(requestId));
+  client.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (scripts.has(requestId)) scriptBytes += encodedDataLength;
+  });
+  await page.goto('/');
+  await expect(page.getByRole('table')).toBeVisible();
+  expect(sizes.length).toBeGreaterThan(0);
+  expect(scriptBytes).toBeGreaterThan(50_000);
+  expect(scriptBytes).toBeLessThanOrEqual(260 * 1024);
+});
+
+test('a refusal keeps what was typed and says what would be right', async ({ page }) => {
+  await page.goto('/orders/new');
+  await page.getByLabel('Customer').fill('Refused & Sons');
+  await page.getByLabel('Artwork of line 1').setInputFiles({ name: 'letter.png', mimeType: 'image/png', buffer: Buffer.from('dear print room') });
+  await expect(page.getByRole('alert')).toContainText('“letter.png” is not a PNG, JPEG, TIFF or SVG picture');
+  await page.getByLabel('Quantity, size M').fill('-2');
+  await page.getByRole('button', { name: 'Take in the order' }).click();
+  await expect(page.getByText('Size M: a whole number from 1, or nothing.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Customer')).toHaveValue('Refused & Sons');
+  await expect(page.getByLabel('Quantity, size M')).toHaveValue('-2');
+});
+
+test('units switch everywhere at once and are remembered', async ({ page }) => {
+  const { lineId } = await openLine(page);
+  await page.goto(`/route/${lineId}`);
+  await expect(page.locator('#operation-cure').getByText('165 °C')).toBeVisible();
+  await page.getByRole('button', { name: /^Units/ }).click();
+  await expect(page.locator('#operation-cure').getByText('329 °F')).toBeVisible();
+  await page.reload();
+  await expect(page.locator('#operation-cure').getByText('329 °F')).toBeVisible();
+});
+
+test('an order is cancelled and the cancellation taken back', async ({ page }) => {
+  await page.goto('/orders?search=Lantern');
+  await page.getByRole('row').filter({ hasText: 'Lantern Parade' }).click();
+  await page.getByRole('button', { name: 'Cancel order' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/is open again/)).toBeVisible();
+  await expect(page.getByRole('region', { name: /^Order K-/ }).getByText('ready').first()).toBeVisible();
+});
+
+for (const width of [390, 1920]) {
+  test(`the floor fits ${width} px: nothing scrolls sideways`, async ({ page }) => {
+    await page.setViewportSize({ width, height: width === 390 ? 844 : 1080 });
+    await page.goto('/floor');
+    await expect(page.getByRole('region', { name: 'Next' })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+  });
+}

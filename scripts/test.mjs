@@ -1,0 +1,69 @@
+// Everything: types, lint, boundaries, dead code, format, unit and server tests, then the journeys in a browser.
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
+import { checkNode, ensurePackages } from './lib/packages.mjs';
+import { ROOT, testHome } from './lib/places.mjs';
+import { openCluster } from './lib/postgres.mjs';
+import { run, say } from './lib/say.mjs';
+import { startDemoServer } from './lib/testServer.mjs';
+
+const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
+const CHECKS = [
+  ['types', process.execPath, ['node_modules/typescript7/bin/tsc', '-b']],
+  ['lint', bin('eslint'), ['.', '--cache', '--cache-location', 'node_modules/.cache/eslint/', '--max-warnings', '0']],
+  ['boundaries', bin('depcruise'), ['core/src', 'contract/src', 'server/src', 'web/src', 'cli/src', 'demo/src', '--config', '.dependency-cruiser.cjs']],
+  ['dead code', bin('knip'), []],
+  ['format', bin('prettier'), ['--check', '.']],
+];
+
+const counts = { passed: 0, failed: 0 };
+
+await run(async () => {
+  checkNode();
+  ensurePackages();
+  ensureChromium();
+  const home = testHome();
+  const cluster = await openCluster({ home, isThrowaway: true });
+  mkdirSync(join(ROOT, 'test-results'), { recursive: true });
+  try {
+    for (const [name, command, args] of CHECKS) await check(name, command, args);
+    await suite('unit and server tests', bin('mocha'), ['--exit'], { SALTFLAT_TEST_DATABASE: cluster.url }, /(\d+) passing/, /(\d+) failing/);
+    await ensureBuilt();
+    const server = await startDemoServer(cluster, { log: join(home, 'server.log') });
+    const env = { SALTFLAT_E2E_URL: server.url, SALTFLAT_E2E_DATABASE: server.databaseUrl };
+    await suite('journeys', bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts'], env, /(\d+) passed/, /(\d+) failed/);
+    server.stop();
+  } finally {
+    cluster.stop();
+  }
+  say(`${counts.passed} passed, ${counts.failed} failed`);
+  if (counts.failed > 0) process.exitCode = 1;
+});
+
+async function check(name, command, args) {
+  const { code } = await stream(`\n— ${name}`, command, args, {});
+  counts[code === 0 ? 'passed' : 'failed']++;
+}
+
+async function suite(name, command, args, env, passed, failed) {
+  const { code, text } = await stream(`\n— ${name}`, command, args, env);
+  const count = (pattern) => Number(pattern.exec(text)?.[1] ?? 0);
+  counts.passed += count(passed);
+  counts.failed += Math.max(count(failed), code === 0 ? 0 : 1);
+}
+
+function stream(title, command, args, env) {
+  say(title);
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env, FORCE_COLOR: '0' }, stdio: ['ignore', 'pipe', 'inherit'] });
+    let text = '';
+    child.stdout.on('data', (data) => {
+      text += data;
+      process.stdout.write(data);
+    });
+    child.on('close', (code) => resolve({ code, text }));
+  });
+}
