@@ -3,14 +3,20 @@ import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 
 async function findings(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
   return violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`));
 }
 
 const openLine = async (page: Page): Promise<{ orderId: string; lineId: string }> => {
-  const { items } = (await (await page.request.get('/api/v1/orders?search=Night+Flight&state=ready')).json()) as { items: { id: string }[] };
+  const { items } = (await (
+    await page.request.get('/api/v1/orders?search=Night+Flight&state=ready')
+  ).json()) as { items: { id: string }[] };
   const orderId = items[0]?.id ?? '';
-  const { lines } = (await (await page.request.get(`/api/v1/orders/${orderId}`)).json()) as { lines: { id: string }[] };
+  const { lines } = (await (await page.request.get(`/api/v1/orders/${orderId}`)).json()) as {
+    lines: { id: string }[];
+  };
   return { orderId, lineId: lines[0]?.id ?? '' };
 };
 
@@ -44,7 +50,9 @@ test('axe finds nothing on any place', async ({ page }) => {
 test('the opaque black box is found, and a glow is called soft', async ({ page }) => {
   const { lineId } = await openLine(page);
   await page.goto(`/artwork/${lineId}`);
-  await expect(page.getByRole('list', { name: 'Findings' }).getByText('An opaque black box round the art')).toBeVisible({ timeout: 40_000 });
+  await expect(
+    page.getByRole('list', { name: 'Findings' }).getByText('An opaque black box round the art'),
+  ).toBeVisible({ timeout: 40_000 });
 });
 
 test('the first page needs at most 260 kB of script', async ({ page }) => {
@@ -70,7 +78,9 @@ test('the first page needs at most 260 kB of script', async ({ page }) => {
 test('a refusal keeps what was typed and says what would be right', async ({ page }) => {
   await page.goto('/orders/new');
   await page.getByLabel('Customer').fill('Refused & Sons');
-  await page.getByLabel('Artwork of line 1').setInputFiles({ name: 'letter.png', mimeType: 'image/png', buffer: Buffer.from('dear print room') });
+  await page
+    .getByLabel('Artwork of line 1')
+    .setInputFiles({ name: 'letter.png', mimeType: 'image/png', buffer: Buffer.from('dear print room') });
   await expect(page.getByRole('alert')).toContainText('“letter.png” is not a PNG, JPEG, TIFF or SVG picture');
   await page.getByLabel('Quantity, size M').fill('-2');
   await page.getByRole('button', { name: 'Take in the order' }).click();
@@ -96,7 +106,12 @@ test('an order is cancelled and the cancellation taken back', async ({ page }) =
   await page.getByRole('button', { name: 'Cancel order' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(/is open again/)).toBeVisible();
-  await expect(page.getByRole('region', { name: /^Order K-/ }).getByText('ready').first()).toBeVisible();
+  await expect(
+    page
+      .getByRole('region', { name: /^Order K-/ })
+      .getByText('ready')
+      .first(),
+  ).toBeVisible();
 });
 
 for (const width of [390, 1920]) {

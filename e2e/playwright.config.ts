@@ -15,7 +15,14 @@ export default defineConfig({
     locale: 'en-GB',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-quic', '--no-first-run', '--disable-gpu'],
+      args: [
+        '--no-sandbox',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-gpu',
+      ],
     },
   },
 });

@@ -1,14 +1,20 @@
 import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { discPng, finishStep, nextTitle } from './shop.ts';
 
-test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in, ledger', async ({ page, request }) => {
+test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in, ledger', async ({
+  page,
+  request,
+}) => {
   await page.goto('/');
   await page.getByLabel('Your name').fill('Wanjiru');
   await page.getByRole('link', { name: 'New order' }).click();
 
   // the order
   await page.getByLabel('Customer').fill('Walk of the Terns');
-  await page.getByLabel('Artwork of line 1').setInputFiles({ name: 'terns.png', mimeType: 'image/png', buffer: discPng(1) });
+  await page
+    .getByLabel('Artwork of line 1')
+    .setInputFiles({ name: 'terns.png', mimeType: 'image/png', buffer: discPng(1) });
   await expect(page.getByRole('img', { name: 'terns.png' })).toBeVisible();
   await page.getByLabel('Garment', { exact: true }).selectOption({ label: 'Harbour tee' });
   await page.getByLabel('Colour', { exact: true }).selectOption({ label: 'Navy (dark)' });
@@ -33,14 +39,19 @@ test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in,
   // the route, with a person's own value
   await page.getByRole('link', { name: 'Route', exact: true }).last().click();
   await expect(page.getByRole('img', { name: /Commanded temperatures/ })).toBeVisible();
-  await page.locator('#operation-cure').getByRole('button', { name: /^Plate/ }).click();
+  await page
+    .locator('#operation-cure')
+    .getByRole('button', { name: /^Plate/ })
+    .click();
   const why = page.getByRole('complementary', { name: 'Why Plate' });
   await expect(why.getByText('Maker’s sheet')).toBeVisible();
   await why.getByLabel('Your value').fill('330 F');
   await why.getByLabel('Why').fill('press B runs cool');
   await why.getByRole('button', { name: 'Plan with this value' }).click();
   await expect(page.getByRole('button', { name: /^Version 2/ })).toBeVisible();
-  await expect(page.locator('#operation-cure').getByRole('button', { name: /^Plate.*166.*changed/ })).toBeVisible();
+  await expect(
+    page.locator('#operation-cure').getByRole('button', { name: /^Plate.*166.*changed/ }),
+  ).toBeVisible();
 
   // the floor
   await page.getByRole('button', { name: 'Start on the floor' }).click();
@@ -60,7 +71,9 @@ test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in,
   await page.getByRole('button', { name: '■ Scrap' }).click();
   await page.getByRole('button', { name: 'dull or fuzzy white' }).click();
   await page.getByLabel('Note (optional)').fill('sleeve <b>bold</b>');
-  await page.getByLabel('Add a photo (optional)').setInputFiles({ name: 'fault.png', mimeType: 'image/png', buffer: discPng(9) });
+  await page
+    .getByLabel('Add a photo (optional)')
+    .setInputFiles({ name: 'fault.png', mimeType: 'image/png', buffer: discPng(9) });
   await expect(page.getByText('● Photo kept')).toBeVisible();
   await page.getByRole('button', { name: 'Log as scrap' }).click();
 
@@ -91,12 +104,23 @@ test('an order is taken in, run and logged with the keyboard alone', async ({ pa
   await tabTo(page, 'Quantity, size One size');
   await page.keyboard.type('1');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('region', { name: /^Order K-/ }).getByText('Film transfer (DTF)')).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: /^Order K-/ }).getByText('Film transfer (DTF)'),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start on the floor' })).toBeVisible();
   await tabTo(page, 'Start on the floor');
   await page.keyboard.press('Enter');
 
-  for (const title of ['Print the film', 'Powder the film', 'Melt the powder', 'Cut the transfers apart', 'Pre-press the blank', 'Press the transfer', 'Peel cold', 'Second press, covered']) {
+  for (const title of [
+    'Print the film',
+    'Powder the film',
+    'Melt the powder',
+    'Cut the transfers apart',
+    'Pre-press the blank',
+    'Press the transfer',
+    'Peel cold',
+    'Second press, covered',
+  ]) {
     await expect(nextTitle(page)).toHaveText(title);
     const primary = page.getByRole('region', { name: 'Next' }).getByRole('button', { name: /Space/ });
     if (/^Start/.test(await primary.innerText())) {
@@ -114,12 +138,15 @@ test('an order is taken in, run and logged with the keyboard alone', async ({ pa
 });
 
 /** Tabs on until the control with that name has the focus. */
-async function tabTo(page: import('@playwright/test').Page, name: string): Promise<void> {
+async function tabTo(page: Page, name: string): Promise<void> {
   for (let i = 0; i < 80; i++) {
     await page.keyboard.press('Tab');
     const focused = await page.evaluate(() => {
       const element = document.activeElement;
-      const label = element instanceof HTMLInputElement || element instanceof HTMLSelectElement ? element.labels?.[0]?.textContent : null;
+      const label =
+        element instanceof HTMLInputElement || element instanceof HTMLSelectElement
+          ? element.labels?.[0]?.textContent
+          : null;
       return element?.getAttribute('aria-label') ?? label ?? element?.textContent ?? '';
     });
     if (focused.trim() === name) return;

@@ -13,8 +13,25 @@ import { startDemoServer } from './lib/testServer.mjs';
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 const CHECKS = [
   ['types', process.execPath, ['node_modules/typescript7/bin/tsc', '-b']],
-  ['lint', bin('eslint'), ['.', '--cache', '--cache-location', 'node_modules/.cache/eslint/', '--max-warnings', '0']],
-  ['boundaries', bin('depcruise'), ['core/src', 'contract/src', 'server/src', 'web/src', 'cli/src', 'demo/src', '--config', '.dependency-cruiser.cjs']],
+  [
+    'lint',
+    bin('eslint'),
+    ['.', '--cache', '--cache-location', 'node_modules/.cache/eslint/', '--max-warnings', '0'],
+  ],
+  [
+    'boundaries',
+    bin('depcruise'),
+    [
+      'core/src',
+      'contract/src',
+      'server/src',
+      'web/src',
+      'cli/src',
+      'demo/src',
+      '--config',
+      '.dependency-cruiser.cjs',
+    ],
+  ],
   ['dead code', bin('knip'), []],
   ['format', bin('prettier'), ['--check', '.']],
 ];
@@ -30,11 +47,25 @@ await run(async () => {
   mkdirSync(join(ROOT, 'test-results'), { recursive: true });
   try {
     for (const [name, command, args] of CHECKS) await check(name, command, args);
-    await suite('unit and server tests', bin('mocha'), ['--exit'], { SALTFLAT_TEST_DATABASE: cluster.url }, /(\d+) passing/, /(\d+) failing/);
+    await suite(
+      'unit and server tests',
+      bin('mocha'),
+      ['--exit'],
+      { SALTFLAT_TEST_DATABASE: cluster.url },
+      /(\d+) passing/,
+      /(\d+) failing/,
+    );
     await ensureBuilt();
     const server = await startDemoServer(cluster, { log: join(home, 'server.log') });
     const env = { SALTFLAT_E2E_URL: server.url, SALTFLAT_E2E_DATABASE: server.databaseUrl };
-    await suite('journeys', bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts'], env, /(\d+) passed/, /(\d+) failed/);
+    await suite(
+      'journeys',
+      bin('playwright'),
+      ['test', '--config', 'e2e/playwright.config.ts'],
+      env,
+      /(\d+) passed/,
+      /(\d+) failed/,
+    );
     server.stop();
   } finally {
     cluster.stop();
@@ -58,7 +89,11 @@ async function suite(name, command, args, env, passed, failed) {
 function stream(title, command, args, env) {
   say(title);
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, ...env, FORCE_COLOR: '0' }, stdio: ['ignore', 'pipe', 'inherit'] });
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      env: { ...process.env, ...env, FORCE_COLOR: '0' },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
     let text = '';
     child.stdout.on('data', (data) => {
       text += data;

@@ -15,6 +15,8 @@ import { DomainError } from './problems.ts';
 
 /** The documents planRoute reads, out of the shop's materials and machines: the first of each kind is in use. */
 export function equipmentOf({ materials, machines }: Pick<Catalogue, 'materials' | 'machines'>): Equipment {
+  // each T is checked against MATERIAL_DOCUMENTS or MACHINE_DOCUMENTS when it is stored
+  // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters
   const first = <T>(
     from: readonly (Material | Machine)[],
     kind: string,
@@ -31,7 +33,7 @@ export function equipmentOf({ materials, machines }: Pick<Catalogue, 'materials'
         `The shop has no ${words} set up, so no route can be planned. Add one first.`,
       );
     }
-    return { name: found.name, ...found.properties } as T; // checked against MATERIAL_DOCUMENTS / MACHINE_DOCUMENTS when stored
+    return { name: found.name, ...found.properties } as T;
   };
   return {
     film: first<Film>(materials, 'film'),

@@ -13,6 +13,7 @@ export type { LiveMessage } from './devices.ts';
 export { equipmentOf, garmentOf } from './equipment.ts';
 export { Order, OrderChange, OrderInput, OrderPage, OrderQuery, VersionOnly } from './orders.ts';
 export type { OrderLine, OrderLineInput, OrderSummary } from './orders.ts';
+export { LineDocument } from './lineDocument.ts';
 export { PLACEMENTS } from './placements.ts';
 export type { PlacementKey } from './placements.ts';
 export { DomainError, PROBLEMS } from './problems.ts';

@@ -41,7 +41,7 @@ export function strokeText(
   stroke: { colour: string; width: number },
 ): string {
   const scale = height / 6;
-  const lines = [...text].flatMap((letter, i) =>
+  const lines = Array.from(text).flatMap((letter, i) =>
     (STROKES[letter] ?? '').split(';').map((points) => {
       const placed = points.split(' ').map((point) => {
         const [px = 0, py = 0] = point.split(',').map(Number);

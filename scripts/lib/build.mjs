@@ -19,7 +19,8 @@ const SOURCES = [
 export const BUILT = { server: join(ROOT, 'server', 'dist', 'main.js'), web: join(ROOT, 'web', 'dist') };
 
 // Own code, and packages that another workspace may hold in another version than the one found from the server's folder.
-const BUNDLED = /^(@saltflat\/|ajv|fast-deep-equal|fast-uri|json-schema-traverse|require-from-string|typebox)/;
+const BUNDLED =
+  /^(@saltflat\/|ajv|fast-deep-equal|fast-uri|json-schema-traverse|require-from-string|typebox)/;
 
 /** Builds server and web unless what is built is of these sources. */
 export async function ensureBuilt() {
@@ -44,7 +45,9 @@ async function buildServer() {
     target: 'node20',
     sourcemap: true,
     logLevel: 'error',
-    banner: { js: "import { createRequire as makeRequire } from 'node:module'; const require = makeRequire(import.meta.url);" },
+    banner: {
+      js: "import { createRequire as makeRequire } from 'node:module'; const require = makeRequire(import.meta.url);",
+    },
     plugins: [
       {
         name: 'own-code-only',

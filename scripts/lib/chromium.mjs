@@ -9,9 +9,19 @@ export function ensureChromium() {
   say('Installing Chromium …');
   const prefix = isRoot ? [] : ['sudo', '-n'];
   const apt = (...words) => {
-    const [command, ...args] = [...prefix, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', '-qq', ...words];
+    const [command, ...args] = [
+      ...prefix,
+      'env',
+      'DEBIAN_FRONTEND=noninteractive',
+      'apt-get',
+      '-qq',
+      ...words,
+    ];
     return spawnSync(command, args, { stdio: 'ignore' });
   };
   apt('update');
-  if (apt('install', '-y', '--no-install-recommends', 'chromium').status !== 0) throw new Plain('Chromium could not be installed. Ask whoever looks after this machine to run: apt-get install chromium');
+  if (apt('install', '-y', '--no-install-recommends', 'chromium').status !== 0)
+    throw new Plain(
+      'Chromium could not be installed. Ask whoever looks after this machine to run: apt-get install chromium',
+    );
 }

@@ -12,10 +12,18 @@ export async function startDemoServer(cluster, { port = 0, log }) {
   const out = openSync(log, 'a');
   const child = spawn(process.execPath, [BUILT.server], {
     stdio: ['ignore', out, out, 'ipc'],
-    env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, SALTFLAT_PORT: String(port), SALTFLAT_WEB: BUILT.web },
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      DATABASE_URL: databaseUrl,
+      SALTFLAT_PORT: String(port),
+      SALTFLAT_WEB: BUILT.web,
+    },
   });
   const got = await new Promise((resolve, reject) => {
-    child.on('message', (message) => (message.port ? resolve(message.port) : reject(new Error(message.problem))));
+    child.on('message', (message) =>
+      message.port ? resolve(message.port) : reject(new Error(message.problem)),
+    );
     child.on('exit', (code) => reject(new Error(`the server stopped with ${code}; see ${log}`)));
   });
   return { url: `http://127.0.0.1:${got}`, databaseUrl, stop: () => child.kill('SIGTERM') };

@@ -22,7 +22,6 @@ export interface FileFacts {
 export function readFileFacts(image: Pixels, box: PixelBox | null, pitchMm: number): FileFacts {
   const { data } = image;
   let ghostPx = 0;
-  let inkPx = 0;
   let semiPx = 0;
   let opaquePx = 0;
   for (let a = 3; a < data.length; a += 4) {
@@ -31,7 +30,7 @@ export function readFileFacts(image: Pixels, box: PixelBox | null, pitchMm: numb
     else if (alpha >= FAINT_ALPHA) semiPx++;
     else if (alpha > 0) ghostPx++;
   }
-  inkPx = opaquePx + semiPx;
+  const inkPx = opaquePx + semiPx;
   return {
     ghostPx,
     isOpaque: opaquePx === data.length / 4,

@@ -33,7 +33,7 @@ describe('the database', function () {
     const refused = async (sql: string): Promise<string> =>
       db.rows(sql).then(
         () => 'taken',
-        (error: unknown) => String((error as Error).message),
+        (error: unknown) => (error as Error).message,
       );
     const style = (cotton: number) =>
       `insert into garment_style values (gen_random_uuid(), 'x', 'tee', ${cotton}, 0, 0, 0, 'knit', 180, null) returning id`;

@@ -43,7 +43,7 @@ interface Context {
 }
 
 async function rasterise({ svg, widthPx, background }: DemoArt): Promise<Buffer> {
-  const { width = widthPx } = await sharp(Buffer.from(svg)).metadata();
+  const { width } = await sharp(Buffer.from(svg)).metadata();
   const image = sharp(Buffer.from(svg), { density: (72 * widthPx) / width }).resize(widthPx);
   return (background === null ? image : image.flatten({ background })).png().toBuffer();
 }

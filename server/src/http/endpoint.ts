@@ -96,7 +96,7 @@ function describeOperation({
     required: true,
     schema: textParams ? { type: 'string' } : { type: 'string', format: 'uuid' },
   }));
-  const properties = (query)?.properties ?? {};
+  const { properties = {} } = (query ?? {}) as { properties?: Record<string, TSchema> };
   const inQuery = Object.entries(properties).map(([name, schema]) => ({
     name,
     in: 'query',

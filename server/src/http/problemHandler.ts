@@ -12,7 +12,7 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
       return;
     }
     const known = error instanceof DomainError ? error : (databaseProblem(error) ?? expressRefusal(error));
-    const requestId = String(req.id);
+    const requestId = req.id as string; // made by genReqId
     if (!known) log.error({ err: error, requestId, url: req.url }, 'unforeseen error');
     const code = known?.code ?? 'internal';
     const problem: Problem = {

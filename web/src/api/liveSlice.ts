@@ -11,7 +11,7 @@ interface LiveState {
 /** What the server tells by itself: that it is there, and what its devices say. */
 export const liveSlice = createSlice({
   name: 'live',
-  initialState: { connection: 'connecting', devices: {} },
+  initialState: (): LiveState => ({ connection: 'connecting', devices: {} }),
   reducers: {
     connectionChanged: (state, { payload }: PayloadAction<LiveState['connection']>) => {
       state.connection = payload;

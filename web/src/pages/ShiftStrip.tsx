@@ -15,7 +15,7 @@ export function ShiftStrip({ moments, nowMs }: { moments: readonly Moment[]; now
   const [next] = moments;
   const inS = next ? (next.action.dueAt - nowMs) / 1000 : 0;
   return (
-    <div className="shift-strip">
+    <section className="shift-strip" aria-label="Shift">
       <div className="shift-line" aria-hidden="true">
         {Array.from({ length: ENDS_AT - STARTS_AT - 1 }, (_, i) => (
           <span key={i} className="hour" style={{ left: at(startMs + (i + 1) * 3_600_000) }}>
@@ -44,6 +44,6 @@ export function ShiftStrip({ moments, nowMs }: { moments: readonly Moment[]; now
           <span className="muted">no hands needed</span>
         )}
       </div>
-    </div>
+    </section>
   );
 }

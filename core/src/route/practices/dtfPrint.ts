@@ -1,4 +1,5 @@
-import type { Practice } from '../practice.ts';
+import type { Practice, Settle } from '../practice.ts';
+import type { Setting } from '../documents.ts';
 import { rest } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 
@@ -14,61 +15,13 @@ export const dtfPrint: Practice = {
     const ink = equipment.inkSets.dtf;
     const machineS = Math.round(print.filmM2 * pieces * printer.minPerM2 * 60);
     const isAssumed = ink.status === 'assumed';
-    const density = settle({
-      key: 'whiteDensity',
-      label: 'White density',
-      kind: 'share',
-      reasons: [
-        {
-          source: 'trade',
-          text: 'Film white is run at 50 to 70 %: more hides better, but feels heavier and dries slower.',
-          value: TRADE.filmWhiteDensity.start,
-        },
-      ],
-      limits: [],
-      ability: ANY_SHARE,
-    });
-    const choke = settle({
-      key: 'chokeMm',
-      label: 'Choke',
-      kind: 'length',
-      reasons: [
-        {
-          source: 'trade',
-          text: 'White stays this far inside the colour so that no white rim shows; fine lines lose white when it is more.',
-          value: TRADE.filmChokeMm.start,
-        },
-      ],
-      limits: [
-        {
-          min: TRADE.filmChokeMm.min,
-          max: TRADE.filmChokeMm.max,
-          text: 'outside usual practice: a rim shows, or fine lines lose their white (trade).',
-        },
-      ],
-      ability: { min: 0, max: 3 },
-    });
-    const pause = settle({
-      key: 'pauseS',
-      label: 'Pause between colour and white',
-      kind: 'duration',
-      reasons: [
-        {
-          source: 'trade',
-          text: 'Lets the colour set so that white does not sink in: 15 to 20 s.',
-          value: TRADE.filmPauseS.start,
-        },
-      ],
-      limits: [],
-      ability: { min: 0, max: 120 },
-    });
     return {
       title: 'Print the film',
       per: 'batch',
       handsS: 120,
       machineS,
       timerS: machineS,
-      settings: [density, choke, pause],
+      settings: whiteSettings(settle),
       checks: [
         'White ink agitated, nozzle check clean',
         'Coated (matt) side up: a damp finger clouds it',
@@ -108,3 +61,55 @@ export const dtfPrint: Practice = {
     };
   },
 };
+
+function whiteSettings(settle: Settle): Setting[] {
+  const density = settle({
+    key: 'whiteDensity',
+    label: 'White density',
+    kind: 'share',
+    reasons: [
+      {
+        source: 'trade',
+        text: 'Film white is run at 50 to 70 %: more hides better, but feels heavier and dries slower.',
+        value: TRADE.filmWhiteDensity.start,
+      },
+    ],
+    limits: [],
+    ability: ANY_SHARE,
+  });
+  const choke = settle({
+    key: 'chokeMm',
+    label: 'Choke',
+    kind: 'length',
+    reasons: [
+      {
+        source: 'trade',
+        text: 'White stays this far inside the colour so that no white rim shows; fine lines lose white when it is more.',
+        value: TRADE.filmChokeMm.start,
+      },
+    ],
+    limits: [
+      {
+        min: TRADE.filmChokeMm.min,
+        max: TRADE.filmChokeMm.max,
+        text: 'outside usual practice: a rim shows, or fine lines lose their white (trade).',
+      },
+    ],
+    ability: { min: 0, max: 3 },
+  });
+  const pause = settle({
+    key: 'pauseS',
+    label: 'Pause between colour and white',
+    kind: 'duration',
+    reasons: [
+      {
+        source: 'trade',
+        text: 'Lets the colour set so that white does not sink in: 15 to 20 s.',
+        value: TRADE.filmPauseS.start,
+      },
+    ],
+    limits: [],
+    ability: { min: 0, max: 120 },
+  });
+  return [density, choke, pause];
+}

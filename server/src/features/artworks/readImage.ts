@@ -63,7 +63,7 @@ export async function decodePixels(
   maxPx: number | null,
 ): Promise<{ data: Buffer; width: number; height: number }> {
   const safe = sanitise(bytes).bytes;
-  const { format, width = widthPx } = await sharp(safe, { limitInputPixels: UPLOAD_LIMIT_PIXELS }).metadata();
+  const { format, width } = await sharp(safe, { limitInputPixels: UPLOAD_LIMIT_PIXELS }).metadata();
   const image = openImage(safe, format === 'svg' ? widthPx / width : 1);
   const sized =
     maxPx === null ? image : image.resize(maxPx, maxPx, { fit: 'inside', withoutEnlargement: true });
@@ -141,7 +141,7 @@ function notesOn({ depth, space, hasProfile, orientation = 1, pages = 1 }: Metad
 /** Takes out of an SVG what reaches outside it. Scripts are never run: the renderer has none. Other files pass untouched. */
 function sanitise(bytes: Buffer): { bytes: Buffer; notes: string[] } {
   const head = bytes.subarray(0, 4096).toString('utf8').trimStart();
-  if (!/^(﻿)?<(\?xml|!--|!DOCTYPE|svg)/i.test(head)) return { bytes, notes: [] };
+  if (!/^\uFEFF?<(\?xml|!--|!DOCTYPE|svg)/i.test(head)) return { bytes, notes: [] };
   const text = bytes.toString('utf8');
   const notes: string[] = [];
   const clean = text

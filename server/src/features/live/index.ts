@@ -1,2 +1,1 @@
 export { createLiveStream } from './liveStream.ts';
-export type { LiveStream } from './liveStream.ts';

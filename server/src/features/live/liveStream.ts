@@ -41,5 +41,3 @@ export function createLiveStream(now: () => number) {
     },
   };
 }
-
-export type LiveStream = ReturnType<typeof createLiveStream>;

@@ -54,7 +54,7 @@ export function readCursor(cursor: string | undefined): { value: string; id: str
   if (!cursor) return null;
   try {
     const [value, id] = JSON.parse(Buffer.from(cursor, 'base64url').toString()) as [string, string];
-    return { value: String(value), id: String(id) };
+    return { value, id };
   } catch {
     return null;
   }

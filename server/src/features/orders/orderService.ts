@@ -1,4 +1,4 @@
-import { DomainError, PLACEMENTS } from '@saltflat/contract';
+import { DomainError } from '@saltflat/contract';
 import type {
   Catalogue,
   FieldProblem,
@@ -206,7 +206,3 @@ export function orderCsvRows(
     created: createdAt,
   }));
 }
-
-/** "Full front, 75 mm down": where a print goes, in words. */
-export const placementWords = (line: Pick<OrderLine, 'placement' | 'dropMm'>): string =>
-  `${PLACEMENTS[line.placement].label}, ${Math.round(line.dropMm)} mm down`;

@@ -75,7 +75,7 @@ export function drawArt(
       marked.height * view.scale,
     );
   }
-  drawRulers(context, size, view, (image.width * view.scale) / widthMm, system);
+  drawRulers(context, size, view, { pxPerMm: (image.width * view.scale) / widthMm, system });
 }
 
 /** A line colour that can be seen on the garment. */
@@ -89,8 +89,7 @@ function drawRulers(
   context: CanvasRenderingContext2D,
   size: Size,
   view: View,
-  pxPerMm: number,
-  system: UnitSystem,
+  { pxPerMm, system }: { pxPerMm: number; system: UnitSystem },
 ): void {
   context.fillStyle = '#FFFFFF';
   context.fillRect(0, 0, size.width, RULER);

@@ -15,7 +15,7 @@ const floorApi = baseApi.injectEndpoints({
       onQueryStarted: async ({ runId }, { dispatch, queryFulfilled }) => {
         try {
           const { data } = await queryFulfilled;
-          dispatch(floorApi.util.upsertQueryData('run', runId, data));
+          void dispatch(floorApi.util.upsertQueryData('run', runId, data));
           dispatch(
             floorApi.util.updateQueryData('activeRuns', undefined, (runs) =>
               data.finishedAt === null
