@@ -32,7 +32,7 @@ export function OperationRow({ operation, isLit, picked, system, onPick }: Props
     <li className="operation" id={`operation-${id}`} data-lit={isLit}>
       <div>
         <div className="muted small">{STATION_NAMES[station]}</div>
-        <h3>{title}</h3>
+        <h2 className="operation-title">{title}</h2>
         <div className="muted small">{per === 'batch' ? 'once for all pieces' : 'each piece'}</div>
       </div>
       <div className="stack" style={{ gap: 8 }}>

@@ -1,0 +1,71 @@
+// One current picture of each main view in docs/screenshots, from a fresh demo shop.
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
+import { ROOT, testHome } from './lib/places.mjs';
+import { openCluster } from './lib/postgres.mjs';
+import { run, say } from './lib/say.mjs';
+import { startDemoServer } from './lib/testServer.mjs';
+
+await run(async () => {
+  ensureChromium();
+  const home = testHome();
+  const cluster = await openCluster({ home, isThrowaway: true });
+  await ensureBuilt();
+  const server = await startDemoServer(cluster, { log: join(home, 'server.log') });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+  await page.addInitScript(() => localStorage.setItem('saltflat.person', 'Ines'));
+  const ask = async (path) => (await page.request.get(`${server.url}/api/v1${path}`)).json();
+  const orderOf = async (search) =>
+    ask(`/orders/${(await ask(`/orders?search=${search}&state=open`)).items[0].id}`);
+  const shoot = async (name, path, ready, act = async () => {}) => {
+    await page.goto(server.url + path);
+    await page.getByText(ready).first().waitFor({ timeout: 60_000 });
+    await act();
+    await page.waitForTimeout(600);
+    await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${name}.png`) });
+    say(name);
+  };
+  const club = await orderOf('Gull+Rock');
+  const night = await orderOf('Night+Flight');
+  const marker = await orderOf('Marker');
+  const runId = marker.lines[0].activeRunId;
+
+  await shoot('orders', `/orders/${club.id}`, 'Start on the floor');
+  await shoot('new-order', '/orders/new', 'Take in the order', async () => {
+    await page.getByLabel('Customer').fill('Reed Bay Kite Week');
+    await page.getByLabel('Garment', { exact: true }).selectOption({ label: 'Slipway heather tee' });
+    await page.getByLabel('Quantity, size M').fill('12');
+  });
+  await shoot('artwork', `/artwork/${night.lines[0].id}`, 'An opaque black box', () =>
+    page.getByText('Printed 220').waitFor(),
+  );
+  await shoot('artwork-white', `/artwork/${club.lines[0].id}`, 'Nothing stands out', async () => {
+    await page.keyboard.press('w');
+    await page.getByText('Printed 240').waitFor({ timeout: 60_000 });
+  });
+  await shoot('route', `/route/${club.lines[0].id}`, 'Press the transfer');
+  await shoot('route-why', `/route/${night.lines[0].id}`, 'Cure the print', () =>
+    page
+      .locator('#operation-cure')
+      .getByRole('button', { name: /^Plate/ })
+      .click(),
+  );
+  await shoot('floor', `/floor/${runId}`, 'Ready to start', async () => {
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(500);
+  });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await shoot('floor-phone', `/floor/${runId}`, 'Ready to start');
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await shoot('ledger', '/ledger?verdict=scrap', 'scrap');
+  await shoot('devices', '/devices', 'Pretreatment scale');
+  await browser.close();
+  server.stop();
+  cluster.stop();
+});
