@@ -30,7 +30,7 @@ module.exports = {
     forbid(
       'cli-not-server',
       'The command line works on files alone.',
-      { path: '^cli/src' },
+      { path: '^cli/src', pathNot: '\\.test\\.ts$' },
       { path: '^(server|web|demo)/' },
     ),
     forbid(

@@ -27,7 +27,11 @@ export const router = createBrowserRouter([
   {
     path: '/',
     element: <Shell />,
-    errorElement: <Broken />,
+    errorElement: (
+      <main>
+        <Broken />
+      </main>
+    ),
     hydrateFallbackElement: <Notice title="Saltflat">Opening …</Notice>,
     children: [
       {

@@ -93,6 +93,8 @@ function sendForEver(res: Response, mediaType: string, bytes: Buffer): void {
 async function uploadOf(req: Request, res: Response, name: string): Promise<Buffer> {
   const limitMb = UPLOAD_LIMIT_BYTES / 1024 / 1024;
   await new Promise<void>((resolve, reject) => {
+    // Express's request is Node's own object with more on it
+    // eslint-disable-next-line @typescript-eslint/no-unsafe-class-instance-assignment
     readBody(req, res, (error?: unknown) => {
       if (!error) resolve();
       else if ((error as { type?: string }).type === 'entity.too.large') {
@@ -102,7 +104,7 @@ async function uploadOf(req: Request, res: Response, name: string): Promise<Buff
             `“${name}” is larger than ${limitMb} MB. Export it at 300 px per inch of its printed size.`,
           ),
         );
-      } else reject(error);
+      } else reject(error instanceof Error ? error : new Error('the upload broke off', { cause: error }));
     });
   });
   return Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0);
