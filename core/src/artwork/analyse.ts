@@ -1,90 +1,400 @@
+import { countBits } from './bits.ts';
+import type { BitPlane } from './bits.ts';
 import { detectOpaqueBox } from './boxDetection.ts';
 import type { OpaqueBox } from './boxDetection.ts';
-import { readFileFacts } from './fileFacts.ts';
-import type { FileFacts } from './fileFacts.ts';
+import { parseHex } from './colour.ts';
 import { listFindings } from './findings.ts';
 import type { Finding } from './findings.ts';
-import { defaultLaydown, measureInk } from './ink.ts';
-import type { InkUse, Laydown } from './ink.ts';
-import { assertPixels, inkBox } from './pixels.ts';
-import type { PixelBox, Pixels } from './pixels.ts';
-import { defaultUnderbase, layWhite } from './white.ts';
-import type { PrintProcess, UnderbaseSettings, WhitePlane } from './white.ts';
+import { DEFAULT_SEPARATION, defaultLaydown, measureInk, separateAll } from './ink.ts';
+import type { InkUse, Laydown, Separated, Separation } from './ink.ts';
+import { rgbOfWord } from './pixels.ts';
+import type { Box, Pixels } from './pixels.ts';
+import { finishScan, scanArt, scanRows, startScan } from './scan.ts';
+import type { ArtScan } from './scan.ts';
+import { findSoft, measuringShape } from './shape.ts';
+import type { ShapeFigures, ShapeMasks } from './shape.ts';
+import { applyStep } from './steps/index.ts';
+import type { ArtStep } from './steps/index.ts';
+import { vanishingShare } from './thinParts.ts';
+import { listWarnings } from './warnings.ts';
+import { COLOUR_WATER_G_ML, PRETREATMENT_WATER, WHITE_WATER_G_ML, measureWater } from './water.ts';
+import type { Water } from './water.ts';
+import { defaultUnderbase, layWhiteRows, leastWhite, startWhite, whitePx } from './white.ts';
+import type { PrintProcess, UnderbaseSettings, Whites } from './white.ts';
 
 /** What has to be known about the print besides the pixels. */
 export interface ArtJob {
   /** Printed width of the whole image, mm, > 0. */
   widthMm: number;
-  garmentHex: string;
+  /** The garment's colour, "#rrggbb". */
+  garment: string;
   process: PrintProcess;
+  /** What is done to the file before it is printed, in order. */
+  steps?: readonly ArtStep[];
   /** Leave out for the process's defaults. */
   underbase?: Partial<UnderbaseSettings>;
   laydown?: Partial<Laydown>;
+  separation?: Partial<Separation>;
+}
+
+/** How printed white looks in figures. */
+export interface WhiteFigures {
+  chokePx: number;
+  /** Mean of the plane over the whole image, 0–1; and what it would be without choke. */
+  meanPlane: number;
+  unchokedMean: number;
+  /** White relative to the inked area, 0–1. */
+  coverageOfInk: number;
+  /** Pixels that wanted white but lost all of it to the choke. */
+  lostToChokePx: number;
+  /** Share of the ink's area that vanishes, rather than shrinks, under the choke. */
+  chokeLostShare: number;
+  /** Pixels of the whole image by white code, sixteen bins. */
+  hist16: number[];
 }
 
 /** Everything the route, the cost and the eye need to know about one artwork at one size on one garment. */
-export interface ArtFigures {
-  widthPx: number;
-  heightPx: number;
+export interface ArtFigures extends ShapeFigures, InkUse {
+  /** Pixels of the art as printed, after all steps. */
+  px: [width: number, height: number];
   widthMm: number;
   heightMm: number;
-  perInch: number;
-  /** Rectangle round the ink, px and mm; `null` when the image is empty. */
-  box: PixelBox | null;
-  boxMm: { x: number; y: number; width: number; height: number } | null;
-  file: FileFacts;
-  opaqueBox: OpaqueBox;
-  ink: InkUse;
-  /** White relative to the inked area, 0–1. */
-  whiteShare: number;
-  lostToChokePx: number;
+  pitchMm: number;
+  dpi: number;
+  /** What the original file says, before any step. */
+  src: {
+    px: [width: number, height: number];
+    ghostPx: number;
+    bbox: Box | null;
+    semiShare: number;
+    noAlpha: boolean;
+    nnScale: number;
+    trueDpi: number;
+  };
+  /** The box behind the art in the original file. */
+  box: OpaqueBox;
+  /** The box that is still there after all steps. */
+  boxLeft: OpaqueBox;
+  /** What the knock-out steps took, when there are any. */
+  knockout: { removedPx: number; softPx: number } | null;
+  /** Rectangle round the ink, px and mm; `null` when there is none. */
+  bbox: Box | null;
+  bboxMm: Box | null;
+  inkMm2: number;
+  maskMm2: number;
+  bboxFill: number;
+  semiShare: number;
+  softShare: number;
+  colours: { unique: number; flatShare: number; flat: number; kind: 'flat' | 'tonal' };
+  white: WhiteFigures;
+  /** Share of the ink that would need white but gets none; `null` where white is printed. */
+  unprintableLightShare: number | null;
+  water: Water;
+  /** Codes of what is wrong, in the order things are looked at. */
+  warnings: string[];
+  /** The same for people, in order of harm, with places and fixes. */
+  findings: Finding[];
   underbase: UnderbaseSettings;
   laydown: Laydown;
-  findings: Finding[];
+  separation: Separation;
 }
 
+/** All that was worked out on the way, for pictures and exports. */
+export interface ArtAnalysis {
+  figures: ArtFigures;
+  /** The art as printed, after all steps. */
+  image: Pixels;
+  scan: ArtScan;
+  whites: Whites | null;
+  masks: ShapeMasks & { soft: BitPlane };
+}
+
+/** Judges an artwork for one job, all at once: {@link analysing} without the pauses. */
+export function analyseArtwork(image: Pixels, job: ArtJob): ArtAnalysis {
+  const work = analysing(image, job);
+  for (;;) {
+    const { done, value } = work.next();
+    if (done) return value;
+  }
+}
+
+const BAND_ROWS = 512;
+
 /**
- * Judges an artwork for one job. About thirty passes over the pixels; memory is the image plus
- * at most two 4-byte planes of its ink's rectangle.
+ * Judges an artwork for one job. A generator: it yields the share (0–1) done after each piece of work, so that whoever runs
+ * it can show progress and stop. Memory: the image, one byte a pixel for each white, ⅛ byte for each of about fifteen masks,
+ * and about 100 bytes for each distinct colour (16 kB at least for every 4096 neighbouring ones).
  *
- * @returns the figures and the white plane they were taken from (`null` when nothing is printed)
+ * @returns the figures and what they were taken from
  * @throws RangeError for an image of the wrong byte count, a width that is not positive or settings out of range
  */
-export function analyseArtwork(
-  image: Pixels,
-  job: ArtJob,
-): { figures: ArtFigures; white: WhitePlane | null } {
-  assertPixels(image);
-  if (!(job.widthMm > 0)) throw new RangeError(`printed width is ${job.widthMm} mm, expected more than 0`);
+export function* analysing(original: Pixels, job: ArtJob): Generator<number, ArtAnalysis> {
+  assertJob(job);
+  const underbase = { ...defaultUnderbase(job.process), ...definedOf(job.underbase) };
+  const laydown = { ...defaultLaydown(job.process), ...definedOf(job.laydown) };
+  const separation = { ...DEFAULT_SEPARATION, ...definedOf(job.separation) };
+  const originalScan = yield* scanning(original, 0, 0.25);
+  const src = sourceOf(originalScan, job.widthMm);
+  const box = detectOpaqueBox(originalScan, job.garment);
+  yield 0.3;
+  const { image, scan, knockout } = yield* stepping(original, originalScan, job);
   const pitchMm = job.widthMm / image.width;
-  const underbase = { ...defaultUnderbase(job.process), ...job.underbase };
-  const laydown = { ...defaultLaydown(job.process), ...job.laydown };
-  const box = inkBox(image);
-  const file = readFileFacts(image, box, pitchMm);
-  const opaqueBox = detectOpaqueBox(image, box, job.garmentHex);
-  const white = box && layWhite(image, box, pitchMm, job.garmentHex, job.process, underbase);
-  const ink = measureInk(image, white, pitchMm, job.process, laydown);
-  const figures: ArtFigures = {
-    widthPx: image.width,
-    heightPx: image.height,
+  const boxLeft = scan === originalScan ? box : detectOpaqueBox(scan, job.garment);
+  const soft = findSoft(scan, pitchMm);
+  yield 0.4;
+  const shape = yield* withShare(measuringShape(scan, pitchMm), 0.4, 0.05);
+  const whiteWork = startWhite(scan, pitchMm, job.garment, job.process, underbase);
+  yield 0.78;
+  if (whiteWork) {
+    const { h } = whiteWork.whites.underbase.box;
+    for (let y = 0; y < h; y += BAND_ROWS) {
+      layWhiteRows(whiteWork, y, Math.min(h, y + BAND_ROWS));
+      yield 0.78 + (0.12 * y) / h;
+    }
+  }
+  const whites = whiteWork?.whites ?? null;
+  const printed = measurePrint({
+    scan,
+    whites,
+    perimeterMm: shape.figures.perimeterMm,
+    pitchMm,
+    job,
+    laydown,
+    separation,
+  });
+  yield 0.98;
+  const bare = {
+    px: [image.width, image.height] as [number, number],
     widthMm: job.widthMm,
     heightMm: image.height * pitchMm,
-    perInch: 25.4 / pitchMm,
+    pitchMm,
+    dpi: 25.4 / pitchMm,
+    src,
     box,
-    boxMm: box && {
-      x: box.x * pitchMm,
-      y: box.y * pitchMm,
-      width: box.width * pitchMm,
-      height: box.height * pitchMm,
-    },
-    file,
-    opaqueBox,
-    ink,
-    whiteShare: ink.coverage.w,
-    lostToChokePx: white?.lostToChokePx ?? 0,
+    boxLeft,
+    knockout,
+    ...areasOf(scan, pitchMm, soft),
+    colours: coloursOf(scan),
+    ...shape.figures,
+    white: whiteFigures(scan, whites, pitchMm, underbase),
+    unprintableLightShare: unprintableShare(scan, whites, job),
+    ...printed,
     underbase,
     laydown,
-    findings: listFindings({ image, box, pitchMm, facts: file, opaqueBox }),
+    separation,
   };
-  return { figures, white };
+  const masks = { ...shape.masks, soft };
+  const warnings = listWarnings(bare, job);
+  return {
+    figures: { ...bare, warnings, findings: listFindings(bare, masks, scan, job) },
+    image,
+    scan,
+    whites,
+    masks,
+  };
+}
+
+function assertJob({ widthMm, garment }: ArtJob): void {
+  if (!(widthMm > 0 && widthMm <= 5000))
+    throw new RangeError(`printed width is ${widthMm} mm, expected more than 0, at most 5000`);
+  parseHex(garment);
+}
+
+/** Without what is there but undefined, so that it cannot hide a default. */
+function definedOf<T extends object>(values: T | undefined): Partial<T> {
+  return Object.fromEntries(
+    Object.entries(values ?? {}).filter(([, value]) => value !== undefined),
+  ) as Partial<T>; // keys stay those of T
+}
+
+function* scanning(image: Pixels, from: number, to: number): Generator<number, ArtScan> {
+  const work = startScan(image);
+  for (let y = 0; y < image.height; y += BAND_ROWS) {
+    scanRows(work, y, Math.min(image.height, y + BAND_ROWS));
+    yield from + ((to - from) * y) / image.height;
+  }
+  return finishScan(work);
+}
+
+/** Lets a generator's pauses through as growing shares. */
+function* withShare<T>(work: Generator<void, T>, from: number, each: number): Generator<number, T> {
+  for (let i = 1; ; i++) {
+    const { done, value } = work.next();
+    if (done) return value;
+    yield from + i * each;
+  }
+}
+
+function* stepping(
+  original: Pixels,
+  originalScan: ArtScan,
+  job: ArtJob,
+): Generator<number, { image: Pixels; scan: ArtScan; knockout: ArtFigures['knockout'] }> {
+  let image = original;
+  let scan = originalScan;
+  const taken = { removedPx: 0, softPx: 0 };
+  let isKnockedOut = false;
+  for (const step of job.steps ?? []) {
+    if (step.isOff) continue;
+    const stepped = applyStep(image, scan, step, job.widthMm / image.width);
+    if (stepped.knockedOut) {
+      isKnockedOut = true;
+      taken.removedPx += stepped.knockedOut.removedPx;
+      taken.softPx += stepped.knockedOut.softPx;
+    }
+    if (stepped.image === image) continue;
+    image = stepped.image;
+    yield 0.35;
+    scan = scanArt(image);
+    yield 0.38;
+  }
+  return { image, scan, knockout: isKnockedOut ? taken : null };
+}
+
+function sourceOf(scan: ArtScan, widthMm: number): ArtFigures['src'] {
+  const { width, height, ghostPx, box, inkPx, opaquePx, nnScale } = scan;
+  return {
+    px: [width, height],
+    ghostPx,
+    bbox: box,
+    semiShare: inkPx === 0 ? 0 : (inkPx - opaquePx) / inkPx,
+    noAlpha: opaquePx === width * height,
+    nnScale,
+    trueDpi: (25.4 * width) / widthMm / nnScale,
+  };
+}
+
+/** A rectangle of pixels in mm. */
+const boxInMm = (box: Box, pitchMm: number): Box => ({
+  x: box.x * pitchMm,
+  y: box.y * pitchMm,
+  w: box.w * pitchMm,
+  h: box.h * pitchMm,
+});
+
+function areasOf({ box, alphaPx, inkPx, shapePx, opaquePx }: ArtScan, pitchMm: number, soft: BitPlane) {
+  const pixelMm2 = pitchMm * pitchMm;
+  return {
+    bbox: box,
+    bboxMm: box && boxInMm(box, pitchMm),
+    inkMm2: alphaPx * pixelMm2,
+    maskMm2: shapePx * pixelMm2,
+    bboxFill: box === null ? 0 : alphaPx / (box.w * box.h),
+    semiShare: inkPx === 0 ? 0 : (inkPx - opaquePx) / inkPx,
+    softShare: inkPx === 0 ? 0 : countBits(soft) / inkPx,
+  };
+}
+
+const FLAT_COLOUR_SHARE = 0.0005; // of the opaque pixels, for a colour to count as one of a flat picture
+const FLAT = { share: 0.85, colours: 16 };
+
+function coloursOf({ colours, opaquePx }: ArtScan): ArtFigures['colours'] {
+  let unique = 0;
+  let flatPx = 0;
+  let flat = 0;
+  for (let i = 0; i < colours.size; i++) {
+    if (colours.opaquePx(i) === 0) continue;
+    unique++;
+    flatPx += colours.flatPx(i);
+    if (colours.flatPx(i) >= FLAT_COLOUR_SHARE * opaquePx) flat++;
+  }
+  const flatShare = opaquePx === 0 ? 0 : flatPx / opaquePx;
+  return {
+    unique,
+    flatShare,
+    flat,
+    kind: flatShare >= FLAT.share && flat <= FLAT.colours ? 'flat' : 'tonal',
+  };
+}
+
+interface PrintToMeasure {
+  scan: ArtScan;
+  whites: Whites | null;
+  perimeterMm: number;
+  pitchMm: number;
+  job: ArtJob;
+  laydown: Laydown;
+  separation: Separation;
+}
+
+/** Ink, powder, film, pretreatment and water of one print. Cheap enough to follow a slider at screen size. */
+function measurePrint({
+  scan,
+  whites,
+  perimeterMm,
+  pitchMm,
+  job,
+  laydown,
+  separation,
+}: PrintToMeasure): InkUse & { water: Water } {
+  const separated = separateAll(scan.colours, separation);
+  const { underbase = null, highlight = null } = whites ?? {};
+  const ink = measureInk({
+    colours: scan.colours,
+    separated,
+    alphaPx: scan.alphaPx,
+    underbase,
+    highlight,
+    boxMm: scan.box && boxInMm(scan.box, pitchMm),
+    inkMm2: scan.alphaPx * pitchMm * pitchMm,
+    perimeterMm,
+    pitchMm,
+    process: job.process,
+    laydown,
+  });
+  const planes = [
+    ...(underbase && ink.ml.w > 0
+      ? [{ white: underbase, fullGm2: laydown.whiteMlM2 * WHITE_WATER_G_ML }]
+      : []),
+    ...(highlight ? [{ white: highlight, fullGm2: laydown.highlightMlM2 * WHITE_WATER_G_ML }] : []),
+  ];
+  const colourGm2 = colourWater(separated, laydown.colourMlM2);
+  return {
+    ...ink,
+    water: {
+      ...measureWater(scan, pitchMm, colourGm2, planes),
+      pretreatG: ink.pretreatG * PRETREATMENT_WATER,
+    },
+  };
+}
+
+function colourWater({ c, m, y, k }: Separated, colourMlM2: number): Float64Array {
+  return c.map((own, i) => (own + m[i] + y[i] + k[i]) * colourMlM2 * COLOUR_WATER_G_ML);
+}
+
+function whiteFigures(
+  scan: ArtScan,
+  whites: Whites | null,
+  pitchMm: number,
+  { chokeMm }: UnderbaseSettings,
+): WhiteFigures {
+  const px = scan.width * scan.height;
+  const counts = whites?.underbase.counts.slice() ?? new Float64Array(256);
+  const sum = whites ? whitePx(whites.underbase) : 0;
+  counts[0] = px - counts.subarray(1).reduce((total, count) => total + count, 0); // beyond the ink's rectangle there is none
+  const hist16 = Array.from({ length: 16 }, (_, bin) =>
+    counts.subarray(16 * bin, 16 * bin + 16).reduce((total, count) => total + count, 0),
+  );
+  return {
+    chokePx: chokeMm / pitchMm,
+    meanPlane: sum / px,
+    unchokedMean: (whites?.unchokedPx ?? 0) / px,
+    coverageOfInk: scan.alphaPx === 0 ? 0 : sum / scan.alphaPx,
+    lostToChokePx: whites?.lostToChokePx ?? 0,
+    chokeLostShare: sum === 0 ? 0 : vanishingShare(scan.ink, chokeMm / pitchMm),
+    hist16,
+  };
+}
+
+const NEEDS_WHITE = 0.1; // least white above which a colour is lost without any
+
+function unprintableShare({ colours, alphaPx }: ArtScan, whites: Whites | null, job: ArtJob): number | null {
+  const getsWhite = job.process === 'dtf' || job.process === 'dtg-dark' || job.underbase?.lightTints === true;
+  if (getsWhite && !(job.process === 'sub')) return null;
+  if (alphaPx === 0 || whites === null) return 0;
+  const garment = parseHex(job.garment);
+  let lost = 0;
+  for (let i = 0; i < colours.size; i++)
+    if (leastWhite(rgbOfWord(colours.colour(i)), garment) > NEEDS_WHITE) lost += colours.alphaPx(i);
+  return lost / alphaPx;
 }

@@ -1,35 +1,67 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { analyseArtwork, squaredDistances } from './index.ts';
-import type { ArtJob, Pixels } from './index.ts';
+import { analyseArtwork, wholePlane } from './index.ts';
+import type { ArtFigures, ArtJob, Pixels } from './index.ts';
 import { LINEAR, encodeSrgb } from './colour.ts';
+import { drawBlobs, drawnArt, noiseArt } from './fixtures/drawnArt.ts';
+import { finishScan, mergeScans, scanArt, scanRows, startScan } from './scan.ts';
 
-const images = fc
-  .tuple(fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 12 }))
-  .chain(([width, height]) =>
-    fc
-      .uint8Array({ minLength: 4 * width * height, maxLength: 4 * width * height })
-      .map((data): Pixels => ({ width, height, data })),
-  );
+const images = fc.oneof(drawnArt, noiseArt);
 const jobs = fc.record({
-  widthMm: fc.double({ min: 5, max: 300, noNaN: true }),
-  garmentHex: fc.constantFrom('#000000', '#1b2a4a', '#ffffff', '#c8c8cc'),
-  process: fc.constantFrom<ArtJob['process']>('dtf', 'dtg-dark', 'dtg-light'),
+  widthMm: fc.double({ min: 0.5, max: 30, noNaN: true }),
+  garment: fc.constantFrom('#000000', '#1b2a4a', '#ffffff', '#c8c8cc'),
+  process: fc.constantFrom<ArtJob['process']>('dtf', 'dtg-dark', 'dtg-light', 'sub'),
 });
-const whiteSum = (image: Pixels, job: ArtJob) =>
-  analyseArtwork(image, job).white?.plane.reduce((sum, code) => sum + code, 0) ?? 0;
+const figuresOf = (image: Pixels, job: ArtJob): ArtFigures => analyseArtwork(image, job).figures;
+const whiteOf = (image: Pixels, job: ArtJob): Uint8Array => {
+  const { whites } = analyseArtwork(image, job);
+  return whites ? wholePlane(whites.underbase, image.width, image.height) : new Uint8Array(0);
+};
+
+/** What must not change when the art is turned, flipped or given a margin. */
+function unmoved(figures: ArtFigures): Record<string, unknown> {
+  const { inkMm2, maskMm2, semiShare, softShare, thin, gap, parts, perimeterMm, white, ml, powderG, water } =
+    figures;
+  const rounded = (v: unknown): unknown => (typeof v === 'number' ? Number(v.toPrecision(9)) : v);
+  const { meanPlane, unchokedMean, hist16, ...rest } = white; // relative to the whole image
+  void [meanPlane, unchokedMean, hist16];
+  const all = {
+    inkMm2,
+    maskMm2,
+    semiShare,
+    softShare,
+    ...thin,
+    gap3: gap['0.3'],
+    gap5: gap['0.5'],
+    ...parts,
+    perimeterMm,
+    ...rest,
+    ...ml,
+    powderG,
+  };
+  return {
+    ...Object.fromEntries(Object.entries(all).map(([key, value]) => [key, rounded(value)])),
+    circleMm: rounded(figures.solid.circleMm),
+    peak: rounded(Number(water.peakGm2.toFixed(6))),
+    warnings: figures.warnings.filter((code) => code !== 'upscaled'), // what a file is blown up by depends on where its squares begin
+  };
+}
 
 describe('artwork, on any image', () => {
-  it('has the same figures when turned over', () => {
+  it('has the same figures mirrored, upside down, turned by a quarter, and with an empty margin', () => {
     fc.assert(
       fc.property(images, jobs, (image, job) => {
-        const { ink } = analyseArtwork(image, job).figures;
-        const turned = analyseArtwork(mirror(image), job).figures.ink;
-        for (const key of ['inkMm2', 'perimeterMm', 'powderG', 'filmM2'] as const) {
-          expect(turned[key]).to.be.closeTo(ink[key], 1e-9 * (1 + ink[key]));
-        }
-        expect(turned.ml.w).to.be.closeTo(ink.ml.w, 1e-9);
+        const before = unmoved(figuresOf(image, job));
+        const at = (picture: Pixels) => ({ ...job, widthMm: (job.widthMm * picture.width) / image.width });
+        const flips = [
+          place(image, image.width, image.height, (x, y) => [image.width - 1 - x, y]),
+          place(image, image.width, image.height, (x, y) => [x, image.height - 1 - y]),
+          place(image, image.height, image.width, (x, y) => [image.height - 1 - y, x]),
+          place(image, image.width + 7, image.height + 40, (x, y) => [x + 3, y + 31]),
+        ];
+        for (const flipped of flips) expect(unmoved(figuresOf(flipped, at(flipped)))).to.deep.equal(before);
       }),
+      { numRuns: 60 },
     );
   });
 
@@ -37,66 +69,116 @@ describe('artwork, on any image', () => {
     fc.assert(
       fc.property(images, jobs, (image, job) => {
         const still = { ...job, underbase: { chokeMm: 0 } };
-        const small = analyseArtwork(image, still).figures.ink.ml;
-        const large = analyseArtwork(image, { ...still, widthMm: 2 * job.widthMm }).figures.ink.ml;
-        for (const channel of ['c', 'm', 'y', 'k', 'w'] as const) {
+        const small = figuresOf(image, still).ml;
+        const large = figuresOf(image, { ...still, widthMm: 2 * job.widthMm }).ml;
+        for (const channel of ['c', 'm', 'y', 'k', 'w'] as const)
           expect(large[channel]).to.be.closeTo(4 * small[channel], 1e-9 * (1 + small[channel]));
-        }
       }),
+      { numRuns: 40 },
     );
   });
 
-  it('never lays more white for more choke, nor less for more density', () => {
+  it('never lays more white anywhere for more choke, nor less for more density, nor any where there is no ink', () => {
     const fractions = fc.double({ min: 0, max: 1, noNaN: true });
     fc.assert(
       fc.property(images, jobs, fractions, fractions, (image, job, p, q) => {
         const [less, more] = [Math.min(p, q), Math.max(p, q)];
         const pitchMm = job.widthMm / image.width;
-        expect(whiteSum(image, { ...job, underbase: { chokeMm: 3 * more * pitchMm } })).to.be.at.most(
-          whiteSum(image, { ...job, underbase: { chokeMm: 3 * less * pitchMm } }),
-        );
-        expect(whiteSum(image, { ...job, underbase: { density: more } })).to.be.at.least(
-          whiteSum(image, { ...job, underbase: { density: less } }),
-        );
+        const wide = whiteOf(image, { ...job, underbase: { chokeMm: Math.min(20, 2 * less * pitchMm) } });
+        const narrow = whiteOf(image, { ...job, underbase: { chokeMm: Math.min(20, 2 * more * pitchMm) } });
+        const thin = whiteOf(image, { ...job, underbase: { density: less } });
+        const full = whiteOf(image, { ...job, underbase: { density: more } });
+        for (let i = 0; i < wide.length; i++) {
+          expect(narrow[i]).to.be.at.most(wide[i]);
+          expect(full[i]).to.be.at.least(thin[i]);
+          if (image.data[4 * i + 3] < 8) expect(wide[i]).to.equal(0);
+        }
       }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('looks the same on a garment of the colour that is knocked out', () => {
+    const specs = fc.record({
+      tol: fc.integer({ min: 0, max: 20 }),
+      soft: fc.integer({ min: 1, max: 30 }),
+      mode: fc.constantFrom<'global' | 'flood'>('global', 'flood'),
+    });
+    const opaque = drawnArt.map((art): Pixels => ({
+      ...art,
+      data: art.data.map((v, i) => (i % 4 === 3 ? 255 : v)),
+    }));
+    fc.assert(
+      fc.property(opaque, specs, ({ width, height, data }, { tol, soft, mode }) => {
+        const hex = '#000000';
+        const kept = analyseArtwork(
+          { width, height, data },
+          {
+            widthMm: 20,
+            garment: hex,
+            process: 'dtg-dark',
+            steps: [{ kind: 'knock-out', hex, tol, soft, mode }],
+          },
+        ).image;
+        for (let p = 0; p < data.length; p += 4) {
+          const alpha = kept.data[p + 3] / 255;
+          if (alpha === 0) continue; // within the tolerance: called the garment's colour
+          for (let i = 0; i < 3; i++) {
+            const mixed = encodeSrgb(alpha * LINEAR[kept.data[p + i]]);
+            expect(Math.abs(mixed - data[p + i]), `${data[p + i]} became ${mixed}`).to.be.at.most(
+              alpha < 0.1 ? 3 : 1,
+            );
+          }
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('finds the same in bands, in any order, as at once', () => {
+    fc.assert(
+      fc.property(drawnArt, fc.integer({ min: 1, max: 20 }), (image, band) => {
+        const own = startScan(image);
+        const other = startScan(image);
+        for (let y = 0; y < image.height; y += band)
+          scanRows((y / band) % 2 === 0 ? own : other, y, Math.min(image.height, y + band));
+        mergeScans(other, own);
+        const merged = finishScan(other);
+        const whole = scanArt(image);
+        for (const key of ['inkPx', 'shapePx', 'opaquePx', 'ghostPx', 'alphaPx', 'nnScale', 'box'] as const)
+          expect(merged[key], key).to.deep.equal(whole[key]);
+        const flat = ({ colours }: typeof whole) => colours.map((rgb) => colours.flatPx(colours.known(rgb)));
+        expect([...flat(merged)].sort()).to.deep.equal([...flat(whole)].sort());
+      }),
+      { numRuns: 60 },
     );
   });
 
   it('takes exactly the choke off a straight edge, fractions of a pixel included', () => {
     const image: Pixels = { width: 40, height: 200, data: new Uint8Array(4 * 40 * 200).fill(255) };
-    for (const chokePx of [0.5, 1, 1.75, 3.2]) {
-      const job: ArtJob = {
-        widthMm: 40,
-        garmentHex: '#000000',
-        process: 'dtf',
-        underbase: { chokeMm: chokePx, minDot: 0 },
-      };
-      const { white } = analyseArtwork(image, job);
-      const middle = white!.plane.subarray(100 * 40, 101 * 40).reduce((sum, code) => sum + code / 255, 0);
-      expect(middle).to.be.closeTo(40 - 2 * chokePx, 0.01);
+    for (const chokePx of [0.5, 1, 1.75, 3.2, 36]) {
+      const underbase = { chokeMm: chokePx / 4, minDot: 0 };
+      const white = whiteOf(image, { widthMm: 10, garment: '#000000', process: 'dtf', underbase });
+      const middle = white.subarray(100 * 40, 101 * 40).reduce((sum, one) => sum + one / 255, 0);
+      expect(middle).to.be.closeTo(Math.max(0, 40 - 2 * chokePx), 0.01);
     }
   });
-});
 
-describe('squaredDistances', () => {
-  it('agrees with the definition on any mask', () => {
-    const masks = images.map(({ width, height, data }) => ({
-      width,
-      height,
-      mask: Uint8Array.from(data.slice(0, width * height), (v) => (v > 60 ? 1 : 0)),
-    }));
-    fc.assert(
-      fc.property(masks, fc.integer({ min: 1, max: 9 }), ({ width, height, mask }, reach) => {
-        expect([...squaredDistances(mask, width, height, reach)]).to.deep.equal(
-          bruteForce(mask, width, height, reach),
-        );
-      }),
-      { numRuns: 300 },
-    );
-  });
-
-  it('refuses a mask of another size', () => {
-    expect(() => squaredDistances(new Uint8Array(5), 2, 2, 3)).to.throw(RangeError, '5 px, expected 2 × 2');
+  it('gives a second white only to what is light and grey', () => {
+    const image = drawBlobs(60, 20, [
+      { x: 10, y: 10, r: 8, rgba: [255, 255, 255, 255], isDisc: false },
+      { x: 40, y: 10, r: 8, rgba: [250, 40, 40, 255], isDisc: false },
+    ]);
+    const job: ArtJob = {
+      widthMm: 60,
+      garment: '#000000',
+      process: 'dtg-dark',
+      underbase: { highlight: 1, chokeMm: 0 },
+    };
+    const { figures, whites } = analyseArtwork(image, job);
+    const second = wholePlane(whites!.highlight!, 60, 20);
+    expect([second[10 * 60 + 10], second[10 * 60 + 40]]).to.deep.equal([255, 0]);
+    expect(figures.ml.h).to.be.closeTo((17 * 17 * 35) / 1e6, 1e-12);
   });
 });
 
@@ -112,26 +194,18 @@ describe('encodeSrgb', () => {
   });
 });
 
-function mirror({ width, height, data }: Pixels): Pixels {
-  const out = new Uint8Array(data.length);
-  for (let y = 0; y < height; y++) {
-    for (let x = 0; x < width; x++)
-      out.set(data.subarray(4 * (y * width + x), 4 * (y * width + x) + 4), 4 * (y * width + width - 1 - x));
-  }
-  return { width, height, data: out };
-}
-
-function bruteForce(mask: Uint8Array, width: number, height: number, reach: number): number[] {
-  const pad = reach;
-  return Array.from({ length: width * height }, (_, i) => {
-    let best = reach * reach;
-    for (let v = -pad; v < height + pad; v++) {
-      for (let u = -pad; u < width + pad; u++) {
-        const isIn = u >= 0 && v >= 0 && u < width && v < height;
-        if (!isIn || !mask[v * width + u])
-          best = Math.min(best, (u - (i % width)) ** 2 + (v - Math.floor(i / width)) ** 2);
-      }
+/** The image on a sheet of another size, each pixel moved. */
+function place(
+  { width, height, data }: Pixels,
+  toWidth: number,
+  toHeight: number,
+  to: (x: number, y: number) => [number, number],
+): Pixels {
+  const out = new Uint8Array(4 * toWidth * toHeight);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const [u, v] = to(x, y);
+      out.set(data.subarray(4 * (y * width + x), 4 * (y * width + x) + 4), 4 * (v * toWidth + u));
     }
-    return best;
-  });
+  return { width: toWidth, height: toHeight, data: out };
 }

@@ -1,17 +1,32 @@
+import type { BitPlane } from './bits.ts';
 import { colourDistance, parseHex, perceptualDistance, toHex, toLab, toPerceptual } from './colour.ts';
-import { OPAQUE_ALPHA } from './pixels.ts';
-import type { PixelBox, Pixels, Rgb } from './pixels.ts';
+import { OPAQUE_ALPHA, RGB_OF_WORD, rgbOfWord } from './pixels.ts';
+import type { Box, Rgb } from './pixels.ts';
+import { connectParts, partAt } from './runs.ts';
+import { markWords } from './scan.ts';
+import type { ArtScan } from './scan.ts';
 
 /** A rectangle behind the art that was meant to be transparent, or may have been. */
 export type OpaqueBox =
   | { kind: 'none' }
-  | { kind: 'fake-checkerboard' }
-  | { kind: 'opaque-rectangle' }
+  | {
+      kind: 'fake-checkerboard';
+      ringUniform: number;
+      /** The two greys that take turns. */
+      greys: [string, string];
+      /** Side of their squares, px. */
+      cellPx: number;
+    }
+  | { kind: 'opaque-rectangle'; ringUniform: number }
   | {
       kind: 'uniform-box';
+      /** Share of the ring, 0–1, that looks like its median. */
+      ringUniform: number;
       hex: string;
       tone: 'white' | 'black' | 'other';
-      isGarmentColour: boolean;
+      /** Whether the garment would show that colour for free. */
+      likeGarment: boolean;
+      /** Share of the ink's rectangle that the box is seen in, 0–1. */
       boxShare: number;
     };
 
@@ -22,42 +37,43 @@ const SAME_COLOUR = 6;
  * Looks for an opaque box round the art: a ring of one pixel along the ink's rectangle that is (nearly) all opaque,
  * tried at the rectangle and up to two pixels inside it.
  */
-export function detectOpaqueBox(image: Pixels, box: PixelBox | null, garmentHex: string): OpaqueBox {
+export function detectOpaqueBox(scan: ArtScan, garmentHex: string): OpaqueBox {
+  const { box } = scan;
   if (box === null) return { kind: 'none' };
-  const ring = opaqueRing(image, box);
+  const ring = opaqueRing(scan, box);
   if (ring === null) return { kind: 'none' };
-  const median = medianColour(image, ring);
+  const median = medianColour(scan, ring);
   const near = toPerceptual(median);
-  const uniform =
-    ring.filter((i) => perceptualDistance(toPerceptual(colourAt(image, i)), near) <= SAME_COLOUR).length /
-    ring.length;
-  if (uniform < 0.9)
-    return { kind: isCheckerboard(image, ring, box.width) ? 'fake-checkerboard' : 'opaque-rectangle' };
+  const alike = ring.filter((i) => perceptualDistance(toPerceptual(colourAt(scan, i)), near) <= SAME_COLOUR);
+  const ringUniform = alike.length / ring.length;
+  if (ringUniform < 0.9)
+    return checkerboard(scan, ring, box.w, ringUniform) ?? { kind: 'opaque-rectangle', ringUniform };
   return {
     kind: 'uniform-box',
+    ringUniform,
     hex: toHex(median),
     tone: toneOf(median),
-    isGarmentColour: colourDistance(median, parseHex(garmentHex)) <= SAME_COLOUR,
-    boxShare: floodFromRing(image, box, ring, median) / (box.width * box.height),
+    likeGarment: colourDistance(median, parseHex(garmentHex)) <= SAME_COLOUR,
+    boxShare: floodFromRing(scan, ring, median) / (box.w * box.h),
   };
 }
 
-function opaqueRing(image: Pixels, box: PixelBox): number[] | null {
+function opaqueRing(scan: ArtScan, box: Box): number[] | null {
   for (let inset = 0; inset <= 2; inset++) {
-    const ring = ringIndices(image.width, box, inset);
+    const ring = ringIndices(scan.width, box, inset);
     if (ring.length === 0) return null;
-    const opaque = ring.filter((i) => image.data[4 * i + 3] >= OPAQUE_ALPHA).length;
+    const opaque = ring.filter((i) => scan.pixels[i] >>> 24 >= OPAQUE_ALPHA).length;
     if (opaque >= 0.98 * ring.length) return ring;
   }
   return null;
 }
 
 /** Pixel indices along the rectangle's edge, inset by some pixels: top row first, left to right. */
-function ringIndices(imageWidth: number, box: PixelBox, inset: number): number[] {
+function ringIndices(imageWidth: number, box: Box, inset: number): number[] {
   const left = box.x + inset;
   const top = box.y + inset;
-  const right = box.x + box.width - 1 - inset;
-  const bottom = box.y + box.height - 1 - inset;
+  const right = box.x + box.w - 1 - inset;
+  const bottom = box.y + box.h - 1 - inset;
   if (right < left || bottom < top) return [];
   const ring: number[] = [];
   for (let x = left; x <= right; x++) ring.push(top * imageWidth + x);
@@ -67,18 +83,15 @@ function ringIndices(imageWidth: number, box: PixelBox, inset: number): number[]
   return ring;
 }
 
-const colourAt = ({ data }: Pixels, i: number): Rgb => ({
-  r: data[4 * i],
-  g: data[4 * i + 1],
-  b: data[4 * i + 2],
-});
+const colourAt = ({ pixels }: ArtScan, i: number): Rgb => rgbOfWord(pixels[i]);
 
-function medianColour({ data }: Pixels, ring: number[]): Rgb {
-  const lowerMedian = (channel: number): number => {
-    const values = ring.map((i) => data[4 * i + channel]).sort((p, q) => p - q);
+function medianColour(scan: ArtScan, ring: number[]): Rgb {
+  const colours = ring.map((i) => colourAt(scan, i));
+  const lowerMedian = (channel: keyof Rgb): number => {
+    const values = colours.map((colour) => colour[channel]).sort((p, q) => p - q);
     return values[(values.length - 1) >> 1];
   };
-  return { r: lowerMedian(0), g: lowerMedian(1), b: lowerMedian(2) };
+  return { r: lowerMedian('r'), g: lowerMedian('g'), b: lowerMedian('b') };
 }
 
 function toneOf(colour: Rgb): 'white' | 'black' | 'other' {
@@ -88,87 +101,67 @@ function toneOf(colour: Rgb): 'white' | 'black' | 'other' {
 }
 
 /** Opaque pixels of the box colour reachable from the ring through their four neighbours, px. */
-function floodFromRing(image: Pixels, box: PixelBox, ring: number[], colour: Rgb): number {
-  const { width, height } = box;
-  const open = matchColour(image, box, colour);
-  const stack = new Int32Array(width * height); // a pixel is pushed once at most
-  let top = 0;
-  let count = 0;
-  const push = (at: number): void => {
-    if (open[at] === 0) return;
-    open[at] = 0;
-    stack[top++] = at;
-  };
-  for (const i of ring) push((Math.floor(i / image.width) - box.y) * width + (i % image.width) - box.x);
-  while (top > 0) {
-    const at = stack[--top];
-    const x = at % width;
-    count++;
-    if (x > 0) push(at - 1);
-    if (x < width - 1) push(at + 1);
-    if (at >= width) push(at - width);
-    if (at < width * (height - 1)) push(at + width);
+function floodFromRing(scan: ArtScan, ring: number[], colour: Rgb): number {
+  const parts = connectParts(markColours(scan, [colour], SAME_COLOUR, OPAQUE_ALPHA), 4);
+  const isReached = new Uint8Array(parts.count);
+  for (const i of ring) {
+    const part = partAt(parts, i % scan.width, Math.floor(i / scan.width));
+    if (part >= 0) isReached[part] = 1;
   }
-  return count;
+  return parts.areaPx.reduce((sum, area, part) => sum + isReached[part] * area, 0);
 }
 
-/** Marks the opaque pixels of the box that look like `colour`; neighbours mostly repeat, so the last answer is kept. */
-function matchColour({ width, data }: Pixels, box: PixelBox, colour: Rgb): Uint8Array {
-  const near = toPerceptual(colour);
-  const known = new Map<number, number>();
-  const marks = new Uint8Array(box.width * box.height);
-  let lastKey = -1;
-  let last = 0;
-  for (let y = 0; y < box.height; y++) {
-    let p = 4 * ((box.y + y) * width + box.x);
-    for (let i = y * box.width; i < (y + 1) * box.width; i++, p += 4) {
-      if (data[p + 3] < OPAQUE_ALPHA) continue;
-      const key = (data[p] << 16) | (data[p + 1] << 8) | data[p + 2];
-      if (key !== lastKey) {
-        lastKey = key;
-        last = known.get(key) ?? -1;
-        if (last < 0) {
-          const distance = perceptualDistance(
-            toPerceptual({ r: data[p], g: data[p + 1], b: data[p + 2] }),
-            near,
-          );
-          known.set(key, (last = distance <= SAME_COLOUR ? 1 : 0));
-        }
-      }
-      marks[i] = last;
-    }
-  }
-  return marks;
+/** Marks the pixels of at least some alpha that look like one of the colours. */
+export function markColours(scan: ArtScan, colours: Rgb[], within: number, minAlpha: number): BitPlane {
+  const near = colours.map(toPerceptual);
+  const isAlike = scan.colours.map((word) => {
+    const own = toPerceptual(rgbOfWord(word));
+    return near.some((one) => perceptualDistance(own, one) <= within) ? 1 : 0;
+  });
+  return markWords(
+    scan,
+    (word) => word >>> 24 >= minAlpha && isAlike[scan.colours.known(word & RGB_OF_WORD)] === 1,
+  );
 }
 
-/** A "transparent" background that was painted: two greys in squares of one size along the ring's top row. */
-function isCheckerboard(image: Pixels, ring: number[], boxWidth: number): boolean {
-  const greys = ring.filter((i) => toLab(colourAt(image, i)).chroma < 4).length;
-  if (greys < 0.98 * ring.length) return false;
+/** A "transparent" background that was painted: two greys in squares of one size along the ring's top row; `null` if it is none. */
+function checkerboard(
+  scan: ArtScan,
+  ring: number[],
+  boxWidth: number,
+  ringUniform: number,
+): OpaqueBox | null {
+  const colours = ring.map((i) => colourAt(scan, i));
+  if (colours.filter((colour) => toLab(colour).chroma < 4).length < 0.98 * ring.length) return null;
   const histogram = new Int32Array(64);
-  for (const i of ring) histogram[image.data[4 * i + 1] >> 2]++;
+  for (const { g } of colours) histogram[g >> 2]++;
   const byCount = [...histogram.keys()].sort((p, q) => histogram[q] - histogram[p]);
   const first = byCount[0];
   const second = byCount.find((bin) => Math.abs(bin - first) >= 2) ?? first;
   const isTwoTone =
     histogram[second] >= 0.3 * ring.length && histogram[first] + histogram[second] >= 0.9 * ring.length;
-  if (second === first || !isTwoTone) return false;
+  if (second === first || !isTwoTone) return null;
   const topLength = ring.findIndex((i, k) => k > 0 && i !== ring[k - 1] + 1);
-  const topRow = ring.slice(0, topLength < 0 ? boxWidth : topLength).map((i) => {
-    const bin = image.data[4 * i + 1] >> 2;
-    return Math.abs(bin - first) <= Math.abs(bin - second);
-  });
-  return hasEvenRuns(topRow);
+  const topRow = colours
+    .slice(0, topLength < 0 ? boxWidth : topLength)
+    .map(({ g }) => Math.abs((g >> 2) - first) <= Math.abs((g >> 2) - second));
+  const cellPx = evenRun(topRow);
+  if (cellPx === null) return null;
+  const greyOf = (bin: number): string =>
+    toHex(colours.find(({ g }) => g >> 2 === bin) ?? { r: 0, g: 0, b: 0 });
+  return { kind: 'fake-checkerboard', ringUniform, greys: [greyOf(first), greyOf(second)], cellPx };
 }
 
-function hasEvenRuns(row: boolean[]): boolean {
+/** Length of the row's runs when they are many, long and nearly all alike, else `null`. */
+function evenRun(row: boolean[]): number | null {
   const runs: number[] = [];
   row.forEach((value, x) => {
     if (x > 0 && value === row[x - 1]) runs[runs.length - 1]++;
     else runs.push(1);
   });
-  if (runs.length < 6) return false;
+  if (runs.length < 6) return null;
   const inner = runs.slice(1, -1);
   const median = [...inner].sort((p, q) => p - q)[(inner.length - 1) >> 1];
-  return median >= 4 && inner.filter((run) => Math.abs(run - median) <= 1).length >= 0.8 * inner.length;
+  const isEven = inner.filter((run) => Math.abs(run - median) <= 1).length >= 0.8 * inner.length;
+  return median >= 4 && isEven ? median : null;
 }

@@ -1,101 +1,278 @@
-import type { OpaqueBox } from './boxDetection.ts';
-import type { FileFacts } from './fileFacts.ts';
-import type { PixelBox } from './pixels.ts';
+import { markColours } from './boxDetection.ts';
+import type { BitPlane } from './bits.ts';
+import { countBits } from './bits.ts';
+import { parseHex } from './colour.ts';
+import type { ArtFigures, ArtJob } from './analyse.ts';
+import { FAINT_ALPHA } from './pixels.ts';
+import type { Box } from './pixels.ts';
+import { connectParts, largestPartBoxes } from './runs.ts';
+import type { ArtScan } from './scan.ts';
+import { SPECK_MM2 } from './shape.ts';
+import type { ShapeMasks } from './shape.ts';
+import type { ArtStep } from './steps/index.ts';
+import {
+  DPI_LIMITS,
+  HAIRLINE_SHARE,
+  MANY_SPECKS,
+  SOFT_SHARE,
+  SOLID_CIRCLE_MM,
+  THIN_SHARE,
+  UNPRINTABLE_SHARE,
+  isTooDark,
+} from './warnings.ts';
+
+/** What can be wrong with a file, in order of harm. */
+export const FINDING_CODES = [
+  'empty',
+  'garment-too-dark',
+  'fake-checkerboard',
+  'opaque-box',
+  'resolution-bad',
+  'needs-white',
+  'soft-alpha',
+  'hairlines',
+  'resolution-low',
+  'upscaled',
+  'solid-stiff',
+  'thin-lines',
+  'specks',
+  'opaque-rectangle',
+  'solid-large',
+  'narrow-gaps',
+  'pinholes',
+  'garment-coloured',
+  'empty-margin',
+  'resolution-soft',
+  'resolution-oversampled',
+  'ghost-pixels',
+] as const;
+export type FindingCode = (typeof FINDING_CODES)[number];
+
+/** Something that can be done about a finding by one press. */
+export type Fix =
+  /** A step more in the list. */
+  | { kind: 'step'; step: ArtStep }
+  /** Another printed width, mm. */
+  | { kind: 'print-width'; widthMm: number };
 
 /** Something about the file a print room should know before it prints: a code, its figures, and where it is. */
 export interface Finding {
-  code:
-    | 'empty'
-    | 'resolution-bad'
-    | 'resolution-low'
-    | 'resolution-soft'
-    | 'opaque-box'
-    | 'fake-checkerboard'
-    | 'opaque-rectangle'
-    | 'soft-alpha'
-    | 'ghost-pixels'
-    | 'empty-margin';
+  code: FindingCode;
   /** `stop`: not printable like this; `warn`: it will show; `note`: worth knowing. */
   severity: 'stop' | 'warn' | 'note';
+  /** `sure`: measured; `likely`: a person may have meant it. */
+  confidence: 'sure' | 'likely';
   /** Figures for the sentence: shares 0–1, sizes in mm, resolutions per inch. */
-  params: Record<string, number | string>;
-  /** The rectangle to look at, px; absent when the whole art is meant. */
-  at?: PixelBox;
+  params: Record<string, number | string | boolean>;
+  /** Rectangles to look at, px of the printed art, the most telling first; empty when the whole art is meant. */
+  places: Box[];
+  /** How many places there are in all. */
+  placeCount: number;
+  /** Best first. */
+  fixes: Fix[];
 }
 
-interface Seen {
-  image: { width: number; height: number };
-  box: PixelBox | null;
-  pitchMm: number;
-  facts: FileFacts;
-  opaqueBox: OpaqueBox;
-}
+type Bare = Omit<ArtFigures, 'warnings' | 'findings'>;
 
+/** Places that are listed one by one; all are on the picture's layer. */
+const PLACES = 60;
 /** Margin on one side that is worth cropping: it makes the printed art smaller than the size on the ticket. */
 const WASTED_MARGIN_MM = 4;
-/** Semi-transparent share far from edges above which white has to be screened. */
-const SOFT_SHARE = 0.02;
+/** Ink in the garment's own colour worth leaving out, share of the ink. */
+const GARMENT_COLOURED = { distance: 6, share: 0.01 };
+const GOOD_DPI = 300;
+const LEAST_WIDTH_MM = 20;
 
-/** What stands out, worst first. Resolution limits are trade practice: 300 per inch is good, under 150 shows. */
-export function listFindings(seen: Seen): Finding[] {
-  if (seen.box === null) return [{ code: 'empty', severity: 'stop', params: {} }];
+/** What stands out in the art as printed, worst first. */
+export function listFindings(
+  figures: Bare,
+  masks: ShapeMasks & { soft: BitPlane },
+  scan: ArtScan,
+  job: ArtJob,
+): Finding[] {
+  if (figures.bbox === null) return [finding('empty', 'stop', {})];
   const found = [
-    resolutionFinding(seen.pitchMm),
-    boxFinding(seen.opaqueBox, seen.box),
-    ...alphaFindings(seen),
-    marginFinding(seen, seen.box),
+    isTooDark(job) ? finding('garment-too-dark', 'stop', { garment: job.garment }) : null,
+    ...boxFindings(figures),
+    ...resolutionFindings(figures),
+    ...inkFindings(figures),
+    softFinding(figures, masks.soft),
+    ...lineFindings(figures, masks, job),
+    solidFinding(figures, masks, job),
+    ...partFindings(figures, masks),
+    garmentFinding(figures, scan, job),
+    marginFinding(figures),
   ];
-  const order = { stop: 0, warn: 1, note: 2 };
-  return found.filter((finding) => finding !== null).sort((p, q) => order[p.severity] - order[q.severity]);
+  return found
+    .filter((one) => one !== null)
+    .sort((p, q) => FINDING_CODES.indexOf(p.code) - FINDING_CODES.indexOf(q.code));
 }
 
-function resolutionFinding(pitchMm: number): Finding | null {
-  const perInch = 25.4 / pitchMm;
-  const params = { perInch };
-  if (perInch < 150) return { code: 'resolution-bad', severity: 'stop', params };
-  if (perInch < 200) return { code: 'resolution-low', severity: 'warn', params };
-  return perInch < 280 ? { code: 'resolution-soft', severity: 'note', params } : null;
+function finding(
+  code: FindingCode,
+  severity: Finding['severity'],
+  params: Finding['params'],
+  more: Partial<Pick<Finding, 'confidence' | 'places' | 'placeCount' | 'fixes'>> = {},
+): Finding {
+  return {
+    code,
+    severity,
+    confidence: 'sure',
+    params,
+    places: [],
+    placeCount: more.places?.length ?? 0,
+    fixes: [],
+    ...more,
+  };
 }
 
-function boxFinding(opaqueBox: OpaqueBox, at: PixelBox): Finding | null {
-  switch (opaqueBox.kind) {
+const stepFix = (step: ArtStep): Fix => ({ kind: 'step', step });
+
+function placesOf(bits: BitPlane): { places: Box[]; placeCount: number } {
+  const parts = connectParts(bits, 8);
+  return { places: largestPartBoxes(parts, PLACES), placeCount: parts.count };
+}
+
+function resolutionFindings({ dpi, px, src, widthMm }: Bare): Finding[] {
+  const found: Finding[] = [];
+  const goodMm = (25.4 * px[0]) / GOOD_DPI;
+  const smaller: Fix[] =
+    goodMm >= LEAST_WIDTH_MM ? [{ kind: 'print-width', widthMm: Math.round(10 * goodMm) / 10 }] : [];
+  const params = { perInch: dpi, goodWidthMm: goodMm, widthMm };
+  if (dpi < DPI_LIMITS.bad) found.push(finding('resolution-bad', 'stop', params, { fixes: smaller }));
+  else if (dpi < DPI_LIMITS.low) found.push(finding('resolution-low', 'warn', params, { fixes: smaller }));
+  else if (dpi < DPI_LIMITS.soft) found.push(finding('resolution-soft', 'note', params, { fixes: smaller }));
+  else if (dpi > DPI_LIMITS.oversampled) found.push(finding('resolution-oversampled', 'note', params));
+  if (src.nnScale > 1)
+    found.push(
+      finding(
+        'upscaled',
+        'warn',
+        { factor: src.nnScale, truePerInch: src.trueDpi },
+        { confidence: 'likely' },
+      ),
+    );
+  return found;
+}
+
+function boxFindings({ boxLeft, bbox }: Bare): Finding[] {
+  const places = bbox ? [bbox] : [];
+  switch (boxLeft.kind) {
     case 'none':
-      return null;
-    case 'fake-checkerboard':
-      return { code: 'fake-checkerboard', severity: 'stop', params: {}, at };
+      return [];
+    case 'fake-checkerboard': {
+      const { greys, cellPx } = boxLeft;
+      return [
+        finding(
+          'fake-checkerboard',
+          'stop',
+          {},
+          { places, fixes: [stepFix({ kind: 'remove-checkerboard', greys, cellPx })] },
+        ),
+      ];
+    }
     case 'opaque-rectangle':
-      return { code: 'opaque-rectangle', severity: 'note', params: {}, at };
+      return [finding('opaque-rectangle', 'note', {}, { places, confidence: 'likely' })];
     case 'uniform-box': {
-      const { hex, tone, boxShare } = opaqueBox;
-      return {
-        code: 'opaque-box',
-        severity: 'stop',
-        params: { hex, tone, boxShare, isGarmentColour: String(opaqueBox.isGarmentColour) },
-        at,
-      };
+      const { hex, tone, boxShare, likeGarment } = boxLeft;
+      const fixes = (likeGarment ? (['global', 'flood'] as const) : (['flood', 'global'] as const)).map(
+        (mode) => stepFix({ kind: 'knock-out', hex, tol: BOX_TOLERANCE, soft: BOX_FADE, mode }),
+      );
+      return [finding('opaque-box', 'stop', { hex, tone, boxShare, likeGarment }, { places, fixes })];
     }
   }
 }
 
-function alphaFindings({ facts }: Seen): Finding[] {
+/** Perceptual distances that take a drawn box out whole and its anti-aliased edge with it. */
+const BOX_TOLERANCE = 8;
+const BOX_FADE = 14;
+
+function inkFindings({ src, unprintableLightShare }: Bare): Finding[] {
   const found: Finding[] = [];
-  if (facts.softShare > SOFT_SHARE) {
-    found.push({
-      code: 'soft-alpha',
-      severity: 'warn',
-      params: { softShare: facts.softShare, semiShare: facts.semiShare },
-    });
-  }
-  if (facts.ghostPx > 0)
-    found.push({ code: 'ghost-pixels', severity: 'note', params: { ghostPx: facts.ghostPx } });
+  if ((unprintableLightShare ?? 0) > UNPRINTABLE_SHARE)
+    found.push(finding('needs-white', 'warn', { share: unprintableLightShare ?? 0 }));
+  if (src.ghostPx > 0) found.push(finding('ghost-pixels', 'note', { ghostPx: src.ghostPx }));
   return found;
 }
 
-function marginFinding({ image, pitchMm }: Seen, box: PixelBox): Finding | null {
-  const leftMm = box.x * pitchMm;
-  const topMm = box.y * pitchMm;
-  const rightMm = (image.width - box.x - box.width) * pitchMm;
-  const bottomMm = (image.height - box.y - box.height) * pitchMm;
+function softFinding({ softShare, semiShare }: Bare, soft: BitPlane): Finding | null {
+  if (softShare <= SOFT_SHARE) return null;
+  const fixes = [
+    stepFix({ kind: 'screen-soft', cellMm: 1 }),
+    stepFix({ kind: 'harden-edges', threshold: 128 }),
+  ];
+  return finding('soft-alpha', 'warn', { softShare, semiShare }, { ...placesOf(soft), fixes });
+}
+
+function lineFindings({ thin, gap }: Bare, masks: ShapeMasks, { process }: ArtJob): Finding[] {
+  const found: Finding[] = [];
+  const fixes = (thinnerThanMm: number): Fix[] => [stepFix({ kind: 'thicken', thinnerThanMm, byMm: 0.2 })];
+  if (thin['0.3'] > HAIRLINE_SHARE) {
+    const more = { ...placesOf(masks.hairlines), fixes: fixes(0.3) };
+    found.push(finding('hairlines', 'warn', { share: thin['0.3'], thinnerThanMm: 0.3 }, more));
+  } else if (thin['0.5'] > THIN_SHARE) {
+    const more = { ...placesOf(masks.thin), fixes: fixes(0.5) };
+    found.push(finding('thin-lines', 'warn', { share: thin['0.5'], thinnerThanMm: 0.5 }, more));
+  }
+  if (process === 'dtf' && gap['0.3'] > HAIRLINE_SHARE)
+    found.push(
+      finding('narrow-gaps', 'note', { share: gap['0.3'], narrowerThanMm: 0.3 }, placesOf(masks.gaps)),
+    );
+  return found;
+}
+
+function solidFinding({ solid }: Bare, masks: ShapeMasks, { process, garment }: ArtJob): Finding | null {
+  if (solid.circleMm <= SOLID_CIRCLE_MM.large) return null;
+  const isStiff = solid.circleMm > SOLID_CIRCLE_MM.stiff;
+  const fixes = [
+    stepFix({ kind: 'perforate', holeMm: 1.2, pitchMm: 3 }),
+    stepFix({ kind: 'knock-out', hex: garment, tol: 6, soft: 10, mode: 'global' }),
+  ];
+  return finding(
+    isStiff ? 'solid-stiff' : 'solid-large',
+    isStiff && process === 'dtf' ? 'warn' : 'note',
+    { circleMm: solid.circleMm, areaMm2: solid.largestMm2 },
+    { ...placesOf(masks.solid), fixes },
+  );
+}
+
+function partFindings({ parts }: Bare, masks: ShapeMasks): Finding[] {
+  const found: Finding[] = [];
+  if (parts.specks > MANY_SPECKS.count || parts.speckShare > MANY_SPECKS.share) {
+    const fixes = [stepFix({ kind: 'drop-specks', smallerThanMm2: SPECK_MM2 })];
+    const more = { ...placesOf(masks.specks), fixes };
+    found.push(finding('specks', 'warn', { count: parts.specks, share: parts.speckShare }, more));
+  }
+  if (parts.pinholes > MANY_SPECKS.count)
+    found.push(finding('pinholes', 'note', { count: parts.pinholes }, placesOf(masks.pinholes)));
+  return found;
+}
+
+function garmentFinding(
+  { boxLeft, inkMm2 }: Bare,
+  scan: ArtScan,
+  { garment, process }: ArtJob,
+): Finding | null {
+  if (boxLeft.kind === 'uniform-box' || process === 'sub' || process === 'dtg-light') return null; // said already, or nothing to gain
+  const alike = markColours(scan, [parseHex(garment)], GARMENT_COLOURED.distance, FAINT_ALPHA);
+  const share = countBits(alike) / scan.inkPx;
+  if (share <= GARMENT_COLOURED.share) return null;
+  const fixes = [stepFix({ kind: 'knock-out', hex: garment, tol: 6, soft: 10, mode: 'global' })];
+  return finding(
+    'garment-coloured',
+    'note',
+    { share, areaMm2: share * inkMm2 },
+    { ...placesOf(alike), fixes },
+  );
+}
+
+function marginFinding({ px: [width, height], bbox, pitchMm }: Bare): Finding | null {
+  if (bbox === null) return null;
+  const leftMm = bbox.x * pitchMm;
+  const topMm = bbox.y * pitchMm;
+  const rightMm = (width - bbox.x - bbox.w) * pitchMm;
+  const bottomMm = (height - bbox.y - bbox.h) * pitchMm;
   if (Math.max(leftMm, topMm, rightMm, bottomMm) < WASTED_MARGIN_MM) return null;
-  return { code: 'empty-margin', severity: 'note', params: { leftMm, topMm, rightMm, bottomMm }, at: box };
+  const fixes = [stepFix({ kind: 'crop-margin' })];
+  return finding('empty-margin', 'note', { leftMm, topMm, rightMm, bottomMm }, { places: [bbox], fixes });
 }

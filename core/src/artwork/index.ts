@@ -1,12 +1,24 @@
-export { analyseArtwork } from './analyse.ts';
-export type { ArtFigures, ArtJob } from './analyse.ts';
-export { colourDistance, parseHex, toLab } from './colour.ts';
-export { squaredDistances } from './distance.ts';
-export type { Finding } from './findings.ts';
+export { analyseArtwork, analysing } from './analyse.ts';
+export type { ArtAnalysis, ArtFigures, ArtJob, WhiteFigures } from './analyse.ts';
+export type { BitPlane } from './bits.ts';
+export { colourDistance, parseHex, toHex, toLab } from './colour.ts';
+export type { Finding, FindingCode, Fix } from './findings.ts';
 export { INK_CHANNELS, defaultLaydown } from './ink.ts';
-export type { InkChannel, InkUse, Laydown } from './ink.ts';
+export type { InkChannel, InkUse, Laydown, Separation } from './ink.ts';
+export type { KnockOut } from './knockOut.ts';
 export type { OpaqueBox } from './boxDetection.ts';
-export type { PixelBox, Pixels, Rgb } from './pixels.ts';
-export { pictureWhite, previewOnGarment } from './preview.ts';
-export { defaultUnderbase } from './white.ts';
-export type { PrintProcess, UnderbaseSettings, WhitePlane } from './white.ts';
+export type { Box, Pixels, Rgb } from './pixels.ts';
+export {
+  mirrorPixels,
+  mirrorPlane,
+  pictureBits,
+  pictureWhite,
+  previewOnGarment,
+  wholePlane,
+} from './preview.ts';
+export { scanArt } from './scan.ts';
+export type { ArtScan } from './scan.ts';
+export { openShare } from './steps/index.ts';
+export type { ArtStep, StepKind } from './steps/index.ts';
+export { defaultUnderbase, layWhite } from './white.ts';
+export type { PrintProcess, UnderbaseSettings, WhitePlane, Whites } from './white.ts';

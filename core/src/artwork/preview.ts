@@ -1,6 +1,8 @@
 import { LINEAR, encodeSrgb, parseHex } from './colour.ts';
-import { FAINT_ALPHA } from './pixels.ts';
-import type { Pixels } from './pixels.ts';
+import type { BitPlane } from './bits.ts';
+import { FAINT_ALPHA, wordOfRgb } from './pixels.ts';
+import type { Pixels, Rgb } from './pixels.ts';
+import type { ArtScan } from './scan.ts';
 import type { PrintProcess, WhitePlane } from './white.ts';
 
 /**
@@ -12,66 +14,127 @@ import type { PrintProcess, WhitePlane } from './white.ts';
  * @returns an opaque image of the same size
  */
 export function previewOnGarment(
-  image: Pixels,
+  scan: Pick<ArtScan, 'width' | 'height' | 'pixels'>,
   white: WhitePlane | null,
   garmentHex: string,
   process: PrintProcess,
 ): Pixels {
-  const { width, height, data } = image;
-  const out = new Uint8Array(data.length);
+  const { width, height, pixels } = scan;
+  const out = new Uint32Array(pixels.length);
   const garment = parseHex(garmentHex);
-  const light = { r: LINEAR[garment.r], g: LINEAR[garment.g], b: LINEAR[garment.b] };
-  let lastKey = -1; // colour, alpha and white of the former pixel: neighbours mostly repeat
-  let from = 0;
+  const bare = (0xff000000 | wordOfRgb(garment)) >>> 0;
+  const seen = new Map<number, number>(); // colour, alpha and white to what is seen: art repeats itself
+  let lastKey = -1;
+  let last = 0;
   for (let y = 0; y < height; y++) {
+    const row = y * width;
+    const plane = rowOfPlane(white, y);
     for (let x = 0; x < width; x++) {
-      const p = 4 * (y * width + x);
-      const alpha = data[p + 3] < FAINT_ALPHA ? 0 : data[p + 3];
-      const w = whiteAt(white, x, y);
-      const key =
-        alpha === 0 ? w : ((data[p] * 256 + data[p + 1]) * 256 + data[p + 2]) * 65536 + alpha * 256 + w;
-      if (key === lastKey) {
-        out[p] = out[from];
-        out[p + 1] = out[from + 1];
-        out[p + 2] = out[from + 2];
-      } else {
-        out[p] = mix(data[p], alpha / 255, w / 255, light.r, process);
-        out[p + 1] = mix(data[p + 1], alpha / 255, w / 255, light.g, process);
-        out[p + 2] = mix(data[p + 2], alpha / 255, w / 255, light.b, process);
-        lastKey = key;
-        from = p;
+      const word = pixels[row + x];
+      if (word >>> 24 < FAINT_ALPHA) {
+        out[row + x] = bare;
+        continue;
       }
-      out[p + 3] = 255;
+      const w = plane === null ? 0 : whiteCode(plane, x);
+      const key = (word >>> 0) * 256 + w; // below 2^40: exact
+      if (key !== lastKey) {
+        lastKey = key;
+        last = seen.get(key) ?? -1;
+        if (last < 0) {
+          last = look(word, w, garment, process);
+          if (seen.size < REMEMBERED) seen.set(key, last);
+        }
+      }
+      out[row + x] = last;
     }
   }
-  return { width, height, data: out };
+  return { width, height, data: new Uint8Array(out.buffer) };
+}
+
+const REMEMBERED = 1 << 18; // photos have too many colours to keep them all
+
+function look(word: number, w: number, garment: Rgb, process: PrintProcess): number {
+  const alpha = (word >>> 24) / 255;
+  const one = (code: number, fabric: number): number => mix(code, alpha, w / 255, LINEAR[fabric], process);
+  const r = one(word & 255, garment.r);
+  const g = one((word >>> 8) & 255, garment.g);
+  const b = one((word >>> 16) & 255, garment.b);
+  return (0xff000000 | wordOfRgb({ r, g, b })) >>> 0;
 }
 
 function mix(code: number, alpha: number, white: number, garment: number, process: PrintProcess): number {
   const c = LINEAR[code];
   const surface = (1 - white) * garment + white; // what shines back through the ink
-  if (process === 'dtg-light') return encodeSrgb(surface * (1 - alpha + alpha * c));
+  if (process === 'dtg-light' || process === 'sub') return encodeSrgb(surface * (1 - alpha + alpha * c));
   return encodeSrgb(Math.min(alpha * c + (1 - alpha) * garment, surface));
 }
 
-/** White code (0–255) at an image pixel; 0 outside the plane. */
-export function whiteAt(white: WhitePlane | null, x: number, y: number): number {
-  if (white === null) return 0;
-  const { box, plane } = white;
-  const dx = x - box.x;
-  const dy = y - box.y;
-  return dx < 0 || dy < 0 || dx >= box.width || dy >= box.height ? 0 : plane[dy * box.width + dx];
+/** One row of a plane, and where it begins in the image. */
+interface PlaneRow {
+  codes: Uint8Array;
+  from: number;
 }
 
-/** The white plane as a picture: grey is white ink, the rest transparent. Same size as the image. */
+function rowOfPlane(white: WhitePlane | null, y: number): PlaneRow | null {
+  if (white === null) return null;
+  const { box, plane } = white;
+  const v = y - box.y;
+  return v < 0 || v >= box.h ? null : { codes: plane.subarray(v * box.w, (v + 1) * box.w), from: box.x };
+}
+
+const whiteCode = ({ codes, from }: PlaneRow, x: number): number =>
+  x < from || x >= from + codes.length ? 0 : codes[x - from];
+
+/** A white plane as a picture: white ink where the plane is, the rest transparent. Of the image's size. */
 export function pictureWhite(white: WhitePlane, width: number, height: number): Pixels {
-  const out = new Uint8Array(4 * width * height);
-  for (let y = 0; y < white.box.height; y++) {
-    for (let x = 0; x < white.box.width; x++) {
-      const p = 4 * ((white.box.y + y) * width + white.box.x + x);
-      out[p] = out[p + 1] = out[p + 2] = 255;
-      out[p + 3] = white.plane[y * white.box.width + x];
+  const out = new Uint32Array(width * height);
+  const { box, plane } = white;
+  for (let y = 0; y < box.h; y++) {
+    const to = (box.y + y) * width + box.x;
+    for (let x = 0; x < box.w; x++) out[to + x] = ((plane[y * box.w + x] << 24) | 0xffffff) >>> 0;
+  }
+  return { width, height, data: new Uint8Array(out.buffer) };
+}
+
+/** A white plane over the whole image, one byte a pixel: as it is printed or exported. */
+export function wholePlane({ box, plane }: WhitePlane, width: number, height: number): Uint8Array {
+  const out = new Uint8Array(width * height);
+  for (let y = 0; y < box.h; y++)
+    out.set(plane.subarray(y * box.w, (y + 1) * box.w), (box.y + y) * width + box.x);
+  return out;
+}
+
+/** A mask as a picture in one colour, the rest transparent. */
+export function pictureBits(bits: BitPlane, colour: Rgb): Pixels {
+  const { width, height, stride, words } = bits;
+  const out = new Uint32Array(width * height);
+  const set = (0xff000000 | wordOfRgb(colour)) >>> 0;
+  for (let y = 0; y < height; y++) {
+    for (let j = 0; j < stride; j++) {
+      const word = words[y * stride + j];
+      if (word === 0) continue;
+      for (let k = 0; k < 32; k++) if (((word >>> k) & 1) === 1) out[y * width + 32 * j + k] = set;
     }
   }
-  return { width, height, data: out };
+  return { width, height, data: new Uint8Array(out.buffer) };
+}
+
+/**
+ * The image mirrored left to right, for film. Mirroring is done here and nowhere else: a film mirrored twice reads backwards.
+ */
+export function mirrorPixels(image: Pixels): Pixels {
+  const { width, height } = image;
+  const from = new Uint32Array(image.data.slice().buffer);
+  const out = new Uint32Array(from.length);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) out[y * width + x] = from[y * width + width - 1 - x];
+  return { width, height, data: new Uint8Array(out.buffer) };
+}
+
+/** A plane of one byte a pixel mirrored left to right, see {@link mirrorPixels}. */
+export function mirrorPlane(plane: Uint8Array, width: number): Uint8Array {
+  const out = new Uint8Array(plane.length);
+  for (let row = 0; row < plane.length; row += width)
+    for (let x = 0; x < width; x++) out[row + x] = plane[row + width - 1 - x];
+  return out;
 }

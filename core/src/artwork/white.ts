@@ -1,10 +1,14 @@
-import { LINEAR, parseHex, perceptualDistance, toPerceptual } from './colour.ts';
-import { squaredDistances } from './distance.ts';
-import { FAINT_ALPHA, alphaMask, cropPixels } from './pixels.ts';
-import type { PixelBox, Pixels, Rgb } from './pixels.ts';
+import { hasBit, runEnd } from './bits.ts';
+import type { BitPlane } from './bits.ts';
+import { LINEAR, parseHex, perceptualDistance, toLab, toPerceptual } from './colour.ts';
+import { makeDisc } from './disc.ts';
+import { FAINT_ALPHA, RGB_OF_WORD, rgbOfWord } from './pixels.ts';
+import type { Box, Rgb } from './pixels.ts';
+import type { ArtScan } from './scan.ts';
+import { erodeAny } from './thinParts.ts';
 
 /** How the art gets onto the garment, as far as ink is concerned. */
-export type PrintProcess = 'dtf' | 'dtg-dark' | 'dtg-light';
+export type PrintProcess = 'dtf' | 'dtg-dark' | 'dtg-light' | 'sub';
 
 /** Knobs of the white under the colour. */
 export interface UnderbaseSettings {
@@ -20,6 +24,8 @@ export interface UnderbaseSettings {
   nearGarment: { from: number; to: number };
   /** On light garments: lay white under tints all the same. */
   lightTints: boolean;
+  /** Strength (0–1) of a second hit of white under what is light and nearly grey; 0 for none. Only direct print. */
+  highlight: number;
 }
 
 /** Trade defaults per process; every one is a starting point to be tested. */
@@ -32,89 +38,232 @@ export function defaultUnderbase(process: PrintProcess): UnderbaseSettings {
     gamma: 0.45,
     nearGarment: { from: 3, to: 10 },
     lightTints: false,
+    highlight: 0,
   };
 }
 
-/** The white to be printed, one byte a pixel over a rectangle of the image: 255 is full white. */
+/** The white to be printed, one byte a pixel over the ink's rectangle: 255 is full white. */
 export interface WhitePlane {
-  box: PixelBox;
+  box: Box;
   /** Row-major over `box`. */
   plane: Uint8Array;
+  /** Pixels of the rectangle by their code. */
+  counts: Float64Array;
+}
+
+/** The white of a whole plane, in pixels of full white. */
+export const whitePx = ({ counts }: WhitePlane): number =>
+  counts.reduce((sum, count, code) => sum + count * code, 0) / 255;
+
+/** Both whites of a print, and what the choke took. */
+export interface Whites {
+  underbase: WhitePlane;
+  /** The second hit; `null` when there is none. */
+  highlight: WhitePlane | null;
   /** Pixels that wanted white but lost all of it to the choke. */
   lostToChokePx: number;
+  /** Sum over all pixels of the white (0–1) wanted, before choke and smallest dot. */
+  unchokedPx: number;
+}
+
+/** White being laid, band of rows by band of rows. */
+export interface WhiteWork {
+  scan: ArtScan;
+  settings: UnderbaseSettings;
+  whites: Whites;
+  /** White wanted under each colour number, 0–1. */
+  wanted: Float64Array;
+  /** Second white wanted under each colour number, 0–1; `null` for none. */
+  lifted: Float64Array | null;
+  choke: Choke | null;
 }
 
 /**
- * The white underbase of an image on a garment.
+ * Begins the white underbase of an image on a garment.
  * Least white through which a transparent ink still reaches its colour (Neugebauer, in linear light), choked by an
  * exact distance, so that fractions of a pixel count and a straight edge loses exactly the choke.
  *
- * @param box rectangle round the ink; the plane covers just that
  * @param pitchMm width of one pixel as printed, mm
  * @param garmentHex the garment's colour, "#rrggbb"
- * @throws RangeError for a negative choke or a density outside 0–1
+ * @returns `null` when the image is empty
+ * @throws RangeError for settings out of range
  */
+export function startWhite(
+  scan: ArtScan,
+  pitchMm: number,
+  garmentHex: string,
+  process: PrintProcess,
+  settings: UnderbaseSettings,
+): WhiteWork | null {
+  assertSettings(settings);
+  const { box, colours } = scan;
+  if (box === null) return null;
+  const garment = parseHex(garmentHex);
+  const empty = (): WhitePlane => {
+    const counts = new Float64Array(256);
+    counts[0] = box.w * box.h;
+    return { box, plane: new Uint8Array(box.w * box.h), counts };
+  };
+  const hasHighlight = settings.highlight > 0 && process === 'dtg-dark';
+  const chokePx = settings.chokeMm / pitchMm;
+  return {
+    scan,
+    settings,
+    whites: {
+      underbase: empty(),
+      highlight: hasHighlight ? empty() : null,
+      lostToChokePx: 0,
+      unchokedPx: 0,
+    },
+    wanted: colours.map((rgb) => wantedWhite(rgbOfWord(rgb), garment, process, settings)),
+    lifted: hasHighlight ? colours.map((rgb) => settings.highlight * highlightShare(rgbOfWord(rgb))) : null,
+    choke: chokePx > 0 ? makeChoke(scan.ink, chokePx) : null,
+  };
+}
+
+function assertSettings({
+  chokeMm,
+  density,
+  minDot,
+  gamma,
+  highlight,
+  nearGarment,
+}: UnderbaseSettings): void {
+  if (!(chokeMm >= 0 && chokeMm <= 20)) throw new RangeError(`choke is ${chokeMm} mm, expected 0 to 20`);
+  if (!(density >= 0 && density <= 1)) throw new RangeError(`white density is ${density}, expected 0 to 1`);
+  if (!(minDot >= 0 && minDot <= 1)) throw new RangeError(`smallest white dot is ${minDot}, expected 0 to 1`);
+  if (!(gamma > 0 && gamma <= 5))
+    throw new RangeError(`white gamma is ${gamma}, expected above 0, at most 5`);
+  if (!(highlight >= 0 && highlight <= 1))
+    throw new RangeError(`second white is ${highlight}, expected 0 to 1`);
+  if (!(nearGarment.from >= 0 && nearGarment.to > nearGarment.from))
+    throw new RangeError(
+      `near-garment ramp goes from ${nearGarment.from} to ${nearGarment.to}, expected a rising one from 0 or more`,
+    );
+}
+
+/** Lays white on rows `from` up to but not including `to` of the ink's rectangle. */
+export function layWhiteRows(work: WhiteWork, from: number, to: number): void {
+  const { box, width, pixels } = work.scan;
+  if (box === null) return;
+  for (let y = from; y < to; y++) {
+    const at = (box.y + y) * width + box.x;
+    for (let x = 0; x < box.w;) {
+      const first = x;
+      const word = pixels[at + x];
+      while (x < box.w && pixels[at + x] === word) x++;
+      if (word >>> 24 >= FAINT_ALPHA) layRun(work, word, y, first, x);
+    }
+  }
+}
+
+/** White under a run of equal pixels, `from` up to but not including `to` of row `y` of the ink's rectangle. */
+function layRun(work: WhiteWork, word: number, y: number, from: number, to: number): void {
+  const { scan, choke, whites, wanted, lifted, settings } = work;
+  const alpha = word >>> 24;
+  const number = scan.colours.known(word & RGB_OF_WORD);
+  const want = (wanted[number] * alpha) / 255;
+  const lift = lifted === null ? 0 : (lifted[number] * alpha) / 255;
+  if (want === 0 && lift === 0) return;
+  whites.unchokedPx += want * (to - from);
+  const { box } = whites.underbase;
+  const row = y * box.w;
+  const code = codeOf(want, settings.minDot);
+  const liftCode = codeOf(lift, settings.minDot);
+  for (let x = from; x < to;) {
+    const start = x;
+    x = choke === null ? to : runEnd(choke.inner, box.y + y, box.x + x, box.x + to) - box.x;
+    if (x > start) {
+      fillRun(whites.underbase, code, row + start, row + x);
+      if (whites.highlight !== null) fillRun(whites.highlight, liftCode, row + start, row + x);
+    }
+    if (choke === null || x >= to) continue;
+    const keep = keptShare(choke, scan.ink, box.x + x, box.y + y);
+    const kept = codeOf(want * keep, settings.minDot);
+    fillRun(whites.underbase, kept, row + x, row + x + 1);
+    if (whites.highlight !== null)
+      fillRun(whites.highlight, codeOf(lift * keep, settings.minDot), row + x, row + x + 1);
+    if (kept === 0 && want >= settings.minDot) whites.lostToChokePx++;
+    x++;
+  }
+}
+
+/** Writes a code over a run that was 0: by `fill` for long runs, a plain loop for short ones, where a call costs more than it does. */
+function fillRun({ plane, counts }: WhitePlane, code: number, from: number, to: number): void {
+  if (code === 0) return;
+  counts[0] -= to - from;
+  counts[code] += to - from;
+  if (to - from > 24) plane.fill(code, from, to);
+  else for (let i = from; i < to; i++) plane[i] = code;
+}
+
+/** Lays all the white at once. */
 export function layWhite(
-  image: Pixels,
-  box: PixelBox,
+  scan: ArtScan,
   pitchMm: number,
   garmentHex: string,
   process: PrintProcess,
   settings: UnderbaseSettings = defaultUnderbase(process),
-): WhitePlane {
-  if (!(settings.chokeMm >= 0)) throw new RangeError(`choke is ${settings.chokeMm} mm, expected 0 or more`);
-  if (!(settings.density >= 0 && settings.density <= 1)) {
-    throw new RangeError(`white density is ${settings.density}, expected 0 to 1`);
-  }
-  const part = cropPixels(image, box);
-  const plane = new Uint8Array(box.width * box.height);
-  const chokePx = settings.chokeMm / pitchMm;
-  const distances2 =
-    chokePx > 0
-      ? squaredDistances(alphaMask(part, FAINT_ALPHA), box.width, box.height, Math.ceil(chokePx) + 1)
-      : null;
-  const whiteFor = whiteByColour(parseHex(garmentHex), process, settings);
-  let lostToChokePx = 0;
-  for (let i = 0, p = 0; i < plane.length; i++, p += 4) {
-    const alpha = part.data[p + 3];
-    if (alpha < FAINT_ALPHA) continue;
-    const wanted =
-      whiteFor((part.data[p] << 16) | (part.data[p + 1] << 8) | part.data[p + 2]) * (alpha / 255);
-    const keep = distances2 === null ? 1 : Math.min(1, Math.max(0, Math.sqrt(distances2[i]) - chokePx));
-    const white = wanted * keep;
-    if (white >= settings.minDot) plane[i] = Math.floor(255 * white + 0.5);
-    else if (wanted >= settings.minDot) lostToChokePx++;
-  }
-  return { box, plane, lostToChokePx };
+): Whites | null {
+  const work = startWhite(scan, pitchMm, garmentHex, process, settings);
+  if (work === null) return null;
+  layWhiteRows(work, 0, work.whites.underbase.box.h);
+  return work.whites;
 }
 
-/** White wanted under an opaque pixel of a colour (0xRRGGBB), 0–1, each colour worked out once. */
-function whiteByColour(
-  garment: Rgb,
-  process: PrintProcess,
-  settings: UnderbaseSettings,
-): (rgb: number) => number {
-  if (process === 'dtf') return () => settings.density;
-  if (process === 'dtg-light' && !settings.lightTints) return () => 0;
-  const near = toPerceptual(garment);
-  const { from, to } = settings.nearGarment;
-  const known = new Map<number, number>();
-  let lastRgb = -1; // neighbours mostly repeat
-  let last = 0;
-  return (rgb) => {
-    if (rgb === lastRgb) return last;
-    lastRgb = rgb;
-    const found = known.get(rgb);
-    if (found !== undefined) return (last = found);
-    const colour = { r: rgb >> 16, g: (rgb >> 8) & 255, b: rgb & 255 };
-    const ramp = Math.min(
-      1,
-      Math.max(0, (perceptualDistance(toPerceptual(colour), near) - from) / (to - from)),
-    );
-    const white = Math.min(1, leastWhite(colour, garment) ** settings.gamma * ramp * settings.density);
-    known.set(rgb, white);
-    return (last = white);
+const codeOf = (white: number, minDot: number): number =>
+  white < minDot ? 0 : Math.floor(255 * white + 0.5);
+
+/** What the choke needs to know: pixels it does not reach, and for the others where to look for the edge. */
+interface Choke {
+  chokePx: number;
+  /** Pixels at least choke + 1 px from anything without ink: they keep all their white. */
+  inner: BitPlane;
+  /** Offsets within choke + 1 px, nearest first, as dx, dy pairs, with their distances. */
+  offsets: Int32Array;
+  distances: Float64Array;
+}
+
+function makeChoke(ink: BitPlane, chokePx: number): Choke {
+  const disc = makeDisc(chokePx + 1, false);
+  const pairs = disc.from.flatMap((first, i) =>
+    Array.from({ length: disc.to[i] - first + 1 }, (_, k): [number, number] => [first + k, disc.top + i]),
+  );
+  pairs.sort(([ax, ay], [bx, by]) => ax * ax + ay * ay - bx * bx - by * by);
+  return {
+    chokePx,
+    inner: erodeAny(ink, disc),
+    offsets: Int32Array.from(pairs.flat()),
+    distances: Float64Array.from(pairs, ([dx, dy]) => Math.hypot(dx, dy)),
   };
+}
+
+/** Share (0–1) of its white that an inked pixel keeps: its exact distance to the edge less the choke. */
+function keptShare({ chokePx, offsets, distances }: Choke, ink: BitPlane, x: number, y: number): number {
+  for (let i = 1; i < distances.length; i++) {
+    if (hasBit(ink, x + offsets[2 * i], y + offsets[2 * i + 1])) continue;
+    const keep = distances[i] - chokePx;
+    return keep <= 0 ? 0 : keep;
+  }
+  return 1;
+}
+
+/** White wanted under an opaque pixel of a colour, 0–1. */
+function wantedWhite(colour: Rgb, garment: Rgb, process: PrintProcess, settings: UnderbaseSettings): number {
+  const { density, gamma, nearGarment, lightTints } = settings;
+  if (process === 'dtf') return density;
+  if (process === 'sub' || (process === 'dtg-light' && !lightTints)) return 0;
+  const { from, to } = nearGarment;
+  const distance = perceptualDistance(toPerceptual(colour), toPerceptual(garment));
+  const ramp = Math.min(1, Math.max(0, (distance - from) / (to - from)));
+  return ramp === 0 ? 0 : Math.min(1, leastWhite(colour, garment) ** gamma * ramp * density);
+}
+
+/** How much a colour gains from a second white, 0–1: only what is light and nearly grey does. */
+function highlightShare(colour: Rgb): number {
+  const { lightness, chroma } = toLab(colour);
+  const unit = (v: number): number => Math.min(1, Math.max(0, v));
+  return unit((lightness - 80) / 15) * unit((20 - chroma) / 12);
 }
 
 /**
