@@ -2,6 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_MACHINES, DEMO_MATERIALS } from '@saltflat/demo';
+import { ArtworkReport, parse } from '@saltflat/contract';
 import { expect } from 'chai';
 import sharp from 'sharp';
 import { runCommand } from './commands.ts';
@@ -50,13 +51,47 @@ describe('the command line', () => {
         .png()
         .toBuffer(),
     );
-    const figures = await runCommand([
-      'artwork',
-      image,
-      write('job.json', { widthMm: 100, garmentHex: '#000000', process: 'dtf' }),
-    ]);
-    expect(figures).to.deep.include({ widthPx: 100, heightMm: 50, perInch: 25.4 });
-    expect((figures as { ink: { inkMm2: number } }).ink.inkMm2).to.be.closeTo(5000, 1e-6);
+    const job = write('job.json', {
+      widthMm: 100,
+      garment: '#000000',
+      process: 'dtf',
+      settings: { ub: { chokeMm: 0, density: 0.5 } },
+    });
+    const figures = await runCommand(['artwork', image, job]);
+    expect(parse(ArtworkReport, figures)).to.deep.include({ px: [100, 50], heightMm: 50, dpi: 25.4 });
+    expect((figures as { inkMm2: number }).inkMm2).to.be.closeTo(5000, 1e-6);
+    expect((figures as { coverage: { w: number } }).coverage.w).to.be.closeTo(0.5, 0.002);
+  });
+
+  it('writes planes that read back as what was printed', async () => {
+    const pixels = Buffer.alloc(4 * 60 * 40);
+    for (let x = 10; x < 50; x++)
+      for (let y = 10; y < 30; y++) pixels.set([x < 30 ? 250 : 4, 4, 4, 255], 4 * (y * 60 + x));
+    const image = write(
+      'two.png',
+      await sharp(pixels, { raw: { width: 60, height: 40, channels: 4 } })
+        .png()
+        .toBuffer(),
+    );
+    const knockout = { hex: '#040404', tol: 8, soft: 14, mode: 'global' };
+    const job = write('two.json', {
+      widthMm: 6,
+      garment: '#000000',
+      process: 'dtf',
+      knockout,
+      settings: { ub: { chokeMm: 0 } },
+    });
+    const out = join(folder, 'planes');
+    await runCommand(['artwork', image, job, '--out', out]);
+    const read = async (name: string) => sharp(join(out, name)).raw().toBuffer({ resolveWithObject: true });
+    const white = await read('white.png');
+    const mirrored = await read('film-white.png');
+    expect(white.info.channels).to.equal(1);
+    expect([white.data[15 * 60 + 15], white.data[15 * 60 + 45]]).to.deep.equal([255, 0]);
+    expect([mirrored.data[15 * 60 + 44], mirrored.data[15 * 60 + 14]]).to.deep.equal([255, 0]);
+    expect((await sharp(join(out, 'white.png')).metadata()).density).to.be.closeTo(254, 1);
+    const art = await read('knocked-out.png');
+    expect(art.data[4 * (15 * 60 + 45) + 3]).to.equal(0);
   });
 
   it('plans a route and prices it', async () => {

@@ -1,4 +1,5 @@
 import { Type } from 'typebox';
+import { RIGHTS } from './rights.ts';
 import { Id, Instant, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
@@ -15,6 +16,9 @@ export const Artwork = strictObject({
   bytes: Type.Integer(),
   /** What was done to the file when it was read: colours converted, turned upright, rasterised. */
   readingNotes: Type.Array(Type.String()),
+  /** Whose image it is; `unasked` until somebody has asked. */
+  rights: Type.Enum([...RIGHTS]),
+  rightsNote: Type.String(),
   createdAt: Instant,
 });
 export type Artwork = Static<typeof Artwork>;

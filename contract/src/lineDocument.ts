@@ -1,6 +1,6 @@
 import { Type } from 'typebox';
 import { Machine, Material } from './catalogue.ts';
-import { Process } from './orders.ts';
+import { Process } from './process.ts';
 import { SettingOverride } from './routes.ts';
 import { nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';

@@ -1,12 +1,11 @@
-import { PROCESSES } from '@saltflat/core/route';
 import { Type } from 'typebox';
 import { Artwork } from './artworks.ts';
 import { GarmentColour } from './catalogue.ts';
+import { Process } from './process.ts';
 import { PLACEMENT_KEYS } from './placements.ts';
+import { Preparation, ProofAnswer } from './preparations.ts';
 import { Id, Instant, Version, longText, nullable, page, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
-
-export const Process = Type.Enum([...PROCESSES], { title: 'Process' });
 
 export const SizeQuantity = strictObject({
   size: shortText('Size', 12),
@@ -20,6 +19,8 @@ export const OrderLineInput = strictObject({
   styleId: Type.String({ format: 'uuid', title: 'Garment' }),
   colourId: Type.String({ format: 'uuid', title: 'Garment colour' }),
   artworkId: nullable(Type.String({ format: 'uuid', title: 'Artwork' })),
+  /** Leave out to keep the one the line has; it must be one of this artwork's. */
+  preparationId: Type.Optional(nullable(Type.String({ format: 'uuid', title: 'Preparation' }))),
   placement: Type.Enum([...PLACEMENT_KEYS], { title: 'Placement' }),
   dropMm: Type.Number({ title: 'Distance below the collar, mm', minimum: 0, maximum: 700 }),
   widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
@@ -38,6 +39,7 @@ export const OrderInput = strictObject(orderFields);
 export type OrderInput = Static<typeof OrderInput>;
 export const OrderChange = strictObject({ ...orderFields, version: Version });
 export type OrderChange = Static<typeof OrderChange>;
+export const ArtworkChoice = strictObject({ artworkId: Type.String({ format: 'uuid', title: 'Artwork' }) });
 export const VersionOnly = strictObject({ version: Version });
 
 /** Where a line stands: without art nothing can be planned; a plan that failed says why. */
@@ -61,6 +63,10 @@ export const OrderLine = strictObject({
   styleKind: Type.String(),
   colour: GarmentColour,
   artwork: nullable(Artwork),
+  /** How the artwork is made ready for this line; `null` for the file as it came. */
+  preparation: nullable(Preparation),
+  /** The customer's latest answer to a proof. */
+  proof: nullable(ProofAnswer),
   placement: Type.Enum([...PLACEMENT_KEYS]),
   dropMm: Type.Number(),
   widthMm: Type.Number(),

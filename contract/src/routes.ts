@@ -2,7 +2,7 @@ import type { PieceCost } from '@saltflat/core/cost';
 import { REASON_SOURCES, STATIONS } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
 import { Type } from 'typebox';
-import { Process } from './orders.ts';
+import { Process } from './process.ts';
 import { Id, Instant, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 

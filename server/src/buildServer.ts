@@ -18,6 +18,7 @@ import { healthEndpoints } from './features/health/index.ts';
 import { ledgerEndpoints, ledgerStore } from './features/ledger/index.ts';
 import { createLiveStream } from './features/live/index.ts';
 import { createOrderService, orderEndpoints, orderStore } from './features/orders/index.ts';
+import { createPrintService, printEndpoints, printStore } from './features/prints/index.ts';
 import { createRouteService, routeEndpoints, routeStore } from './features/routes/index.ts';
 import { createRunService, runEndpoints, runStore } from './features/runs/index.ts';
 import { createApp } from './http/app.ts';
@@ -41,7 +42,10 @@ export async function buildServer({ databaseUrl, webFolder, log, now, isDemo }: 
   await migrate(sequelize);
   const pool = createPixelPool();
   const catalogue = catalogueStore(db);
-  const artworks = createArtworkService({ artworks: artworkStore(db), measure: pool.measure });
+  const artworks = createArtworkService({
+    artworks: artworkStore(db),
+    measure: async (pixels, job) => (await pool.work(pixels, job)).figures,
+  });
   const orderRows = orderStore(db);
   const routeRows = routeStore(db);
   let askForPlan = (_lineId: string): Promise<void> => Promise.resolve(); // the queue opens once there is something to plan
@@ -58,7 +62,17 @@ export async function buildServer({ databaseUrl, webFolder, log, now, isDemo }: 
     readCatalogue: catalogue.read,
     findLine: orders.getLine,
     figures: artworks.figures,
+    keepPreparation: artworks.keepPreparation,
+    setPreparation: orderRows.setPreparation,
     setLineState: orderRows.setLineState,
+  });
+  const prints = createPrintService({
+    prints: printStore(db),
+    lineJob: routes.lineJob,
+    findLine: orders.getLine,
+    pixels: artworks.pixels,
+    work: pool.work,
+    now,
   });
   const runs = createRunService({
     db,
@@ -92,6 +106,7 @@ export async function buildServer({ databaseUrl, webFolder, log, now, isDemo }: 
     ...artworkEndpoints(artworks),
     ...orderEndpoints(orders),
     ...routeEndpoints(routes),
+    ...printEndpoints(prints),
     ...runEndpoints(runs),
     ...ledgerEndpoints(ledgerStore(db)),
     ...deviceEndpoints(devices),

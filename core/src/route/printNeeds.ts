@@ -1,4 +1,4 @@
-import type { ArtFigures, ArtJob } from '../artwork/index.ts';
+import type { ArtFigures, ArtJob, ArtStep, UnderbaseSettings } from '../artwork/index.ts';
 import type { Garment, InkSet, Override, PrintNeeds, Process } from './documents.ts';
 import { needsWhite } from './fabric.ts';
 import { TRADE } from './tradeRanges.ts';
@@ -7,10 +7,18 @@ const SPRAY_MARGIN_MM = 15; // pretreatment reaches beyond the print so that no 
 
 /** How an artwork is to be measured for a line, so that its figures match the settings of the route. */
 export function artJobFor(
-  line: { process: Process; garment: Garment; widthMm: number; inkSet: InkSet },
+  line: {
+    process: Process;
+    garment: Garment;
+    widthMm: number;
+    inkSet: InkSet;
+    /** What is done to the file first, and how its white is separated. */
+    preparation?: { steps: readonly ArtStep[]; white: Partial<UnderbaseSettings> } | null;
+  },
   overrides: readonly Override[] = [],
 ): ArtJob {
   const { process, garment, widthMm, inkSet } = line;
+  const { steps = [], white = {} } = line.preparation ?? {};
   const own = (setting: string, fallback: number): number =>
     overrides.find((override) => override.setting === setting)?.value ?? fallback;
   const { colourMlM2, whiteMlM2 } = inkSet;
@@ -20,32 +28,41 @@ export function artJobFor(
       chokeMm: own('chokeMm', TRADE.filmChokeMm.start),
       density: own('whiteDensity', TRADE.filmWhiteDensity.start),
     };
-    return { widthMm, garmentHex: garment.colourHex, process: 'dtf', underbase, laydown };
+    return {
+      widthMm,
+      garment: garment.colourHex,
+      process: 'dtf',
+      steps,
+      underbase: { ...white, ...underbase },
+      laydown,
+    };
   }
-  if (!needsWhite(garment)) return { widthMm, garmentHex: garment.colourHex, process: 'dtg-light', laydown };
+  if (!needsWhite(garment))
+    return { widthMm, garment: garment.colourHex, process: 'dtg-light', steps, underbase: white, laydown };
   return {
     widthMm,
-    garmentHex: garment.colourHex,
+    garment: garment.colourHex,
     process: 'dtg-dark',
-    underbase: { chokeMm: own('chokeMm', TRADE.directChokeMm.start) },
+    steps,
+    underbase: { ...white, chokeMm: own('chokeMm', TRADE.directChokeMm.start) },
     laydown,
   };
 }
 
 /** What the route needs to know of one print, out of its figures. */
-export function printNeedsOf({ widthMm, heightMm, boxMm, ink, whiteShare }: ArtFigures): PrintNeeds {
-  const { c, m, y, k, w } = ink.ml;
+export function printNeedsOf(figures: ArtFigures): PrintNeeds {
+  const { widthMm, heightMm, bboxMm, inkMm2, coverage, ml, powderG, filmM2 } = figures;
   const sprayedMm2 =
-    boxMm === null ? 0 : (boxMm.width + 2 * SPRAY_MARGIN_MM) * (boxMm.height + 2 * SPRAY_MARGIN_MM);
+    bboxMm === null ? 0 : (bboxMm.w + 2 * SPRAY_MARGIN_MM) * (bboxMm.h + 2 * SPRAY_MARGIN_MM);
   return {
-    widthMm: boxMm?.width ?? widthMm,
-    heightMm: boxMm?.height ?? heightMm,
-    inkMm2: ink.inkMm2,
-    whiteShare,
-    colourMl: c + m + y + k,
-    whiteMl: w,
-    powderG: ink.powderG,
-    filmM2: ink.filmM2,
+    widthMm: bboxMm?.w ?? widthMm,
+    heightMm: bboxMm?.h ?? heightMm,
+    inkMm2,
+    whiteShare: coverage.w,
+    colourMl: ml.c + ml.m + ml.y + ml.k,
+    whiteMl: ml.w + ml.h,
+    powderG,
+    filmM2,
     pretreatmentM2: sprayedMm2 / 1e6,
   };
 }

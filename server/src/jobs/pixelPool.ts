@@ -1,6 +1,6 @@
 import { Piscina } from 'piscina';
-import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
-import type { PixelTask } from './pixelTask.ts';
+import type { ArtJob } from '@saltflat/core/artwork';
+import type { PixelAnswer, PixelTask, Plane } from './pixelTask.ts';
 
 /** Worker threads for pixel work, so that no request waits behind it. */
 export function createPixelPool() {
@@ -13,13 +13,15 @@ export function createPixelPool() {
     execArgv: isSource ? ['--import', 'tsx'] : [],
   });
   return {
-    measure: async (
+    /** Figures of an artwork for a job and, if wanted, planes of it. */
+    work: async (
       pixels: { data: Buffer; width: number; height: number },
       job: ArtJob,
-    ): Promise<ArtFigures> => {
+      planes: readonly Plane[] | null = null,
+    ): Promise<PixelAnswer> => {
       const data = new Uint8Array(pixels.data); // a buffer of its own, which can be moved
-      const task: PixelTask = { data, width: pixels.width, height: pixels.height, job };
-      return (await pool.run(task, { transferList: [data.buffer] })) as ArtFigures;
+      const task: PixelTask = { data, width: pixels.width, height: pixels.height, job, planes };
+      return (await pool.run(task, { transferList: [data.buffer] })) as PixelAnswer;
     },
     stop: () => pool.destroy(),
   };

@@ -1,5 +1,31 @@
-import { analyseArtwork } from '@saltflat/core/artwork';
-import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
+import {
+  analyseArtwork,
+  mirrorPixels,
+  mirrorPlane,
+  previewOnGarment,
+  wholePlane,
+} from '@saltflat/core/artwork';
+import type { ArtAnalysis, ArtFigures, ArtJob } from '@saltflat/core/artwork';
+
+/** What can be made of an artwork for a job, besides its figures. */
+export const PLANES = [
+  'knocked-out',
+  'white',
+  'second-white',
+  'composite',
+  'film-colour',
+  'film-white',
+] as const;
+export type Plane = (typeof PLANES)[number];
+
+/** Pixels of a plane: four bytes each for pictures in colour, one for whites. */
+export interface Raster {
+  width: number;
+  height: number;
+  channels: 1 | 4;
+  data: Uint8Array;
+  pitchMm: number;
+}
 
 /** What a worker thread is handed; the bytes are moved, not copied. */
 export interface PixelTask {
@@ -7,9 +33,47 @@ export interface PixelTask {
   width: number;
   height: number;
   job: ArtJob;
+  /** `null` for the figures alone. */
+  planes: readonly Plane[] | null;
 }
 
-/** Runs in a worker thread: figures of an artwork. */
-export default function measure({ data, width, height, job }: PixelTask): ArtFigures {
-  return analyseArtwork({ width, height, data }, job).figures;
+export interface PixelAnswer {
+  figures: ArtFigures;
+  rasters: Raster[];
+}
+
+/** Runs in a worker thread: figures of an artwork, and planes of it. */
+export default function work({ data, width, height, job, planes }: PixelTask): PixelAnswer {
+  const analysis = analyseArtwork({ width, height, data }, job);
+  return { figures: analysis.figures, rasters: (planes ?? []).map((plane) => render(plane, analysis, job)) };
+}
+
+function render(plane: Plane, analysis: ArtAnalysis, { garment, process }: ArtJob): Raster {
+  const { image, scan, whites, figures } = analysis;
+  const { width, height } = image;
+  const raster = (channels: 1 | 4, data: Uint8Array | Uint8ClampedArray): Raster => ({
+    width,
+    height,
+    channels,
+    data: new Uint8Array(data),
+    pitchMm: figures.pitchMm,
+  });
+  const white = (which: 'underbase' | 'highlight'): Uint8Array => {
+    const laid = whites?.[which];
+    return laid ? wholePlane(laid, width, height) : new Uint8Array(width * height);
+  };
+  switch (plane) {
+    case 'knocked-out':
+      return raster(4, image.data);
+    case 'white':
+      return raster(1, white('underbase'));
+    case 'second-white':
+      return raster(1, white('highlight'));
+    case 'composite':
+      return raster(4, previewOnGarment(scan, whites?.underbase ?? null, garment, process).data);
+    case 'film-colour':
+      return raster(4, mirrorPixels(image).data);
+    case 'film-white':
+      return raster(1, mirrorPlane(white('underbase'), width));
+  }
 }

@@ -1,6 +1,13 @@
 import { gzip } from 'node:zlib';
 import { promisify } from 'node:util';
-import { Artwork, ArtworkUpload, DomainError, UPLOAD_LIMIT_BYTES } from '@saltflat/contract';
+import {
+  Artwork,
+  ArtworkUpload,
+  DomainError,
+  Preparation,
+  RightsInput,
+  UPLOAD_LIMIT_BYTES,
+} from '@saltflat/contract';
 import type { Request, Response } from 'express';
 import express from 'express';
 import { Type } from 'typebox';
@@ -49,6 +56,25 @@ export const artworkEndpoints = (artworks: ArtworkService): Endpoint[] => [
   ),
   endpoint({ method: 'get', path: '/artworks/:id', summary: 'An artwork', answer: Artwork }, ({ params }) =>
     artworks.get(params.id ?? ''),
+  ),
+  endpoint(
+    {
+      method: 'put',
+      path: '/artworks/:id/rights',
+      summary: 'Say whose image an artwork is',
+      body: RightsInput,
+      answer: Artwork,
+    },
+    ({ params, body }) => artworks.setRights(params.id ?? '', body),
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/artworks/:id/preparations',
+      summary: 'Ways an artwork has been made ready, newest first',
+      answer: Type.Array(Preparation),
+    },
+    ({ params }) => artworks.preparations(params.id ?? ''),
   ),
   endpoint(
     { method: 'get', path: '/artworks/:id/file', summary: 'The original file, untouched' },

@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { DomainError } from '@saltflat/contract';
-import type { Artwork } from '@saltflat/contract';
+import type { Artwork, Preparation, RightsInput } from '@saltflat/contract';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import type { ArtworkStore } from './artworkStore.ts';
 import { decodePixels, readImage } from './readImage.ts';
@@ -66,7 +66,30 @@ export function createArtworkService({ artworks, measure }: { artworks: ArtworkS
     return measured;
   }
 
-  return { get, add, addPhoto, original, thumbnail, photo, pixels, figures };
+  async function setRights(id: string, rights: RightsInput): Promise<Artwork> {
+    await get(id);
+    await artworks.setRights(id, rights);
+    return get(id);
+  }
+
+  async function preparations(id: string): Promise<Preparation[]> {
+    await get(id);
+    return artworks.preparations(id);
+  }
+
+  return {
+    get,
+    add,
+    addPhoto,
+    original,
+    thumbnail,
+    photo,
+    pixels,
+    figures,
+    setRights,
+    preparations,
+    keepPreparation: artworks.keepPreparation,
+  };
 }
 
 const contentHash = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex');

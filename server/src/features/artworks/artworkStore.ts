@@ -1,4 +1,5 @@
-import type { Artwork } from '@saltflat/contract';
+import { randomUUID } from 'node:crypto';
+import type { Artwork, Preparation, PreparationInput, RightsInput } from '@saltflat/contract';
 import type { ArtFigures } from '@saltflat/core/artwork';
 import type { Database } from '../../db/connection.ts';
 
@@ -12,6 +13,14 @@ export interface ArtworkStore {
   /** Keeps a picture that is not art: the photo of a fault. */
   insertBlob: (sha256: string, mediaType: string, bytes: Buffer) => Promise<void>;
   blob: (sha256: string) => Promise<{ bytes: Buffer; mediaType: string } | undefined>;
+  setRights: (id: string, rights: RightsInput) => Promise<void>;
+  preparations: (artworkId: string) => Promise<Preparation[]>;
+  /** Keeps a preparation under the next number, or finds the one that is just the same. */
+  keepPreparation: (
+    artworkId: string,
+    made: Pick<PreparationInput, 'steps' | 'white' | 'by'>,
+    tx: Database,
+  ) => Promise<string>;
   figures: (artworkId: string, jobKey: string) => Promise<ArtFigures | undefined>;
   keepFigures: (artworkId: string, jobKey: string, figures: ArtFigures) => Promise<void>;
 }
@@ -31,7 +40,7 @@ interface ArtworkRow extends Omit<Artwork, 'createdAt'> {
 
 /** The columns of an artwork `a` with its blob `b`, as the contract names them. */
 const COLUMNS = `a.id, a.name, a.sha256, a.format, a.width_px as "widthPx", a.height_px as "heightPx", octet_length(b.bytes) as bytes,
-  a.reading_notes as "readingNotes", a.created_at as "createdAt"`;
+  a.reading_notes as "readingNotes", a.rights, a.rights_note as "rightsNote", a.created_at as "createdAt"`;
 const toArtwork = (row: ArtworkRow | undefined): Artwork | undefined =>
   row && { ...row, createdAt: row.createdAt.toISOString() };
 
@@ -85,6 +94,35 @@ export function artworkStore(db: Database): ArtworkStore {
       }),
     insertBlob: (sha256, mediaType, bytes) => insertBlob(db, sha256, mediaType, bytes),
     blob: (sha256) => db.row(`select bytes, media_type as "mediaType" from blob where sha256 = $1`, [sha256]),
+    setRights: async (id, { rights, note, by }) => {
+      await db.rows(
+        `update artwork set rights = $2, rights_note = $3, rights_by = $4 where id = $1 returning id`,
+        [id, rights, note, by],
+      );
+    },
+    preparations: async (artworkId) =>
+      (
+        await db.rows<Omit<Preparation, 'createdAt'> & { createdAt: Date }>(
+          `select id, artwork_id as "artworkId", number, steps, white, by_name as "byName", created_at as "createdAt"
+           from artwork_preparation where artwork_id = $1 order by number desc`,
+          [artworkId],
+        )
+      ).map((row) => ({ ...row, createdAt: row.createdAt.toISOString() })),
+    keepPreparation: async (artworkId, { steps, white, by }, tx) => {
+      await tx.rows(`select id from artwork where id = $1 for update`, [artworkId]); // numbers are given out one at a time
+      const same = await tx.row<{ id: string }>(
+        `select id from artwork_preparation where artwork_id = $1 and steps = $2::jsonb and white = $3::jsonb`,
+        [artworkId, JSON.stringify(steps), JSON.stringify(white)],
+      );
+      if (same) return same.id;
+      const id = randomUUID();
+      await tx.rows(
+        `insert into artwork_preparation (id, artwork_id, number, steps, white, by_name)
+         values ($1, $2, (select coalesce(max(number), 0) + 1 from artwork_preparation where artwork_id = $2), $3, $4, $5) returning id`,
+        [id, artworkId, JSON.stringify(steps), JSON.stringify(white), by],
+      );
+      return id;
+    },
     figures: async (artworkId, jobKey) =>
       (
         await db.row<{ figures: ArtFigures }>(

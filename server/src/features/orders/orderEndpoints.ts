@@ -1,4 +1,12 @@
-import { Order, OrderChange, OrderInput, OrderPage, OrderQuery, VersionOnly } from '@saltflat/contract';
+import {
+  ArtworkChoice,
+  Order,
+  OrderChange,
+  OrderInput,
+  OrderPage,
+  OrderQuery,
+  VersionOnly,
+} from '@saltflat/contract';
 import { sendCsv } from '../../http/csv.ts';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
@@ -67,6 +75,16 @@ export const orderEndpoints = (orders: OrderService): Endpoint[] => [
       status: 201,
     },
     ({ params }) => orders.duplicate(params.id ?? ''),
+  ),
+  endpoint(
+    {
+      method: 'put',
+      path: '/lines/:id/artwork',
+      summary: 'Another file for a line; size and placement stay',
+      body: ArtworkChoice,
+      answer: Order,
+    },
+    ({ params, body }) => orders.replaceArtwork(params.id ?? '', body.artworkId),
   ),
   endpoint({ method: 'get', path: '/lines/:id', summary: 'A line with its order’s ticket' }, ({ params }) =>
     orders.getLine(params.id ?? ''),

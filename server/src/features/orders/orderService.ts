@@ -83,6 +83,22 @@ export function createOrderService({ db, orders, readCatalogue, artworkExists, a
     return add({ customer, dueAt, note, lines: lines.map(asInput) });
   }
 
+  /** Another file for one line: size, placement and everything else stay. */
+  async function replaceArtwork(lineId: string, artworkId: string): Promise<Order> {
+    const { orderId } = await getLine(lineId);
+    const { version, customer, dueAt, note, lines } = await get(orderId);
+    const inputs = lines.map((line) => ({ id: line.id, ...asInput(line) }));
+    return change(orderId, {
+      version,
+      customer,
+      dueAt,
+      note,
+      lines: inputs.map((input) =>
+        input.id === lineId ? { ...input, artworkId, preparationId: null } : input,
+      ),
+    });
+  }
+
   async function refuseStale(id: string): Promise<never> {
     const current = await get(id);
     throw new DomainError(
@@ -122,7 +138,7 @@ export function createOrderService({ db, orders, readCatalogue, artworkExists, a
       throw new DomainError('invalid-input', fields.map(({ message }) => message).join(' '), { fields });
   }
 
-  return { get, getLine, list, add, change, setCancelled, duplicate };
+  return { get, getLine, list, add, change, setCancelled, duplicate, replaceArtwork };
 }
 
 function missing(what: string): never {
@@ -158,8 +174,8 @@ function refuseOnFloor(order: Order, lineIds: readonly (string | undefined)[]): 
 function hasChanged(input: OrderLineInput, before: readonly OrderLine[]): boolean {
   const line = before.find(({ id }) => id === input.id);
   if (!line) return true;
-  const { id: _id, ...asWas } = { id: line.id, ...asInput(line) };
-  const { id: _own, ...asIs } = input;
+  const asWas = asInput(line);
+  const { id: _own, ...asIs } = { ...input, preparationId: input.preparationId ?? asWas.preparationId };
   return stable(asWas) !== stable(asIs);
 }
 
@@ -175,6 +191,7 @@ const asInput = ({
   styleId,
   colour,
   artwork,
+  preparation,
   placement,
   dropMm,
   widthMm,
@@ -184,6 +201,7 @@ const asInput = ({
   styleId,
   colourId: colour.id,
   artworkId: artwork?.id ?? null,
+  preparationId: preparation?.id ?? null,
   placement,
   dropMm,
   widthMm,

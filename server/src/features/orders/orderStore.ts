@@ -161,10 +161,11 @@ export function orderStore(db: Database) {
   ): Promise<string> {
     const id = input.id ?? randomUUID();
     await tx.rows(
-      `insert into order_line (id, order_id, position, colour_id, artwork_id, placement, drop_mm, width_mm, process, state)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
+      `insert into order_line (id, order_id, position, colour_id, artwork_id, placement, drop_mm, width_mm, process, state, preparation_id)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
        on conflict (id) do update set position = $3, colour_id = $4, artwork_id = $5, placement = $6, drop_mm = $7, width_mm = $8, process = $9,
-         state = $10, plan_problem = null returning id`,
+         state = $10, plan_problem = null,
+         preparation_id = case when order_line.artwork_id = $5 then coalesce($11, order_line.preparation_id) else $11 end returning id`,
       [
         id,
         orderId,
@@ -176,6 +177,7 @@ export function orderStore(db: Database) {
         input.widthMm,
         input.process,
         input.artworkId ? 'planning' : 'needs-art',
+        input.preparationId ?? null,
       ],
     );
     await tx.rows(`delete from order_line_size where line_id = $1 returning size`, [id]);
@@ -186,6 +188,20 @@ export function orderStore(db: Database) {
       );
     }
     return id;
+  }
+
+  /** Has a line printed from a preparation of its artwork, at a width. */
+  async function setPreparation(
+    lineId: string,
+    preparationId: string | null,
+    widthMm: number,
+    tx: Database,
+  ): Promise<void> {
+    await tx.rows(`update order_line set preparation_id = $2, width_mm = $3 where id = $1 returning id`, [
+      lineId,
+      preparationId,
+      widthMm,
+    ]);
   }
 
   async function removeLine(lineId: string, tx: Database): Promise<void> {
@@ -232,6 +248,7 @@ export function orderStore(db: Database) {
     setCancelled,
     writeLine,
     removeLine,
+    setPreparation,
     setLineState,
     settleState,
   };

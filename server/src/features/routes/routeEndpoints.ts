@@ -1,4 +1,4 @@
-import { RoutePlanInput, RouteVersion } from '@saltflat/contract';
+import { ArtworkReport, PreparationInput, RoutePlanInput, RouteVersion } from '@saltflat/contract';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import type { RouteService } from './routeService.ts';
@@ -25,9 +25,21 @@ export const routeEndpoints = (routes: RouteService): Endpoint[] => [
   ),
   endpoint(
     {
+      method: 'post',
+      path: '/lines/:id/preparations',
+      summary: 'Have a line printed with other steps, white or width',
+      body: PreparationInput,
+      answer: RouteVersion,
+      status: 201,
+    },
+    ({ params, body }) => routes.prepare(params.id ?? '', body),
+  ),
+  endpoint(
+    {
       method: 'get',
       path: '/lines/:id/figures',
       summary: 'Figures and findings of a line’s artwork at its printed size',
+      answer: ArtworkReport,
     },
     ({ params }) => routes.lineFigures(params.id ?? ''),
   ),

@@ -1,5 +1,12 @@
 import { DomainError, equipmentOf, garmentOf } from '@saltflat/contract';
-import type { Catalogue, OrderLine, RoutePlanInput, RouteVersion, SettingOverride } from '@saltflat/contract';
+import type {
+  Catalogue,
+  OrderLine,
+  PreparationInput,
+  RoutePlanInput,
+  RouteVersion,
+  SettingOverride,
+} from '@saltflat/contract';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import { priceRoute } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE, artJobFor, planRoute, printNeedsOf } from '@saltflat/core/route';
@@ -13,6 +20,17 @@ interface Needs {
   readCatalogue: () => Promise<Catalogue>;
   findLine: (lineId: string) => Promise<{ line: OrderLine; isCancelled: boolean }>;
   figures: (artworkId: string, job: ArtJob) => Promise<ArtFigures>;
+  keepPreparation: (
+    artworkId: string,
+    made: Pick<PreparationInput, 'steps' | 'white' | 'by'>,
+    tx: Database,
+  ) => Promise<string>;
+  setPreparation: (
+    lineId: string,
+    preparationId: string | null,
+    widthMm: number,
+    tx: Database,
+  ) => Promise<void>;
   setLineState: (
     lineId: string,
     state: OrderLine['state'],
@@ -23,7 +41,16 @@ interface Needs {
 
 export type RouteService = ReturnType<typeof createRouteService>;
 
-export function createRouteService({ db, routes, readCatalogue, findLine, figures, setLineState }: Needs) {
+export function createRouteService({
+  db,
+  routes,
+  readCatalogue,
+  findLine,
+  figures,
+  keepPreparation,
+  setPreparation,
+  setLineState,
+}: Needs) {
   async function latest(lineId: string): Promise<RouteVersion> {
     const version = await routes.latest(lineId);
     if (version) return version;
@@ -56,20 +83,31 @@ export function createRouteService({ db, routes, readCatalogue, findLine, figure
   async function replan(lineId: string, { overrides, basedOn }: RoutePlanInput): Promise<RouteVersion> {
     const { line } = await findLine(lineId);
     const former = await latest(lineId);
-    if (former.number !== basedOn) {
-      throw new DomainError(
-        'stale-version',
-        `${line.code} has had version ${former.number} meanwhile. Look at it, then change it again.`,
-        { current: former },
-      );
-    }
-    if (line.state === 'running' || line.state === 'done')
-      throw new DomainError(
-        'not-now',
-        `${line.code} is ${line.state === 'done' ? 'done' : 'on the floor'}: its route stays as it was run.`,
-      );
+    refuseStale(line, former, basedOn);
+    refuseRun(line);
     const planned = await plan(line, overrides, 'refuse-lost');
     if (!isSame(former, planned)) await db.transaction((tx) => routes.insert(planned, tx));
+    return latest(lineId);
+  }
+
+  /** Has a line printed from other steps, white or width: planned first, so that what cannot be planned changes nothing. */
+  async function prepare(lineId: string, input: PreparationInput): Promise<RouteVersion> {
+    const { line } = await findLine(lineId);
+    if (!line.artwork) throw new DomainError('not-now', `${line.code} has no artwork to make ready.`);
+    const artworkId = line.artwork.id;
+    const former = await routes.latest(lineId);
+    refuseStale(line, former, input.basedOn);
+    refuseRun(line);
+    const { steps, white, widthMm, overrides } = input;
+    const made = { id: '', artworkId, number: 0, steps, white, byName: input.by, createdAt: '' };
+    const planned = await plan({ ...line, widthMm, preparation: made }, overrides, 'refuse-lost');
+    const isUntouched = steps.length === 0 && Object.keys(white).length === 0;
+    await db.transaction(async (tx) => {
+      const preparationId = isUntouched ? null : await keepPreparation(artworkId, input, tx);
+      await setPreparation(lineId, preparationId, widthMm, tx);
+      if (!former || !isSame(former, planned)) await routes.insert(planned, tx);
+      await setLineState(lineId, 'ready', null, tx);
+    });
     return latest(lineId);
   }
 
@@ -89,7 +127,7 @@ export function createRouteService({ db, routes, readCatalogue, findLine, figure
     const equipment = equipmentOf(catalogue);
     const garment = garmentOf(style, line.colour);
     const job = artJobFor(
-      { process: line.process, garment, widthMm: line.widthMm, inkSet: equipment.inkSets[line.process] },
+      { ...sizeAndSteps(line), garment, inkSet: equipment.inkSets[line.process] },
       overrides,
     );
     const print = printNeedsOf(await measured(line.artwork.id, job));
@@ -123,8 +161,8 @@ export function createRouteService({ db, routes, readCatalogue, findLine, figure
     }
   }
 
-  /** Figures of a line's artwork at its printed size, on its garment. */
-  async function lineFigures(lineId: string): Promise<ArtFigures> {
+  /** How a line's artwork is to be judged and printed: at its size, on its garment, with its steps. */
+  async function lineJob(lineId: string): Promise<{ line: OrderLine; artworkId: string; job: ArtJob }> {
     const { line } = await findLine(lineId);
     if (!line.artwork) throw new DomainError('not-found', `${line.code} has no artwork.`);
     const catalogue = await readCatalogue();
@@ -136,16 +174,38 @@ export function createRouteService({ db, routes, readCatalogue, findLine, figure
       );
     const inkSet = equipmentOf(catalogue).inkSets[line.process];
     const overrides = (await routes.latest(lineId))?.overrides ?? [];
-    return measured(
-      line.artwork.id,
-      artJobFor(
-        { process: line.process, garment: garmentOf(style, line.colour), widthMm: line.widthMm, inkSet },
-        overrides,
-      ),
+    const job = artJobFor(
+      { ...sizeAndSteps(line), garment: garmentOf(style, line.colour), inkSet },
+      overrides,
     );
+    return { line, artworkId: line.artwork.id, job };
   }
 
-  return { latest, versions: routes.versions, planInBackground, replan, lineFigures };
+  async function lineFigures(lineId: string): Promise<ArtFigures> {
+    const { artworkId, job } = await lineJob(lineId);
+    return measured(artworkId, job);
+  }
+
+  return { latest, versions: routes.versions, planInBackground, replan, prepare, lineJob, lineFigures };
+}
+
+const sizeAndSteps = ({ process, widthMm, preparation }: OrderLine) => ({ process, widthMm, preparation });
+
+function refuseStale(line: OrderLine, former: RouteVersion | undefined, basedOn: number | null): void {
+  if ((former?.number ?? null) === basedOn) return;
+  throw new DomainError(
+    'stale-version',
+    `${line.code} has had version ${former?.number ?? 1} meanwhile. Look at it, then change it again.`,
+    { current: former },
+  );
+}
+
+function refuseRun({ code, state }: OrderLine): void {
+  if (state === 'running' || state === 'done')
+    throw new DomainError(
+      'not-now',
+      `${code} is ${state === 'done' ? 'done' : 'on the floor'}: its route stays as it was run.`,
+    );
 }
 
 /** Overrides that still name an operation and setting of this route; a process change loses the others. */

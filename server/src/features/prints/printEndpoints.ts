@@ -1,0 +1,61 @@
+import { ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
+import type { Response } from 'express';
+import { Type } from 'typebox';
+import { endpoint } from '../../http/endpoint.ts';
+import type { Endpoint } from '../../http/endpoint.ts';
+import { PLANES } from '../../jobs/pixelTask.ts';
+import type { PrintService } from './printService.ts';
+
+const PlaneQuery = Type.Object(
+  {
+    plane: Type.Enum([...PLANES], { title: 'Plane' }),
+    format: Type.Enum(['png', 'tiff'], { title: 'Format' }),
+  },
+  { additionalProperties: false },
+);
+
+export const printEndpoints = (prints: PrintService): Endpoint[] => [
+  endpoint(
+    {
+      method: 'get',
+      path: '/lines/:id/plane',
+      summary: 'A plane of a line’s print at its resolution, PNG or TIFF',
+      query: PlaneQuery,
+    },
+    async ({ params, query, res }) => {
+      const { name, bytes } = await prints.plane(params.id ?? '', query.plane, query.format);
+      sendFile(res, name, `image/${query.format}`, bytes);
+    },
+  ),
+  endpoint(
+    { method: 'get', path: '/lines/:id/proof.pdf', summary: 'A page for the customer to say yes to' },
+    async ({ params, res }) => {
+      const { name, bytes } = await prints.proof(params.id ?? '');
+      sendFile(res, name, 'application/pdf', bytes);
+    },
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/lines/:id/proof-answers',
+      summary: 'What the customer said, newest first',
+      answer: Type.Array(ProofAnswer),
+    },
+    ({ params }) => prints.answers(params.id ?? ''),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/lines/:id/proof-answers',
+      summary: 'Record what the customer said to a proof',
+      body: ProofAnswerInput,
+      answer: Type.Array(ProofAnswer),
+      status: 201,
+    },
+    ({ params, body }) => prints.answer(params.id ?? '', body),
+  ),
+];
+
+function sendFile(res: Response, name: string, mediaType: string, bytes: Buffer): void {
+  res.attachment(name).type(mediaType).set('Cache-Control', 'no-store').end(bytes);
+}

@@ -1,0 +1,133 @@
+import { DomainError, PLACEMENTS } from '@saltflat/contract';
+import type { OrderLine, ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
+import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
+import { PROCESS_NAMES } from '@saltflat/core/route';
+import sharp from 'sharp';
+import type { Plane, PixelAnswer, Raster } from '../../jobs/pixelTask.ts';
+import type { PrintStore } from './printStore.ts';
+import { proofPdf } from './proofPdf.ts';
+
+interface Needs {
+  prints: PrintStore;
+  lineJob: (lineId: string) => Promise<{ line: OrderLine; artworkId: string; job: ArtJob }>;
+  findLine: (lineId: string) => Promise<{ line: OrderLine; customer: string }>;
+  pixels: (
+    artworkId: string,
+    maxPx: number | null,
+  ) => Promise<{ data: Buffer; width: number; height: number }>;
+  work: (
+    pixels: { data: Buffer; width: number; height: number },
+    job: ArtJob,
+    planes: readonly Plane[],
+  ) => Promise<PixelAnswer>;
+  now: () => number;
+}
+
+export type PrintService = ReturnType<typeof createPrintService>;
+export type PlaneFormat = 'png' | 'tiff';
+
+const PROOF_PX = 1600; // longest side of the picture on a proof
+
+export function createPrintService({ prints, lineJob, findLine, pixels, work, now }: Needs) {
+  async function rendered(lineId: string, plane: Plane) {
+    const { line, artworkId, job } = await lineJob(lineId);
+    const { rasters, figures } = await work(await pixels(artworkId, null), job, [plane]);
+    const [raster] = rasters;
+    if (!raster) throw new Error('the worker made no plane');
+    return { line, job, figures, raster };
+  }
+
+  /** A plane at the print's own resolution, with that resolution written into the file. */
+  async function plane(
+    lineId: string,
+    which: Plane,
+    format: PlaneFormat,
+  ): Promise<{ name: string; bytes: Buffer }> {
+    const { line, figures, raster } = await rendered(lineId, which);
+    refuseMissing(line, which, figures);
+    return { name: `${fileStem(line)}-${which}.${format}`, bytes: await encode(raster, format) };
+  }
+
+  /** One page for the customer. */
+  async function proof(lineId: string): Promise<{ name: string; bytes: Buffer }> {
+    const { line, job, figures, raster } = await rendered(lineId, 'composite');
+    const { customer } = await findLine(lineId);
+    const picture = await toSharp(raster)
+      .resize(PROOF_PX, PROOF_PX, { fit: 'inside', withoutEnlargement: true })
+      .png()
+      .toBuffer();
+    const [answer = null] = await prints.answers(lineId);
+    const bytes = await proofPdf({
+      code: line.code,
+      customer,
+      artworkName: line.artwork?.name ?? '',
+      garment: `${line.styleName}, ${line.colour.name}`,
+      process: PROCESS_NAMES[line.process],
+      placement: `${PLACEMENTS[line.placement].label}, ${line.dropMm} mm below the collar`,
+      widthMm: figures.widthMm,
+      heightMm: figures.heightMm,
+      sizes: line.sizes,
+      garmentHex: job.garment,
+      picture,
+      notes: notesFor(figures),
+      answer,
+      madeAt: new Date(now()).toISOString(),
+    });
+    return { name: `${fileStem(line)}-proof.pdf`, bytes };
+  }
+
+  async function answer(lineId: string, input: ProofAnswerInput): Promise<ProofAnswer[]> {
+    const { line } = await findLine(lineId);
+    if (!line.artwork) throw new DomainError('not-now', `${line.code} has no artwork to answer to.`);
+    await prints.insertAnswer(lineId, input);
+    return prints.answers(lineId);
+  }
+
+  async function answers(lineId: string): Promise<ProofAnswer[]> {
+    await findLine(lineId);
+    return prints.answers(lineId);
+  }
+
+  return { plane, proof, answer, answers };
+}
+
+function refuseMissing({ code, process }: OrderLine, which: Plane, figures: ArtFigures): void {
+  if (which.startsWith('film-') && process !== 'dtf')
+    throw new DomainError('not-now', `${code} is printed directly: nothing of it is mirrored for film.`);
+  if (which === 'second-white' && figures.ml.h === 0)
+    throw new DomainError(
+      'not-now',
+      `${code} is printed without a second white. Set one on the artwork first.`,
+    );
+  if ((which === 'white' || which === 'film-white') && figures.ml.w === 0)
+    throw new DomainError('not-now', `${code} is printed without white.`);
+}
+
+function toSharp({ data, width, height, channels }: Raster) {
+  return sharp(data, { raw: { width, height, channels }, limitInputPixels: false });
+}
+
+async function encode(raster: Raster, format: PlaneFormat): Promise<Buffer> {
+  const density = 25.4 / raster.pitchMm; // pixels per inch
+  const image = raster.channels === 1 ? toSharp(raster).toColourspace('b-w') : toSharp(raster);
+  const sized = image.withMetadata({ density });
+  if (format === 'png') return sized.png({ compressionLevel: 6 }).toBuffer();
+  const perMm = 1 / raster.pitchMm;
+  return sized.tiff({ compression: 'lzw', xres: perMm, yres: perMm, resolutionUnit: 'inch' }).toBuffer();
+}
+
+function fileStem({ code, artwork }: OrderLine): string {
+  const name = (artwork?.name ?? 'art').replace(/\.[^.]*$/, '');
+  return `${code}-${name}`.replace(/[^\p{L}\p{N}-]+/gu, '-').slice(0, 80);
+}
+
+function notesFor({ findings }: ArtFigures): string[] {
+  const notes = [
+    'Fabric, ink and light change colours: the print will be close to this picture, not the same.',
+  ];
+  if (findings.some(({ code }) => code.startsWith('resolution-')))
+    notes.push('The file has fewer pixels than this size wants: fine edges may look soft.');
+  if (findings.some(({ code }) => code === 'solid-stiff' || code === 'solid-large'))
+    notes.push('Large solid areas can be felt and let less air through.');
+  return notes;
+}
