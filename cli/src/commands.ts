@@ -80,7 +80,7 @@ async function writePlanes(
   const save = async (name: string, data: Uint8Array | Uint8ClampedArray, channels: 1 | 4): Promise<void> => {
     const picture = sharp(data, { raw: { width, height, channels }, limitInputPixels: false });
     await (channels === 1 ? picture.toColourspace('b-w') : picture)
-      .withMetadata({ density: figures.dpi })
+      .withDensity(figures.dpi)
       .png()
       .toFile(join(out, `${name}.png`));
   };

@@ -7,7 +7,7 @@ import { listFindings } from './findings.ts';
 import type { Finding } from './findings.ts';
 import { DEFAULT_SEPARATION, defaultLaydown, measureInk, separateAll } from './ink.ts';
 import type { InkUse, Laydown, Separated, Separation } from './ink.ts';
-import { rgbOfWord } from './pixels.ts';
+import { assertPixels, rgbOfWord } from './pixels.ts';
 import type { Box, Pixels } from './pixels.ts';
 import { finishScan, scanArt, scanRows, startScan } from './scan.ts';
 import type { ArtScan } from './scan.ts';
@@ -109,90 +109,141 @@ export interface ArtAnalysis {
   masks: ShapeMasks & { soft: BitPlane };
 }
 
-/** Judges an artwork for one job, all at once: {@link analysing} without the pauses. */
-export function analyseArtwork(image: Pixels, job: ArtJob): ArtAnalysis {
-  const work = analysing(image, job);
+/** Judges an artwork for one job, all at once: {@link ArtSession.analysing} without the pauses. */
+export const analyseArtwork = (image: Pixels, job: ArtJob): ArtAnalysis =>
+  finish(openArt(image).analysing(job));
+
+/** One artwork on the desk: what was worked out for one job serves the next where it is the same. */
+export interface ArtSession {
+  /**
+   * Judges the artwork for a job. A generator: it yields the share (0–1) done after each piece of work, so that whoever runs
+   * it can show progress and stop. Memory: the image, one byte a pixel for each white, ⅛ byte for each of about fifteen masks,
+   * and about 100 bytes for each distinct colour (16 kB at least for every 4096 neighbouring ones).
+   *
+   * @throws RangeError for a width that is not positive or settings out of range
+   */
+  analysing: (job: ArtJob) => Generator<number, ArtAnalysis>;
+  /** Art and white alone: enough for a picture while a slider moves. */
+  preview: (job: ArtJob) => { image: Pixels; scan: ArtScan; whites: Whites | null };
+}
+
+const BAND_ROWS = 512;
+
+/**
+ * Puts an artwork on the desk.
+ *
+ * @throws RangeError for an image of the wrong byte count
+ */
+export function openArt(original: Pixels): ArtSession {
+  assertPixels(original);
+  const scanned = keptStage((_: null) => scanning(original));
+  const stepped = keptStage(function* ({ steps, widthMm }: Pick<ArtJob, 'steps' | 'widthMm'>) {
+    return yield* stepping(original, yield* scanned(null), steps ?? [], widthMm);
+  });
+  const shaped = keptStage(function* (job: Pick<ArtJob, 'steps' | 'widthMm'>) {
+    const { image, scan } = yield* stepped(job);
+    const pitchMm = job.widthMm / image.width;
+    const soft = findSoft(scan, pitchMm);
+    yield;
+    const { figures, masks } = yield* measuringShape(scan, pitchMm);
+    return { figures, masks: { ...masks, soft } };
+  });
+  const whitened = keptStage(function* ({ steps, widthMm, garment, process, underbase }: ArtJob) {
+    const { image, scan } = yield* stepped({ steps, widthMm });
+    return yield* layingWhite(
+      scan,
+      widthMm / image.width,
+      garment,
+      process,
+      underbaseOf({ process, underbase }),
+    );
+  });
+
+  function* judging(job: ArtJob): Generator<void, ArtAnalysis> {
+    assertJob(job);
+    const { steps, widthMm, garment, process, underbase: ownUnderbase } = job;
+    const originalScan = yield* scanned(null);
+    const box = detectOpaqueBox(originalScan, garment);
+    yield;
+    const { image, scan, knockout } = yield* stepped({ steps, widthMm });
+    const boxLeft = scan === originalScan ? box : detectOpaqueBox(scan, garment);
+    const shape = yield* shaped({ steps, widthMm });
+    const whites = yield* whitened({ steps, widthMm, garment, process, underbase: ownUnderbase });
+    const pitchMm = widthMm / image.width;
+    const underbase = underbaseOf(job);
+    const laydown = { ...defaultLaydown(process), ...definedOf(job.laydown) };
+    const separation = { ...DEFAULT_SEPARATION, ...definedOf(job.separation) };
+    const { perimeterMm } = shape.figures;
+    const printed = measurePrint({ scan, whites, perimeterMm, pitchMm, job, laydown, separation });
+    yield;
+    const bare = {
+      px: [image.width, image.height] as [number, number],
+      widthMm,
+      heightMm: image.height * pitchMm,
+      pitchMm,
+      dpi: 25.4 / pitchMm,
+      src: sourceOf(originalScan, widthMm),
+      box,
+      boxLeft,
+      knockout,
+      ...areasOf(scan, pitchMm, shape.masks.soft),
+      colours: coloursOf(scan),
+      ...shape.figures,
+      white: whiteFigures(scan, whites, pitchMm, underbase),
+      unprintableLightShare: unprintableShare(scan, whites, job),
+      ...printed,
+      underbase,
+      laydown,
+      separation,
+    };
+    const findings = listFindings(bare, shape.masks, scan, job);
+    return {
+      figures: { ...bare, warnings: listWarnings(bare, job), findings },
+      image,
+      scan,
+      whites,
+      masks: shape.masks,
+    };
+  }
+
+  return {
+    analysing: (job) => withShare(judging(job), PAUSES),
+    preview: (job) => {
+      assertJob(job);
+      const { steps, widthMm, garment, process, underbase } = job;
+      const { image, scan } = finish(stepped({ steps, widthMm }));
+      return { image, scan, whites: finish(whitened({ steps, widthMm, garment, process, underbase })) };
+    },
+  };
+}
+
+const PAUSES = 24; // of a judgement at usual sizes: only how fast the share grows hangs on it
+
+/** Remembers the last answer of a stage: it is worked out again only when what it hangs on has changed. */
+function keptStage<I, T>(work: (input: I) => Generator<void, T>): (input: I) => Generator<void, T> {
+  let kept: { key: string; value: T } | null = null;
+  return function* (input) {
+    const key = JSON.stringify(input);
+    if (kept?.key === key) return kept.value;
+    kept = null; // frees the former answer before the next takes its room
+    const value = yield* work(input);
+    kept = { key, value };
+    return value;
+  };
+}
+
+/** Runs a generator to its end. */
+function finish<T>(work: Generator<unknown, T>): T {
   for (;;) {
     const { done, value } = work.next();
     if (done) return value;
   }
 }
 
-const BAND_ROWS = 512;
-
-/**
- * Judges an artwork for one job. A generator: it yields the share (0–1) done after each piece of work, so that whoever runs
- * it can show progress and stop. Memory: the image, one byte a pixel for each white, ⅛ byte for each of about fifteen masks,
- * and about 100 bytes for each distinct colour (16 kB at least for every 4096 neighbouring ones).
- *
- * @returns the figures and what they were taken from
- * @throws RangeError for an image of the wrong byte count, a width that is not positive or settings out of range
- */
-export function* analysing(original: Pixels, job: ArtJob): Generator<number, ArtAnalysis> {
-  assertJob(job);
-  const underbase = { ...defaultUnderbase(job.process), ...definedOf(job.underbase) };
-  const laydown = { ...defaultLaydown(job.process), ...definedOf(job.laydown) };
-  const separation = { ...DEFAULT_SEPARATION, ...definedOf(job.separation) };
-  const originalScan = yield* scanning(original, 0, 0.25);
-  const src = sourceOf(originalScan, job.widthMm);
-  const box = detectOpaqueBox(originalScan, job.garment);
-  yield 0.3;
-  const { image, scan, knockout } = yield* stepping(original, originalScan, job);
-  const pitchMm = job.widthMm / image.width;
-  const boxLeft = scan === originalScan ? box : detectOpaqueBox(scan, job.garment);
-  const soft = findSoft(scan, pitchMm);
-  yield 0.4;
-  const shape = yield* withShare(measuringShape(scan, pitchMm), 0.4, 0.05);
-  const whiteWork = startWhite(scan, pitchMm, job.garment, job.process, underbase);
-  yield 0.78;
-  if (whiteWork) {
-    const { h } = whiteWork.whites.underbase.box;
-    for (let y = 0; y < h; y += BAND_ROWS) {
-      layWhiteRows(whiteWork, y, Math.min(h, y + BAND_ROWS));
-      yield 0.78 + (0.12 * y) / h;
-    }
-  }
-  const whites = whiteWork?.whites ?? null;
-  const printed = measurePrint({
-    scan,
-    whites,
-    perimeterMm: shape.figures.perimeterMm,
-    pitchMm,
-    job,
-    laydown,
-    separation,
-  });
-  yield 0.98;
-  const bare = {
-    px: [image.width, image.height] as [number, number],
-    widthMm: job.widthMm,
-    heightMm: image.height * pitchMm,
-    pitchMm,
-    dpi: 25.4 / pitchMm,
-    src,
-    box,
-    boxLeft,
-    knockout,
-    ...areasOf(scan, pitchMm, soft),
-    colours: coloursOf(scan),
-    ...shape.figures,
-    white: whiteFigures(scan, whites, pitchMm, underbase),
-    unprintableLightShare: unprintableShare(scan, whites, job),
-    ...printed,
-    underbase,
-    laydown,
-    separation,
-  };
-  const masks = { ...shape.masks, soft };
-  const warnings = listWarnings(bare, job);
-  return {
-    figures: { ...bare, warnings, findings: listFindings(bare, masks, scan, job) },
-    image,
-    scan,
-    whites,
-    masks,
-  };
-}
+const underbaseOf = ({ process, underbase }: Pick<ArtJob, 'process' | 'underbase'>): UnderbaseSettings => ({
+  ...defaultUnderbase(process),
+  ...definedOf(underbase),
+});
 
 function assertJob({ widthMm, garment }: ArtJob): void {
   if (!(widthMm > 0 && widthMm <= 5000))
@@ -207,36 +258,60 @@ function definedOf<T extends object>(values: T | undefined): Partial<T> {
   ) as Partial<T>; // keys stay those of T
 }
 
-function* scanning(image: Pixels, from: number, to: number): Generator<number, ArtScan> {
+function* scanning(image: Pixels): Generator<void, ArtScan> {
   const work = startScan(image);
   for (let y = 0; y < image.height; y += BAND_ROWS) {
     scanRows(work, y, Math.min(image.height, y + BAND_ROWS));
-    yield from + ((to - from) * y) / image.height;
+    yield;
   }
   return finishScan(work);
 }
 
-/** Lets a generator's pauses through as growing shares. */
-function* withShare<T>(work: Generator<void, T>, from: number, each: number): Generator<number, T> {
+/** Lets a generator's pauses through as a growing share. */
+function* withShare<T>(work: Generator<unknown, T>, pauses: number): Generator<number, T> {
   for (let i = 1; ; i++) {
     const { done, value } = work.next();
     if (done) return value;
-    yield from + i * each;
+    yield i / (i + pauses / 4); // never quite one, however many there are
   }
+}
+
+function* layingWhite(
+  scan: ArtScan,
+  pitchMm: number,
+  garment: string,
+  process: PrintProcess,
+  underbase: UnderbaseSettings,
+): Generator<void, Whites | null> {
+  const work = startWhite(scan, pitchMm, garment, process, underbase);
+  if (work === null) return null;
+  const { h } = work.whites.underbase.box;
+  for (let y = 0; y < h; y += BAND_ROWS) {
+    layWhiteRows(work, y, Math.min(h, y + BAND_ROWS));
+    yield;
+  }
+  return work.whites;
+}
+
+interface Stepping {
+  image: Pixels;
+  scan: ArtScan;
+  knockout: ArtFigures['knockout'];
 }
 
 function* stepping(
   original: Pixels,
   originalScan: ArtScan,
-  job: ArtJob,
-): Generator<number, { image: Pixels; scan: ArtScan; knockout: ArtFigures['knockout'] }> {
+  steps: readonly ArtStep[],
+  widthMm: number,
+): Generator<void, Stepping> {
   let image = original;
   let scan = originalScan;
   const taken = { removedPx: 0, softPx: 0 };
   let isKnockedOut = false;
-  for (const step of job.steps ?? []) {
+  for (const step of steps) {
     if (step.isOff) continue;
-    const stepped = applyStep(image, scan, step, job.widthMm / image.width);
+    const stepped = applyStep(image, scan, step, widthMm / image.width);
     if (stepped.knockedOut) {
       isKnockedOut = true;
       taken.removedPx += stepped.knockedOut.removedPx;
@@ -244,9 +319,9 @@ function* stepping(
     }
     if (stepped.image === image) continue;
     image = stepped.image;
-    yield 0.35;
+    yield;
     scan = scanArt(image);
-    yield 0.38;
+    yield;
   }
   return { image, scan, knockout: isKnockedOut ? taken : null };
 }

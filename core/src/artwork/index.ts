@@ -1,11 +1,15 @@
-export { analyseArtwork, analysing } from './analyse.ts';
-export type { ArtAnalysis, ArtFigures, ArtJob, WhiteFigures } from './analyse.ts';
+export { analyseArtwork, openArt } from './analyse.ts';
+export type { ArtAnalysis, ArtSession, ArtFigures, ArtJob, WhiteFigures } from './analyse.ts';
 export type { BitPlane } from './bits.ts';
 export { colourDistance, parseHex, toHex, toLab } from './colour.ts';
 export type { Finding, FindingCode, Fix } from './findings.ts';
 export { INK_CHANNELS, defaultLaydown } from './ink.ts';
 export type { InkChannel, InkUse, Laydown, Separation } from './ink.ts';
+export { findCleanTolerance } from './knockOut.ts';
 export type { KnockOut } from './knockOut.ts';
+export { WHITE_PRESETS } from './whitePresets.ts';
+export type { WhitePreset } from './whitePresets.ts';
+export { narrowestChordPx, whiteAt } from './probe.ts';
 export type { OpaqueBox } from './boxDetection.ts';
 export type { Box, Pixels, Rgb } from './pixels.ts';
 export {

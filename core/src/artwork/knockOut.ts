@@ -108,9 +108,45 @@ function keeper(
 
 /** What is joined to the image's border through nothing or the colour, and a rim round it. */
 function floodRegion(scan: ArtScan, target: Rgb, tol: number): BitPlane {
-  const passable = bitsWithout(scan.ink, markColours(scan, [target], tol, FAINT_ALPHA)); // so far: what stops the flood
-  const parts = connectParts(invertBits(passable), 4);
-  const flooded = keepParts(parts, (part) => parts.isAtBorder[part] === 1);
+  const flooded = bordered(scan, markColours(scan, [target], tol, FAINT_ALPHA));
   const everywhere = invertBits(makeBits(scan.width, scan.height));
   return dilateAny(flooded, makeDisc(FLOOD_RIM_PX, true), everywhere);
+}
+
+const LOOSEST = 40; // perceptual distance beyond which other colours go too
+const TOLERANCE_STEP = 2;
+/** Area, mm², under which what is left of the removed colour counts as a crumb. */
+const CRUMB_MM2 = 0.2;
+
+/**
+ * The least tolerance from the given one up at which no more crumbs of the colour are left than at the loosest.
+ * A generator: it yields the tolerance tried next.
+ *
+ * @param pitchMm width of one pixel as printed, mm
+ */
+export function* findCleanTolerance(
+  scan: ArtScan,
+  spec: KnockOut,
+  pitchMm: number,
+): Generator<number, number> {
+  const target = parseHex(spec.hex);
+  const most = CRUMB_MM2 / (pitchMm * pitchMm);
+  const crumbs = (tol: number): number => {
+    const gone = markColours(scan, [target], tol, FAINT_ALPHA);
+    const taken = spec.mode === 'global' ? gone : bordered(scan, gone);
+    const parts = connectParts(bitsWithout(scan.ink, taken), 8);
+    return parts.areaPx.reduce((count, area) => count + (area < most ? 1 : 0), 0);
+  };
+  const fewest = crumbs(LOOSEST);
+  for (let tol = spec.tol; tol < LOOSEST; tol += TOLERANCE_STEP) {
+    yield tol;
+    if (crumbs(tol) <= fewest) return tol;
+  }
+  return LOOSEST;
+}
+
+/** Of the pixels that would go, those joined to the image's border. */
+function bordered(scan: ArtScan, gone: BitPlane): BitPlane {
+  const parts = connectParts(invertBits(bitsWithout(scan.ink, gone)), 4);
+  return keepParts(parts, (part) => parts.isAtBorder[part] === 1);
 }

@@ -110,7 +110,7 @@ function toSharp({ data, width, height, channels }: Raster) {
 async function encode(raster: Raster, format: PlaneFormat): Promise<Buffer> {
   const density = 25.4 / raster.pitchMm; // pixels per inch
   const image = raster.channels === 1 ? toSharp(raster).toColourspace('b-w') : toSharp(raster);
-  const sized = image.withMetadata({ density });
+  const sized = image.withDensity(density);
   if (format === 'png') return sized.png({ compressionLevel: 6 }).toBuffer();
   const perMm = 1 / raster.pitchMm;
   return sized.tiff({ compression: 'lzw', xres: perMm, yres: perMm, resolutionUnit: 'inch' }).toBuffer();
