@@ -15,6 +15,7 @@ export type { LiveMessage } from './devices.ts';
 export { equipmentOf, garmentOf } from './equipment.ts';
 export {
   ArtworkChoice,
+  ArtworkUse,
   Order,
   OrderChange,
   OrderInput,

@@ -40,6 +40,14 @@ export type OrderInput = Static<typeof OrderInput>;
 export const OrderChange = strictObject({ ...orderFields, version: Version });
 export type OrderChange = Static<typeof OrderChange>;
 export const ArtworkChoice = strictObject({ artworkId: Type.String({ format: 'uuid', title: 'Artwork' }) });
+/** A line printed from an artwork, and the number of its preparation. */
+export const ArtworkUse = strictObject({
+  lineId: Id,
+  code: Type.String(),
+  customer: Type.String(),
+  preparation: nullable(Type.Integer()),
+});
+export type ArtworkUse = Static<typeof ArtworkUse>;
 export const VersionOnly = strictObject({ version: Version });
 
 /** Where a line stands: without art nothing can be planned; a plan that failed says why. */

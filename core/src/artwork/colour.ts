@@ -78,7 +78,7 @@ export function toPerceptual({ r, g, b }: Rgb): PerceptualColour {
 
 /** How different two colours look: Euclid in toe-corrected OKLab × 100. About 1 is just visible. */
 export function perceptualDistance(p: PerceptualColour, q: PerceptualColour): number {
-  return Math.hypot(p.lightness - q.lightness, p.a - q.a, p.b - q.b);
+  return Math.sqrt((p.lightness - q.lightness) ** 2 + (p.a - q.a) ** 2 + (p.b - q.b) ** 2); // many times faster than hypot
 }
 
 /** {@link perceptualDistance} of two sRGB colours. */

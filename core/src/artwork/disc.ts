@@ -59,35 +59,60 @@ export function turned({ top, from, to, reach }: Disc): Disc {
 export const MAX_REACH = 31;
 
 /**
- * Words near which something changes: some word within `reach` rows, or in a column of words beside, differs from its
- * neighbours or is mixed. Round all others the mask is uniform, so no disc of that reach changes them.
+ * Words that are mixed or unlike a neighbour: everywhere else the mask is uniform for a word around.
  *
- * @param reach px, at most {@link MAX_REACH}
  * @returns indices of words, ascending
  */
-export function activeWords({ height, stride, words }: BitPlane, reach: number): Int32Array {
-  const since = new Int32Array(stride).fill(reach + 1); // rows since the last change in the column of words
-  const mark = new Uint8Array(words.length);
+export function changingWords({ height, stride, words }: BitPlane): Int32Array {
   const changes = new Uint8Array(stride);
-  for (let y = 0; y < height + reach; y++) {
-    if (y < height) readChanges(words, y * stride, stride, y === 0, y === height - 1, changes);
-    else changes.fill(0);
+  let found = new Int32Array(1024);
+  let count = 0;
+  for (let y = 0; y < height; y++) {
+    readChanges(words, y * stride, stride, y === 0, y === height - 1, changes);
+    if (count + stride > found.length) {
+      const larger = new Int32Array(2 * found.length + stride);
+      larger.set(found);
+      found = larger;
+    }
+    for (let j = 0; j < stride; j++) if (changes[j] !== 0) found[count++] = y * stride + j;
+  }
+  return found.subarray(0, count);
+}
+
+/**
+ * Words within `reach` rows and one column of words of some that change. Round all others the mask is uniform, so no disc of
+ * that reach changes them.
+ *
+ * @param reach px, at most {@link MAX_REACH}
+ * @param changing see {@link changingWords}
+ * @returns indices of words, ascending
+ */
+export function activeWords(bits: BitPlane, reach: number, changing = changingWords(bits)): Int32Array {
+  const { height, stride } = bits;
+  const left = new Int32Array(stride); // rows for which the column of words is still within reach of a change
+  let active = new Int32Array(4 * changing.length + stride);
+  let count = 0;
+  let next = 0;
+  for (let lead = 0; lead < height + reach; lead++) {
+    for (const end = (lead + 1) * stride; next < changing.length && changing[next] < end; next++) {
+      const j = changing[next] - lead * stride;
+      left[j] = 2 * reach + 1;
+      if (j > 0) left[j - 1] = 2 * reach + 1;
+      if (j + 1 < stride) left[j + 1] = 2 * reach + 1;
+    }
+    const row = (lead - reach) * stride;
+    if (count + stride > active.length) {
+      const larger = new Int32Array(2 * active.length + stride);
+      larger.set(active);
+      active = larger;
+    }
     for (let j = 0; j < stride; j++) {
-      const isChange =
-        changes[j] !== 0 || (j > 0 && changes[j - 1] !== 0) || (j + 1 < stride && changes[j + 1] !== 0);
-      if (isChange) {
-        // rows above that were passed by as quiet, but are within reach of this one
-        for (let v = Math.max(0, y - Math.min(reach, since[j])); v < y; v++) mark[v * stride + j] = 1;
-        since[j] = 0;
-      } else since[j]++;
-      if (y < height && since[j] <= reach) mark[y * stride + j] = 1;
+      if (left[j] === 0) continue;
+      left[j]--;
+      if (row >= 0) active[count++] = row + j;
     }
   }
-  let count = 0;
-  for (let i = 0; i < mark.length; i++) count += mark[i];
-  const active = new Int32Array(count);
-  for (let i = 0, to = 0; i < mark.length; i++) if (mark[i] !== 0) active[to++] = i;
-  return active;
+  return active.subarray(0, count);
 }
 
 /** Flags each word of a row that is mixed or unlike the word after it or below it; beyond the mask nothing is set. */

@@ -62,17 +62,18 @@ export const DEFAULT_SEPARATION: Separation = {
 export function separateColour(
   { r, g, b }: { r: number; g: number; b: number },
   { blackFrom, blackGamma, blackStrength, underColourRemoval, totalInk }: Separation = DEFAULT_SEPARATION,
-): [c: number, m: number, y: number, k: number] {
-  const full = [1 - r / 255, 1 - g / 255, 1 - b / 255];
-  const grey = Math.max(0, (Math.min(...full) - blackFrom) / (1 - blackFrom));
-  const k = blackStrength * grey ** blackGamma;
-  const [c, m, y] = full.map((v) => Math.max(0, v - underColourRemoval * k));
+): Record<'c' | 'm' | 'y' | 'k', number> {
+  let c = 1 - r / 255;
+  let m = 1 - g / 255;
+  let y = 1 - b / 255;
+  const grey = Math.max(0, (Math.min(c, m, y) - blackFrom) / (1 - blackFrom));
+  const k = grey === 0 ? 0 : blackStrength * grey ** blackGamma;
+  c = Math.max(0, c - underColourRemoval * k);
+  m = Math.max(0, m - underColourRemoval * k);
+  y = Math.max(0, y - underColourRemoval * k);
   const sum = c + m + y;
-  if (sum + k > totalInk) {
-    const scale = (totalInk - k) / sum;
-    return [c * scale, m * scale, y * scale, k];
-  }
-  return [c, m, y, k];
+  const scale = sum + k > totalInk ? (totalInk - k) / sum : 1;
+  return { c: c * scale, m: m * scale, y: y * scale, k };
 }
 
 /** Ink of one print and what it takes along. */
@@ -102,8 +103,13 @@ export interface Separated {
 export function separateAll(colours: ColourTable, separation: Separation): Separated {
   const make = (): Float64Array => new Float64Array(colours.size);
   const out: Separated = { c: make(), m: make(), y: make(), k: make() };
-  for (let i = 0; i < colours.size; i++)
-    [out.c[i], out.m[i], out.y[i], out.k[i]] = separateColour(rgbOfWord(colours.colour(i)), separation);
+  for (let i = 0; i < colours.size; i++) {
+    const { c, m, y, k } = separateColour(rgbOfWord(colours.colour(i)), separation);
+    out.c[i] = c;
+    out.m[i] = m;
+    out.y[i] = y;
+    out.k[i] = k;
+  }
   return out;
 }
 
@@ -149,17 +155,14 @@ export function measureInk(printed: Printed): InkUse {
 
 /** Coverage of each channel summed over the image, in pixels of full coverage. */
 function sumChannels({ colours, separated, underbase, highlight }: Printed): Record<InkChannel, number> {
-  const px = {
-    c: 0,
-    m: 0,
-    y: 0,
-    k: 0,
-    w: underbase ? whitePx(underbase) : 0,
-    h: highlight ? whitePx(highlight) : 0,
-  };
+  const { c, m, y, k } = separated;
+  const px = { c: 0, m: 0, y: 0, k: 0 };
   for (let i = 0; i < colours.size; i++) {
     const alphaPx = colours.alphaPx(i);
-    for (const channel of ['c', 'm', 'y', 'k'] as const) px[channel] += separated[channel][i] * alphaPx;
+    px.c += c[i] * alphaPx;
+    px.m += m[i] * alphaPx;
+    px.y += y[i] * alphaPx;
+    px.k += k[i] * alphaPx;
   }
-  return px;
+  return { ...px, w: underbase ? whitePx(underbase) : 0, h: highlight ? whitePx(highlight) : 0 };
 }

@@ -1,6 +1,16 @@
 import { bitsWithout, clearBeyondWidth, countBits, invertBits, isEmpty, makeBits, popCount } from './bits.ts';
 import type { BitPlane } from './bits.ts';
-import { MAX_REACH, activeWords, dilate, dilatedWord, erode, erodedWord, makeDisc, turned } from './disc.ts';
+import {
+  MAX_REACH,
+  activeWords,
+  changingWords,
+  dilate,
+  dilatedWord,
+  erode,
+  erodedWord,
+  makeDisc,
+  turned,
+} from './disc.ts';
 import type { Disc } from './disc.ts';
 import { dilateRuns, erodeRuns } from './runMorphology.ts';
 import { bitsOfRuns, connectParts, keepParts, runsOf } from './runs.ts';
@@ -28,21 +38,24 @@ export interface ThinFinder {
 
 /** @param maxDiameterPx the largest diameter that will be asked for, px */
 export function thinFinder(shape: BitPlane, maxDiameterPx: number): ThinFinder {
-  const reach = reachOf(maxDiameterPx);
-  if (reach > MAX_REACH) return { find: (diameterPx) => findThinByRuns(shape, diameterPx) };
-  const active = activeWords(shape, reach);
+  if (reachOf(maxDiameterPx) > MAX_REACH) return { find: (diameterPx) => findThinByRuns(shape, diameterPx) };
+  const changing = changingWords(shape);
   // possible centres on each lattice; away from the edges they are the shape itself, whatever the disc
   const centres = LATTICE.map((): BitPlane => ({ ...shape, words: shape.words.slice() }));
   return {
     find: (diameterPx) => {
       const r = radiusOf(diameterPx);
+      const reach = reachOf(diameterPx);
+      const active = activeWords(shape, reach, changing);
       const residue = makeBits(shape.width, shape.height);
       for (let k = 0; k < active.length; k++) residue.words[active[k]] = shape.words[active[k]];
       LATTICE.forEach(([ox, oy], i) => {
+        // after the first lattice little is left: centres are only wanted near it
+        const wanted = i === 0 ? active : activeWords(shape, reach, setWords(residue, active));
         const inside = makeDisc(r + 0.5, false, ox, oy);
         const isOverOrigin = Math.hypot(ox, oy) < r + 0.5; // then a centre's own pixel is set
-        for (let k = 0; k < active.length; k++) {
-          const at = active[k];
+        for (let k = 0; k < wanted.length; k++) {
+          const at = wanted[k];
           centres[i].words[at] = shape.words[at] === 0 && isOverOrigin ? 0 : erodedWord(shape, inside, at);
         }
         takeOutCovered(residue, centres[i], makeDisc(r, true, ox, oy), active);
@@ -55,6 +68,14 @@ export function thinFinder(shape: BitPlane, maxDiameterPx: number): ThinFinder {
       return keepTouching(residue, far);
     },
   };
+}
+
+/** Indices of words in which something is set, of those listed. */
+function setWords({ words }: BitPlane, listed: Int32Array): Int32Array {
+  let count = 0;
+  const found = new Int32Array(listed.length);
+  for (let k = 0; k < listed.length; k++) if (words[listed[k]] !== 0) found[count++] = listed[k];
+  return found.subarray(0, count);
 }
 
 /** Thin parts at one diameter, see {@link ThinFinder}. */

@@ -82,6 +82,8 @@ interface Peak {
   y: number;
 }
 
+const NO_PLANE = new Uint8Array(0);
+
 /** A row as stretches of equal wetness: stretch i ends before `ends[i]` and holds `gm2[i]`, g/m². */
 interface WetRow {
   count: number;
@@ -105,9 +107,16 @@ interface Wet {
 
 function readWetRow({ scan, box, colourGm2, whites }: Wet, y: number, row: WetRow): void {
   const { pixels, width, colours } = scan;
+  const { ends, gm2 } = row;
   const at = (box.y + y) * width + box.x;
   const from = y * box.w;
   const [first, second] = whites;
+  const plane = first?.white.plane ?? NO_PLANE;
+  const perCode = (first?.fullGm2 ?? 0) / 255;
+  const other = second?.white.plane ?? NO_PLANE;
+  const perOther = (second?.fullGm2 ?? 0) / 255;
+  const hasPlane = plane.length > 0;
+  const hasOther = other.length > 0;
   let count = 0;
   for (let x = 0; x < box.w;) {
     const word = pixels[at + x];
@@ -117,25 +126,18 @@ function readWetRow({ scan, box, colourGm2, whites }: Wet, y: number, row: WetRo
     const colour = alpha < FAINT_ALPHA ? 0 : (colourGm2[colours.known(word & RGB_OF_WORD)] * alpha) / 255;
     while (x < end) {
       const start = from + x;
-      x = first ? samePlane(first.white.plane, start, from + end) - from : end;
-      if (second) x = samePlane(second.white.plane, start, from + x) - from;
-      row.ends[count] = x;
-      row.gm2[count++] = colour + whiteWater(first, start) + whiteWater(second, start);
+      const code = hasPlane ? plane[start] : 0;
+      const otherCode = hasOther ? other[start] : 0;
+      x++;
+      if (hasPlane)
+        while (x < end && plane[from + x] === code && (!hasOther || other[from + x] === otherCode)) x++;
+      else x = end;
+      ends[count] = x;
+      gm2[count++] = colour + code * perCode + otherCode * perOther;
     }
   }
   row.count = count;
 }
-
-/** Where the stretch of one code that begins at `from` ends, at most `to`. */
-function samePlane(plane: Uint8Array, from: number, to: number): number {
-  const code = plane[from];
-  let i = from + 1;
-  while (i < to && plane[i] === code) i++;
-  return i;
-}
-
-const whiteWater = (laid: { white: WhitePlane; fullGm2: number } | undefined, at: number): number =>
-  laid ? (laid.white.plane[at] * laid.fullGm2) / 255 : 0;
 
 /** Carries the columns' sums on by one row; true when some column got wetter. Where both rows are alike nothing is touched. */
 function exchangeRows(columns: Float64Array, entering: WetRow, leaving: WetRow): boolean {

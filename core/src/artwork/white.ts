@@ -71,8 +71,8 @@ export interface WhiteWork {
   scan: ArtScan;
   settings: UnderbaseSettings;
   whites: Whites;
-  /** White wanted under each colour number, 0–1. */
-  wanted: Float64Array;
+  /** White wanted under each colour number, 0–1; one number where it is the same under every colour. */
+  wanted: Float64Array | number;
   /** Second white wanted under each colour number, 0–1; `null` for none. */
   lifted: Float64Array | null;
   choke: Choke | null;
@@ -115,7 +115,10 @@ export function startWhite(
       lostToChokePx: 0,
       unchokedPx: 0,
     },
-    wanted: colours.map((rgb) => wantedWhite(rgbOfWord(rgb), garment, process, settings)),
+    wanted:
+      process === 'dtf'
+        ? settings.density
+        : colours.map((rgb) => wantedWhite(rgbOfWord(rgb), garment, process, settings)),
     lifted: hasHighlight ? colours.map((rgb) => settings.highlight * highlightShare(rgbOfWord(rgb))) : null,
     choke: chokePx > 0 ? makeChoke(scan.ink, chokePx) : null,
   };
@@ -142,50 +145,61 @@ function assertSettings({
     );
 }
 
-/** Lays white on rows `from` up to but not including `to` of the ink's rectangle. */
+/** Lays white on rows `from` up to but not including `to` of the ink's rectangle, run by run of equal pixels. */
 export function layWhiteRows(work: WhiteWork, from: number, to: number): void {
-  const { box, width, pixels } = work.scan;
+  const { scan, choke, whites, wanted, lifted, settings } = work;
+  const { box, width, pixels, colours } = scan;
   if (box === null) return;
+  const { underbase, highlight } = whites;
+  const { minDot } = settings;
+  const uniform = typeof wanted === 'number' ? wanted : null;
+  const inner = choke?.inner ?? null;
+  let unchokedPx = 0;
   for (let y = from; y < to; y++) {
     const at = (box.y + y) * width + box.x;
+    const row = y * box.w;
     for (let x = 0; x < box.w;) {
-      const first = x;
       const word = pixels[at + x];
-      while (x < box.w && pixels[at + x] === word) x++;
-      if (word >>> 24 >= FAINT_ALPHA) layRun(work, word, y, first, x);
+      let end = x + 1;
+      while (end < box.w && pixels[at + end] === word) end++;
+      const start = x;
+      x = end;
+      const alpha = word >>> 24;
+      if (alpha < FAINT_ALPHA) continue;
+      const number = uniform === null || lifted !== null ? colours.known(word & RGB_OF_WORD) : 0; // a look into far memory
+      const want = ((uniform ?? (wanted as Float64Array)[number]) * alpha) / 255; // not a number only where uniform is null
+      const lift = lifted === null ? 0 : (lifted[number] * alpha) / 255;
+      if (want === 0 && lift === 0) continue;
+      unchokedPx += want * (end - start);
+      if (
+        end - start === 1 &&
+        highlight === null &&
+        (inner === null || isSet(inner, box.x + start, box.y + y))
+      ) {
+        const code = codeOf(want, minDot); // soft art is made of such runs: one pixel, away from edges
+        underbase.plane[row + start] = code;
+        underbase.counts[code]++;
+        underbase.counts[0]--;
+        continue;
+      }
+      for (let u = start; u < end;) {
+        const first = u;
+        u = inner === null ? end : runEnd(inner, box.y + y, box.x + u, box.x + end) - box.x;
+        if (u > first) {
+          fillRun(underbase, codeOf(want, minDot), row + first, row + u);
+          if (highlight !== null) fillRun(highlight, codeOf(lift, minDot), row + first, row + u);
+        }
+        if (choke === null || u >= end) continue;
+        const keep = keptShare(choke, scan.ink, box.x + u, box.y + y);
+        const kept = codeOf(want * keep, minDot);
+        fillRun(underbase, kept, row + u, row + u + 1);
+        if (highlight !== null) fillRun(highlight, codeOf(lift * keep, minDot), row + u, row + u + 1);
+        if (kept === 0 && want >= minDot) whites.lostToChokePx++;
+        u++;
+      }
     }
   }
-}
-
-/** White under a run of equal pixels, `from` up to but not including `to` of row `y` of the ink's rectangle. */
-function layRun(work: WhiteWork, word: number, y: number, from: number, to: number): void {
-  const { scan, choke, whites, wanted, lifted, settings } = work;
-  const alpha = word >>> 24;
-  const number = scan.colours.known(word & RGB_OF_WORD);
-  const want = (wanted[number] * alpha) / 255;
-  const lift = lifted === null ? 0 : (lifted[number] * alpha) / 255;
-  if (want === 0 && lift === 0) return;
-  whites.unchokedPx += want * (to - from);
-  const { box } = whites.underbase;
-  const row = y * box.w;
-  const code = codeOf(want, settings.minDot);
-  const liftCode = codeOf(lift, settings.minDot);
-  for (let x = from; x < to;) {
-    const start = x;
-    x = choke === null ? to : runEnd(choke.inner, box.y + y, box.x + x, box.x + to) - box.x;
-    if (x > start) {
-      fillRun(whites.underbase, code, row + start, row + x);
-      if (whites.highlight !== null) fillRun(whites.highlight, liftCode, row + start, row + x);
-    }
-    if (choke === null || x >= to) continue;
-    const keep = keptShare(choke, scan.ink, box.x + x, box.y + y);
-    const kept = codeOf(want * keep, settings.minDot);
-    fillRun(whites.underbase, kept, row + x, row + x + 1);
-    if (whites.highlight !== null)
-      fillRun(whites.highlight, codeOf(lift * keep, settings.minDot), row + x, row + x + 1);
-    if (kept === 0 && want >= settings.minDot) whites.lostToChokePx++;
-    x++;
-  }
+  whites.unchokedPx += unchokedPx;
 }
 
 /** Writes a code over a run that was 0: by `fill` for long runs, a plain loop for short ones, where a call costs more than it does. */
@@ -210,6 +224,9 @@ export function layWhite(
   layWhiteRows(work, 0, work.whites.underbase.box.h);
   return work.whites;
 }
+
+const isSet = ({ stride, words }: BitPlane, x: number, y: number): boolean =>
+  ((words[y * stride + (x >> 5)] >>> (x & 31)) & 1) === 1;
 
 const codeOf = (white: number, minDot: number): number =>
   white < minDot ? 0 : Math.floor(255 * white + 0.5);
@@ -251,7 +268,6 @@ function keptShare({ chokePx, offsets, distances }: Choke, ink: BitPlane, x: num
 /** White wanted under an opaque pixel of a colour, 0–1. */
 function wantedWhite(colour: Rgb, garment: Rgb, process: PrintProcess, settings: UnderbaseSettings): number {
   const { density, gamma, nearGarment, lightTints } = settings;
-  if (process === 'dtf') return density;
   if (process === 'sub' || (process === 'dtg-light' && !lightTints)) return 0;
   const { from, to } = nearGarment;
   const distance = perceptualDistance(toPerceptual(colour), toPerceptual(garment));

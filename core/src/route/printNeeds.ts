@@ -44,7 +44,11 @@ export function artJobFor(
     garment: garment.colourHex,
     process: 'dtg-dark',
     steps,
-    underbase: { ...white, chokeMm: own('chokeMm', TRADE.directChokeMm.start) },
+    underbase: {
+      ...white,
+      chokeMm: own('chokeMm', TRADE.directChokeMm.start),
+      density: own('whiteDensity', TRADE.directWhiteDensity.start),
+    },
     laydown,
   };
 }

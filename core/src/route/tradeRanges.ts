@@ -30,6 +30,7 @@ export const TRADE = {
   filmWhiteDensity: trade(0.5, 0.7, 0.6),
   filmChokeMm: trade(0.05, 0.3, 0.1),
   directChokeMm: trade(0.1, 0.4, 0.15),
+  directWhiteDensity: trade(0.7, 1, 1),
   powderStandS: trade(0, 300, 0),
   powderCureC: trade(120, 165, 150),
   powderCureS: trade(120, 180, 150),

@@ -10,7 +10,7 @@ const STALE: Record<string, readonly Tag[]> = {
   order: ['Order'],
   line: ['Order', 'Line', 'Route'],
   run: ['Run', 'Ledger', 'Order', 'Line'],
-  artwork: [],
+  artwork: ['Line', 'Order'],
   everything: TAGS,
 };
 const GATHER_MS = 120; // one save touches many rows: fetch once for all of them

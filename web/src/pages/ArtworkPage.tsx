@@ -1,13 +1,17 @@
+import type { Catalogue, OrderLine, SettingOverride } from '@saltflat/contract';
 import { equipmentOf, garmentOf } from '@saltflat/contract/equipment';
+import type { ArtJob } from '@saltflat/core/artwork';
 import { PROCESS_NAMES, artJobFor } from '@saltflat/core/route';
+import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
-import { useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
-import { useLineQuery, useReplanMutation, useRouteVersionsQuery } from '../api/linesApi.ts';
+import { useLineQuery, useRouteVersionsQuery } from '../api/linesApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
-import { ArtworkView } from '../features/artwork/index.ts';
-import { LinePicker } from '../features/orders/index.ts';
+import { ArtworkView, usePrepareMutation, useReplaceArtworkMutation } from '../features/artwork/index.ts';
+import type { ArtDraft, PrintPrices } from '../features/artwork/index.ts';
+import { LinePicker, useOrderQuery, useUploadArtworkMutation } from '../features/orders/index.ts';
 import { usePerson } from '../person/personSlice.ts';
 import { Loading, Notice } from '../ui/Notice.tsx';
 
@@ -30,40 +34,78 @@ function LineArtwork({ lineId }: { lineId: string }) {
   const { data, error } = useLineQuery(lineId);
   const { data: catalogue } = useCatalogueQuery();
   const { data: versions } = useRouteVersionsQuery(lineId);
-  const [replan] = useReplanMutation();
-  const who = usePerson().trim() || 'not named';
-  const [told, setTold] = useState('');
+  const { data: order } = useOrderQuery(data?.orderId ?? '', { skip: !data });
   if (error) return <Notice title="This line cannot be shown">{problemMessage(error)}</Notice>;
   if (!data || !catalogue || !versions) return <Loading what="the artwork" />;
   const { line, customer, orderId } = data;
-  const style = catalogue.styles.find(({ id }) => id === line.styleId);
-  if (!line.artwork || !style) {
+  if (!line.artwork) {
     return (
       <Notice title={`${line.code} has no artwork yet`}>
         <Link to={`/orders/${orderId}/edit`}>Open the order</Link> and drop the file there.
       </Notice>
     );
   }
-  const [latest] = versions;
-  const inkSet = equipmentOf(catalogue).inkSets[line.process];
-  const job = artJobFor(
-    { process: line.process, garment: garmentOf(style, line.colour), widthMm: line.widthMm, inkSet },
-    latest?.overrides ?? [],
+  return (
+    <Desk
+      {...{ line, customer, orderId, catalogue }}
+      lines={order?.lines ?? [line]}
+      route={versions[0] ?? null}
+    />
   );
-  const isOpen = latest !== undefined && line.state === 'ready';
+}
+
+interface DeskProps {
+  line: OrderLine;
+  lines: readonly OrderLine[];
+  customer: string;
+  orderId: string;
+  catalogue: Catalogue;
+  route: { number: number; overrides: SettingOverride[] } | null;
+}
+
+const NO_OVERRIDES: SettingOverride[] = [];
+
+function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
+  const [prepare] = usePrepareMutation();
+  const by = usePerson().trim() || 'not named';
+  const [told, setTold] = useState('');
+  const style = catalogue.styles.find(({ id }) => id === line.styleId);
+  const equipment = useMemo(() => equipmentOf(catalogue), [catalogue]);
+  const overrides = route?.overrides ?? NO_OVERRIDES;
+  const job = useMemo(
+    () =>
+      style &&
+      artJobFor(
+        {
+          process: line.process,
+          garment: garmentOf(style, line.colour),
+          widthMm: line.widthMm,
+          inkSet: equipment.inkSets[line.process],
+          preparation: line.preparation,
+        },
+        overrides,
+      ),
+    [style, line, equipment, overrides],
+  );
+  if (!job || !line.artwork) return <Notice title="This garment is not in the shop’s list any more" />;
   const printing = line.process === 'dtf' ? 'print-film' : 'print';
-  const keep = async (setting: string, value: number): Promise<void> => {
-    if (!latest) return;
-    const others = latest.overrides.filter((own) => !(own.operation === printing && own.setting === setting));
-    const answer = await replan({
-      lineId,
-      basedOn: latest.number,
-      overrides: [...others, { operation: printing, setting, value, who, why: 'tried on the artwork' }],
+  const keep = async (draft: ArtDraft): Promise<void> => {
+    const answer = await prepare({
+      lineId: line.id,
+      steps: draft.steps,
+      white: draft.white,
+      widthMm: draft.widthMm,
+      overrides: withWhite(overrides, printing, draft, job, by),
+      basedOn: route?.number ?? null,
+      by,
     });
     setTold(
-      answer.error ? problemMessage(answer.error) : `Kept in the route as version ${answer.data.number}.`,
+      answer.error
+        ? problemMessage(answer.error)
+        : `Kept: ${line.code} is now on route version ${answer.data.number}.`,
     );
   };
+  const isOpen = line.state === 'ready' || line.state === 'failed';
   return (
     <>
       <div className="page-head">
@@ -72,20 +114,100 @@ function LineArtwork({ lineId }: { lineId: string }) {
         </h1>
         <span className="muted">
           {customer}, {line.colour.name} {line.styleName}, {PROCESS_NAMES[line.process]}
+          {line.preparation && `, version ${line.preparation.number}`}
         </span>
         <span className="spacer" />
+        {isOpen && <ReplaceFile lineId={line.id} onTold={setTold} />}
         <Link to={`/orders/${orderId}`}>Order</Link>
-        {latest && <Link to={`/route/${lineId}`}>Route</Link>}
+        {route && <Link to={`/route/${line.id}`}>Route</Link>}
       </div>
+      {line.artwork.readingNotes.map((note) => (
+        <p key={note} className="caution small" style={{ marginBottom: 6 }}>
+          {note}
+        </p>
+      ))}
       <ArtworkView
-        key={latest?.number}
-        artworkId={line.artwork.id}
-        name={line.artwork.name}
-        size={{ width: line.artwork.widthPx, height: line.artwork.heightPx }}
-        job={job}
-        onKeep={isOpen ? (setting, value) => void keep(setting, value) : null}
+        key={line.artwork.id}
+        {...{ line, lines, job, by }}
+        prices={pricesOf(equipment, line.process, job.process)}
+        onKeep={isOpen ? keep : null}
       />
       <Snackbar open={told !== ''} autoHideDuration={8000} onClose={() => setTold('')} message={told} />
     </>
   );
+}
+
+/** Another file for the line; the same content is recognised, and size and placement stay. */
+function ReplaceFile({ lineId, onTold }: { lineId: string; onTold: (words: string) => void }) {
+  const input = useRef<HTMLInputElement>(null);
+  const [upload, { isLoading }] = useUploadArtworkMutation();
+  const [replace] = useReplaceArtworkMutation();
+  const take = async (file: File): Promise<void> => {
+    const sent = await upload(file);
+    if (sent.error) return onTold(problemMessage(sent.error));
+    const done = await replace({ lineId, artworkId: sent.data.id });
+    const isKnown = sent.data.name !== file.name;
+    onTold(
+      done.error
+        ? problemMessage(done.error)
+        : `The file is replaced; size and placement stay.${isKnown ? ` Its content is that of “${sent.data.name}”, which was here already.` : ''}`,
+    );
+  };
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".png,.jpg,.jpeg,.tif,.tiff,.svg"
+        aria-label="Another file for this line"
+        onChange={({ target }) => {
+          const file = target.files?.[0];
+          target.value = '';
+          if (file) void take(file);
+        }}
+      />
+      <Button size="small" variant="outlined" disabled={isLoading} onClick={() => input.current?.click()}>
+        {isLoading ? 'Reading …' : 'Replace the file'}
+      </Button>
+    </>
+  );
+}
+
+/** The route's overrides, with choke and density where they were tried to another value than the route has. */
+function withWhite(
+  overrides: readonly SettingOverride[],
+  operation: string,
+  { chokeMm, density }: ArtDraft,
+  { process, underbase = {} }: ArtJob,
+  who: string,
+): SettingOverride[] {
+  if (process === 'dtg-light') return [...overrides];
+  const changed = (
+    [
+      ['chokeMm', chokeMm, underbase.chokeMm],
+      ['whiteDensity', density, underbase.density],
+    ] as const
+  ).filter(([, tried, kept]) => tried !== kept);
+  const others = overrides.filter(
+    (own) => own.operation !== operation || !changed.some(([setting]) => setting === own.setting),
+  );
+  const why = 'tried on the artwork';
+  return [...others, ...changed.map(([setting, value]) => ({ operation, setting, value, who, why }))];
+}
+
+function pricesOf(
+  { inkSets, film, powder, pretreatments }: ReturnType<typeof equipmentOf>,
+  process: OrderLine['process'],
+  kind: string,
+): PrintPrices {
+  const inkSet = inkSets[process];
+  return {
+    colourCentsPerMl: inkSet.colourCentsPerMl,
+    whiteCentsPerMl: inkSet.whiteCentsPerMl,
+    filmCentsPerM2: film.centsPerM2,
+    powderCentsPerKg: powder.centsPerKg,
+    pretreatmentCentsPerKg: kind === 'dtg-dark' ? pretreatments.cotton.centsPerKg : 0,
+    isLaydownWeighed: inkSet.status === 'weighed',
+  };
 }

@@ -17,7 +17,11 @@ export const KEYS: readonly [keys: string, does: string][] = [
   ['u', 'Floor: undo the last step'],
   ['p', 'Floor: note a problem'],
   ['1 2 3', 'Floor: good, reprint, scrap'],
-  ['a c w', 'Artwork: art, on the garment, white'],
-  ['+ − 0 1', 'Artwork: zoom in, out, fit, pixel for pixel'],
+  ['c a r w h', 'Artwork: on the garment, file, ready, white, second white'],
+  ['t b s e', 'Artwork: thin parts, gaps, solids, soft edges'],
+  ['m n', 'Artwork: film from its printed side, through its back'],
+  ['x o', 'Artwork: split before and now, outline of the garment'],
+  ['+ − 0 1 8', 'Artwork: zoom in, out, fit, pixels 1 : 1 and 1 : 8'],
+  ['Ctrl z, Ctrl y', 'Artwork: undo, redo'],
   ['?', 'this list'],
 ];

@@ -36,13 +36,33 @@ export const dtgPrint: Practice = {
       ],
       ability: { min: 0, max: 3 },
     });
+    const density = settle({
+      key: 'whiteDensity',
+      label: 'White density',
+      kind: 'share',
+      reasons: [
+        {
+          source: 'trade',
+          text: 'Fabric swallows white: as much as one pass lays is the usual start.',
+          value: TRADE.directWhiteDensity.start,
+        },
+      ],
+      limits: [
+        {
+          min: TRADE.directWhiteDensity.min,
+          max: TRADE.directWhiteDensity.max,
+          text: 'outside usual practice: fibres show through thin white (trade).',
+        },
+      ],
+      ability: { min: 0, max: 1 },
+    });
     return {
       title: 'Load and print',
       per: 'piece',
       handsS: 45,
       machineS,
       timerS: machineS,
-      settings: hasWhite ? [choke] : [],
+      settings: hasWhite ? [density, choke] : [],
       checks: [
         'Straight, collar at the platen’s edge, hooped, no wrinkle',
         'Platen raised until the sensor objects, then one or two steps down',

@@ -1,5 +1,6 @@
 import {
   ArtworkChoice,
+  ArtworkUse,
   Order,
   OrderChange,
   OrderInput,
@@ -7,6 +8,7 @@ import {
   OrderQuery,
   VersionOnly,
 } from '@saltflat/contract';
+import { Type } from 'typebox';
 import { sendCsv } from '../../http/csv.ts';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
@@ -75,6 +77,15 @@ export const orderEndpoints = (orders: OrderService): Endpoint[] => [
       status: 201,
     },
     ({ params }) => orders.duplicate(params.id ?? ''),
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/artworks/:id/lines',
+      summary: 'Lines that are printed from an artwork',
+      answer: Type.Array(ArtworkUse),
+    },
+    ({ params }) => orders.linesOfArtwork(params.id ?? ''),
   ),
   endpoint(
     {

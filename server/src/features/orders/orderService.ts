@@ -138,7 +138,17 @@ export function createOrderService({ db, orders, readCatalogue, artworkExists, a
       throw new DomainError('invalid-input', fields.map(({ message }) => message).join(' '), { fields });
   }
 
-  return { get, getLine, list, add, change, setCancelled, duplicate, replaceArtwork };
+  return {
+    get,
+    getLine,
+    list,
+    add,
+    change,
+    setCancelled,
+    duplicate,
+    replaceArtwork,
+    linesOfArtwork: orders.linesOfArtwork,
+  };
 }
 
 function missing(what: string): never {

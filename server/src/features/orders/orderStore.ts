@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type {
+  ArtworkUse,
   Order,
   OrderInput,
   OrderLine,
@@ -81,6 +82,16 @@ export function orderStore(db: Database) {
       isCancelled: cancelledAt !== null,
     };
   }
+
+  /** Lines of orders that are not cancelled which are printed from an artwork, newest order first. */
+  const linesOfArtwork = (artworkId: string): Promise<ArtworkUse[]> =>
+    db.rows(
+      `select l.id as "lineId", 'K-' || o.number as code, k.name as customer,
+         (select number from artwork_preparation p where p.id = l.preparation_id) as preparation
+       from order_line l join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
+       where l.artwork_id = $1 and l.removed_at is null and o.state <> 'cancelled' order by o.number desc limit 100`,
+      [artworkId],
+    );
 
   async function list(query: OrderQuery, limit: number) {
     const sql = orderListSql(query, limit);
@@ -242,6 +253,7 @@ export function orderStore(db: Database) {
   return {
     find,
     findLine,
+    linesOfArtwork,
     list,
     insert,
     updateHead,

@@ -1,223 +1,227 @@
-import type { ArtFigures, ArtJob, Finding } from '@saltflat/core/artwork';
+import type { OrderLine, Preparation } from '@saltflat/contract';
+import type { ArtJob, Finding, Fix, PrintProcess } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
-import { useDeferredValue, useEffect, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Notice } from '../../ui/Notice.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import type { ArtLayer } from '../../worker/artwork.worker.ts';
-import { ArtCanvas } from './ArtCanvas.tsx';
-import { FigureTable } from './FigureTable.tsx';
-import { Findings } from './Findings.tsx';
+import { askArtwork } from '../../worker/artworkClient.ts';
+import { ArtPanels } from './ArtPanels.tsx';
+import { ArtStage } from './ArtStage.tsx';
+import type { PrintPrices } from './FigureTable.tsx';
+import type { Pointed } from './Findings.tsx';
+import { Filmstrip } from './Filmstrip.tsx';
+import { layersFor } from './layers.ts';
+import { useArtKeys } from './useArtKeys.ts';
+import { useArtDraft } from './useArtDraft.ts';
+import type { ArtDraft } from './useArtDraft.ts';
 import { useArtwork } from './useArtwork.ts';
 import './artwork.css';
 
-const LAYERS: { layer: ArtLayer; key: string; name: string }[] = [
-  { layer: 'art', key: 'a', name: 'Art' },
-  { layer: 'composite', key: 'c', name: 'On the garment' },
-  { layer: 'white', key: 'w', name: 'White' },
+interface Props {
+  line: OrderLine;
+  /** All lines of the order, for the strip. */
+  lines: readonly OrderLine[];
+  /** How it is to be printed, as the line and its route say. */
+  job: ArtJob;
+  prices: PrintPrices;
+  by: string;
+  /** Has the line printed with what was tried; resolves to a sentence. `null` where the line is closed. */
+  onKeep: ((draft: ArtDraft) => Promise<void>) | null;
+}
+
+/** The file as it will be on the garment: picture on the left, what is to be said and done about it on the right. */
+export function ArtworkView({ line, lines, job, prices, by, onKeep }: Props) {
+  const system = useUnits();
+  const artworkId = line.artwork?.id ?? '';
+  const kept = useMemo(() => draftOf(job), [job]);
+  const desk = useArtDraft(line.id, kept);
+  const { draft } = desk;
+  const [process, setProcess] = useState<PrintProcess>(job.process);
+  const [layer, setLayer] = useState<ArtLayer>('composite');
+  const [isOnGarment, setIsOnGarment] = useState(false);
+  const [isSplit, setIsSplit] = useState(false);
+  const [compared, setCompared] = useState<Preparation | null>(null);
+  const [pointed, setPointed] = useState<Pointed | null>(null);
+  const [picking, setPicking] = useState<number | null>(null);
+  const [isCleaning, setIsCleaning] = useState(false);
+  const [isKeeping, setIsKeeping] = useState(false);
+  const tried = useDeferredValue(useMemo(() => jobOf(job, draft, process), [job, draft, process]));
+  const art = useArtwork(artworkId, tried, layer);
+  const layers = layersFor(process);
+
+  useArtKeys({
+    layers,
+    onLayer: setLayer,
+    onSplit: () => setIsSplit((now) => !now),
+    onGarment: () => setIsOnGarment((now) => !now),
+    onUndo: desk.undo,
+    onRedo: desk.redo,
+  });
+  const fix = (chosen: Fix): void => {
+    setPointed(null);
+    if (chosen.kind === 'print-width') desk.change({ widthMm: chosen.widthMm });
+    else desk.change({ steps: [...draft.steps, chosen.step] });
+  };
+  const keep = async (): Promise<void> => {
+    setIsKeeping(true);
+    await onKeep?.(draft);
+    setIsKeeping(false);
+  };
+  const clean = async (index: number): Promise<void> => {
+    const step = draft.steps[index];
+    if (step?.kind !== 'knock-out') return;
+    setIsCleaning(true);
+    const before = { ...tried, steps: draft.steps.slice(0, index) };
+    const tol = await askArtwork((worker) => worker.cleanTolerance(artworkId, before, step)).catch(
+      () => step.tol,
+    );
+    setIsCleaning(false);
+    desk.change({ steps: draft.steps.map((own, i) => (i === index ? { ...step, tol } : own)) });
+  };
+  const pick = async (at: { x: number; y: number }): Promise<void> => {
+    const index = picking;
+    setPicking(null);
+    const step = index === null ? undefined : draft.steps[index];
+    if (step?.kind !== 'knock-out') return;
+    const before = { ...tried, steps: draft.steps.slice(0, index ?? 0) };
+    const { hex } = await askArtwork((worker) => worker.probe(artworkId, before, at.x, at.y));
+    desk.change({ steps: draft.steps.map((own, i) => (i === index ? { ...step, hex } : own)) });
+  };
+  const beforeJob = useMemo(
+    () =>
+      compared
+        ? { ...job, steps: compared.steps, underbase: { ...job.underbase, ...compared.white } }
+        : { ...jobOf(job, kept, process), steps: [] },
+    [compared, job, kept, process],
+  );
+
+  if (art.problem && !art.picture)
+    return (
+      <Notice title="The artwork cannot be shown" onRetry={art.retry}>
+        {art.problem}
+      </Notice>
+    );
+  const point = (finding: Finding, place: number): void => setPointed({ code: finding.code, place });
+  return (
+    <>
+      <div className="art-bar">
+        <label className="row" style={{ gap: 8 }}>
+          <span className="muted">Judged for</span>
+          <select value={process} onChange={(event) => setProcess(event.target.value as PrintProcess)}>
+            {PROCESSES.map(([value, words]) => (
+              <option key={value} value={value}>
+                {words}
+                {value === job.process ? ', as planned' : ''}
+              </option>
+            ))}
+          </select>
+        </label>
+        {process !== job.process && (
+          <span className="caution small">Only tried: the line stays as it is planned.</span>
+        )}
+        <span style={{ flex: 1 }} />
+        <span className="muted small" role="status">
+          {statusWords(art, draft.widthMm, system)}
+        </span>
+        {onKeep && (
+          <>
+            <Button size="small" variant="outlined" disabled={!desk.canUndo} onClick={desk.undo}>
+              Undo
+            </Button>
+            <Button size="small" variant="outlined" disabled={!desk.canRedo} onClick={desk.redo}>
+              Redo
+            </Button>
+            <Button
+              size="small"
+              variant="contained"
+              disabled={!desk.isChanged || isKeeping}
+              onClick={() => void keep()}
+            >
+              {isKeeping ? 'Planning …' : desk.isChanged ? 'Keep for this line' : 'Kept'}
+            </Button>
+          </>
+        )}
+      </div>
+      {art.problem && (
+        <p className="alarm row" role="alert" style={{ marginBottom: 8 }}>
+          {art.problem}
+          <Button size="small" variant="outlined" onClick={art.retry}>
+            Try again
+          </Button>
+        </p>
+      )}
+      <div className="artwork-view">
+        <ArtStage
+          {...{ line, art, layers, layer, artworkId, system, isOnGarment, pointed }}
+          job={tried}
+          beforeJob={isSplit || compared ? beforeJob : null}
+          beforeName={compared ? `version ${compared.number}` : 'the file as it came'}
+          onLayer={setLayer}
+          onSplit={() => {
+            setCompared(null);
+            setIsSplit(!isSplit);
+          }}
+          onGarment={() => setIsOnGarment(!isOnGarment)}
+          onPick={picking === null ? null : (at) => void pick(at)}
+        />
+        <ArtPanels
+          {...{ line, art, desk, process, prices, system, by, pointed, compared, isCleaning }}
+          onPoint={point}
+          onFix={onKeep && fix}
+          onClean={(index) => void clean(index)}
+          onPick={setPicking}
+          onCompare={setCompared}
+        />
+      </div>
+      <Filmstrip lines={lines} current={line} />
+    </>
+  );
+}
+
+const PROCESSES: readonly [PrintProcess, string][] = [
+  ['dtf', 'film transfer'],
+  ['dtg-dark', 'direct print with white'],
+  ['dtg-light', 'direct print without white'],
+  ['sub', 'sublimation ink'],
 ];
 
-interface Props {
-  artworkId: string;
-  name: string;
-  /** Of the whole image, px. */
-  size: { width: number; height: number };
-  /** How it is to be printed, as the line's route says. */
-  job: ArtJob;
-  /** Offers to keep white settings tried here; `null` where the route is closed. */
-  onKeep: ((setting: 'chokeMm' | 'whiteDensity', value: number) => void) | null;
+function draftOf({ steps = [], underbase = {}, widthMm, process }: ArtJob): ArtDraft {
+  const { chokeMm, density, ...white } = underbase;
+  return {
+    steps: [...steps],
+    white,
+    chokeMm: chokeMm ?? (process === 'dtf' ? 0.1 : 0.15),
+    density: density ?? 1,
+    widthMm,
+  };
 }
 
-/** The file as it will be on the garment: picture on the left, what is to be said about it on the right. */
-export function ArtworkView({ artworkId, name, size, job, onKeep }: Props) {
-  const system = useUnits();
-  const [layer, setLayer] = useState<ArtLayer>('composite');
-  const [chokeMm, setChokeMm] = useState(job.underbase?.chokeMm ?? 0);
-  const [density, setDensity] = useState(job.underbase?.density ?? 1);
-  const [marked, setMarked] = useState<Finding['at'] | null>(null);
-  const tried = useDeferredValue(
-    job.process === 'dtg-light' ? job : { ...job, underbase: { ...job.underbase, chokeMm, density } },
-  );
-  const picture = useArtwork(artworkId, tried, layer);
-  useLayerKeys(setLayer);
-
-  if (picture.status === 'failed')
-    return <Notice title="The artwork cannot be shown">{picture.reason}</Notice>;
-  return (
-    <div className="artwork-view">
-      <section className="panel art-stage" aria-label="Picture">
-        <header>
-          <div role="group" aria-label="Layers" className="row" style={{ gap: 4 }}>
-            {LAYERS.map((one) => (
-              <Button
-                key={one.layer}
-                size="small"
-                variant={layer === one.layer ? 'contained' : 'outlined'}
-                aria-pressed={layer === one.layer}
-                onClick={() => setLayer(one.layer)}
-              >
-                {one.name} <kbd>{one.key}</kbd>
-              </Button>
-            ))}
-          </div>
-          <span className="muted small" role="status">
-            {picture.status === 'reading'
-              ? 'Reading the pixels …'
-              : picture.isStale
-                ? 'Measuring every pixel …'
-                : `Printed ${formatQuantity(job.widthMm, 'length', system)} wide`}
-          </span>
-        </header>
-        <div className="art-frame" style={{ background: job.garmentHex }}>
-          {picture.status === 'shown' && (
-            <ArtCanvas
-              bitmap={picture.bitmap}
-              image={size}
-              widthMm={job.widthMm}
-              garmentHex={job.garmentHex}
-              system={system}
-              marked={marked ?? null}
-              label={`${name} on the garment's colour; plus and minus zoom, arrows move, 0 fits`}
-            />
-          )}
-        </div>
-      </section>
-      <div className="stack">
-        <section className="panel" aria-label="Findings">
-          <header>
-            <h2>Findings</h2>
-          </header>
-          {picture.status === 'shown' && picture.figures ? (
-            <Findings
-              findings={picture.figures.findings}
-              system={system}
-              onPoint={({ at }) => setMarked(at ?? null)}
-            />
-          ) : (
-            <p className="empty">Measuring …</p>
-          )}
-        </section>
-        {job.process !== 'dtg-light' && (
-          <WhiteKnobs
-            chokeMm={chokeMm}
-            density={density}
-            start={job}
-            isFilm={job.process === 'dtf'}
-            onChoke={setChokeMm}
-            onDensity={setDensity}
-            onKeep={onKeep}
-          />
-        )}
-        <section className="panel" aria-label="Figures">
-          <header>
-            <h2>One print uses</h2>
-          </header>
-          {picture.status === 'shown' && picture.figures && (
-            <Figures figures={picture.figures} isStale={picture.isStale} system={system} />
-          )}
-        </section>
-      </div>
-    </div>
-  );
+/** The job as it is tried; judged for another process it takes that one's laydowns. */
+function jobOf(
+  job: ArtJob,
+  { steps, white, chokeMm, density, widthMm }: ArtDraft,
+  process: PrintProcess,
+): ArtJob {
+  const hasWhite = process === 'dtf' || process === 'dtg-dark';
+  const underbase = hasWhite ? { ...white, chokeMm, density } : white;
+  return {
+    ...job,
+    process,
+    steps,
+    underbase,
+    widthMm,
+    laydown: process === job.process ? job.laydown : undefined,
+  };
 }
 
-function Figures({
-  figures,
-  isStale,
-  system,
-}: {
-  figures: ArtFigures;
-  isStale: boolean;
-  system: ReturnType<typeof useUnits>;
-}) {
-  return (
-    <div style={{ opacity: isStale ? 0.75 : 1 }} aria-busy={isStale}>
-      <FigureTable figures={figures} system={system} />
-    </div>
-  );
+function statusWords(
+  art: ReturnType<typeof useArtwork>,
+  widthMm: number,
+  system: ReturnType<typeof useUnits>,
+): string {
+  if (!art.picture) return 'Reading the pixels …';
+  if (art.isStale) return `Measuring every pixel … ${Math.round(100 * art.progress)} %`;
+  return `Measured. Printed ${formatQuantity(widthMm, 'length', system)} wide`;
 }
-
-interface KnobProps {
-  chokeMm: number;
-  density: number;
-  start: ArtJob;
-  isFilm: boolean;
-  onChoke: (value: number) => void;
-  onDensity: (value: number) => void;
-  onKeep: Props['onKeep'];
-}
-
-function WhiteKnobs({ chokeMm, density, start, isFilm, onChoke, onDensity, onKeep }: KnobProps) {
-  const system = useUnits();
-  const isChokeNew = Math.abs(chokeMm - (start.underbase?.chokeMm ?? 0)) > 1e-6;
-  const isDensityNew = isFilm && Math.abs(density - (start.underbase?.density ?? 1)) > 1e-6;
-  return (
-    <section className="panel" aria-label="White underbase">
-      <header>
-        <h2>White underbase</h2>
-      </header>
-      <div className="stack" style={{ padding: 16 }}>
-        <label>
-          Choke <strong>{formatQuantity(chokeMm, 'length', system, system.length === 'mm' ? 2 : 3)}</strong>
-          <input
-            type="range"
-            min="0"
-            max="0.6"
-            step="0.01"
-            value={chokeMm}
-            onChange={(event) => onChoke(Number(event.target.value))}
-          />
-          <span className="muted small">
-            White stays this far inside the colour, so that no white rim shows.
-          </span>
-        </label>
-        {isFilm && (
-          <label>
-            Density <strong>{formatQuantity(density, 'share')}</strong>
-            <input
-              type="range"
-              min="0.3"
-              max="1"
-              step="0.01"
-              value={density}
-              onChange={(event) => onDensity(Number(event.target.value))}
-            />
-            <span className="muted small">More hides better; less feels lighter and dries sooner.</span>
-          </label>
-        )}
-        {onKeep && (isChokeNew || isDensityNew) && (
-          <div className="row">
-            {isChokeNew && (
-              <Button size="small" variant="contained" onClick={() => onKeep('chokeMm', chokeMm)}>
-                Keep this choke in the route
-              </Button>
-            )}
-            {isDensityNew && (
-              <Button size="small" variant="contained" onClick={() => onKeep('whiteDensity', density)}>
-                Keep this density in the route
-              </Button>
-            )}
-          </div>
-        )}
-      </div>
-    </section>
-  );
-}
-
-/** One key per layer, unless a field is being typed in. */
-function useLayerKeys(setLayer: (layer: ArtLayer) => void): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      const found = LAYERS.find(({ key }) => key === event.key);
-      if (found) setLayer(found.layer);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [setLayer]);
-}
-
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLInputElement ||
-  target instanceof HTMLTextAreaElement ||
-  target instanceof HTMLSelectElement;

@@ -2,56 +2,153 @@ import type { ArtFigures, InkChannel } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 
+/** What the shop pays, cents; for the cost of one print. */
+export interface PrintPrices {
+  colourCentsPerMl: number;
+  whiteCentsPerMl: number;
+  filmCentsPerM2: number;
+  powderCentsPerKg: number;
+  pretreatmentCentsPerKg: number;
+  /** Whether the ink's laydown was weighed in this shop. */
+  isLaydownWeighed: boolean;
+}
+
 const CHANNELS: [InkChannel, string][] = [
-  ['c', 'cyan'],
-  ['m', 'magenta'],
-  ['y', 'yellow'],
-  ['k', 'black'],
-  ['w', 'white'],
+  ['c', 'Cyan'],
+  ['m', 'Magenta'],
+  ['y', 'Yellow'],
+  ['k', 'Black'],
+  ['w', 'White'],
+  ['h', 'Second white'],
 ];
 
-/** What one print uses, each figure with the constant it rests on. */
-export function FigureTable({ figures, system }: { figures: ArtFigures; system: UnitSystem }) {
-  const { ink, laydown, boxMm } = figures;
-  const length = (value: number): string =>
-    formatQuantity(value, 'length', system, system.length === 'mm' ? 1 : 2);
-  const rows: [string, string, string][] = [
-    [
-      'Art on the piece',
-      boxMm ? `${length(boxMm.width)} × ${length(boxMm.height)}` : 'nothing',
-      'rectangle round all ink',
-    ],
-    ['Resolution', `${Math.round(figures.perInch)} per inch`, `${figures.widthPx} × ${figures.heightPx} px`],
-    ['Inked area', `${(ink.inkMm2 / 100).toFixed(1)} cm²`, 'sum of alpha'],
-    ['White', formatQuantity(figures.whiteShare, 'share'), 'of the inked area, after the choke'],
-    ...CHANNELS.map(([channel, name]): [string, string, string] => [
-      `Ink, ${name}`,
-      formatQuantity(ink.ml[channel], 'volume', system, 3),
-      `${channel === 'w' ? laydown.whiteMlM2 : laydown.colourMlM2} ml/m² at full cover, assumed`,
-    ]),
+interface Row {
+  name: string;
+  value: string;
+  cents: number | null;
+  /** How it is worked out. */
+  basis: string;
+}
+
+/** What one print uses and costs, each figure with the formula and the constant it rests on. */
+export function FigureTable({
+  figures,
+  prices,
+  system,
+}: {
+  figures: ArtFigures;
+  prices: PrintPrices;
+  system: UnitSystem;
+}) {
+  const rows = [
+    ...sizeRows(figures, system),
+    ...inkRows(figures, prices, system),
+    ...takenAlong(figures, prices),
   ];
-  if (ink.powderG > 0)
-    rows.push(['Powder', formatQuantity(ink.powderG, 'mass'), `${laydown.powderGM2} g/m², assumed`]);
-  if (ink.filmM2 > 0) rows.push(['Film', `${(ink.filmM2 * 1e4).toFixed(0)} cm²`, '5 mm round the art']);
-  if (ink.pretreatmentG > 0)
-    rows.push([
-      'Pretreatment',
-      formatQuantity(ink.pretreatmentG, 'mass'),
-      `${laydown.pretreatmentGM2} g/m², 15 mm round the art, assumed`,
-    ]);
+  const total = rows.reduce((sum, { cents }) => sum + (cents ?? 0), 0);
   return (
-    <table className="dense">
+    <table className="dense figures">
+      <thead>
+        <tr>
+          <th>One print</th>
+          <th className="number">Amount</th>
+          <th className="number">Cents</th>
+        </tr>
+      </thead>
       <tbody>
-        {rows.map(([name, value, basis]) => (
+        {rows.map(({ name, value, cents, basis }) => (
           <tr key={name}>
             <td>
               {name}
               <div className="muted small">{basis}</div>
             </td>
             <td className="number nowrap">{value}</td>
+            <td className="number nowrap">{cents === null ? '' : cents.toFixed(1)}</td>
           </tr>
         ))}
       </tbody>
+      <tfoot>
+        <tr>
+          <td>
+            <strong>Ink, film, powder and pretreatment</strong>
+          </td>
+          <td />
+          <td className="number">
+            <strong>{total.toFixed(1)}</strong>
+          </td>
+        </tr>
+      </tfoot>
     </table>
   );
+}
+
+function sizeRows(
+  { bboxMm, dpi, px, inkMm2, coverage, solid, parts }: ArtFigures,
+  system: UnitSystem,
+): Row[] {
+  const length = (value: number): string =>
+    formatQuantity(value, 'length', system, system.length === 'mm' ? 1 : 2);
+  const row = (name: string, value: string, basis: string): Row => ({ name, value, cents: null, basis });
+  return [
+    row(
+      'Art on the piece',
+      bboxMm ? `${length(bboxMm.w)} × ${length(bboxMm.h)}` : 'nothing',
+      'rectangle round all ink',
+    ),
+    row('Resolution', `${Math.round(dpi)} per inch`, `${px[0]} × ${px[1]} px over the printed width`),
+    row('Inked area', `${(inkMm2 / 100).toFixed(1)} cm²`, 'alpha summed × area of a pixel'),
+    row('White share', formatQuantity(coverage.w, 'share'), 'white after the choke ÷ inked area'),
+    row(
+      'Largest circle inside',
+      length(solid.circleMm),
+      `of ${parts.components.toLocaleString('en')} separate parts`,
+    ),
+  ];
+}
+
+function inkRows({ ml, laydown }: ArtFigures, prices: PrintPrices, system: UnitSystem): Row[] {
+  const status = prices.isLaydownWeighed ? 'weighed here' : 'assumed';
+  return CHANNELS.filter(([channel]) => channel !== 'h' || ml.h > 0).map(([channel, name]) => {
+    const perM2 =
+      channel === 'w' ? laydown.whiteMlM2 : channel === 'h' ? laydown.highlightMlM2 : laydown.colourMlM2;
+    const isWhite = channel === 'w' || channel === 'h';
+    return {
+      name,
+      value: formatQuantity(ml[channel], 'volume', system, 3),
+      cents: ml[channel] * (isWhite ? prices.whiteCentsPerMl : prices.colourCentsPerMl),
+      basis: `coverage × area × ${perM2} ml/m² (${status})`,
+    };
+  });
+}
+
+function takenAlong({ powderG, filmM2, pretreatG, water, laydown }: ArtFigures, prices: PrintPrices): Row[] {
+  const rows: Row[] = [];
+  if (powderG > 0)
+    rows.push({
+      name: 'Powder',
+      value: formatQuantity(powderG, 'mass'),
+      cents: (powderG * prices.powderCentsPerKg) / 1000,
+      basis: `inked area and a rim of ${laydown.powderRimMm} mm × ${laydown.powderGM2} g/m² (assumed)`,
+    });
+  if (filmM2 > 0)
+    rows.push({
+      name: 'Film',
+      value: `${(filmM2 * 1e4).toFixed(0)} cm²`,
+      cents: filmM2 * prices.filmCentsPerM2,
+      basis: 'rectangle round all ink and 5 mm',
+    });
+  if (pretreatG > 0)
+    rows.push({
+      name: 'Pretreatment',
+      value: formatQuantity(pretreatG, 'mass'),
+      cents: (pretreatG * prices.pretreatmentCentsPerKg) / 1000,
+      basis: `rectangle and 15 mm × ${laydown.pretreatmentGM2} g/m² (assumed)`,
+    });
+  rows.push({
+    name: 'Water to dry out',
+    value: formatQuantity(water.inkG + water.pretreatG, 'mass'),
+    cents: null,
+    basis: `ink on average ${water.meanGm2.toFixed(0)} g/m², ${water.peakGm2.toFixed(0)} g/m² on the wettest 10 mm (assumed shares of water)`,
+  });
+  return rows;
 }

@@ -1,18 +1,29 @@
-import type { Finding } from '@saltflat/core/artwork';
+import type { Finding, Fix } from '@saltflat/core/artwork';
 import type { UnitSystem } from '@saltflat/core/units';
+import Button from '@mui/material/Button';
 import { findingWords } from './findingWords.ts';
+import { fixWords } from './stepWords.ts';
 
 const MARKS = { stop: '■', warn: '◆', note: '○' } as const;
 const WORDS = { stop: 'stops the print', warn: 'will show', note: 'worth knowing' } as const;
 
+/** Which finding is pointed at, and which of its places. */
+export interface Pointed {
+  code: Finding['code'];
+  place: number;
+}
+
 interface Props {
   findings: readonly Finding[];
   system: UnitSystem;
-  onPoint: (finding: Finding) => void;
+  pointed: Pointed | null;
+  onPoint: (finding: Finding, place: number) => void;
+  /** `null` where the line can no longer be changed. */
+  onFix: ((fix: Fix) => void) | null;
 }
 
-/** What stands out in the file, worst first; a finding with a place can be pointed at. */
-export function Findings({ findings, system, onPoint }: Props) {
+/** What stands out in the file, worst first: where it is, and what mends it by one press. */
+export function Findings({ findings, system, pointed, onPoint, onFix }: Props) {
   if (findings.length === 0) {
     return (
       <p style={{ padding: '12px 16px' }}>
@@ -24,22 +35,58 @@ export function Findings({ findings, system, onPoint }: Props) {
     <ul aria-label="Findings">
       {findings.map((finding) => {
         const { title, text } = findingWords(finding, system);
+        const place = pointed?.code === finding.code ? pointed.place : -1;
         return (
-          <li key={finding.code} className="finding" data-severity={finding.severity}>
-            <span className="state" data-tone={finding.severity === 'note' ? 'calm' : 'hands'}>
-              <span aria-hidden="true">{MARKS[finding.severity]}</span>
-              {WORDS[finding.severity]}
-            </span>
-            <h3>{title}</h3>
-            <p>{text}</p>
-            {finding.at && (
-              <button type="button" className="link" onClick={() => onPoint(finding)}>
-                Show where
-              </button>
-            )}
+          <li
+            key={finding.code}
+            className="finding"
+            data-severity={finding.severity}
+            data-pointed={place >= 0}
+          >
+            <div className="finding-head">
+              <h3>{title}</h3>
+              <span className="state small" data-tone={finding.severity === 'note' ? 'calm' : 'hands'}>
+                <span aria-hidden="true">{MARKS[finding.severity]}</span>
+                {WORDS[finding.severity]}
+              </span>
+            </div>
+            <p>
+              {text}
+              {finding.confidence === 'likely' && (
+                <span className="muted"> Likely, not sure: look for yourself.</span>
+              )}
+            </p>
+            <div className="finding-acts">
+              {onFix &&
+                finding.fixes.map((fix, i) => (
+                  <Button
+                    key={fixWords(fix, system)}
+                    size="small"
+                    variant={i === 0 ? 'contained' : 'outlined'}
+                    onClick={() => onFix(fix)}
+                  >
+                    {fixWords(fix, system)}
+                  </Button>
+                ))}
+              {finding.places.length > 0 && (
+                <button
+                  type="button"
+                  className="link"
+                  onClick={() => onPoint(finding, (place + 1) % finding.places.length)}
+                >
+                  {placeWords(finding, place)}
+                </button>
+              )}
+            </div>
           </li>
         );
       })}
     </ul>
   );
+}
+
+function placeWords({ places, placeCount }: Finding, place: number): string {
+  if (places.length === 1) return 'Show where';
+  if (place < 0) return `Show where (${placeCount.toLocaleString('en')} places)`;
+  return `Place ${place + 1} of ${placeCount.toLocaleString('en')}: next`;
 }

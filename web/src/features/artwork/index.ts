@@ -1,1 +1,4 @@
 export { ArtworkView } from './ArtworkView.tsx';
+export type { PrintPrices } from './FigureTable.tsx';
+export { usePrepareMutation, useReplaceArtworkMutation } from './preparationsApi.ts';
+export type { ArtDraft } from './useArtDraft.ts';

@@ -1,51 +1,80 @@
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
-import { useEffect, useState } from 'react';
-import type { ArtLayer } from '../../worker/artwork.worker.ts';
-import { artworkWorker } from '../../worker/artworkClient.ts';
+import { proxy } from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { ArtLayer, ArtPicture } from '../../worker/artwork.worker.ts';
+import { askArtwork } from '../../worker/artworkClient.ts';
+import { isMask } from './layers.ts';
 
-export type Picture =
-  | { status: 'reading' }
-  /** `figures` are `null` until the first full measurement; `isStale` while a newer one is under way. */
-  | { status: 'shown'; bitmap: ImageBitmap; figures: ArtFigures | null; isStale: boolean }
-  | { status: 'failed'; reason: string };
-
-/** Picture and figures of an artwork for a job: a quick picture first, then every pixel. An answer for a former job is dropped. */
-export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Picture {
-  const [picture, setPicture] = useState<Picture>({ status: 'reading' });
-  const jobKey = JSON.stringify(job);
-  useEffect(() => {
-    let isCurrent = true;
-    const asked = JSON.parse(jobKey) as ArtJob;
-    const show = (bitmap: ImageBitmap, figures: ArtFigures | null): void => {
-      if (!isCurrent) bitmap.close();
-      else
-        setPicture((before) => ({
-          status: 'shown',
-          bitmap,
-          figures: figures ?? (before.status === 'shown' ? before.figures : null),
-          isStale: figures === null,
-        }));
-    };
-    const make = async (): Promise<void> => {
-      const worker = artworkWorker();
-      show(await worker.picture(artworkId, asked, layer, 'draft'), null);
-      await new Promise((resolve) => setTimeout(resolve, SETTLE_MS));
-      if (!isCurrent) return; // a slider is still moving: no full pass for this position
-      const figures = await worker.analyse(artworkId, asked);
-      show(await worker.picture(artworkId, asked, layer, 'full'), figures);
-    };
-    make().catch((error: unknown) => {
-      if (isCurrent)
-        setPicture({
-          status: 'failed',
-          reason: error instanceof Error ? error.message : 'The picture could not be made.',
-        });
-    });
-    return () => {
-      isCurrent = false;
-    };
-  }, [artworkId, jobKey, layer]);
-  return picture;
+export interface ArtState {
+  picture: ArtPicture | null;
+  /** Of the newest job that was measured whole; see `isStale`. */
+  figures: ArtFigures | null;
+  /** Figures are of a former job, or the picture is not of every pixel yet. */
+  isStale: boolean;
+  /** Share measured, 0–1, while it goes on. */
+  progress: number;
+  problem: string | null;
+  retry: () => void;
 }
 
-const SETTLE_MS = 150;
+const SETTLE_MS = 160; // a slider at rest for this long has its full answer worked out
+
+/** Picture and figures of an artwork for a job: a quick picture first, then every pixel. Answers for former jobs are dropped. */
+export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): ArtState {
+  const [picture, setPicture] = useState<ArtPicture | null>(null);
+  const [measured, setMeasured] = useState<{ key: string; figures: ArtFigures } | null>(null);
+  const [isRough, setIsRough] = useState(true);
+  const [progress, setProgress] = useState(0);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [attempt, setAttempt] = useState(0);
+  const jobKey = JSON.stringify(job);
+  const shown = useRef<ArtPicture | null>(null);
+
+  useEffect(() => {
+    const now = { isCurrent: true };
+    const asked = JSON.parse(jobKey) as ArtJob;
+    const show = (next: ArtPicture, rough: boolean): void => {
+      if (!now.isCurrent) return close(next);
+      if (shown.current) close(shown.current);
+      shown.current = next;
+      setPicture(next);
+      setIsRough(rough);
+    };
+    const make = async (): Promise<void> => {
+      setProblem(null);
+      show(await askArtwork((worker) => worker.picture(artworkId, asked, layer, 'draft')), true);
+      await new Promise((resolve) => setTimeout(resolve, SETTLE_MS));
+      if (!now.isCurrent) return;
+      const tell = proxy((share: number) => now.isCurrent && setProgress(share));
+      const figures = await askArtwork((worker) => worker.analyse(artworkId, asked, tell));
+      if (figures === null || !now.isCurrent) return;
+      setMeasured({ key: jobKey, figures });
+      setProgress(1);
+      show(await askArtwork((worker) => worker.picture(artworkId, asked, layer, 'full')), false);
+    };
+    make().catch((error: unknown) => {
+      if (now.isCurrent)
+        setProblem(error instanceof Error ? error.message : 'The picture could not be made.');
+    });
+    return () => {
+      now.isCurrent = false;
+      void askArtwork((worker) => worker.cancel()).catch(() => undefined); // the pixels of a former job need not be finished
+    };
+  }, [artworkId, jobKey, layer, attempt]);
+
+  const retry = useCallback(() => setAttempt((before) => before + 1), []);
+  const isStale = measured?.key !== jobKey || (isRough && isMask(layer));
+  return {
+    picture,
+    figures: measured?.figures ?? null,
+    isStale: isStale || isRough,
+    progress,
+    problem,
+    retry,
+  };
+}
+
+function close({ bitmap, small }: ArtPicture): void {
+  bitmap.close();
+  small.close();
+}

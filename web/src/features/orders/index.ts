@@ -8,5 +8,6 @@ export {
   useOrderQuery,
   useOrdersQuery,
   useRestoreOrderMutation,
+  useUploadArtworkMutation,
   withoutEmpty,
 } from './ordersApi.ts';

@@ -1,0 +1,127 @@
+import type { OrderLine, Preparation } from '@saltflat/contract';
+import type { Finding, Fix, PrintProcess } from '@saltflat/core/artwork';
+import type { UnitSystem } from '@saltflat/core/units';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import { useState } from 'react';
+import { FigureTable } from './FigureTable.tsx';
+import type { PrintPrices } from './FigureTable.tsx';
+import { Findings } from './Findings.tsx';
+import type { Pointed } from './Findings.tsx';
+import { OutPanel } from './OutPanel.tsx';
+import { StepList } from './StepList.tsx';
+import type { ArtDraftState } from './useArtDraft.ts';
+import type { ArtState } from './useArtwork.ts';
+import { Versions } from './Versions.tsx';
+import { WhitePanel } from './WhitePanel.tsx';
+
+interface Props {
+  line: OrderLine;
+  art: ArtState;
+  desk: ArtDraftState;
+  process: PrintProcess;
+  prices: PrintPrices;
+  system: UnitSystem;
+  by: string;
+  pointed: Pointed | null;
+  compared: Preparation | null;
+  isCleaning: boolean;
+  onPoint: (finding: Finding, place: number) => void;
+  onFix: ((fix: Fix) => void) | null;
+  onClean: (index: number) => void;
+  onPick: (index: number) => void;
+  onCompare: (preparation: Preparation | null) => void;
+}
+
+const PANELS = ['findings', 'white', 'figures', 'versions', 'out'] as const;
+type Panel = (typeof PANELS)[number];
+const NAMES: Record<Panel, string> = {
+  findings: 'Findings',
+  white: 'White',
+  figures: 'Figures',
+  versions: 'Versions',
+  out: 'Out',
+};
+
+/** The right column: one panel at a time. */
+export function ArtPanels(props: Props) {
+  const { line, art, desk, process, prices, system, by } = props;
+  const [panel, setPanel] = useState<Panel>('findings');
+  const { draft } = desk;
+  const count = art.figures?.findings.length ?? 0;
+  return (
+    <section className="panel art-panels" aria-label="About the artwork">
+      <Tabs
+        value={panel}
+        onChange={(_, next: Panel) => setPanel(next)}
+        variant="fullWidth"
+        aria-label="About the artwork"
+      >
+        {PANELS.map((one) => (
+          <Tab
+            key={one}
+            value={one}
+            id={`art-tab-${one}`}
+            aria-controls={`art-panel-${one}`}
+            label={one === 'findings' && count > 0 ? `Findings ${count}` : NAMES[one]}
+          />
+        ))}
+      </Tabs>
+      <div
+        role="tabpanel"
+        id={`art-panel-${panel}`}
+        aria-labelledby={`art-tab-${panel}`}
+        tabIndex={0}
+        className="art-panel-body"
+        data-stale={art.isStale && art.figures !== null}
+        aria-busy={art.isStale}
+      >
+        {panel === 'findings' && (
+          <>
+            {art.figures ? (
+              <Findings
+                findings={art.figures.findings}
+                system={system}
+                pointed={props.pointed}
+                onPoint={props.onPoint}
+                onFix={props.onFix}
+              />
+            ) : (
+              <p className="empty">Measuring every pixel …</p>
+            )}
+            <h3 className="panel-title">Done to the file before it is printed</h3>
+            <StepList
+              steps={draft.steps}
+              system={system}
+              isCleaning={props.isCleaning}
+              onChange={(steps, kind) => desk.change({ steps }, kind)}
+              onClean={props.onClean}
+              onPick={props.onPick}
+            />
+          </>
+        )}
+        {panel === 'white' && (
+          <WhitePanel {...{ process, draft, system }} figures={art.figures} onChange={desk.change} />
+        )}
+        {panel === 'figures' &&
+          (art.figures ? (
+            <FigureTable figures={art.figures} prices={prices} system={system} />
+          ) : (
+            <p className="empty">Measuring every pixel …</p>
+          ))}
+        {panel === 'versions' && (
+          <Versions
+            artworkId={line.artwork?.id ?? ''}
+            lineId={line.id}
+            keptId={line.preparation?.id ?? null}
+            system={system}
+            comparedNumber={props.compared?.number ?? null}
+            onTake={({ steps, white }) => desk.change({ steps: [...steps], white })}
+            onCompare={props.onCompare}
+          />
+        )}
+        {panel === 'out' && <OutPanel line={line} by={by} isChanged={desk.isChanged} />}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,184 @@
+import type { OrderLine } from '@saltflat/contract';
+import type { ArtJob } from '@saltflat/core/artwork';
+import { formatQuantity } from '@saltflat/core/units';
+import type { UnitSystem } from '@saltflat/core/units';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { ArtLayer, ArtPicture, ArtProbe } from '../../worker/artwork.worker.ts';
+import { askArtwork } from '../../worker/artworkClient.ts';
+import { ArtCanvas } from './ArtCanvas.tsx';
+import type { Place } from './ArtCanvas.tsx';
+import type { Pointed } from './Findings.tsx';
+import { outlineOf, printTop } from './garmentOutline.ts';
+import { isMask } from './layers.ts';
+import type { Layer } from './layers.ts';
+import type { ArtState } from './useArtwork.ts';
+
+interface Props {
+  line: OrderLine;
+  art: ArtState;
+  artworkId: string;
+  job: ArtJob;
+  /** What the left half of a split view shows; `null` for no split. */
+  beforeJob: ArtJob | null;
+  beforeName: string;
+  layers: readonly Layer[];
+  layer: ArtLayer;
+  system: UnitSystem;
+  isOnGarment: boolean;
+  pointed: Pointed | null;
+  onLayer: (layer: ArtLayer) => void;
+  onSplit: () => void;
+  onGarment: () => void;
+  onPick: ((at: { x: number; y: number }) => void) | null;
+}
+
+const NO_PLACES: readonly Place[] = [];
+
+/** The picture with its layer keys above and what is under the pointer below. */
+export function ArtStage(props: Props) {
+  const { line, art, artworkId, job, beforeJob, beforeName, layers, layer, system, isOnGarment, pointed } =
+    props;
+  const [hovered, setHovered] = useState<ArtProbe | null>(null);
+  const before = useBefore(artworkId, beforeJob);
+  const probe = useProbe(artworkId, job, setHovered);
+  const garment = useMemo(
+    () =>
+      isOnGarment ? { outline: outlineOf(line.styleKind), top: printTop(line.placement, line.dropMm) } : null,
+    [isOnGarment, line.styleKind, line.placement, line.dropMm],
+  );
+  const places = useMemo(() => {
+    const finding = art.figures?.findings.find(({ code }) => code === pointed?.code);
+    if (!finding || !pointed || layer === 'art') return NO_PLACES;
+    const first = finding.places[pointed.place];
+    return first ? [first, ...finding.places.filter((place) => place !== first)] : NO_PLACES;
+  }, [art.figures, pointed, layer]);
+  const shown = layers.find((one) => one.layer === layer);
+  const split = before ? 'x' : null;
+  return (
+    <section className="panel art-stage" aria-label="Picture">
+      <div role="group" aria-label="Layers" className="layer-keys">
+        {layers.map((one) => (
+          <button
+            key={one.layer}
+            type="button"
+            aria-pressed={layer === one.layer}
+            title={one.says}
+            onClick={() => props.onLayer(one.layer)}
+          >
+            {one.name} <kbd>{one.key}</kbd>
+          </button>
+        ))}
+        <span className="layer-gap" />
+        <button
+          type="button"
+          aria-pressed={beforeJob !== null}
+          title={`Left: ${beforeName}. [ and ] move the line`}
+          onClick={props.onSplit}
+        >
+          Split <kbd>x</kbd>
+        </button>
+        <button
+          type="button"
+          aria-pressed={isOnGarment}
+          title="The print to scale on a middle size of the garment"
+          onClick={props.onGarment}
+        >
+          Outline <kbd>o</kbd>
+        </button>
+      </div>
+      <div className="art-frame" style={{ background: job.garment }} data-busy={art.isStale}>
+        {art.picture && (
+          <ArtCanvas
+            picture={art.picture}
+            before={split && before}
+            garment={garment}
+            garmentHex={job.garment}
+            system={system}
+            places={places}
+            label={`${line.artwork?.name ?? 'Artwork'}: ${shown?.says ?? ''}; plus and minus zoom, arrows move, 0 fits, 1 and 8 show single pixels`}
+            onHover={probe}
+            onPick={props.onPick}
+          />
+        )}
+      </div>
+      <p className="readout small" aria-live="off">
+        {props.onPick ? (
+          <strong>Click the colour to take out.</strong>
+        ) : (
+          <>
+            <span className="muted">
+              {shown?.says}
+              {isMask(layer) && art.isStale ? ' (shown once every pixel is measured)' : ''}
+            </span>
+            <span style={{ flex: 1 }} />
+            {hovered && <Readout at={hovered} system={system} />}
+          </>
+        )}
+      </p>
+    </section>
+  );
+}
+
+function Readout({ at, system }: { at: ArtProbe; system: UnitSystem }) {
+  const width =
+    at.widthMm === null
+      ? 'no shape'
+      : at.widthMm === 'more'
+        ? `wider than ${formatQuantity(10, 'length', system)}`
+        : `${formatQuantity(at.widthMm, 'length', system, system.length === 'mm' ? 2 : 3)} wide`;
+  return (
+    <span className="nowrap">
+      {at.alpha > 0 && (
+        <>
+          <span className="swatch" style={{ background: at.hex }} /> <span className="code">{at.hex}</span>
+          ,{' '}
+        </>
+      )}
+      alpha {Math.round(100 * at.alpha)} %, white {Math.round(100 * at.white)} %, {width}
+    </span>
+  );
+}
+
+/** The picture on the left of a split view. */
+function useBefore(artworkId: string, job: ArtJob | null): ArtPicture | null {
+  const [picture, setPicture] = useState<ArtPicture | null>(null);
+  const key = job && JSON.stringify(job);
+  useEffect(() => {
+    const now = { isCurrent: true };
+    if (key === null) setPicture(null);
+    else
+      askArtwork((worker) => worker.picture(artworkId, JSON.parse(key) as ArtJob, 'composite', 'draft'))
+        .then((made) => now.isCurrent && setPicture(made))
+        .catch(() => undefined); // the other half still shows
+    return () => {
+      now.isCurrent = false;
+    };
+  }, [artworkId, key]);
+  return picture;
+}
+
+/** Asks what is under the pointer, one question at a time: the newest wins. */
+function useProbe(
+  artworkId: string,
+  job: ArtJob,
+  onAnswer: (probe: ArtProbe | null) => void,
+): (at: { x: number; y: number } | null) => void {
+  const waiting = useRef<{ x: number; y: number } | null>(null);
+  const isAsking = useRef(false);
+  return (at) => {
+    waiting.current = at;
+    if (at === null) onAnswer(null);
+    if (isAsking.current || at === null) return;
+    isAsking.current = true;
+    const ask = async (): Promise<void> => {
+      for (let next = waiting.current; next; next = waiting.current) {
+        waiting.current = null;
+        const { x, y } = next;
+        onAnswer(await askArtwork((worker) => worker.probe(artworkId, job, x, y)));
+      }
+    };
+    void ask()
+      .catch(() => onAnswer(null))
+      .finally(() => (isAsking.current = false));
+  };
+}

@@ -1,0 +1,164 @@
+import type { ArtFigures, PrintProcess } from '@saltflat/core/artwork';
+import { WHITE_PRESETS, defaultUnderbase } from '@saltflat/core/artwork';
+import { formatQuantity } from '@saltflat/core/units';
+import type { UnitSystem } from '@saltflat/core/units';
+import Button from '@mui/material/Button';
+import { Slider } from './Slider.tsx';
+import type { ArtDraft } from './useArtDraft.ts';
+
+interface Props {
+  process: PrintProcess;
+  draft: ArtDraft;
+  figures: ArtFigures | null;
+  system: UnitSystem;
+  onChange: (part: Partial<ArtDraft>, kind: string) => void;
+}
+
+/** White under the colour: house presets, then every knob. */
+export function WhitePanel({ process, draft, figures, system, onChange }: Props) {
+  if (process === 'dtg-light' || process === 'sub') {
+    return (
+      <p style={{ padding: '12px 16px' }}>
+        {process === 'sub'
+          ? 'Sublimation ink has no white: what is white or light in the art becomes the garment’s colour.'
+          : 'No white is printed on a light garment.'}
+      </p>
+    );
+  }
+  const own = { ...defaultUnderbase(process), ...draft.white };
+  const fine = (value: number): string =>
+    formatQuantity(value, 'length', system, system.length === 'mm' ? 2 : 3);
+  const percent = (value: number): string => formatQuantity(value, 'share');
+  const white = (part: ArtDraft['white'], kind: string): void =>
+    onChange({ white: { ...draft.white, ...part } }, kind);
+  const isDirect = process === 'dtg-dark';
+  return (
+    <div className="stack white-panel">
+      <div className="presets" role="group" aria-label="House presets">
+        {WHITE_PRESETS[process].map(({ name, tradeOff, underbase }) => {
+          const { chokeMm = draft.chokeMm, density = draft.density, highlight } = underbase;
+          const isOn =
+            chokeMm === draft.chokeMm &&
+            density === draft.density &&
+            (highlight ?? own.highlight) === own.highlight;
+          return (
+            <Button
+              key={name}
+              size="small"
+              variant={isOn ? 'contained' : 'outlined'}
+              aria-pressed={isOn}
+              title={tradeOff}
+              onClick={() =>
+                onChange(
+                  {
+                    chokeMm,
+                    density,
+                    white: highlight === undefined ? draft.white : { ...draft.white, highlight },
+                  },
+                  '',
+                )
+              }
+            >
+              {name}
+            </Button>
+          );
+        })}
+      </div>
+      <Slider
+        label="Density"
+        shown={percent(draft.density)}
+        min={0.3}
+        max={1}
+        step={0.01}
+        value={draft.density}
+        onChange={(density) => onChange({ density }, 'density')}
+        hint="More hides better; less feels lighter and dries sooner."
+      />
+      <Slider
+        label="Choke"
+        shown={fine(draft.chokeMm)}
+        min={0}
+        max={0.6}
+        step={0.01}
+        value={draft.chokeMm}
+        onChange={(chokeMm) => onChange({ chokeMm }, 'choke')}
+      />
+      <details className="why">
+        <summary>Why this choke</summary>
+        <p className="small">{chokeReason(draft.chokeMm, process, figures, system)}</p>
+      </details>
+      <Slider
+        label="Smallest dot"
+        shown={percent(own.minDot)}
+        min={0}
+        max={0.3}
+        step={0.01}
+        value={own.minDot}
+        onChange={(minDot) => white({ minDot }, 'dot')}
+        hint="Thinner white is not laid: single droplets do not hold."
+      />
+      {isDirect && (
+        <>
+          <Slider
+            label="White begins"
+            shown={`${own.nearGarment.from} from the garment’s colour`}
+            min={0}
+            max={20}
+            step={0.5}
+            value={own.nearGarment.from}
+            onChange={(from) =>
+              white({ nearGarment: { from, to: Math.max(own.nearGarment.to, from + 1) } }, 'near')
+            }
+          />
+          <Slider
+            label="White is full"
+            shown={`${own.nearGarment.to} from it`}
+            min={1}
+            max={40}
+            step={0.5}
+            value={own.nearGarment.to}
+            onChange={(to) =>
+              white({ nearGarment: { from: Math.min(own.nearGarment.from, to - 1), to } }, 'near')
+            }
+            hint="Difference to the eye: 1 is just visible. Colours near the garment’s need less white."
+          />
+          <Slider
+            label="Second white"
+            shown={own.highlight === 0 ? 'none' : percent(own.highlight)}
+            min={0}
+            max={1}
+            step={0.05}
+            value={own.highlight}
+            onChange={(highlight) => white({ highlight }, 'highlight')}
+            hint="A second hit under what is light and nearly grey, after a pause to dry."
+          />
+        </>
+      )}
+    </div>
+  );
+}
+
+function chokeReason(
+  chokeMm: number,
+  process: PrintProcess,
+  figures: ArtFigures | null,
+  system: UnitSystem,
+): string {
+  const usual = defaultUnderbase(process).chokeMm;
+  const fine = (value: number): string =>
+    formatQuantity(value, 'length', system, system.length === 'mm' ? 2 : 3);
+  const spread =
+    process === 'dtf'
+      ? 'On film the white lies on top of the colour and shifts little, so a little is enough'
+      : 'On fabric wet white spreads before the colour falls on it, so it has to stay further inside';
+  const lost = figures
+    ? ` Here it is ${figures.white.chokePx.toFixed(1)} px; ${(100 * figures.white.chokeLostShare).toFixed(2)} % of the art is too thin to keep any white under it.`
+    : '';
+  const against =
+    chokeMm < usual
+      ? ' Less than that: a white rim may show.'
+      : chokeMm > usual
+        ? ' More than that: edges may look dark.'
+        : '';
+  return `${spread}: ${fine(usual)} is a usual start.${against}${lost}`;
+}

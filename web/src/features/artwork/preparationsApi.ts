@@ -1,0 +1,59 @@
+import type {
+  Artwork,
+  ArtworkUse,
+  Order,
+  Preparation,
+  PreparationInput,
+  ProofAnswer,
+  ProofAnswerInput,
+  RightsInput,
+  RouteVersion,
+} from '@saltflat/contract';
+import { baseApi } from '../../api/baseApi.ts';
+
+const preparationsApi = baseApi.injectEndpoints({
+  endpoints: (build) => ({
+    preparations: build.query<Preparation[], string>({
+      query: (artworkId) => `/artworks/${artworkId}/preparations`,
+      providesTags: ['Line'],
+    }),
+    artworkUses: build.query<ArtworkUse[], string>({
+      query: (artworkId) => `/artworks/${artworkId}/lines`,
+      providesTags: ['Line'],
+    }),
+    prepare: build.mutation<RouteVersion, { lineId: string } & PreparationInput>({
+      query: ({ lineId, ...body }) => ({ url: `/lines/${lineId}/preparations`, method: 'POST', body }),
+      invalidatesTags: ['Line', 'Route', 'Order'],
+    }),
+    replaceArtwork: build.mutation<Order, { lineId: string; artworkId: string }>({
+      query: ({ lineId, artworkId }) => ({
+        url: `/lines/${lineId}/artwork`,
+        method: 'PUT',
+        body: { artworkId },
+      }),
+      invalidatesTags: ['Line', 'Route', 'Order'],
+    }),
+    sayRights: build.mutation<Artwork, { artworkId: string } & RightsInput>({
+      query: ({ artworkId, ...body }) => ({ url: `/artworks/${artworkId}/rights`, method: 'PUT', body }),
+      invalidatesTags: ['Line', 'Order'],
+    }),
+    proofAnswers: build.query<ProofAnswer[], string>({
+      query: (lineId) => `/lines/${lineId}/proof-answers`,
+      providesTags: ['Line'],
+    }),
+    answerProof: build.mutation<ProofAnswer[], { lineId: string } & ProofAnswerInput>({
+      query: ({ lineId, ...body }) => ({ url: `/lines/${lineId}/proof-answers`, method: 'POST', body }),
+      invalidatesTags: ['Line', 'Order'],
+    }),
+  }),
+});
+
+export const {
+  usePreparationsQuery,
+  useArtworkUsesQuery,
+  usePrepareMutation,
+  useReplaceArtworkMutation,
+  useSayRightsMutation,
+  useProofAnswersQuery,
+  useAnswerProofMutation,
+} = preparationsApi;
