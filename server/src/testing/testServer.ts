@@ -63,7 +63,8 @@ export function claimedPng(width: number, height: number): Buffer {
   ]);
 }
 
-function chunk(type: string, data: Buffer): Buffer {
+/** One chunk of a PNG file. */
+export function chunk(type: string, data: Buffer): Buffer {
   const body = Buffer.concat([Buffer.from(type, 'latin1'), data]);
   const framed = Buffer.alloc(body.length + 8);
   framed.writeUInt32BE(data.length, 0);

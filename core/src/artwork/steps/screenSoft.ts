@@ -1,4 +1,5 @@
-import { bitsWithout, hasBit } from '../bits.ts';
+import { bitsWithout, hasBit, invertBits, lowestBit } from '../bits.ts';
+import type { BitPlane } from '../bits.ts';
 import { FAINT_ALPHA } from '../pixels.ts';
 import type { Pixels } from '../pixels.ts';
 import { connectParts, keepParts } from '../runs.ts';
@@ -40,7 +41,7 @@ export function screenSoft(
     }
   }
   const screened = { ...image, data };
-  return dropCutDots(screened, soft, SPECK_MM2 / (pitchMm * pitchMm));
+  return mendCutDots(screened, soft, SPECK_MM2 / (pitchMm * pitchMm));
 }
 
 const rankIndex = (u: number): number => Math.floor((u - Math.floor(u)) * RANKS) & (RANKS - 1);
@@ -58,10 +59,26 @@ function dotRanks(): Float64Array {
   return ranks;
 }
 
-/** Clears dots that the edge of the soft area cut too small. */
-function dropCutDots(image: Pixels, soft: ArtScan['ink'], leastPx: number): Pixels {
+/** Clears dots that the edge of the soft area cut too small to hold, and fills gaps too small to stay open. */
+function mendCutDots(image: Pixels, soft: BitPlane, leastPx: number): Pixels {
   const { ink } = scanArt(image);
-  const parts = connectParts(ink, 8);
-  const small = keepParts(parts, (part) => parts.areaPx[part] < leastPx);
-  return clearBits(image, bitsWithout(small, bitsWithout(small, soft)));
+  const small = (bits: BitPlane, neighbours: 4 | 8): BitPlane => {
+    const parts = connectParts(bits, neighbours);
+    return keepParts(parts, (part) => parts.areaPx[part] < leastPx);
+  };
+  const within = (bits: BitPlane): BitPlane => bitsWithout(bits, bitsWithout(bits, soft));
+  const cleared = clearBits(image, within(small(ink, 8)));
+  return fillBits(cleared, within(small(invertBits(ink), 4)));
+}
+
+/** The image with full ink where bits are set. */
+function fillBits(image: Pixels, { width, height, stride, words }: BitPlane): Pixels {
+  const data = new Uint8Array(image.data);
+  for (let y = 0; y < height; y++) {
+    for (let j = 0; j < stride; j++) {
+      for (let word = words[y * stride + j]; word !== 0; word &= word - 1)
+        data[4 * (y * width + 32 * j + lowestBit(word)) + 3] = 255;
+    }
+  }
+  return { ...image, data };
 }

@@ -75,7 +75,8 @@ describe('steps done to a file before it is printed', () => {
     const after = judged(glow, [step]);
     expect(before.softShare).to.be.above(0.5);
     expect(after.softShare).to.be.below(0.02);
-    expect(after.parts.specks).to.be.below(3);
+    expect(after.parts.specks).to.equal(0);
+    expect(after.parts.pinholes).to.equal(0);
     expect(after.inkMm2).to.be.within(0.85 * before.inkMm2, 1.05 * before.inkMm2);
     expect(judged(glow, [{ kind: 'harden-edges', threshold: 128 }]).softShare).to.equal(0);
   });

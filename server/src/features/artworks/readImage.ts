@@ -47,7 +47,7 @@ export async function readImage(bytes: Buffer, name: string): Promise<ReadImage>
     mediaType: MEDIA_TYPES[format],
     widthPx: Math.round(width * scale),
     heightPx: Math.round(height * scale),
-    readingNotes: [...safe.notes, ...notesOn(metadata)],
+    readingNotes: [...safe.notes, ...notesOn(metadata, isAnimatedPng(safe.bytes))],
     thumbnail,
   };
 }
@@ -128,14 +128,31 @@ async function decodeOrRefuse<T>(name: string, decode: () => Promise<T>): Promis
   }
 }
 
-function notesOn({ depth, space, hasProfile, orientation = 1, pages = 1 }: Metadata): string[] {
+function notesOn(
+  { depth, space, hasProfile, orientation = 1, pages = 1 }: Metadata,
+  isAnimated: boolean,
+): string[] {
   const notes: string[] = [];
   if (space === 'cmyk') notes.push('CMYK colours were converted to sRGB: look at them once more.');
   else if (hasProfile) notes.push('Colours were converted from the file’s profile to sRGB.');
   if (depth === 'ushort') notes.push('16 bits a channel were reduced to 8.');
   if (orientation > 1) notes.push('The picture was turned upright as its camera noted.');
+  if (isAnimated) notes.push('Only the first frame of the animation was taken.');
   if (pages > 1) notes.push(`Only the first of ${pages} pages or frames was taken.`);
   return notes;
+}
+
+const PNG_SIGNATURE = Buffer.from('89504e470d0a1a0a', 'hex');
+
+/** An animated PNG says so in a chunk of its own before the first pixels, which the decoder passes over. */
+function isAnimatedPng(bytes: Buffer): boolean {
+  if (!bytes.subarray(0, 8).equals(PNG_SIGNATURE)) return false;
+  for (let at = 8; at + 8 <= bytes.length; at += 12 + bytes.readUInt32BE(at)) {
+    const kind = bytes.toString('latin1', at + 4, at + 8);
+    if (kind === 'acTL') return true;
+    if (kind === 'IDAT') return false;
+  }
+  return false;
 }
 
 /** Takes out of an SVG what reaches outside it. Scripts are never run: the renderer has none. Other files pass untouched. */

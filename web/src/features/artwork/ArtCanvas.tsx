@@ -1,5 +1,6 @@
 import type { UnitSystem } from '@saltflat/core/units';
 import { useEffect, useRef, useState } from 'react';
+import { createPortal } from 'react-dom';
 import type { ArtPicture } from '../../worker/artwork.worker.ts';
 import { drawArt, fitView, sizeMm, viewOfPlace, zoomAbout } from './drawArt.ts';
 import type { Scene, View } from './drawArt.ts';
@@ -24,6 +25,8 @@ interface Props {
   onHover: (at: { x: number; y: number } | null) => void;
   /** Told where the art was clicked; `null` while nothing is picked. */
   onPick: ((at: { x: number; y: number }) => void) | null;
+  /** Where the zoom keys go; `null` until it is there. */
+  zoomRoom: HTMLElement | null;
 }
 
 const STEP = 1.25;
@@ -32,7 +35,7 @@ type Point = { x: number; y: number };
 
 /** The art on the garment's colour at its printed size, with rulers: wheel, pinch or + and − zoom, drag or arrows pan, 0 fits, 1 and 8 show pixels 1 : 1 and 1 : 8. */
 export function ArtCanvas(props: Props) {
-  const { picture, before, garment, garmentHex, system, label, places, onHover, onPick } = props;
+  const { picture, before, garment, garmentHex, system, label, places, onHover, onPick, zoomRoom } = props;
   const canvas = useRef<HTMLCanvasElement>(null);
   const [size, setSize] = useState({ width: 800, height: 560 });
   const [view, setView] = useState<View | null>(null);
@@ -121,59 +124,64 @@ export function ArtCanvas(props: Props) {
     else if (other) setView(pinched(shown, other, was, now, picture));
     else setView({ ...shown, x: shown.x + now.x - was.x, y: shown.y + now.y - was.y });
   };
-  return (
-    <div className="art-canvas">
-      <canvas
-        ref={canvas}
-        width={size.width * devicePixelRatio}
-        height={size.height * devicePixelRatio}
-        tabIndex={0}
-        role="img"
-        aria-label={label}
-        style={{ cursor: onPick ? 'crosshair' : 'grab' }}
-        onKeyDown={(event) => {
-          const act = event.ctrlKey || event.metaKey || event.altKey ? undefined : keys[event.key];
-          if (!act) return;
-          event.preventDefault();
-          act();
-        }}
-        onPointerDown={(event) => {
-          const at = pointOf(event);
-          const hit = artAt(at);
-          if (onPick && hit) {
-            onPick(hit);
-            return;
-          }
-          isSplitting.current = before !== null && Math.abs(at.x - (22 + (size.width - 22) * split)) < 12;
-          pointers.current.set(event.pointerId, at);
-          event.currentTarget.setPointerCapture(event.pointerId);
-        }}
-        onPointerMove={(event) => onMove(pointOf(event), event.pointerId)}
-        onPointerUp={(event) => pointers.current.delete(event.pointerId)}
-        onPointerCancel={(event) => pointers.current.delete(event.pointerId)}
-        onPointerLeave={() => onHover(null)}
-      />
-      <div className="zoom-keys">
-        <button type="button" onClick={() => middle(1 / STEP)} aria-label="Zoom out">
-          −
-        </button>
-        <span className="small" aria-live="polite">
-          {Math.round((100 * shown.pxPerMm) / artPxPerMm)} %
-        </span>
-        <button type="button" onClick={() => middle(STEP)} aria-label="Zoom in">
-          +
-        </button>
-        <button type="button" onClick={() => setView(null)}>
-          Fit
-        </button>
-        <button type="button" onClick={() => magnify(1)} aria-label="One screen pixel for each">
-          1 : 1
-        </button>
-        <button type="button" onClick={() => magnify(8)} aria-label="Eight screen pixels for each">
-          1 : 8
-        </button>
-      </div>
+  const zoom = (
+    <div className="zoom-keys">
+      <button type="button" onClick={() => middle(1 / STEP)} aria-label="Zoom out">
+        −
+      </button>
+      <span className="small" aria-live="polite">
+        {Math.round((100 * shown.pxPerMm) / artPxPerMm)} %
+      </span>
+      <button type="button" onClick={() => middle(STEP)} aria-label="Zoom in">
+        +
+      </button>
+      <button type="button" onClick={() => setView(null)}>
+        Fit
+      </button>
+      <button type="button" onClick={() => magnify(1)} aria-label="One screen pixel for each">
+        1 : 1
+      </button>
+      <button type="button" onClick={() => magnify(8)} aria-label="Eight screen pixels for each">
+        1 : 8
+      </button>
     </div>
+  );
+  return (
+    <>
+      <div className="art-canvas">
+        <canvas
+          ref={canvas}
+          width={size.width * devicePixelRatio}
+          height={size.height * devicePixelRatio}
+          tabIndex={0}
+          role="img"
+          aria-label={label}
+          style={{ cursor: onPick ? 'crosshair' : 'grab' }}
+          onKeyDown={(event) => {
+            const act = event.ctrlKey || event.metaKey || event.altKey ? undefined : keys[event.key];
+            if (!act) return;
+            event.preventDefault();
+            act();
+          }}
+          onPointerDown={(event) => {
+            const at = pointOf(event);
+            const hit = artAt(at);
+            if (onPick && hit) {
+              onPick(hit);
+              return;
+            }
+            isSplitting.current = before !== null && Math.abs(at.x - (22 + (size.width - 22) * split)) < 12;
+            pointers.current.set(event.pointerId, at);
+            event.currentTarget.setPointerCapture(event.pointerId);
+          }}
+          onPointerMove={(event) => onMove(pointOf(event), event.pointerId)}
+          onPointerUp={(event) => pointers.current.delete(event.pointerId)}
+          onPointerCancel={(event) => pointers.current.delete(event.pointerId)}
+          onPointerLeave={() => onHover(null)}
+        />
+      </div>
+      {zoomRoom && createPortal(zoom, zoomRoom)}
+    </>
   );
 }
 

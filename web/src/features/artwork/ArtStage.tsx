@@ -38,6 +38,7 @@ const NO_PLACES: readonly Place[] = [];
 export function ArtStage(props: Props) {
   const { line, art, artworkId, job, beforeJob, beforeName, layers, layer, system, isOnGarment, pointed } =
     props;
+  const [zoomRoom, setZoomRoom] = useState<HTMLElement | null>(null);
   const [hovered, setHovered] = useState<ArtProbe | null>(null);
   const before = useBefore(artworkId, beforeJob);
   const probe = useProbe(artworkId, job, setHovered);
@@ -98,23 +99,24 @@ export function ArtStage(props: Props) {
             label={`${line.artwork?.name ?? 'Artwork'}: ${shown?.says ?? ''}; plus and minus zoom, arrows move, 0 fits, 1 and 8 show single pixels`}
             onHover={probe}
             onPick={props.onPick}
+            zoomRoom={zoomRoom}
           />
         )}
       </div>
-      <p className="readout small" aria-live="off">
+      <div className="readout small">
         {props.onPick ? (
           <strong>Click the colour to take out.</strong>
+        ) : hovered ? (
+          <Readout at={hovered} system={system} />
         ) : (
-          <>
-            <span className="muted">
-              {shown?.says}
-              {isMask(layer) && art.isStale ? ' (shown once every pixel is measured)' : ''}
-            </span>
-            <span style={{ flex: 1 }} />
-            {hovered && <Readout at={hovered} system={system} />}
-          </>
+          <span className="muted">
+            {shown?.says}
+            {isMask(layer) && art.isStale ? ' (shown once every pixel is measured)' : ''}
+          </span>
         )}
-      </p>
+        <span style={{ flex: 1 }} />
+        <span ref={setZoomRoom} />
+      </div>
     </section>
   );
 }

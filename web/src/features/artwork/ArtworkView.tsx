@@ -152,7 +152,7 @@ export function ArtworkView({ line, lines, job, prices, by, onKeep }: Props) {
           </Button>
         </p>
       )}
-      <div className="artwork-view">
+      <div className="artwork-view" data-strip={lines.length > 1}>
         <ArtStage
           {...{ line, art, layers, layer, artworkId, system, isOnGarment, pointed }}
           job={tried}

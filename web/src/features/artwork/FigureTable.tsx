@@ -101,7 +101,9 @@ function sizeRows(
     row(
       'Largest circle inside',
       length(solid.circleMm),
-      `of ${parts.components.toLocaleString('en')} separate parts`,
+      parts.components === 1
+        ? 'the art is one part'
+        : `the art is ${parts.components.toLocaleString('en')} separate parts`,
     ),
   ];
 }

@@ -62,7 +62,8 @@ export function Findings({ findings, system, pointed, onPoint, onFix }: Props) {
                   <Button
                     key={fixWords(fix, system)}
                     size="small"
-                    variant={i === 0 ? 'contained' : 'outlined'}
+                    variant={i === 0 && finding.severity !== 'note' ? 'contained' : 'outlined'}
+                    startIcon={swatchOf(fix)}
                     onClick={() => onFix(fix)}
                   >
                     {fixWords(fix, system)}
@@ -83,6 +84,13 @@ export function Findings({ findings, system, pointed, onPoint, onFix }: Props) {
       })}
     </ul>
   );
+}
+
+/** The colour a knock-out takes out. */
+function swatchOf(fix: Fix): React.ReactNode {
+  return fix.kind === 'step' && fix.step.kind === 'knock-out' ? (
+    <span className="swatch" style={{ background: fix.step.hex }} />
+  ) : undefined;
 }
 
 function placeWords({ places, placeCount }: Finding, place: number): string {

@@ -32,38 +32,35 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
   const white = (part: ArtDraft['white'], kind: string): void =>
     onChange({ white: { ...draft.white, ...part } }, kind);
   const isDirect = process === 'dtg-dark';
+  const presets = WHITE_PRESETS[process].map((preset) => {
+    const { chokeMm = draft.chokeMm, density = draft.density, highlight } = preset.underbase;
+    const isOn =
+      chokeMm === draft.chokeMm &&
+      density === draft.density &&
+      (highlight ?? own.highlight) === own.highlight;
+    const all = highlight === undefined ? draft.white : { ...draft.white, highlight };
+    return { ...preset, isOn, part: { chokeMm, density, white: all } };
+  });
+  const chosen = presets.find(({ isOn }) => isOn);
   return (
     <div className="stack white-panel">
       <div className="presets" role="group" aria-label="House presets">
-        {WHITE_PRESETS[process].map(({ name, tradeOff, underbase }) => {
-          const { chokeMm = draft.chokeMm, density = draft.density, highlight } = underbase;
-          const isOn =
-            chokeMm === draft.chokeMm &&
-            density === draft.density &&
-            (highlight ?? own.highlight) === own.highlight;
-          return (
-            <Button
-              key={name}
-              size="small"
-              variant={isOn ? 'contained' : 'outlined'}
-              aria-pressed={isOn}
-              title={tradeOff}
-              onClick={() =>
-                onChange(
-                  {
-                    chokeMm,
-                    density,
-                    white: highlight === undefined ? draft.white : { ...draft.white, highlight },
-                  },
-                  '',
-                )
-              }
-            >
-              {name}
-            </Button>
-          );
-        })}
+        {presets.map(({ name, tradeOff, isOn, part }) => (
+          <Button
+            key={name}
+            size="small"
+            variant={isOn ? 'contained' : 'outlined'}
+            aria-pressed={isOn}
+            title={tradeOff}
+            onClick={() => onChange(part, '')}
+          >
+            {name}
+          </Button>
+        ))}
       </div>
+      <p className="muted small">
+        {chosen ? chosen.tradeOff : 'Your own setting: none of the house presets.'}
+      </p>
       <Slider
         label="Density"
         shown={percent(draft.density)}

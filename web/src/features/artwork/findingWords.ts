@@ -110,11 +110,20 @@ export function findingWords({ code, params }: Finding, system: UnitSystem): { t
         title: 'In the garment’s own colour',
         text: `${percent(params.share)} of the art, ${cm2(params.areaMm2)}, is the colour of the garment: left out, it would look the same and feel lighter.`,
       };
-    case 'empty-margin':
+    case 'empty-margin': {
+      const sides = (
+        [
+          ['left', params.leftMm],
+          ['right', params.rightMm],
+          ['above', params.topMm],
+          ['below', params.bottomMm],
+        ] as const
+      ).filter(([, width]) => Number(width) >= 0.5);
       return {
         title: 'Empty margin',
-        text: `Nothing is printed on ${mm(params.leftMm)} left, ${mm(params.rightMm)} right, ${mm(params.topMm)} above and ${mm(params.bottomMm)} below: the art comes out smaller than the ticket says.`,
+        text: `Nothing is printed on ${sides.map(([side, width]) => `${mm(width)} ${side}`).join(', ')}: the art comes out smaller than the ticket says.`,
       };
+    }
     case 'ghost-pixels':
       return {
         title: 'Traces of an eraser',

@@ -13,7 +13,7 @@ const ALL: readonly (Layer & { isFor: (process: PrintProcess) => boolean })[] = 
   {
     layer: 'composite',
     key: 'c',
-    name: 'On the garment',
+    name: 'Garment',
     says: 'How the print will look, by the model',
     isFor: () => true,
   },
@@ -71,7 +71,7 @@ const ALL: readonly (Layer & { isFor: (process: PrintProcess) => boolean })[] = 
   {
     layer: 'film-through',
     key: 'n',
-    name: 'Through film',
+    name: 'Film back',
     says: 'Seen through the back of the film: reads the right way round',
     isFor: (process) => process === 'dtf',
   },
