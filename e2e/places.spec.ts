@@ -47,14 +47,6 @@ test('axe finds nothing on any place', async ({ page }) => {
   expect(await findings(page), 'why panel').toEqual([]);
 });
 
-test('the opaque black box is found, and a glow is called soft', async ({ page }) => {
-  const { lineId } = await openLine(page);
-  await page.goto(`/artwork/${lineId}`);
-  await expect(
-    page.getByRole('list', { name: 'Findings' }).getByText('An opaque black box round the art'),
-  ).toBeVisible({ timeout: 40_000 });
-});
-
 test('the first page needs at most 260 kB of script', async ({ page }) => {
   const sizes: number[] = [];
   page.on('response', (response) => {

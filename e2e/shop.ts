@@ -2,21 +2,24 @@ import { deflateSync } from 'node:zlib';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 
+type Rgba = readonly [number, number, number, number];
+
 /** A made-up print as a PNG: a disc of one colour, seeded so that each journey has art of its own. */
 export function discPng(seed: number, sizePx = 400): Buffer {
-  const rows = Buffer.alloc(sizePx * (1 + 4 * sizePx));
-  for (let y = 0; y < sizePx; y++) {
-    for (let x = 0; x < sizePx; x++) {
-      const isIn = Math.hypot(x - sizePx / 2, y - sizePx / 2) < sizePx * 0.45;
-      rows.set(
-        isIn ? [200, (40 + seed * 37) % 256, (90 + seed * 11) % 256, 255] : [0, 0, 0, 0],
-        y * (1 + 4 * sizePx) + 1 + 4 * x,
-      );
-    }
-  }
+  const colour: Rgba = [200, (40 + seed * 37) % 256, (90 + seed * 11) % 256, 255];
+  return drawPng(sizePx, sizePx, (x, y) =>
+    Math.hypot(x - sizePx / 2, y - sizePx / 2) < sizePx * 0.45 ? colour : null,
+  );
+}
+
+/** A made-up print as a PNG, drawn pixel by pixel; `null` is nothing. */
+export function drawPng(width: number, height: number, at: (x: number, y: number) => Rgba | null): Buffer {
+  const rows = Buffer.alloc(height * (1 + 4 * width));
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) rows.set(at(x, y) ?? [0, 0, 0, 0], y * (1 + 4 * width) + 1 + 4 * x);
   const header = Buffer.alloc(13);
-  header.writeUInt32BE(sizePx, 0);
-  header.writeUInt32BE(sizePx, 4);
+  header.writeUInt32BE(width, 0);
+  header.writeUInt32BE(height, 4);
   header.set([8, 6, 0, 0, 0], 8);
   return Buffer.concat([
     Buffer.from('89504e470d0a1a0a', 'hex'),
@@ -53,10 +56,11 @@ export async function orderOverApi(
   request: APIRequestContext,
   seed: number,
   pieces: number,
+  png: Buffer = discPng(seed),
 ): Promise<{ lineId: string; code: string }> {
   const art = (await (
     await request.post(`/api/v1/artworks?name=disc-${seed}.png`, {
-      data: discPng(seed),
+      data: png,
       headers: { 'content-type': 'application/octet-stream' },
     })
   ).json()) as { id: string };

@@ -34,6 +34,7 @@ test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in,
   await expect(page.getByRole('list', { name: 'Findings' }).getByText('50 pixels per inch')).toBeVisible();
   await page.keyboard.press('w');
   await expect(page.getByRole('button', { name: 'White w' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('tab', { name: 'Figures' }).click();
   await expect(page.getByRole('row', { name: /^Pretreatment/ })).toContainText('130 g/m²');
 
   // the route, with a person's own value

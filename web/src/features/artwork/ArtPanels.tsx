@@ -76,6 +76,7 @@ export function ArtPanels(props: Props) {
         data-stale={art.isStale && art.figures !== null}
         aria-busy={art.isStale}
       >
+        <h2 className="visually-hidden">{NAMES[panel]}</h2>
         {panel === 'findings' && (
           <>
             {art.figures ? (

@@ -11,6 +11,7 @@ import type { Pointed } from './Findings.tsx';
 import { outlineOf, printTop } from './garmentOutline.ts';
 import { isMask } from './layers.ts';
 import type { Layer } from './layers.ts';
+import { closePicture } from './useArtwork.ts';
 import type { ArtState } from './useArtwork.ts';
 
 interface Props {
@@ -150,12 +151,13 @@ function useBefore(artworkId: string, job: ArtJob | null): ArtPicture | null {
     if (key === null) setPicture(null);
     else
       askArtwork((worker) => worker.picture(artworkId, JSON.parse(key) as ArtJob, 'composite', 'draft'))
-        .then((made) => now.isCurrent && setPicture(made))
+        .then((made) => (now.isCurrent ? setPicture(made) : closePicture(made)))
         .catch(() => undefined); // the other half still shows
     return () => {
       now.isCurrent = false;
     };
   }, [artworkId, key]);
+  useEffect(() => () => void (picture && closePicture(picture)), [picture]);
   return picture;
 }
 

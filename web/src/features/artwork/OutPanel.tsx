@@ -148,7 +148,13 @@ function Proof({ line, by }: { line: OrderLine; by: string }) {
 function Rights({ line, by }: { line: OrderLine; by: string }) {
   const [say, { error }] = useSayRightsMutation();
   const artwork = line.artwork;
+  const [chosen, setChosen] = useState(artwork?.rights ?? 'unasked');
   if (!artwork) return null;
+  const choose = async (rights: (typeof RIGHTS_WORDS)[number][0]): Promise<void> => {
+    setChosen(rights);
+    const done = await say({ artworkId: artwork.id, rights, note: artwork.rightsNote, by });
+    if (done.error) setChosen(artwork.rights);
+  };
   return (
     <section aria-label="Rights">
       <h3>Whose image is it?</h3>
@@ -163,8 +169,8 @@ function Rights({ line, by }: { line: OrderLine; by: string }) {
             <input
               type="radio"
               name="rights"
-              checked={artwork.rights === rights}
-              onChange={() => void say({ artworkId: artwork.id, rights, note: artwork.rightsNote, by })}
+              checked={chosen === rights}
+              onChange={() => void choose(rights)}
             />
             {words}
           </label>

@@ -1,6 +1,6 @@
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import { proxy } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import type { ArtLayer, ArtPicture } from '../../worker/artwork.worker.ts';
 import { askArtwork } from '../../worker/artworkClient.ts';
 import { isMask } from './layers.ts';
@@ -28,15 +28,12 @@ export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Art
   const [problem, setProblem] = useState<string | null>(null);
   const [attempt, setAttempt] = useState(0);
   const jobKey = JSON.stringify(job);
-  const shown = useRef<ArtPicture | null>(null);
 
   useEffect(() => {
     const now = { isCurrent: true };
     const asked = JSON.parse(jobKey) as ArtJob;
     const show = (next: ArtPicture, rough: boolean): void => {
-      if (!now.isCurrent) return close(next);
-      if (shown.current) close(shown.current);
-      shown.current = next;
+      if (!now.isCurrent) return closePicture(next);
       setPicture(next);
       setIsRough(rough);
     };
@@ -62,6 +59,9 @@ export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Art
     };
   }, [artworkId, jobKey, layer, attempt]);
 
+  // only once the next one is on the page: the canvas may draw the old one until then
+  useEffect(() => () => void (picture && closePicture(picture)), [picture]);
+
   const retry = useCallback(() => setAttempt((before) => before + 1), []);
   const isStale = measured?.key !== jobKey || (isRough && isMask(layer));
   return {
@@ -74,7 +74,8 @@ export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Art
   };
 }
 
-function close({ bitmap, small }: ArtPicture): void {
+/** Gives the memory of a picture back. */
+export function closePicture({ bitmap, small }: ArtPicture): void {
   bitmap.close();
   small.close();
 }

@@ -102,6 +102,19 @@ function LineCard({
           No route: {line.planProblem}
         </p>
       )}
+      {line.proof && (
+        <p className="small" style={{ marginTop: 8 }}>
+          <span aria-hidden="true">{line.proof.verdict === 'approved' ? '● ' : '◆ '}</span>
+          {line.proof.verdict === 'approved' ? 'Proof approved by' : 'Changes to the proof wanted by'}{' '}
+          {line.proof.customerName}, {new Date(line.proof.at).toLocaleDateString('en-GB')}
+          {line.proof.note !== '' && `: ${line.proof.note}`}
+        </p>
+      )}
+      {line.process === 'dtf' && line.artwork && RIGHTS_CAUTIONS[line.artwork.rights] && (
+        <p className="caution small" style={{ marginTop: 8 }}>
+          {RIGHTS_CAUTIONS[line.artwork.rights]}
+        </p>
+      )}
       {!isCancelled && (
         <div className="row" style={{ marginTop: 10 }}>
           {line.state === 'ready' && (
@@ -123,3 +136,9 @@ function LineCard({
     </article>
   );
 }
+
+/** What to mind about the image before a transfer of it is sold; nothing where it is settled. */
+const RIGHTS_CAUTIONS: Partial<Record<NonNullable<OrderLine['artwork']>['rights'], string>> = {
+  unasked: 'Nobody has asked yet whose image this is: ask once, under Out on the artwork.',
+  refused: 'This image may not be sold as a transfer.',
+};

@@ -7,7 +7,7 @@ import { Controller, useFieldArray, useForm } from 'react-hook-form';
 import { fieldProblems, problemMessage, problemOf } from '../../api/problemMessage.ts';
 import { serverNow } from '../../api/serverClock.ts';
 import { LineFields } from './LineFields.tsx';
-import { emptyLine, emptyOrder, toInput, valuesOf } from './orderFormValues.ts';
+import { anotherPrint, emptyLine, emptyOrder, toInput, valuesOf } from './orderFormValues.ts';
 import type { OrderValues } from './orderFormValues.ts';
 import { useAddOrderMutation, useChangeOrderMutation } from './ordersApi.ts';
 
@@ -24,7 +24,7 @@ const DRAFT_KEY = 'saltflat.order-draft';
 /** A new order on one page, or an old one being changed. What is typed survives a reload and a refusal. */
 export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
   const draftKey = `${DRAFT_KEY}.${order?.id ?? 'new'}`;
-  const { control, register, handleSubmit, watch, reset } = useForm<OrderValues>({
+  const { control, register, handleSubmit, watch, reset, getValues } = useForm<OrderValues>({
     defaultValues:
       keptDraft(draftKey) ?? (order ? valuesOf(order) : emptyOrder(catalogue.styles, serverNow())),
   });
@@ -122,6 +122,11 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
         <Button variant="outlined" onClick={() => append(emptyLine(catalogue.styles))}>
           Add a line
         </Button>
+        {fields.length > 0 && (
+          <Button variant="outlined" onClick={() => append(anotherPrint(getValues('lines')))}>
+            Another print on the same garment
+          </Button>
+        )}
         <span style={{ flex: 1 }} />
         <Button variant="outlined" onClick={leave}>
           Leave without saving

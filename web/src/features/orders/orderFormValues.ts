@@ -48,6 +48,20 @@ export function emptyLine(styles: readonly GarmentStyle[]): LineValues {
   return { ...line, process: (style && suggestFor(style, line)?.process) ?? line.process };
 }
 
+const SIDES: readonly PlacementKey[] = ['full-front', 'back', 'left-sleeve', 'right-sleeve'];
+
+/** A further print on the pieces of the last line: same garment, colour and sizes, on the next side that is free. */
+export function anotherPrint(lines: readonly LineValues[]): LineValues {
+  const last = lines[lines.length - 1];
+  if (!last) throw new RangeError('there is no line yet to add a print to');
+  const taken = lines.filter(
+    ({ styleId, colourId }) => styleId === last.styleId && colourId === last.colourId,
+  );
+  const placement = SIDES.find((side) => !taken.some((line) => line.placement === side)) ?? 'back';
+  const { dropMm, widthMm } = PLACEMENTS[placement];
+  return { ...last, lineId: null, artwork: null, placement, dropMm, widthMm };
+}
+
 /** What the shop would think of first for a line as it stands; `null` for a style without colours. */
 export function suggestFor(style: GarmentStyle, line: LineValues): ProcessSuggestion | null {
   const colour = style.colours.find(({ id }) => id === line.colourId) ?? style.colours[0];

@@ -1,0 +1,184 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
+import sharp from 'sharp';
+import { drawPng, orderOverApi } from './shop.ts';
+
+const RED = [205, 45, 60, 255] as const;
+const findings = (page: Page): Locator => page.getByRole('list', { name: 'Findings' });
+const measured = async (page: Page): Promise<void> =>
+  expect(page.getByText(/^Measured\./)).toBeVisible({ timeout: 40_000 });
+const openPanel = async (page: Page, name: string | RegExp): Promise<void> =>
+  page.getByRole('tab', { name }).click();
+/** The amount in a row of the figures. */
+const amountOf = async (page: Page, row: RegExp): Promise<number> => {
+  const cells = page.getByRole('row', { name: row }).getByRole('cell');
+  return Number.parseFloat(await cells.nth(1).innerText());
+};
+
+/** 200 mm wide at 300 px per inch would be 2362 px: small enough to draw here is half of that. */
+const black = (seed: number): Buffer =>
+  drawPng(1200, 1000, (x, y) =>
+    Math.hypot(x - 500, y - 500) < 250 ? [205, 45 + seed, 60, 255] : [4, 4, 4, 255],
+  );
+
+test('the black box is taken out by one press: white and cost fall, and the route follows', async ({
+  page,
+  request,
+}) => {
+  const { lineId } = await orderOverApi(request, 31, 3, black(1));
+  await page.goto(`/artwork/${lineId}`);
+  await expect(findings(page).getByText('An opaque black box round the art')).toBeVisible({
+    timeout: 40_000,
+  });
+  await openPanel(page, 'Figures');
+  const whiteBefore = await amountOf(page, /^White coverage/);
+  const powderBefore = await amountOf(page, /^Powder/);
+  await openPanel(page, /^Findings/);
+  await page.getByRole('button', { name: 'Take #040404 out from the border in' }).click();
+  await expect(findings(page).getByText('An opaque black box round the art')).toBeHidden();
+  await measured(page);
+  await openPanel(page, 'Figures');
+  expect(await amountOf(page, /^White coverage/)).toBeLessThan(0.3 * whiteBefore);
+  expect(await amountOf(page, /^Powder/)).toBeLessThan(0.3 * powderBefore);
+
+  // undo and redo, then a reload in the middle loses nothing
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Kept' })).toBeDisabled();
+  await page.keyboard.press('Control+y');
+  await page.reload();
+  await openPanel(page, /^Findings/);
+  await expect(page.getByRole('list', { name: 'Steps' }).getByText('Take out #040404')).toBeVisible();
+
+  const costOf = async (): Promise<number> =>
+    ((await (await request.get(`/api/v1/lines/${lineId}/route`)).json()) as { cost: { totalCents: number } })
+      .cost.totalCents;
+  const costBefore = await costOf();
+  await page.getByRole('button', { name: 'Keep for this line' }).click();
+  await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
+  expect(await costOf()).toBeLessThan(costBefore);
+  await openPanel(page, 'Versions');
+  await expect(page.getByText('Version 1', { exact: true })).toBeVisible();
+});
+
+test('planes come out as they are printed, and the film’s pair is mirrored once', async ({
+  page,
+  request,
+}) => {
+  const { lineId } = await orderOverApi(request, 32, 1, black(2));
+  await page.goto(`/artwork/${lineId}`);
+  await page.getByRole('button', { name: 'Take #040404 out from the border in' }).click({ timeout: 40_000 });
+  await measured(page);
+  await page.getByRole('button', { name: 'Keep for this line' }).click();
+  await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
+  await openPanel(page, 'Out');
+  const fetched = async (name: string): Promise<{ data: Buffer; width: number; perInch: number }> => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('link', { name }).click();
+    const file = sharp(await (await download).path());
+    const { width, density = 0 } = await file.metadata();
+    return { data: await file.toColourspace('b-w').raw().toBuffer(), width, perInch: density };
+  };
+  const white = await fetched('White plane as PNG');
+  const film = await fetched('Film: white, mirrored once as TIFF');
+  expect(white.width).toBe(1200);
+  expect(white.perInch).toBeCloseTo((1200 * 25.4) / 150, 0);
+  const codeAt = ({ data, width }: { data: Buffer; width: number }, x: number, y: number): number =>
+    data[y * width + x] ?? -1;
+  expect(codeAt(white, 500, 500)).toBeGreaterThan(100);
+  expect(codeAt(white, 900, 500)).toBe(0);
+  for (let x = 0; x < 1200; x += 7) expect(codeAt(film, 1199 - x, 500)).toBe(codeAt(white, x, 500));
+
+  // the customer's answer goes on the order, and the rights are asked once
+  await page.getByLabel('Who answered').fill('Mira of the gulls');
+  await page.getByRole('button', { name: 'Record approval' }).click();
+  await expect(page.getByText(/Approved by Mira of the gulls/)).toBeVisible();
+  await page.getByRole('radio', { name: 'Licensed, transfers included' }).check();
+  await page.getByRole('link', { name: 'Order', exact: true }).click();
+  await expect(page.getByText(/Proof approved by Mira of the gulls/)).toBeVisible();
+  await expect(page.getByText(/Nobody has asked yet whose image/)).toBeHidden();
+});
+
+test('a glow is screened into dots, hair-lines are thickened', async ({ page, request }) => {
+  const glow = drawPng(900, 900, (x, y) => {
+    if (x > 20 && x < 880 && y > 860 && y < 862) return RED;
+    if (x > 20 && x < 880 && y > 880 && y < 882) return RED;
+    const share = 1 - Math.hypot(x - 450, y - 420) / 400;
+    return share <= 0 ? null : [250, 200, 40, Math.round(255 * Math.min(1, 1.3 * share))];
+  });
+  const { lineId } = await orderOverApi(request, 33, 1, glow);
+  await page.goto(`/artwork/${lineId}`);
+  await expect(findings(page).getByText('A soft glow or shadow')).toBeVisible({ timeout: 40_000 });
+  await page.getByRole('button', { name: 'Screen it into dots' }).click();
+  await expect(findings(page).getByText('A soft glow or shadow')).toBeHidden({ timeout: 40_000 });
+  const lines = drawPng(1000, 700, (x, y) => (y % 60 < 1 && x > 20 && x < 980 ? RED : null));
+  const fine = await orderOverApi(request, 34, 1, lines);
+  await page.goto(`/artwork/${fine.lineId}`);
+  await expect(findings(page).getByText('Hair-lines')).toBeVisible({ timeout: 40_000 });
+  await page.getByRole('button', { name: /^Thicken by 0.20 mm/ }).click();
+  await expect(findings(page).getByText('Hair-lines')).toBeHidden({ timeout: 40_000 });
+});
+
+test('with the keyboard alone: layers, zoom, a fix, a slider, undo, keep', async ({ page, request }) => {
+  const { lineId } = await orderOverApi(request, 35, 1, black(5));
+  await page.goto(`/artwork/${lineId}`);
+  await expect(findings(page).getByText('An opaque black box round the art')).toBeVisible({
+    timeout: 40_000,
+  });
+  await page.keyboard.press('w');
+  await expect(page.getByRole('button', { name: 'White w' })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('x');
+  await expect(page.getByRole('button', { name: 'Split x' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('img', { name: /White ink under the colour/ }).focus();
+  await page.keyboard.press('1');
+  await expect(page.getByText('100 %', { exact: true })).toBeVisible();
+  await page.keyboard.press('8');
+  await expect(page.getByText('800 %', { exact: true })).toBeVisible();
+  await page.keyboard.press('0');
+  await page.getByRole('button', { name: 'Take #040404 out from the border in' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'Steps' })).toBeVisible();
+  await page.getByRole('tab', { name: /^Findings/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  const density = page.getByRole('slider', { name: 'Density' });
+  await density.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(density).toHaveAttribute('aria-valuetext', /^62\s%$/);
+  await page.keyboard.press('Control+z');
+  await expect(density).toHaveAttribute('aria-valuetext', /^60\s%$/);
+  await page.keyboard.press('Control+y');
+  await page.getByRole('button', { name: 'Keep for this line' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
+});
+
+test('a measuring thread that dies says so and starts again', async ({ page, request }) => {
+  const { lineId } = await orderOverApi(request, 36, 1, black(6));
+  await page.route('**/pixels', (route) => route.fulfill({ status: 500, body: 'no' }));
+  await page.goto(`/artwork/${lineId}`);
+  await expect(page.getByRole('alert')).toContainText('The pixels of this artwork cannot be fetched');
+  await page.unroute('**/pixels');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await measured(page);
+});
+
+test('axe finds nothing on any panel of the artwork', async ({ page, request }) => {
+  test.slow();
+  const { lineId } = await orderOverApi(request, 37, 1, black(7));
+  await page.goto(`/artwork/${lineId}`);
+  await page.getByRole('button', { name: 'Take #040404 out from the border in' }).click({ timeout: 40_000 });
+  await measured(page);
+  await page.getByRole('button', { name: /^Take out #040404 where/ }).click();
+  for (const panel of [/^Findings/, 'White', 'Figures', 'Versions', 'Out']) {
+    await openPanel(page, panel);
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+      .analyze();
+    expect(
+      violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`)),
+      String(panel),
+    ).toEqual([]);
+  }
+});
