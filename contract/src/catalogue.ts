@@ -38,7 +38,14 @@ export const MATERIAL_DOCUMENTS = {
     dwellS: Span,
     centsPerM2: Cents,
   }),
-  powder: strictObject({ cureC: Span, cureS: Span, centsPerKg: Cents }),
+  powder: strictObject({
+    cureC: Span,
+    cureS: Span,
+    /** Picked up by wet ink, g/m². */
+    gM2: Type.Number({ exclusiveMinimum: 0 }),
+    centsPerKg: Cents,
+    status: Type.Enum(['assumed', 'weighed']),
+  }),
   ink: strictObject({
     process: Type.Enum(['dtf', 'dtg']),
     colourMlM2: Type.Number(),

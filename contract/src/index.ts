@@ -35,3 +35,4 @@ export type { SettingOverride } from './routes.ts';
 export { LedgerPage, LedgerQuery, Run, RunEvents, RunQuery, RunStart } from './runs.ts';
 export type { LedgerRow, RunEventInput } from './runs.ts';
 export { parse } from './validate.ts';
+export { LaydownFit, WeighingInput } from './weighings.ts';

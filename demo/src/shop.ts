@@ -47,7 +47,7 @@ export const DEMO_STYLES: readonly DemoStyle[] = [
 /** Materials of the made-up makers Scree, Sedge and Fen, with figures like a maker's sheet would give. */
 export const DEMO_MATERIALS: readonly { kind: MaterialKind; name: string; properties: Record<string, unknown> }[] = [
   { kind: 'film', name: 'Scree Matt Cold 75', properties: { peel: 'cold', pressC: { min: 130, max: 165 }, dwellS: { min: 10, max: 30 }, centsPerM2: 420 } },
-  { kind: 'powder', name: 'Scree Fine Powder', properties: { cureC: { min: 130, max: 165 }, cureS: { min: 120, max: 240 }, centsPerKg: 3900 } },
+  { kind: 'powder', name: 'Scree Fine Powder', properties: { cureC: { min: 130, max: 165 }, cureS: { min: 120, max: 240 }, gM2: 45, centsPerKg: 3900, status: 'assumed' } },
   {
     kind: 'ink', name: 'Sedge Film Inks',
     properties: { process: 'dtf', colourMlM2: 7, whiteMlM2: 16, cureC: null, cureS: null, colourCentsPerMl: 11, whiteCentsPerMl: 9, status: 'assumed' },

@@ -1,5 +1,7 @@
 import type {
   Artwork,
+  Catalogue,
+  LaydownFit,
   Order,
   OrderLine,
   PreparationInput,
@@ -208,5 +210,26 @@ describe('artworks made ready', function () {
     const { line: now } = await get<{ line: OrderLine }>(`/lines/${line.id}`);
     expect(now).to.include({ widthMm: line.widthMm, placement: line.placement, preparation: null });
     expect(now.artwork?.name).to.equal('blue.png');
+  });
+
+  it('lets weighed prints overrule the assumed laydowns, and refuses a print that lost weight', async () => {
+    const line = await boxedLine();
+    const weigh = (afterG: number) =>
+      server.api
+        .post(`/api/v1/lines/${line.id}/weighings`)
+        .send({ of: 'powder', beforeG: 10, afterG, by: 'Ada' });
+    expect((await weigh(9)).status).to.equal(400);
+    const figures = await get<ArtFigures>(`/lines/${line.id}/figures`);
+    for (let i = 0; i < 4; i++) await weigh(10 + (figures.powderG / 45) * 60).expect(201);
+    const fits = await get<LaydownFit[]>('/laydowns');
+    const powder = fits.find(({ amounts }) => amounts.some(({ what }) => what === 'powder'));
+    expect(powder?.weighings).to.equal(4);
+    expect(powder?.amounts[0]?.value).to.be.within(55, 60);
+    const { materials } = await get<Catalogue>('/catalogue');
+    expect(materials.find(({ kind }) => kind === 'powder')?.properties).to.deep.include({
+      status: 'weighed',
+      gM2: powder?.amounts[0]?.value,
+    });
+    expect((await get<ArtFigures>(`/lines/${line.id}/figures`)).powderG).to.be.above(1.2 * figures.powderG);
   });
 });

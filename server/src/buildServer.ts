@@ -6,7 +6,7 @@ import { listen } from './db/listen.ts';
 import { migrate } from './db/migrator.ts';
 import { seedDemo } from './demo/seedDemo.ts';
 import { artworkEndpoints, artworkStore, createArtworkService } from './features/artworks/index.ts';
-import { catalogueEndpoints, catalogueStore } from './features/catalogue/index.ts';
+import { catalogueEndpoints, catalogueStore, createWeighingService } from './features/catalogue/index.ts';
 import {
   HYGROMETER,
   SCALE,
@@ -66,6 +66,13 @@ export async function buildServer({ databaseUrl, webFolder, log, now, isDemo }: 
     setPreparation: orderRows.setPreparation,
     setLineState: orderRows.setLineState,
   });
+  const weighings = createWeighingService({
+    db,
+    readMaterials: catalogue.materials,
+    readWeighings: catalogue.weighings,
+    findLine: orders.getLine,
+    lineFigures: routes.lineFigures,
+  });
   const prints = createPrintService({
     prints: printStore(db),
     lineJob: routes.lineJob,
@@ -102,7 +109,7 @@ export async function buildServer({ databaseUrl, webFolder, log, now, isDemo }: 
   );
 
   const endpoints = [
-    ...catalogueEndpoints(catalogue),
+    ...catalogueEndpoints(catalogue, weighings),
     ...artworkEndpoints(artworks),
     ...orderEndpoints(orders),
     ...routeEndpoints(routes),

@@ -44,7 +44,10 @@ export interface Powder {
   name: string;
   cureC: Range;
   cureS: Range;
+  /** Picked up by wet ink, g/m². */
+  gM2: number;
   centsPerKg: number;
+  status: 'assumed' | 'weighed';
 }
 
 export interface InkSet {

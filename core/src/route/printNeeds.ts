@@ -1,5 +1,5 @@
 import type { ArtFigures, ArtJob, ArtStep, UnderbaseSettings } from '../artwork/index.ts';
-import type { Garment, InkSet, Override, PrintNeeds, Process } from './documents.ts';
+import type { Garment, InkSet, Override, Powder, PrintNeeds, Process } from './documents.ts';
 import { needsWhite } from './fabric.ts';
 import { TRADE } from './tradeRanges.ts';
 
@@ -12,12 +12,13 @@ export function artJobFor(
     garment: Garment;
     widthMm: number;
     inkSet: InkSet;
+    powder: Pick<Powder, 'gM2'>;
     /** What is done to the file first, and how its white is separated. */
     preparation?: { steps: readonly ArtStep[]; white: Partial<UnderbaseSettings> } | null;
   },
   overrides: readonly Override[] = [],
 ): ArtJob {
-  const { process, garment, widthMm, inkSet } = line;
+  const { process, garment, widthMm, inkSet, powder } = line;
   const { steps = [], white = {} } = line.preparation ?? {};
   const own = (setting: string, fallback: number): number =>
     overrides.find((override) => override.setting === setting)?.value ?? fallback;
@@ -34,7 +35,7 @@ export function artJobFor(
       process: 'dtf',
       steps,
       underbase: { ...white, ...underbase },
-      laydown,
+      laydown: { ...laydown, powderGM2: powder.gM2 },
     };
   }
   if (!needsWhite(garment))

@@ -81,6 +81,7 @@ function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
           garment: garmentOf(style, line.colour),
           widthMm: line.widthMm,
           inkSet: equipment.inkSets[line.process],
+          powder: equipment.powder,
           preparation: line.preparation,
         },
         overrides,
@@ -209,5 +210,6 @@ function pricesOf(
     powderCentsPerKg: powder.centsPerKg,
     pretreatmentCentsPerKg: kind === 'dtg-dark' ? pretreatments.cotton.centsPerKg : 0,
     isLaydownWeighed: inkSet.status === 'weighed',
+    isPowderWeighed: powder.status === 'weighed',
   };
 }

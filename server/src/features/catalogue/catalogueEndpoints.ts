@@ -1,9 +1,11 @@
-import { Catalogue } from '@saltflat/contract';
+import { Catalogue, LaydownFit, WeighingInput } from '@saltflat/contract';
+import { Type } from 'typebox';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import type { CatalogueStore } from './catalogueStore.ts';
+import type { WeighingService } from './weighingService.ts';
 
-export const catalogueEndpoints = (store: CatalogueStore): Endpoint[] => [
+export const catalogueEndpoints = (store: CatalogueStore, weighings: WeighingService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
@@ -12,5 +14,25 @@ export const catalogueEndpoints = (store: CatalogueStore): Endpoint[] => [
       answer: Catalogue,
     },
     () => store.read(),
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/laydowns',
+      summary: 'What inks and powders lay down, by assumption and by weighing',
+      answer: Type.Array(LaydownFit),
+    },
+    () => weighings.fits(),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/lines/:id/weighings',
+      summary: 'A print of a line weighed before and after ink or powder was laid on',
+      body: WeighingInput,
+      answer: Type.Array(LaydownFit),
+      status: 201,
+    },
+    ({ params, body }) => weighings.weigh(params.id ?? '', body),
   ),
 ];

@@ -1,9 +1,14 @@
 import type { Catalogue, GarmentStyle, Machine, Material } from '@saltflat/contract';
 import type { Database } from '../../db/connection.ts';
+import { withWeighings } from './weighedMaterials.ts';
+import type { MaterialWeighing } from './weighedMaterials.ts';
 
 /** Reads the shop's set-up; writing it comes with its own place. */
 export interface CatalogueStore {
   read: () => Promise<Catalogue>;
+  /** Materials as assumed: without what was weighed. */
+  materials: () => Promise<Material[]>;
+  weighings: () => Promise<MaterialWeighing[]>;
 }
 
 interface StyleRow extends Omit<GarmentStyle, 'fibres'> {
@@ -14,13 +19,19 @@ interface StyleRow extends Omit<GarmentStyle, 'fibres'> {
 }
 
 export function catalogueStore(db: Database): CatalogueStore {
+  const materials = (): Promise<Material[]> =>
+    db.rows(`select id, kind, name, properties from material order by kind, position`);
+  const weighings = (): Promise<MaterialWeighing[]> =>
+    db.rows(
+      `select material_id as "materialId", colour_m2 as "colourM2", white_m2 as "whiteM2", base_m2 as "baseM2", grams from weighing order by at`,
+    );
   return {
+    materials,
+    weighings,
     read: async () => ({
       customers: await db.rows(`select id, name from customer order by lower(name)`),
       styles: (await db.rows<StyleRow>(STYLES)).map(toStyle),
-      materials: await db.rows<Material>(
-        `select id, kind, name, properties from material order by kind, position`,
-      ),
+      materials: withWeighings(await materials(), await weighings()),
       machines: await db.rows<Machine>(
         `select id, kind, name, properties from machine order by kind, position`,
       ),

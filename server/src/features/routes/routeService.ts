@@ -127,7 +127,7 @@ export function createRouteService({
     const equipment = equipmentOf(catalogue);
     const garment = garmentOf(style, line.colour);
     const job = artJobFor(
-      { ...sizeAndSteps(line), garment, inkSet: equipment.inkSets[line.process] },
+      { ...sizeAndSteps(line), garment, inkSet: equipment.inkSets[line.process], powder: equipment.powder },
       overrides,
     );
     const print = printNeedsOf(await measured(line.artwork.id, job));
@@ -172,10 +172,15 @@ export function createRouteService({
         'not-found',
         `The garment “${line.styleName}” is not in the shop’s list any more.`,
       );
-    const inkSet = equipmentOf(catalogue).inkSets[line.process];
+    const { inkSets, powder } = equipmentOf(catalogue);
     const overrides = (await routes.latest(lineId))?.overrides ?? [];
     const job = artJobFor(
-      { ...sizeAndSteps(line), garment: garmentOf(style, line.colour), inkSet },
+      {
+        ...sizeAndSteps(line),
+        garment: garmentOf(style, line.colour),
+        inkSet: inkSets[line.process],
+        powder,
+      },
       overrides,
     );
     return { line, artworkId: line.artwork.id, job };

@@ -13,6 +13,7 @@ import { StepList } from './StepList.tsx';
 import type { ArtDraftState } from './useArtDraft.ts';
 import type { ArtState } from './useArtwork.ts';
 import { Versions } from './Versions.tsx';
+import { WeighPrint } from './WeighPrint.tsx';
 import { WhitePanel } from './WhitePanel.tsx';
 
 interface Props {
@@ -106,7 +107,10 @@ export function ArtPanels(props: Props) {
         )}
         {panel === 'figures' &&
           (art.figures ? (
-            <FigureTable figures={art.figures} prices={prices} system={system} />
+            <>
+              <FigureTable figures={art.figures} prices={prices} system={system} />
+              <WeighPrint lineId={line.id} hasPowder={line.process === 'dtf'} by={by} />
+            </>
           ) : (
             <p className="empty">Measuring every pixel …</p>
           ))}

@@ -11,6 +11,7 @@ export interface PrintPrices {
   pretreatmentCentsPerKg: number;
   /** Whether the ink's laydown was weighed in this shop. */
   isLaydownWeighed: boolean;
+  isPowderWeighed: boolean;
 }
 
 const CHANNELS: [InkChannel, string][] = [
@@ -130,7 +131,7 @@ function takenAlong({ powderG, filmM2, pretreatG, water, laydown }: ArtFigures, 
       name: 'Powder',
       value: formatQuantity(powderG, 'mass'),
       cents: (powderG * prices.powderCentsPerKg) / 1000,
-      basis: `inked area and a rim of ${laydown.powderRimMm} mm × ${laydown.powderGM2} g/m² (assumed)`,
+      basis: `inked area and a rim of ${laydown.powderRimMm} mm × ${laydown.powderGM2} g/m² (${prices.isPowderWeighed ? 'weighed here' : 'assumed'})`,
     });
   if (filmM2 > 0)
     rows.push({

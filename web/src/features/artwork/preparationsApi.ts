@@ -1,6 +1,7 @@
 import type {
   Artwork,
   ArtworkUse,
+  LaydownFit,
   Order,
   Preparation,
   PreparationInput,
@@ -8,6 +9,7 @@ import type {
   ProofAnswerInput,
   RightsInput,
   RouteVersion,
+  WeighingInput,
 } from '@saltflat/contract';
 import { baseApi } from '../../api/baseApi.ts';
 
@@ -41,6 +43,11 @@ const preparationsApi = baseApi.injectEndpoints({
       query: (lineId) => `/lines/${lineId}/proof-answers`,
       providesTags: ['Line'],
     }),
+    laydowns: build.query<LaydownFit[], void>({ query: () => '/laydowns', providesTags: ['Catalogue'] }),
+    weighPrint: build.mutation<LaydownFit[], { lineId: string } & WeighingInput>({
+      query: ({ lineId, ...body }) => ({ url: `/lines/${lineId}/weighings`, method: 'POST', body }),
+      invalidatesTags: ['Catalogue'],
+    }),
     answerProof: build.mutation<ProofAnswer[], { lineId: string } & ProofAnswerInput>({
       query: ({ lineId, ...body }) => ({ url: `/lines/${lineId}/proof-answers`, method: 'POST', body }),
       invalidatesTags: ['Line', 'Order'],
@@ -56,4 +63,6 @@ export const {
   useSayRightsMutation,
   useProofAnswersQuery,
   useAnswerProofMutation,
+  useLaydownsQuery,
+  useWeighPrintMutation,
 } = preparationsApi;

@@ -1,0 +1,3 @@
+export { fitInkLaydown, fitPowderLoading } from './laydownFit.ts';
+export type { Weighing } from './laydownFit.ts';
+export type { Belief } from './linearFit.ts';
