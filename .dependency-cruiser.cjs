@@ -6,7 +6,7 @@ module.exports = {
     forbid(
       'core-imports-nothing',
       'core is pure: no other package, no library, no Node.',
-      { path: '^core/src', pathNot: '\\.test\\.ts$' },
+      { path: '^core/src', pathNot: '(\\.test\\.ts$|/fixtures/)' },
       { pathNot: '^core/src' },
     ),
     forbid(

@@ -1,10 +1,9 @@
 import { countBits } from './bits.ts';
 import type { BitPlane } from './bits.ts';
 import { detectOpaqueBox } from './boxDetection.ts';
-import type { OpaqueBox } from './boxDetection.ts';
 import { parseHex } from './colour.ts';
 import { listFindings } from './findings.ts';
-import type { Finding } from './findings.ts';
+import type { ArtFigures, ArtJob, WhiteFigures } from './artFigures.ts';
 import { DEFAULT_SEPARATION, defaultLaydown, measureInk, separateAll } from './ink.ts';
 import type { InkUse, Laydown, Separated, Separation } from './ink.ts';
 import { assertPixels, rgbOfWord } from './pixels.ts';
@@ -12,7 +11,7 @@ import type { Box, Pixels } from './pixels.ts';
 import { finishScan, scanArt, scanRows, startScan } from './scan.ts';
 import type { ArtScan } from './scan.ts';
 import { findSoft, measuringShape } from './shape.ts';
-import type { ShapeFigures, ShapeMasks } from './shape.ts';
+import type { ShapeMasks } from './shape.ts';
 import { applyStep } from './steps/index.ts';
 import type { ArtStep } from './steps/index.ts';
 import { vanishingShare } from './thinParts.ts';
@@ -21,83 +20,6 @@ import { COLOUR_WATER_G_ML, PRETREATMENT_WATER, WHITE_WATER_G_ML, measureWater }
 import type { Water } from './water.ts';
 import { defaultUnderbase, layWhiteRows, leastWhite, startWhite, whitePx } from './white.ts';
 import type { PrintProcess, UnderbaseSettings, Whites } from './white.ts';
-
-/** What has to be known about the print besides the pixels. */
-export interface ArtJob {
-  /** Printed width of the whole image, mm, > 0. */
-  widthMm: number;
-  /** The garment's colour, "#rrggbb". */
-  garment: string;
-  process: PrintProcess;
-  /** What is done to the file before it is printed, in order. */
-  steps?: readonly ArtStep[];
-  /** Leave out for the process's defaults. */
-  underbase?: Partial<UnderbaseSettings>;
-  laydown?: Partial<Laydown>;
-  separation?: Partial<Separation>;
-}
-
-/** How printed white looks in figures. */
-export interface WhiteFigures {
-  chokePx: number;
-  /** Mean of the plane over the whole image, 0–1; and what it would be without choke. */
-  meanPlane: number;
-  unchokedMean: number;
-  /** White relative to the inked area, 0–1. */
-  coverageOfInk: number;
-  /** Pixels that wanted white but lost all of it to the choke. */
-  lostToChokePx: number;
-  /** Share of the ink's area that vanishes, rather than shrinks, under the choke. */
-  chokeLostShare: number;
-  /** Pixels of the whole image by white code, sixteen bins. */
-  hist16: number[];
-}
-
-/** Everything the route, the cost and the eye need to know about one artwork at one size on one garment. */
-export interface ArtFigures extends ShapeFigures, InkUse {
-  /** Pixels of the art as printed, after all steps. */
-  px: [width: number, height: number];
-  widthMm: number;
-  heightMm: number;
-  pitchMm: number;
-  dpi: number;
-  /** What the original file says, before any step. */
-  src: {
-    px: [width: number, height: number];
-    ghostPx: number;
-    bbox: Box | null;
-    semiShare: number;
-    noAlpha: boolean;
-    nnScale: number;
-    trueDpi: number;
-  };
-  /** The box behind the art in the original file. */
-  box: OpaqueBox;
-  /** The box that is still there after all steps. */
-  boxLeft: OpaqueBox;
-  /** What the knock-out steps took, when there are any. */
-  knockout: { removedPx: number; softPx: number } | null;
-  /** Rectangle round the ink, px and mm; `null` when there is none. */
-  bbox: Box | null;
-  bboxMm: Box | null;
-  inkMm2: number;
-  maskMm2: number;
-  bboxFill: number;
-  semiShare: number;
-  softShare: number;
-  colours: { unique: number; flatShare: number; flat: number; kind: 'flat' | 'tonal' };
-  white: WhiteFigures;
-  /** Share of the ink that would need white but gets none; `null` where white is printed. */
-  unprintableLightShare: number | null;
-  water: Water;
-  /** Codes of what is wrong, in the order things are looked at. */
-  warnings: string[];
-  /** The same for people, in order of harm, with places and fixes. */
-  findings: Finding[];
-  underbase: UnderbaseSettings;
-  laydown: Laydown;
-  separation: Separation;
-}
 
 /** All that was worked out on the way, for pictures and exports. */
 export interface ArtAnalysis {

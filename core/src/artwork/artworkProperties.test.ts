@@ -23,8 +23,8 @@ function unmoved(figures: ArtFigures): Record<string, unknown> {
   const { inkMm2, maskMm2, semiShare, softShare, thin, gap, parts, perimeterMm, white, ml, powderG, water } =
     figures;
   const rounded = (v: unknown): unknown => (typeof v === 'number' ? Number(v.toPrecision(9)) : v);
-  const { meanPlane, unchokedMean, hist16, ...rest } = white; // relative to the whole image
-  void [meanPlane, unchokedMean, hist16];
+  const { coverageOfInk, lostToChokePx, chokeLostShare } = white; // the others are relative to the whole image
+  const rest = { coverageOfInk, lostToChokePx, chokeLostShare };
   const all = {
     inkMm2,
     maskMm2,

@@ -1,8 +1,9 @@
 export { analyseArtwork, openArt } from './analyse.ts';
-export type { ArtAnalysis, ArtSession, ArtFigures, ArtJob, WhiteFigures } from './analyse.ts';
+export type { ArtAnalysis, ArtSession } from './analyse.ts';
+export type { ArtFigures, ArtJob } from './artFigures.ts';
 export type { BitPlane } from './bits.ts';
 export { colourDistance, parseHex, toHex, toLab } from './colour.ts';
-export type { Finding, FindingCode, Fix } from './findings.ts';
+export type { Finding, FindingCode, Fix } from './finding.ts';
 export { INK_CHANNELS, defaultLaydown } from './ink.ts';
 export type { InkChannel, InkUse, Laydown, Separation } from './ink.ts';
 export { findCleanTolerance } from './knockOut.ts';

@@ -39,11 +39,7 @@ export function previewOnGarment(
       const key = (word >>> 0) * 256 + w; // below 2^40: exact
       if (key !== lastKey) {
         lastKey = key;
-        last = seen.get(key) ?? -1;
-        if (last < 0) {
-          last = look(word, w, garment, process);
-          if (seen.size < REMEMBERED) seen.set(key, last);
-        }
+        last = seen.get(key) ?? keep(seen, key, look(word, w, garment, process));
       }
       out[row + x] = last;
     }
@@ -52,6 +48,11 @@ export function previewOnGarment(
 }
 
 const REMEMBERED = 1 << 18; // photos have too many colours to keep them all
+
+function keep(seen: Map<number, number>, key: number, value: number): number {
+  if (seen.size < REMEMBERED) seen.set(key, value);
+  return value;
+}
 
 function look(word: number, w: number, garment: Rgb, process: PrintProcess): number {
   const alpha = (word >>> 24) / 255;

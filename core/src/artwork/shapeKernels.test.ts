@@ -188,41 +188,58 @@ describe('distanceTransform', () => {
 function floodFill(bits: BitPlane, neighbours: 4 | 8): [number, number][][] {
   const seen = new Set<string>();
   const found: [number, number][][] = [];
-  for (let y = 0; y < bits.height; y++)
-    for (let x = 0; x < bits.width; x++) {
-      if (!hasBit(bits, x, y) || seen.has(`${x} ${y}`)) continue;
-      const part: [number, number][] = [];
-      const stack: [number, number][] = [[x, y]];
-      seen.add(`${x} ${y}`);
-      for (let next = stack.pop(); next; next = stack.pop()) {
-        part.push(next);
-        for (let dy = -1; dy <= 1; dy++)
-          for (let dx = -1; dx <= 1; dx++) {
-            const [u, v] = [next[0] + dx, next[1] + dy];
-            if ((neighbours === 4 && dx !== 0 && dy !== 0) || !hasBit(bits, u, v) || seen.has(`${u} ${v}`))
-              continue;
-            seen.add(`${u} ${v}`);
-            stack.push([u, v]);
-          }
+  const isNew = (x: number, y: number): boolean => hasBit(bits, x, y) && !seen.has(`${x} ${y}`);
+  for (let i = 0; i < bits.width * bits.height; i++) {
+    const [x, y] = [i % bits.width, Math.floor(i / bits.width)];
+    if (!isNew(x, y)) continue;
+    const part: [number, number][] = [];
+    const stack: [number, number][] = [[x, y]];
+    seen.add(`${x} ${y}`);
+    for (let next = stack.pop(); next; next = stack.pop()) {
+      part.push(next);
+      for (const [dx, dy] of STEPS[neighbours]) {
+        const [u, v] = [next[0] + dx, next[1] + dy];
+        if (!isNew(u, v)) continue;
+        seen.add(`${u} ${v}`);
+        stack.push([u, v]);
       }
-      found.push(part);
     }
+    found.push(part);
+  }
   return found;
+}
+
+const SIDES = [
+  [1, 0],
+  [-1, 0],
+  [0, 1],
+  [0, -1],
+] as const;
+const CORNERS = [
+  [1, 1],
+  [-1, 1],
+  [1, -1],
+  [-1, -1],
+] as const;
+const STEPS = { 4: SIDES, 8: [...SIDES, ...CORNERS] };
+
+/** Whether no pixel outside the mask lies nearer to a point than a radius. */
+function isClear(bits: BitPlane, cx: number, cy: number, radius: number): boolean {
+  const reach = Math.ceil(radius + 1);
+  for (let y = Math.floor(cy) - reach; y <= cy + reach; y++)
+    for (let x = Math.floor(cx) - reach; x <= cx + reach; x++)
+      if (!hasBit(bits, x, y) && Math.hypot(x - cx, y - cy) < radius) return false;
+  return true;
 }
 
 /** Thin parts straight from the definition, pixel by pixel. */
 function thinByDefinition(bits: BitPlane, diameter: number): BitPlane {
   const r = diameter / 2;
-  const reach = Math.ceil(1.5 * r + 2);
   const centres: [number, number][] = [];
   for (let v = -1; v <= 2 * bits.height; v++)
     for (let u = -1; u <= 2 * bits.width; u++) {
       const [cx, cy] = [u / 2, v / 2];
-      let isAllowed = true;
-      for (let y = Math.floor(cy) - reach; isAllowed && y <= cy + reach; y++)
-        for (let x = Math.floor(cx) - reach; isAllowed && x <= cx + reach; x++)
-          if (!hasBit(bits, x, y) && Math.hypot(x - cx, y - cy) < r + 0.5) isAllowed = false;
-      if (isAllowed) centres.push([cx, cy]);
+      if (isClear(bits, cx, cy, r + 0.5)) centres.push([cx, cy]);
     }
   const within = (radius: number) => (x: number, y: number) =>
     centres.some(([cx, cy]) => Math.hypot(x - cx, y - cy) <= radius);

@@ -1,5 +1,5 @@
 import { parseHex, toLab } from './colour.ts';
-import type { ArtFigures, ArtJob } from './analyse.ts';
+import type { ArtFigures, ArtJob } from './artFigures.ts';
 
 /** Printed pixels per inch below which edges show, look soft, are a little soft; and above which the file is larger than it need be. */
 export const DPI_LIMITS = { bad: 150, low: 200, soft: 280, oversampled: 620 };

@@ -182,29 +182,48 @@ export function layWhiteRows(work: WhiteWork, from: number, to: number): void {
         underbase.counts[0]--;
         continue;
       }
-      for (let u = start; u < end;) {
-        const first = u;
-        u = inner === null ? end : runEnd(inner, box.y + y, box.x + u, box.x + end) - box.x;
-        if (u > first) {
-          fillRun(underbase, codeOf(want, minDot), row + first, row + u);
-          if (highlight !== null) fillRun(highlight, codeOf(lift, minDot), row + first, row + u);
-        }
-        if (choke === null || u >= end) continue;
-        const keep = keptShare(choke, scan.ink, box.x + u, box.y + y);
-        const kept = codeOf(want * keep, minDot);
-        fillRun(underbase, kept, row + u, row + u + 1);
-        if (highlight !== null) fillRun(highlight, codeOf(lift * keep, minDot), row + u, row + u + 1);
-        if (kept === 0 && want >= minDot) whites.lostToChokePx++;
-        u++;
-      }
+      chokeRun(work, { y, from: start, to: end, want, lift });
     }
   }
   whites.unchokedPx += unchokedPx;
 }
 
+/** A run of equal pixels of row `y` of the ink's rectangle, and the whites they want. */
+interface WantingRun {
+  y: number;
+  from: number;
+  to: number;
+  want: number;
+  lift: number;
+}
+
+/** Lays white under a run: in full away from edges, as far as the choke leaves it near them. */
+function chokeRun(
+  { scan, choke, whites, settings }: WhiteWork,
+  { y, from, to, want, lift }: WantingRun,
+): void {
+  const { underbase, highlight } = whites;
+  const { box } = underbase;
+  const { minDot } = settings;
+  const row = y * box.w;
+  for (let x = from; x < to;) {
+    const first = x;
+    x = choke === null ? to : runEnd(choke.inner, box.y + y, box.x + x, box.x + to) - box.x;
+    fillRun(underbase, codeOf(want, minDot), row + first, row + x);
+    if (highlight !== null) fillRun(highlight, codeOf(lift, minDot), row + first, row + x);
+    if (choke === null || x >= to) continue;
+    const keep = keptShare(choke, scan.ink, box.x + x, box.y + y);
+    const kept = codeOf(want * keep, minDot);
+    fillRun(underbase, kept, row + x, row + x + 1);
+    if (highlight !== null) fillRun(highlight, codeOf(lift * keep, minDot), row + x, row + x + 1);
+    if (kept === 0 && want >= minDot) whites.lostToChokePx++;
+    x++;
+  }
+}
+
 /** Writes a code over a run that was 0: by `fill` for long runs, a plain loop for short ones, where a call costs more than it does. */
 function fillRun({ plane, counts }: WhitePlane, code: number, from: number, to: number): void {
-  if (code === 0) return;
+  if (code === 0 || from === to) return;
   counts[0] -= to - from;
   counts[code] += to - from;
   if (to - from > 24) plane.fill(code, from, to);

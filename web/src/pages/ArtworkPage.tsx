@@ -89,14 +89,13 @@ function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
     [style, line, equipment, overrides],
   );
   if (!job || !line.artwork) return <Notice title="This garment is not in the shop’s list any more" />;
-  const printing = line.process === 'dtf' ? 'print-film' : 'print';
   const keep = async (draft: ArtDraft): Promise<void> => {
     const answer = await prepare({
       lineId: line.id,
       steps: draft.steps,
       white: draft.white,
       widthMm: draft.widthMm,
-      overrides: withWhite(overrides, printing, draft, job, by),
+      overrides: withWhite(overrides, draft, job, by),
       basedOn: route?.number ?? null,
       by,
     });
@@ -178,12 +177,12 @@ function ReplaceFile({ lineId, onTold }: { lineId: string; onTold: (words: strin
 /** The route's overrides, with choke and density where they were tried to another value than the route has. */
 function withWhite(
   overrides: readonly SettingOverride[],
-  operation: string,
   { chokeMm, density }: ArtDraft,
   { process, underbase = {} }: ArtJob,
   who: string,
 ): SettingOverride[] {
   if (process === 'dtg-light') return [...overrides];
+  const operation = process === 'dtf' ? 'print-film' : 'print';
   const changed = (
     [
       ['chokeMm', chokeMm, underbase.chokeMm],

@@ -146,7 +146,7 @@ function cancel(): void {
 /** The picture of a layer: quickly at screen size, or with every pixel. */
 async function picture(artworkId: string, job: ArtJob, layer: ArtLayer, detail: Detail): Promise<ArtPicture> {
   const session = await sessionFor(artworkId, detail);
-  const shown = await layerPixels(artworkId, session, job, layer, detail);
+  const shown = await layerPixels(session, { artworkId, job, layer, detail });
   const bytes = new Uint8ClampedArray(shown.data); // a copy: the bitmap is moved away
   const bitmap = await createImageBitmap(new ImageData(bytes, shown.width, shown.height));
   const ratio = Math.min(1, DRAFT_PX / Math.max(shown.width, shown.height));
@@ -159,13 +159,14 @@ async function picture(artworkId: string, job: ArtJob, layer: ArtLayer, detail: 
   return transfer(own, [bitmap, small]);
 }
 
-async function layerPixels(
-  artworkId: string,
-  session: ArtSession,
-  job: ArtJob,
-  layer: ArtLayer,
-  detail: Detail,
-): Promise<Pixels> {
+interface Asked {
+  artworkId: string;
+  job: ArtJob;
+  layer: ArtLayer;
+  detail: Detail;
+}
+
+async function layerPixels(session: ArtSession, { artworkId, job, layer, detail }: Asked): Promise<Pixels> {
   if (layer === 'art') return pixelsOf(deskFor(artworkId), detail);
   const { image, scan, whites } = session.preview(job);
   const empty = (): Pixels => ({ ...image, data: new Uint8Array(image.data.length) });

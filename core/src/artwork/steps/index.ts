@@ -11,7 +11,7 @@ import { perforate } from './perforate.ts';
 import { screenSoft } from './screenSoft.ts';
 import { thicken } from './thicken.ts';
 
-export type { ArtStep, StepKind, StepWork } from './artStep.ts';
+export type { ArtStep, StepKind } from './artStep.ts';
 export { openShare } from './perforate.ts';
 
 /** The image after a step; the very same object when the step had nothing to do. */

@@ -1,7 +1,8 @@
 import { CAUTIONS } from '../cautions.ts';
 import { needsWhite } from '../fabric.ts';
 import { rest } from '../practice.ts';
-import type { Practice } from '../practice.ts';
+import type { Setting } from '../documents.ts';
+import type { Practice, Settle } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 
 /** Straight onto the garment: white first where it is dark, then colour. */
@@ -16,53 +17,13 @@ export const dtgPrint: Practice = {
     const hasWhite = needsWhite(garment);
     const areaM2 = (print.widthMm * print.heightMm) / 1e6;
     const machineS = Math.round(areaM2 * printer.minPerM2 * 60 * (hasWhite ? 1 : 0.5));
-    const choke = settle({
-      key: 'chokeMm',
-      label: 'Choke',
-      kind: 'length',
-      reasons: [
-        {
-          source: 'trade',
-          text: 'White stays this far inside the colour so that no white rim shows.',
-          value: TRADE.directChokeMm.start,
-        },
-      ],
-      limits: [
-        {
-          min: TRADE.directChokeMm.min,
-          max: TRADE.directChokeMm.max,
-          text: 'outside usual practice: a rim shows, or fine lines lose their white (trade).',
-        },
-      ],
-      ability: { min: 0, max: 3 },
-    });
-    const density = settle({
-      key: 'whiteDensity',
-      label: 'White density',
-      kind: 'share',
-      reasons: [
-        {
-          source: 'trade',
-          text: 'Fabric swallows white: as much as one pass lays is the usual start.',
-          value: TRADE.directWhiteDensity.start,
-        },
-      ],
-      limits: [
-        {
-          min: TRADE.directWhiteDensity.min,
-          max: TRADE.directWhiteDensity.max,
-          text: 'outside usual practice: fibres show through thin white (trade).',
-        },
-      ],
-      ability: { min: 0, max: 1 },
-    });
     return {
       title: 'Load and print',
       per: 'piece',
       handsS: 45,
       machineS,
       timerS: machineS,
-      settings: hasWhite ? [density, choke] : [],
+      settings: hasWhite ? whiteSettings(settle) : [],
       checks: [
         'Straight, collar at the platen’s edge, hooped, no wrinkle',
         'Platen raised until the sensor objects, then one or two steps down',
@@ -100,3 +61,48 @@ export const dtgPrint: Practice = {
     };
   },
 };
+
+/** How much white, and how far inside the colour. */
+function whiteSettings(settle: Settle): Setting[] {
+  const choke = settle({
+    key: 'chokeMm',
+    label: 'Choke',
+    kind: 'length',
+    reasons: [
+      {
+        source: 'trade',
+        text: 'White stays this far inside the colour so that no white rim shows.',
+        value: TRADE.directChokeMm.start,
+      },
+    ],
+    limits: [
+      {
+        min: TRADE.directChokeMm.min,
+        max: TRADE.directChokeMm.max,
+        text: 'outside usual practice: a rim shows, or fine lines lose their white (trade).',
+      },
+    ],
+    ability: { min: 0, max: 3 },
+  });
+  const density = settle({
+    key: 'whiteDensity',
+    label: 'White density',
+    kind: 'share',
+    reasons: [
+      {
+        source: 'trade',
+        text: 'Fabric swallows white: as much as one pass lays is the usual start.',
+        value: TRADE.directWhiteDensity.start,
+      },
+    ],
+    limits: [
+      {
+        min: TRADE.directWhiteDensity.min,
+        max: TRADE.directWhiteDensity.max,
+        text: 'outside usual practice: fibres show through thin white (trade).',
+      },
+    ],
+    ability: { min: 0, max: 1 },
+  });
+  return [density, choke];
+}

@@ -121,7 +121,7 @@ export function ArtCanvas(props: Props) {
     pointers.current.set(id, now);
     const [, other] = others[0] ?? [];
     if (isSplitting.current) setSplit(Math.min(1, Math.max(0, (now.x - 22) / (size.width - 22))));
-    else if (other) setView(pinched(shown, other, was, now, picture));
+    else if (other) setView(pinched(shown, other, [was, now], picture));
     else setView({ ...shown, x: shown.x + now.x - was.x, y: shown.y + now.y - was.y });
   };
   const zoom = (
@@ -190,7 +190,7 @@ function pointOf({ nativeEvent }: React.PointerEvent): Point {
 }
 
 /** Two fingers: the distance between them zooms, about the one that rests. */
-function pinched(view: View, rests: Point, was: Point, now: Point, picture: ArtPicture): View {
+function pinched(view: View, rests: Point, [was, now]: [Point, Point], picture: ArtPicture): View {
   const before = Math.hypot(was.x - rests.x, was.y - rests.y);
   const after = Math.hypot(now.x - rests.x, now.y - rests.y);
   return before < 1 ? view : zoomAbout(view, after / before, rests, picture);

@@ -157,7 +157,12 @@ function useBefore(artworkId: string, job: ArtJob | null): ArtPicture | null {
       now.isCurrent = false;
     };
   }, [artworkId, key]);
-  useEffect(() => () => void (picture && closePicture(picture)), [picture]);
+  useEffect(
+    () => () => {
+      if (picture) closePicture(picture);
+    },
+    [picture],
+  );
   return picture;
 }
 

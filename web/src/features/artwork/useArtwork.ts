@@ -60,7 +60,12 @@ export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Art
   }, [artworkId, jobKey, layer, attempt]);
 
   // only once the next one is on the page: the canvas may draw the old one until then
-  useEffect(() => () => void (picture && closePicture(picture)), [picture]);
+  useEffect(
+    () => () => {
+      if (picture) closePicture(picture);
+    },
+    [picture],
+  );
 
   const retry = useCallback(() => setAttempt((before) => before + 1), []);
   const isStale = measured?.key !== jobKey || (isRough && isMask(layer));
