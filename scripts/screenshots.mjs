@@ -33,6 +33,8 @@ await run(async () => {
   };
   const club = await orderOf('Gull+Rock');
   const night = await orderOf('Night+Flight');
+  const lantern = await orderOf('Lantern');
+  const crew = await orderOf('Breakwater');
   const marker = await orderOf('Marker');
   const runId = marker.lines[0].activeRunId;
 
@@ -42,12 +44,31 @@ await run(async () => {
     await page.getByLabel('Garment', { exact: true }).selectOption({ label: 'Slipway heather tee' });
     await page.getByLabel('Quantity, size M').fill('12');
   });
-  await shoot('artwork', `/artwork/${night.lines[0].id}`, 'An opaque black box', () =>
-    page.getByText('Printed 220').waitFor(),
-  );
-  await shoot('artwork-white', `/artwork/${club.lines[0].id}`, 'Nothing stands out', async () => {
+  const measured = () => page.getByText(/^Measured\./).waitFor({ timeout: 60_000 });
+  await shoot('artwork', `/artwork/${night.lines[0].id}`, 'An opaque black box', measured);
+  await shoot('artwork-findings', `/artwork/${lantern.lines[0].id}`, 'A soft glow', async () => {
+    await page.keyboard.press('e');
+    await measured();
+  });
+  await shoot('artwork-white', `/artwork/${night.lines[0].id}`, 'An opaque black box', async () => {
+    await page.getByRole('button', { name: /out everywhere/ }).first().click();
+    await page.getByRole('tab', { name: 'White' }).click();
+    await page.locator('.art-canvas canvas').focus();
     await page.keyboard.press('w');
-    await page.getByText('Printed 240').waitFor({ timeout: 60_000 });
+    await measured();
+  });
+  await shoot('artwork-figures', `/artwork/${crew.lines[1].id}`, 'Empty margin', async () => {
+    await page.getByRole('tab', { name: 'Figures' }).click();
+    await page.locator('.art-canvas canvas').focus();
+    await page.keyboard.press('o');
+    await measured();
+  });
+  await shoot('artwork-out', `/artwork/${club.lines[0].id}`, 'Findings', async () => {
+    await measured();
+    await page.getByRole('tab', { name: 'Out' }).click();
+    await page.locator('.art-canvas canvas').focus();
+    await page.keyboard.press('m');
+    await measured();
   });
   await shoot('route', `/route/${club.lines[0].id}`, 'Press the transfer');
   await shoot('route-why', `/route/${night.lines[0].id}`, 'Cure the print', () =>

@@ -4,7 +4,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { useNow } from '../../ui/useNow.ts';
 import { serverNow } from '../../api/serverClock.ts';
@@ -143,6 +143,10 @@ function useFloorKeys({
   onUndo: () => void;
   onProblem: () => void;
 }): void {
+  const acts = useRef<Record<string, () => void>>({});
+  useLayoutEffect(() => {
+    acts.current = { ' ': onSpace, u: onUndo, p: onProblem }; // with what is shown, not a moment later: a key means what the page says
+  });
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (
@@ -153,7 +157,7 @@ function useFloorKeys({
         document.querySelector('[role=dialog]')
       )
         return;
-      const act = { ' ': onSpace, u: onUndo, p: onProblem }[event.key];
+      const act = acts.current[event.key];
       if (
         !act ||
         (event.key === ' '
@@ -166,7 +170,7 @@ function useFloorKeys({
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [onSpace, onUndo, onProblem]);
+  }, []);
 }
 
 function ProblemDialog({ onClose, onTell }: { onClose: () => void; onTell: (text: string) => void }) {
