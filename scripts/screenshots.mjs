@@ -51,7 +51,10 @@ await run(async () => {
     await measured();
   });
   await shoot('artwork-white', `/artwork/${night.lines[0].id}`, 'An opaque black box', async () => {
-    await page.getByRole('button', { name: /out everywhere/ }).first().click();
+    await page
+      .getByRole('button', { name: /out everywhere/ })
+      .first()
+      .click();
     await page.getByRole('tab', { name: 'White' }).click();
     await page.locator('.art-canvas canvas').focus();
     await page.keyboard.press('w');

@@ -198,7 +198,7 @@ export const DEMO_ART: readonly DemoArt[] = [
     fileName: 'crew-back.png',
     widthPx: 2600,
     background: null,
-    svg: svg(400, 160, centred('CREW', 200, 20, 120, '#f5f5f0', 26)),
+    svg: svg(400, 160, centred('CREW', 200, 34, 92, '#f5f5f0', 20)),
   },
   {
     key: 'low',

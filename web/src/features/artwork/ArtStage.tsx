@@ -45,7 +45,9 @@ export function ArtStage(props: Props) {
   const probe = useProbe(artworkId, job, setHovered);
   const garment = useMemo(
     () =>
-      isOnGarment ? { outline: outlineOf(line.styleKind), top: printTop(line.placement, line.dropMm) } : null,
+      isOnGarment
+        ? { outline: outlineOf(line.styleKind, line.placement), top: printTop(line.placement, line.dropMm) }
+        : null,
     [isOnGarment, line.styleKind, line.placement, line.dropMm],
   );
   const places = useMemo(() => {
