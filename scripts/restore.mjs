@@ -13,25 +13,43 @@ await run(async () => {
   if (!existsSync(source)) throw new Plain(`There is no file ${source}`);
   const url = runningUrl(shopHome());
   if (!url) throw new Plain('The shop’s database is not running. Start it with npm start, then restore.');
-  const bin = findBinaries();
-  const args = [
-    '--clean',
-    '--if-exists',
-    '--single-transaction',
-    '--exit-on-error',
-    `--dbname=${url}`,
-    source,
-  ];
-  const { status, stderr } = spawnSync(join(bin, 'pg_restore'), args, { encoding: 'utf8' });
-  if (status !== 0)
-    throw new Plain(`Nothing was restored, the shop is as it was: ${stderr.trim().split('\n').pop()}`);
-  spawnSync(join(bin, 'psql'), [
-    '-X',
-    '-q',
-    '-d',
-    url,
-    '-c',
-    `notify saltflat, '{"kind":"changed","noun":"everything","id":""}'`,
-  ]);
+  restoreBeside(url, source);
   say(`The shop is as it was in ${source}`);
 });
+
+/** Restores into a new database and puts it in the place of the old one: until all of it is there, nothing changes. */
+function restoreBeside(url, source) {
+  const { pathname } = new URL(url);
+  const name = pathname.slice(1);
+  const [fresh, former] = [`${name}_restored_${process.pid}`, `${name}_former_${process.pid}`];
+  const at = (database) => Object.assign(new URL(url), { pathname: `/${database}` }).href;
+  const ask = (sql) => tool('psql', ['-X', '-q', '-v', 'ON_ERROR_STOP=1', '-d', at('postgres'), '-c', sql]);
+  refuseFailed(ask(`create database "${fresh}"`));
+  const restored = tool('pg_restore', ['--exit-on-error', '--no-owner', `--dbname=${at(fresh)}`, source]);
+  if (restored.status !== 0) {
+    ask(`drop database "${fresh}"`);
+    refuseFailed(restored);
+  }
+  // the server's connections break off here; it connects again by itself
+  const close = (database) =>
+    ask(
+      `alter database "${database}" allow_connections false; select pg_terminate_backend(pid) from pg_stat_activity where datname = '${database}'`,
+    );
+  refuseFailed(close(name));
+  const renamed = ask(`alter database "${name}" rename to "${former}"`);
+  if (renamed.status !== 0) {
+    ask(`alter database "${name}" allow_connections true; drop database "${fresh}"`);
+    refuseFailed(renamed);
+  }
+  refuseFailed(ask(`alter database "${fresh}" rename to "${name}"`));
+  ask(`drop database "${former}"`);
+}
+
+function tool(name, args) {
+  return spawnSync(join(findBinaries(), name), args, { encoding: 'utf8' });
+}
+
+function refuseFailed({ status, stderr }) {
+  if (status !== 0)
+    throw new Plain(`Nothing was restored, the shop is as it was: ${stderr.trim().split('\n').pop()}`);
+}

@@ -11,6 +11,7 @@ import { Plain, run, say } from './lib/say.mjs';
 
 const PORT = Number(process.env.SALTFLAT_PORT ?? 4680);
 const RESTARTS_A_MINUTE = 5;
+const WATCH_MS = 3000;
 
 await run(async () => {
   checkNode();
@@ -41,6 +42,22 @@ function makeHomeOrSay(home) {
     const why = error.code === 'ENOSPC' ? 'the disk is full' : `it cannot be written (${error.code})`;
     throw new Plain(`The shop's data belongs in ${home}, but ${why}. Set SALTFLAT_HOME to another folder.`);
   }
+}
+
+/** Starts the database again when it dies without being told to; the server connects again by itself. */
+function watchDatabase(cluster, isStopping) {
+  let isReviving = false;
+  const look = async () => {
+    if (isReviving || isStopping() || cluster.isRunning()) return;
+    isReviving = true;
+    say('The database stopped unexpectedly. Starting it again …');
+    await cluster
+      .revive()
+      .then(() => say('The database is running again.'))
+      .catch((error) => say(error.message));
+    isReviving = false;
+  };
+  setInterval(() => void look(), WATCH_MS).unref();
 }
 
 /** Runs the server, and runs it again when it dies without being told to. */
@@ -94,6 +111,7 @@ function keepServing(cluster, logFile) {
     child.kill('SIGTERM');
     setTimeout(() => child.kill('SIGKILL'), 8000).unref();
   };
+  watchDatabase(cluster, () => isStopping);
   process.on('SIGINT', () => stop(0));
   process.on('SIGTERM', () => stop(0));
   process.on('SIGHUP', () => stop(0));

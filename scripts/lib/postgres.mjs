@@ -100,7 +100,16 @@ export async function openCluster({ home, isThrowaway }) {
     const port = running ?? (await startServer({ bin, home, data, account, isThrowaway }));
     const url = `postgresql://${ROLE}${password ? `:${password}` : ''}@127.0.0.1:${port}/${DATABASE}`;
     ensureDatabase(bin, url);
-    return { url, bin, data, isOurs: running === null, stop: () => stopServer({ bin, data, account }) };
+    return {
+      url,
+      bin,
+      data,
+      isOurs: running === null,
+      stop: () => stopServer({ bin, data, account }),
+      isRunning: () => runningPort(data) !== null,
+      // where it was before: whoever is connected knows no other port
+      revive: () => startServer({ bin, home, data, account, isThrowaway, port }),
+    };
   } finally {
     release();
   }
@@ -184,11 +193,11 @@ function isAlive(pid) {
   }
 }
 
-async function startServer({ bin, home, data, account, isThrowaway }) {
+async function startServer({ bin, home, data, account, isThrowaway, port: wanted }) {
   const log = join(data, 'server.log');
   let reason = '';
   for (let attempt = 0; attempt < PORT_TRIES; attempt++) {
-    const port = await freePort();
+    const port = wanted ?? (await freePort());
     const options = [
       '-p',
       String(port),
