@@ -1,4 +1,4 @@
-import { bitsWithout, invertBits, makeBits } from './bits.ts';
+import { bitsWithout, countBits, invertBits, makeBits } from './bits.ts';
 import type { BitPlane } from './bits.ts';
 import { markColours } from './boxDetection.ts';
 import { LINEAR, encodeSrgb, parseHex, perceptualDistance, toPerceptual } from './colour.ts';
@@ -113,14 +113,16 @@ function floodRegion(scan: ArtScan, target: Rgb, tol: number): BitPlane {
   return dilateAny(flooded, makeDisc(FLOOD_RIM_PX, true), everywhere);
 }
 
-const LOOSEST = 40; // perceptual distance beyond which other colours go too
+const LOOSEST = 30; // perceptual distance beyond which other colours go too
 const TOLERANCE_STEP = 2;
 /** Area, mm², under which what is left of the removed colour counts as a crumb. */
 const CRUMB_MM2 = 0.2;
+/** Share of what the loosest tolerance takes that has to be gone: before that the colour may stand as one whole, without a crumb. */
+const GONE_SHARE = 0.9;
 
 /**
- * The least tolerance from the given one up at which no more crumbs of the colour are left than at the loosest.
- * A generator: it yields the tolerance tried next.
+ * The least tolerance from the given one up at which nearly all of the colour is gone and no more crumbs of it are left than at
+ * the loosest. A generator: it yields the tolerance tried next.
  *
  * @param pitchMm width of one pixel as printed, mm
  */
@@ -131,16 +133,18 @@ export function* findCleanTolerance(
 ): Generator<number, number> {
   const target = parseHex(spec.hex);
   const most = CRUMB_MM2 / (pitchMm * pitchMm);
-  const crumbs = (tol: number): number => {
-    const gone = markColours(scan, [target], tol, FAINT_ALPHA);
-    const taken = spec.mode === 'global' ? gone : bordered(scan, gone);
-    const parts = connectParts(bitsWithout(scan.ink, taken), 8);
-    return parts.areaPx.reduce((count, area) => count + (area < most ? 1 : 0), 0);
+  const tryOut = (tol: number): { gonePx: number; crumbs: number } => {
+    const alike = markColours(scan, [target], tol, FAINT_ALPHA);
+    const gone = spec.mode === 'global' ? alike : bordered(scan, alike);
+    const parts = connectParts(bitsWithout(scan.ink, gone), 8);
+    const crumbs = parts.areaPx.reduce((count, area) => count + (area < most ? 1 : 0), 0);
+    return { gonePx: scan.inkPx - countBits(bitsWithout(scan.ink, gone)), crumbs };
   };
-  const fewest = crumbs(LOOSEST);
+  const loosest = tryOut(LOOSEST);
   for (let tol = spec.tol; tol < LOOSEST; tol += TOLERANCE_STEP) {
     yield tol;
-    if (crumbs(tol) <= fewest) return tol;
+    const { gonePx, crumbs } = tryOut(tol);
+    if (gonePx >= GONE_SHARE * loosest.gonePx && crumbs <= loosest.crumbs) return tol;
   }
   return LOOSEST;
 }

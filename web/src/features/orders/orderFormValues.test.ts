@@ -1,0 +1,139 @@
+import type { GarmentStyle } from '@saltflat/contract';
+import { expect } from 'chai';
+import { anotherPrint, emptyLine, emptyOrder, piecesOf, toInput, valuesOf } from './orderFormValues.ts';
+import type { OrderValues } from './orderFormValues.ts';
+
+const STYLES: GarmentStyle[] = [
+  {
+    id: '11111111-1111-4111-8111-111111111111',
+    name: 'Made-up tee',
+    kind: 'tee',
+    fibres: { cotton: 1, polyester: 0, elastane: 0, other: 0 },
+    construction: 'knit',
+    massGM2: 180,
+    maxPressC: null,
+    colours: [{ id: '22222222-2222-4222-8222-222222222222', name: 'Navy', hex: '#1b2a4a', tone: 'dark' }],
+    sizes: [
+      { size: 'M', cents: 300 },
+      { size: 'L', cents: 320 },
+    ],
+  },
+];
+const NOW = Date.parse('2031-02-03T08:00:00Z');
+const order = (own: Partial<OrderValues> = {}): OrderValues => {
+  const values = emptyOrder(STYLES, NOW);
+  const [line] = values.lines;
+  return { ...values, customer: 'Test Pier', lines: [{ ...line!, quantities: { M: '4', L: '' } }], ...own };
+};
+const problemsOf = (values: OrderValues): Record<string, string> => {
+  const outcome = toInput(values);
+  return 'problems' in outcome ? outcome.problems : {};
+};
+
+describe('the order form', () => {
+  it('begins with a line that can be filled in and a due time ahead', () => {
+    const values = emptyOrder(STYLES, NOW);
+    expect(values.lines).to.have.length(1);
+    expect(values.lines[0]).to.include({ placement: 'full-front', isProcessChosen: false });
+    expect(Date.parse(values.due)).to.be.above(NOW);
+  });
+
+  it('sends what was typed: trimmed, without empty sizes', () => {
+    const outcome = toInput(order({ customer: '  Test Pier ' }));
+    if (!('input' in outcome)) throw new Error('refused');
+    expect(outcome.input.customer).to.equal('Test Pier');
+    expect(outcome.input.lines[0]?.sizes).to.deep.equal([{ size: 'M', quantity: 4 }]);
+    expect(outcome.input.lines[0]).to.not.have.property('id');
+  });
+
+  it('names each field that still needs something, by the server’s paths', () => {
+    const [line] = order().lines;
+    expect(problemsOf(order({ customer: ' ', due: '' }))).to.have.keys(['/customer', '/dueAt']);
+    expect(problemsOf(order({ lines: [{ ...line!, quantities: { M: '-2' } }] }))).to.deep.equal({
+      '/lines/0/sizes': 'Size M: a whole number from 1, or nothing.',
+    });
+    expect(problemsOf(order({ lines: [{ ...line!, quantities: {} }] }))).to.deep.equal({
+      '/lines/0/sizes': 'How many, in at least one size?',
+    });
+    expect(problemsOf(order({ lines: [{ ...line!, widthMm: null, dropMm: null }] }))).to.have.keys([
+      '/lines/0/widthMm',
+      '/lines/0/dropMm',
+    ]);
+  });
+
+  it('counts pieces as typed so far', () => {
+    expect(piecesOf({ ...emptyLine(STYLES), quantities: { M: '3', L: 'two', XL: '-1' } })).to.equal(3);
+  });
+
+  it('adds another print on the same garment and sizes, on the next free side and without art', () => {
+    const { lines } = order();
+    const back = anotherPrint(lines);
+    expect(back).to.deep.include({
+      placement: 'back',
+      artwork: null,
+      quantities: { M: '4', L: '' },
+      lineId: null,
+    });
+    expect(anotherPrint([...lines, back]).placement).to.equal('left-sleeve');
+    expect(() => anotherPrint([])).to.throw(RangeError);
+  });
+
+  it('turns an order into values and back without a change', () => {
+    const colour = STYLES[0]!.colours[0]!;
+    const stored = {
+      id: '33333333-3333-4333-8333-333333333333',
+      code: 'K-1',
+      customer: 'Test Pier',
+      dueAt: '2031-02-05T16:00:00.000Z',
+      note: 'as before',
+      state: 'ready' as const,
+      version: 2,
+      createdAt: '2031-02-01T08:00:00.000Z',
+      cancelledAt: null,
+      lines: [
+        {
+          id: '44444444-4444-4444-8444-444444444444',
+          position: 1,
+          code: 'K-1',
+          styleId: STYLES[0]!.id,
+          styleName: 'Made-up tee',
+          styleKind: 'tee',
+          colour,
+          artwork: null,
+          preparation: null,
+          proof: null,
+          placement: 'back' as const,
+          dropMm: 90,
+          widthMm: 300,
+          process: 'dtg' as const,
+          sizes: [{ size: 'L', quantity: 2 }],
+          pieces: 2,
+          state: 'ready' as const,
+          planProblem: null,
+          routeNumber: 1,
+          activeRunId: null,
+        },
+      ],
+    };
+    const outcome = toInput(valuesOf(stored));
+    if (!('input' in outcome)) throw new Error('refused');
+    expect(outcome.input).to.deep.equal({
+      customer: 'Test Pier',
+      dueAt: '2031-02-05T16:00:00.000Z',
+      note: 'as before',
+      lines: [
+        {
+          id: stored.lines[0]!.id,
+          styleId: STYLES[0]!.id,
+          colourId: colour.id,
+          artworkId: null,
+          placement: 'back',
+          dropMm: 90,
+          widthMm: 300,
+          process: 'dtg',
+          sizes: [{ size: 'L', quantity: 2 }],
+        },
+      ],
+    });
+  });
+});
