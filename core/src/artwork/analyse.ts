@@ -10,7 +10,7 @@ import { assertPixels, rgbOfWord } from './pixels.ts';
 import type { Box, Pixels } from './pixels.ts';
 import { finishScan, scanArt, scanRows, startScan } from './scan.ts';
 import type { ArtScan } from './scan.ts';
-import { findSoft, measuringShape } from './shape.ts';
+import { findSoft, measuringShape, perimeterOf } from './shape.ts';
 import type { ShapeMasks } from './shape.ts';
 import { applyStep } from './steps/index.ts';
 import type { ArtStep } from './steps/index.ts';
@@ -47,6 +47,8 @@ export interface ArtSession {
   analysing: (job: ArtJob) => Generator<number, ArtAnalysis>;
   /** Art and white alone: enough for a picture while a slider moves. */
   preview: (job: ArtJob) => { image: Pixels; scan: ArtScan; whites: Whites | null };
+  /** Ink, powder and the like of a preview: of a smaller picture they are near what the whole one will say. */
+  previewInk: (job: ArtJob) => InkUse;
 }
 
 const BAND_ROWS = 512;
@@ -93,18 +95,12 @@ export function openArt(original: Pixels): ArtSession {
     const whites = yield* whitened({ steps, widthMm, garment, process, underbase: ownUnderbase });
     const pitchMm = widthMm / image.width;
     const underbase = underbaseOf(job);
-    const laydown = { ...defaultLaydown(process), ...definedOf(job.laydown) };
-    const separation = { ...DEFAULT_SEPARATION, ...definedOf(job.separation) };
+    const { laydown, separation } = constantsOf(job);
     const { perimeterMm } = shape.figures;
     const printed = measurePrint({ scan, whites, perimeterMm, pitchMm, job, laydown, separation });
     yield;
     const bare = {
-      px: [image.width, image.height] as [number, number],
-      widthMm,
-      heightMm: image.height * pitchMm,
-      pitchMm,
-      dpi: 25.4 / pitchMm,
-      src: sourceOf(originalScan, widthMm),
+      ...sizeOf(image, originalScan, widthMm),
       box,
       boxLeft,
       knockout,
@@ -128,16 +124,32 @@ export function openArt(original: Pixels): ArtSession {
     };
   }
 
-  return {
-    analysing: (job) => withShare(judging(job), PAUSES),
-    preview: (job) => {
-      assertJob(job);
-      const { steps, widthMm, garment, process, underbase } = job;
-      const { image, scan } = finish(stepped({ steps, widthMm }));
-      return { image, scan, whites: finish(whitened({ steps, widthMm, garment, process, underbase })) };
-    },
-  };
+  function preview(job: ArtJob): ReturnType<ArtSession['preview']> {
+    assertJob(job);
+    const { steps, widthMm, garment, process, underbase } = job;
+    const { image, scan } = finish(stepped({ steps, widthMm }));
+    return { image, scan, whites: finish(whitened({ steps, widthMm, garment, process, underbase })) };
+  }
+
+  function previewInk(job: ArtJob): InkUse {
+    const { image, scan, whites } = preview(job);
+    const pitchMm = job.widthMm / image.width;
+    const perimeterMm = perimeterOf(scan.shape, pitchMm);
+    return inkOf({ scan, whites, perimeterMm, pitchMm, job, ...constantsOf(job) }).ink;
+  }
+
+  return { analysing: (job) => withShare(judging(job), PAUSES), preview, previewInk };
 }
+
+/** Laydowns and separation of a job: its own, else the process's. */
+const constantsOf = ({
+  process,
+  laydown,
+  separation,
+}: ArtJob): { laydown: Laydown; separation: Separation } => ({
+  laydown: { ...defaultLaydown(process), ...definedOf(laydown) },
+  separation: { ...DEFAULT_SEPARATION, ...definedOf(separation) },
+});
 
 const PAUSES = 24; // of a judgement at usual sizes: only how fast the share grows hangs on it
 
@@ -269,6 +281,18 @@ const boxInMm = (box: Box, pitchMm: number): Box => ({
   h: box.h * pitchMm,
 });
 
+function sizeOf(image: Pixels, original: ArtScan, widthMm: number) {
+  const pitchMm = widthMm / image.width;
+  return {
+    px: [image.width, image.height] as [number, number],
+    widthMm,
+    heightMm: image.height * pitchMm,
+    pitchMm,
+    dpi: 25.4 / pitchMm,
+    src: sourceOf(original, widthMm),
+  };
+}
+
 function areasOf({ box, alphaPx, inkPx, shapePx, opaquePx }: ArtScan, pitchMm: number, soft: BitPlane) {
   const pixelMm2 = pitchMm * pitchMm;
   return {
@@ -314,24 +338,18 @@ interface PrintToMeasure {
   separation: Separation;
 }
 
-/** Ink, powder, film, pretreatment and water of one print. Cheap enough to follow a slider at screen size. */
-function measurePrint({
-  scan,
-  whites,
-  perimeterMm,
-  pitchMm,
-  job,
-  laydown,
-  separation,
-}: PrintToMeasure): InkUse & { water: Water } {
+/** Ink, powder, film and pretreatment of one print, and the coverages they were added up from. */
+function inkOf({ scan, whites, perimeterMm, pitchMm, job, laydown, separation }: PrintToMeasure): {
+  ink: InkUse;
+  separated: Separated;
+} {
   const separated = separateAll(scan.colours, separation);
-  const { underbase = null, highlight = null } = whites ?? {};
   const ink = measureInk({
     colours: scan.colours,
     separated,
     alphaPx: scan.alphaPx,
-    underbase,
-    highlight,
+    underbase: whites?.underbase ?? null,
+    highlight: whites?.highlight ?? null,
     boxMm: scan.box && boxInMm(scan.box, pitchMm),
     inkMm2: scan.alphaPx * pitchMm * pitchMm,
     perimeterMm,
@@ -339,6 +357,14 @@ function measurePrint({
     process: job.process,
     laydown,
   });
+  return { ink, separated };
+}
+
+/** All that one print uses, and the water in it. */
+function measurePrint(print: PrintToMeasure): InkUse & { water: Water } {
+  const { scan, whites, pitchMm, laydown } = print;
+  const { ink, separated } = inkOf(print);
+  const { underbase = null, highlight = null } = whites ?? {};
   const planes = [
     ...(underbase && ink.ml.w > 0
       ? [{ white: underbase, fullGm2: laydown.whiteMlM2 * WHITE_WATER_G_ML }]

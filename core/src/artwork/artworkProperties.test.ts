@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { analyseArtwork, wholePlane } from './index.ts';
+import { analyseArtwork, openArt, wholePlane } from './index.ts';
 import type { ArtFigures, ArtJob, Pixels } from './index.ts';
 import { LINEAR, encodeSrgb } from './colour.ts';
 import { drawBlobs, drawnArt, noiseArt } from './fixtures/drawnArt.ts';
@@ -50,9 +50,10 @@ function unmoved(figures: ArtFigures): Record<string, unknown> {
 describe('artwork, on any image', () => {
   it('has the same figures mirrored, upside down, turned by a quarter, and with an empty margin', () => {
     fc.assert(
-      fc.property(images, jobs, (image, job) => {
-        const before = unmoved(figuresOf(image, job));
-        const at = (picture: Pixels) => ({ ...job, widthMm: (job.widthMm * picture.width) / image.width });
+      fc.property(images, jobs, fc.integer({ min: 2, max: 90 }), (image, job, pitch) => {
+        // a pitch that halves exactly, so that turning the art does not move it across a limit by rounding
+        const at = (picture: Pixels) => ({ ...job, widthMm: (picture.width * pitch) / 128 });
+        const before = unmoved(figuresOf(image, at(image)));
         const flips = [
           place(image, image.width, image.height, (x, y) => [image.width - 1 - x, y]),
           place(image, image.width, image.height, (x, y) => [x, image.height - 1 - y]),
@@ -179,6 +180,42 @@ describe('artwork, on any image', () => {
     const second = wholePlane(whites!.highlight!, 60, 20);
     expect([second[10 * 60 + 10], second[10 * 60 + 40]]).to.deep.equal([255, 0]);
     expect(figures.ml.h).to.be.closeTo((17 * 17 * 35) / 1e6, 1e-12);
+  });
+});
+
+describe('openArt', () => {
+  it('previews the same white and ink that it then measures, and remembers nothing wrongly between jobs', () => {
+    fc.assert(
+      fc.property(images, fc.array(jobs, { minLength: 2, maxLength: 4 }), (image, all) => {
+        const desk = openArt(image);
+        for (const job of all) {
+          const { whites } = desk.preview(job);
+          const { coverage, ml, powderG, filmM2, pretreatG, pretreatM2 } = analyseArtwork(image, job).figures;
+          expect(desk.previewInk(job)).to.deep.equal({
+            coverage,
+            ml,
+            powderG,
+            filmM2,
+            pretreatG,
+            pretreatM2,
+          });
+          expect(whites?.underbase.plane ?? null).to.deep.equal(
+            analyseArtwork(image, job).whites?.underbase.plane ?? null,
+          );
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('tells its progress, ever nearer to one', () => {
+    const image = drawBlobs(70, 50, [{ x: 20, y: 20, r: 15, rgba: [9, 9, 200, 255], isDisc: true }]);
+    const shares: number[] = [];
+    const work = openArt(image).analysing({ widthMm: 20, garment: '#ffffff', process: 'dtf' });
+    for (let next = work.next(); !next.done; next = work.next()) shares.push(next.value);
+    expect(shares.length).to.be.above(8);
+    expect(shares).to.deep.equal([...shares].sort((p, q) => p - q));
+    expect(Math.max(...shares)).to.be.below(1);
   });
 });
 

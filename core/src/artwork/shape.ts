@@ -42,6 +42,10 @@ export interface ShapeMasks {
   solid: BitPlane;
 }
 
+/** Length of a shape's edge, mm: π/4 of its 4-neighbour edges is the mean over all directions. */
+export const perimeterOf = (shape: BitPlane, pitchMm: number): number =>
+  (Math.PI / 4) * countEdges(shape) * pitchMm;
+
 /**
  * Measures the shape of a print. A generator: it yields after each step, so that whoever runs it can show progress and stop it.
  *
@@ -56,7 +60,7 @@ export function* measuringShape(
     thin: { '0.2': 0, '0.3': 0, '0.5': 0, '0.8': 0 },
     gap: { '0.3': 0, '0.5': 0 },
     parts: { components: 0, specks: 0, speckShare: 0, pinholes: 0 },
-    perimeterMm: (Math.PI / 4) * countEdges(shape) * pitchMm, // π/4: mean of a 4-neighbour edge count over all directions
+    perimeterMm: perimeterOf(shape, pitchMm),
     solid: { circleMm: 0, circleAt: null, largestMm2: 0 },
   };
   const nothing = makeBits(shape.width, shape.height);

@@ -15,6 +15,7 @@ import type {
   ArtJob,
   ArtSession,
   BitPlane,
+  InkUse,
   KnockOut,
   Pixels,
 } from '@saltflat/core/artwork';
@@ -44,6 +45,8 @@ export interface ArtPicture {
   width: number;
   height: number;
   widthMm: number;
+  /** Of a quick picture, what it was found to use: nearly what the whole one will say. */
+  ink: InkUse | null;
 }
 
 /** What is under the pointer. */
@@ -155,7 +158,14 @@ async function picture(artworkId: string, job: ArtJob, layer: ArtLayer, detail: 
     resizeHeight: Math.max(1, Math.round(shown.height * ratio)),
     resizeQuality: 'medium',
   });
-  const own: ArtPicture = { bitmap, small, width: shown.width, height: shown.height, widthMm: job.widthMm };
+  const own: ArtPicture = {
+    bitmap,
+    small,
+    width: shown.width,
+    height: shown.height,
+    widthMm: job.widthMm,
+    ink: detail === 'draft' ? session.previewInk(job) : null,
+  };
   return transfer(own, [bitmap, small]);
 }
 

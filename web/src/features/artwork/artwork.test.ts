@@ -17,6 +17,7 @@ const picture = (width: number, height: number, widthMm: number): ArtPicture => 
   width,
   height,
   widthMm,
+  ink: null,
 });
 const CANVAS = { width: 830, height: 480 };
 

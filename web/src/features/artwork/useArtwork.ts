@@ -1,6 +1,6 @@
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import { proxy } from 'comlink';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { ArtLayer, ArtPicture } from '../../worker/artwork.worker.ts';
 import { askArtwork } from '../../worker/artworkClient.ts';
 import { isMask } from './layers.ts';
@@ -69,9 +69,15 @@ export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Art
 
   const retry = useCallback(() => setAttempt((before) => before + 1), []);
   const isStale = measured?.key !== jobKey || (isRough && isMask(layer));
+  const quickInk = picture?.ink ?? null;
+  // while the whole is measured, ink and what goes with it follow the quick picture
+  const figures = useMemo(
+    () => measured && (isStale && quickInk ? { ...measured.figures, ...quickInk } : measured.figures),
+    [measured, isStale, quickInk],
+  );
   return {
     picture,
-    figures: measured?.figures ?? null,
+    figures,
     isStale: isStale || isRough,
     progress,
     problem,
