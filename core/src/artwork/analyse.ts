@@ -18,8 +18,8 @@ import { vanishingShare } from './thinParts.ts';
 import { listWarnings } from './warnings.ts';
 import { COLOUR_WATER_G_ML, PRETREATMENT_WATER, WHITE_WATER_G_ML, measureWater } from './water.ts';
 import type { Water } from './water.ts';
-import { defaultUnderbase, layWhiteRows, leastWhite, startWhite, whitePx } from './white.ts';
-import type { PrintProcess, UnderbaseSettings, Whites } from './white.ts';
+import { defaultUnderbase, layWhiteRows, leastWhite, startWhite, whitePx, wantWhite } from './white.ts';
+import type { UnderbaseSettings, WhiteWork, Whites } from './white.ts';
 
 /** All that was worked out on the way, for pictures and exports. */
 export interface ArtAnalysis {
@@ -72,15 +72,17 @@ export function openArt(original: Pixels): ArtSession {
     const { figures, masks } = yield* measuringShape(scan, pitchMm);
     return { figures, masks: { ...masks, soft } };
   });
+  const wished = keptStage(function* ({ steps, widthMm, garment, process, settings }: Wished) {
+    const { scan } = yield* stepped({ steps, widthMm });
+    return wantWhite(scan, garment, process, settings);
+  });
   const whitened = keptStage(function* ({ steps, widthMm, garment, process, underbase }: ArtJob) {
     const { image, scan } = yield* stepped({ steps, widthMm });
-    return yield* layingWhite(
-      scan,
-      widthMm / image.width,
-      garment,
-      process,
-      underbaseOf({ process, underbase }),
-    );
+    const settings = underbaseOf({ process, underbase });
+    const { chokeMm: _choke, minDot: _dot, ...hangsOn } = settings;
+    const wanted = yield* wished({ steps, widthMm, garment, process, settings: hangsOn });
+    const work = startWhite(scan, widthMm / image.width, garment, process, settings, wanted);
+    return work && (yield* layingWhite(work));
   });
 
   function* judging(job: ArtJob): Generator<void, ArtAnalysis> {
@@ -210,15 +212,12 @@ function* withShare<T>(work: Generator<unknown, T>, pauses: number): Generator<n
   }
 }
 
-function* layingWhite(
-  scan: ArtScan,
-  pitchMm: number,
-  garment: string,
-  process: PrintProcess,
-  underbase: UnderbaseSettings,
-): Generator<void, Whites | null> {
-  const work = startWhite(scan, pitchMm, garment, process, underbase);
-  if (work === null) return null;
+/** What the white wanted under each colour hangs on. */
+type Wished = Pick<ArtJob, 'steps' | 'widthMm' | 'garment' | 'process'> & {
+  settings: Parameters<typeof wantWhite>[3];
+};
+
+function* layingWhite(work: WhiteWork): Generator<void, Whites> {
   const { h } = work.whites.underbase.box;
   for (let y = 0; y < h; y += BAND_ROWS) {
     layWhiteRows(work, y, Math.min(h, y + BAND_ROWS));

@@ -66,16 +66,48 @@ export interface Whites {
   unchokedPx: number;
 }
 
-/** White being laid, band of rows by band of rows. */
-export interface WhiteWork {
-  scan: ArtScan;
-  settings: UnderbaseSettings;
-  whites: Whites;
+/** White wanted under each colour, before any choke: what a moving choke leaves as it is. */
+export interface WantedWhite {
   /** White wanted under each colour number, 0–1; one number where it is the same under every colour. */
   wanted: Float64Array | number;
   /** Second white wanted under each colour number, 0–1; `null` for none. */
   lifted: Float64Array | null;
+}
+
+/** White being laid, band of rows by band of rows. */
+export interface WhiteWork extends WantedWhite {
+  scan: ArtScan;
+  settings: UnderbaseSettings;
+  whites: Whites;
   choke: Choke | null;
+}
+
+/** What of the settings {@link wantWhite} hangs on. */
+type WantedSettings = Pick<
+  UnderbaseSettings,
+  'density' | 'gamma' | 'nearGarment' | 'lightTints' | 'highlight'
+>;
+
+const hasSecondWhite = (process: PrintProcess, { highlight }: WantedSettings): boolean =>
+  highlight > 0 && process === 'dtg-dark';
+
+/** Works the wanted white out once for each colour. */
+export function wantWhite(
+  { colours }: ArtScan,
+  garmentHex: string,
+  process: PrintProcess,
+  settings: WantedSettings,
+): WantedWhite {
+  const garment = parseHex(garmentHex);
+  return {
+    wanted:
+      process === 'dtf'
+        ? settings.density
+        : colours.map((rgb) => wantedWhite(rgbOfWord(rgb), garment, process, settings)),
+    lifted: hasSecondWhite(process, settings)
+      ? colours.map((rgb) => settings.highlight * highlightShare(rgbOfWord(rgb)))
+      : null,
+  };
 }
 
 /**
@@ -85,6 +117,7 @@ export interface WhiteWork {
  *
  * @param pitchMm width of one pixel as printed, mm
  * @param garmentHex the garment's colour, "#rrggbb"
+ * @param wanted see {@link wantWhite}, when it is known already
  * @returns `null` when the image is empty
  * @throws RangeError for settings out of range
  */
@@ -94,32 +127,27 @@ export function startWhite(
   garmentHex: string,
   process: PrintProcess,
   settings: UnderbaseSettings,
+  wanted: WantedWhite = wantWhite(scan, garmentHex, process, settings),
 ): WhiteWork | null {
   assertSettings(settings);
-  const { box, colours } = scan;
+  const { box } = scan;
   if (box === null) return null;
-  const garment = parseHex(garmentHex);
   const empty = (): WhitePlane => {
     const counts = new Float64Array(256);
     counts[0] = box.w * box.h;
     return { box, plane: new Uint8Array(box.w * box.h), counts };
   };
-  const hasHighlight = settings.highlight > 0 && process === 'dtg-dark';
   const chokePx = settings.chokeMm / pitchMm;
   return {
     scan,
     settings,
     whites: {
       underbase: empty(),
-      highlight: hasHighlight ? empty() : null,
+      highlight: hasSecondWhite(process, settings) ? empty() : null,
       lostToChokePx: 0,
       unchokedPx: 0,
     },
-    wanted:
-      process === 'dtf'
-        ? settings.density
-        : colours.map((rgb) => wantedWhite(rgbOfWord(rgb), garment, process, settings)),
-    lifted: hasHighlight ? colours.map((rgb) => settings.highlight * highlightShare(rgbOfWord(rgb))) : null,
+    ...wanted,
     choke: chokePx > 0 ? makeChoke(scan.ink, chokePx) : null,
   };
 }
@@ -285,7 +313,7 @@ function keptShare({ chokePx, offsets, distances }: Choke, ink: BitPlane, x: num
 }
 
 /** White wanted under an opaque pixel of a colour, 0–1. */
-function wantedWhite(colour: Rgb, garment: Rgb, process: PrintProcess, settings: UnderbaseSettings): number {
+function wantedWhite(colour: Rgb, garment: Rgb, process: PrintProcess, settings: WantedSettings): number {
   const { density, gamma, nearGarment, lightTints } = settings;
   if (process === 'sub' || (process === 'dtg-light' && !lightTints)) return 0;
   const { from, to } = nearGarment;

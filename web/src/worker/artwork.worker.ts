@@ -150,14 +150,16 @@ function cancel(): void {
 async function picture(artworkId: string, job: ArtJob, layer: ArtLayer, detail: Detail): Promise<ArtPicture> {
   const session = await sessionFor(artworkId, detail);
   const shown = await layerPixels(session, { artworkId, job, layer, detail });
-  const bytes = new Uint8ClampedArray(shown.data); // a copy: the bitmap is moved away
-  const bitmap = await createImageBitmap(new ImageData(bytes, shown.width, shown.height));
-  const ratio = Math.min(1, DRAFT_PX / Math.max(shown.width, shown.height));
-  const small = await createImageBitmap(bitmap, {
-    resizeWidth: Math.max(1, Math.round(shown.width * ratio)),
-    resizeHeight: Math.max(1, Math.round(shown.height * ratio)),
-    resizeQuality: 'medium',
-  });
+  const { width, height, data } = shown;
+  const view = new Uint8ClampedArray(data.buffer as ArrayBuffer, data.byteOffset, data.byteLength); // never shared memory
+  const bitmap = await createImageBitmap(new ImageData(view, width, height));
+  const ratio = DRAFT_PX / Math.max(width, height);
+  const resized = {
+    resizeWidth: Math.max(1, Math.round(width * ratio)),
+    resizeHeight: Math.max(1, Math.round(height * ratio)),
+  };
+  const small =
+    ratio >= 1 ? bitmap : await createImageBitmap(bitmap, { ...resized, resizeQuality: 'medium' });
   const own: ArtPicture = {
     bitmap,
     small,
@@ -166,7 +168,7 @@ async function picture(artworkId: string, job: ArtJob, layer: ArtLayer, detail: 
     widthMm: job.widthMm,
     ink: detail === 'draft' ? session.previewInk(job) : null,
   };
-  return transfer(own, [bitmap, small]);
+  return transfer(own, small === bitmap ? [bitmap] : [bitmap, small]);
 }
 
 interface Asked {

@@ -1,5 +1,5 @@
 import type { UnitSystem } from '@saltflat/core/units';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import type { ArtPicture } from '../../worker/artwork.worker.ts';
 import { drawArt, fitView, sizeMm, viewOfPlace, zoomAbout } from './drawArt.ts';
@@ -42,7 +42,8 @@ export function ArtCanvas(props: Props) {
   const [split, setSplit] = useState(0.5);
   const pointers = useRef(new Map<number, Point>());
   const isSplitting = useRef(false);
-  const shown = view ?? fitView({ picture, garment }, size);
+  const whole = useMemo(() => fitView({ picture, garment }, size), [picture, garment, size]);
+  const shown = view ?? whole;
   const first = places[0];
 
   useEffect(() => setView(null), [garment]);
