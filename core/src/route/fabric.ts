@@ -55,6 +55,20 @@ export function byShare(
   return { value, range, reason: { source: 'trade', text, value } };
 }
 
+/** {@link byShare} for a plate's temperature: never wished hotter than this garment can stand, and the reason says so. */
+export function heatByShare(
+  garment: Garment,
+  cotton: TradeRange,
+  polyester: TradeRange,
+): ReturnType<typeof byShare> {
+  const usual = byShare(garment, cotton, polyester, '°C');
+  const [tightest] = heatLimits(garment).sort((p, q) => (p.max ?? Infinity) - (q.max ?? Infinity));
+  const most = tightest?.max ?? Infinity;
+  if (tightest === undefined || usual.value <= most) return usual;
+  const text = `${usual.reason.text} Here no more than ${most} °C: ${tightest.text}`;
+  return { ...usual, value: most, reason: { ...usual.reason, text, value: most } };
+}
+
 /** What the fabric can stand, °C: the maker's label, dye migration, scorch. */
 export function heatLimits(garment: Garment): Limit[] {
   const limits: Limit[] = [];

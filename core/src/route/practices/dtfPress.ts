@@ -1,4 +1,4 @@
-import { byShare } from '../fabric.ts';
+import { byShare, heatByShare } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
   dwellProposal,
@@ -25,7 +25,7 @@ export const dtfPress: Practice = {
   plan: (input, settle) => {
     const { garment, equipment } = input;
     const { film } = equipment;
-    const fabricTemp = byShare(garment, TRADE.transferCottonC, TRADE.transferPolyesterC, '°C');
+    const fabricTemp = heatByShare(garment, TRADE.transferCottonC, TRADE.transferPolyesterC);
     const fabricDwell = byShare(garment, TRADE.transferCottonS, TRADE.transferPolyesterS, 's');
     const fabricKPa = byShare(garment, TRADE.transferCottonKPa, TRADE.transferPolyesterKPa, 'kPa');
     const temp = settle(

@@ -1,4 +1,4 @@
-import { byShare } from '../fabric.ts';
+import { heatByShare } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
   dwellProposal,
@@ -18,7 +18,7 @@ export const dtfSecondPress: Practice = {
   applies: ({ house }) => house.secondPressS > 0,
   plan: (input, settle) => {
     const { garment, equipment, house } = input;
-    const fabric = byShare(garment, TRADE.transferCottonC, TRADE.transferPolyesterC, '°C');
+    const fabric = heatByShare(garment, TRADE.transferCottonC, TRADE.transferPolyesterC);
     const temp = settle(
       plateProposal(input, [
         makerReason(equipment.film.name, equipment.film.pressC, fabric.value, 'temperature'),

@@ -1,5 +1,5 @@
 import { CAUTIONS } from '../cautions.ts';
-import { byShare, isMostlyPolyester, needsWhite } from '../fabric.ts';
+import { heatByShare, isMostlyPolyester, needsWhite } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
   dwellProposal,
@@ -22,7 +22,7 @@ export const dtgCure: Practice = {
     const { garment, equipment, house } = input;
     const ink = equipment.inkSets.dtg;
     const isPolyester = isMostlyPolyester(garment);
-    const fabric = byShare(garment, TRADE.directCureCottonC, TRADE.directCurePolyesterC, '°C');
+    const fabric = heatByShare(garment, TRADE.directCureCottonC, TRADE.directCurePolyesterC);
     const temp = settle(
       plateProposal(input, [
         ...(ink.cureC && !isPolyester ? [makerReason(ink.name, ink.cureC, fabric.value, 'temperature')] : []),

@@ -1,5 +1,5 @@
 import { CAUTIONS } from '../cautions.ts';
-import { isMostlyPolyester } from '../fabric.ts';
+import { heatByShare, isMostlyPolyester } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
   dwellProposal,
@@ -24,16 +24,13 @@ export const dtgDry: Practice = {
 };
 
 function pressDry(input: RouteInput, settle: Settle): OperationDraft {
-  const isPolyester = isMostlyPolyester(input.garment);
-  const tempC = isPolyester ? 138 : 160;
+  const cure = heatByShare(input.garment, TRADE.directCureCottonC, TRADE.directCurePolyesterC);
   const temp = settle(
     plateProposal(input, [
       {
         source: 'trade',
-        text: isPolyester
-          ? 'As cool as polyester wants.'
-          : 'At the cure’s temperature, so that the press is not changed over.',
-        value: tempC,
+        text: `At the cure’s temperature, so that the press is not changed over. ${cure.reason.text}`,
+        value: cure.value,
       },
     ]),
   );

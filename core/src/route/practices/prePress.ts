@@ -1,5 +1,5 @@
 import { CAUTIONS } from '../cautions.ts';
-import { byShare, isMostlyPolyester } from '../fabric.ts';
+import { heatByShare, isMostlyPolyester } from '../fabric.ts';
 import { PRESS_CAUTIONS, dwellProposal, heat, plateProposal, pressureProposal } from '../practice.ts';
 import type { Practice } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
@@ -12,12 +12,12 @@ export const prePress: Practice = {
   plan: (input, settle) => {
     const { garment } = input;
     const isPolyester = isMostlyPolyester(garment);
-    const share = byShare(garment, TRADE.transferCottonC, TRADE.transferPolyesterC, '°C');
+    const share = heatByShare(garment, TRADE.transferCottonC, TRADE.transferPolyesterC);
     const temp = settle(
       plateProposal(input, [
         {
           source: 'trade',
-          text: 'At the transfer’s press temperature, so that the press is not changed over.',
+          text: `At the press temperature of a transfer. ${share.reason.text}`,
           value: share.value,
         },
       ]),
