@@ -1,5 +1,5 @@
 import { CAUTIONS } from '../cautions.ts';
-import { heatByShare, isMostlyPolyester } from '../fabric.ts';
+import { heatByShare } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
   dwellProposal,

@@ -1,0 +1,114 @@
+import { DomainError } from '@saltflat/contract';
+import { expect } from 'chai';
+import express from 'express';
+import { pino } from 'pino';
+import supertest from 'supertest';
+import { Type } from 'typebox';
+import { sendCsv } from './csv.ts';
+import { describeApi, endpoint, mount } from './endpoint.ts';
+import { problemHandler, unknownPath } from './problemHandler.ts';
+
+const Query = Type.Object(
+  { limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 5 })) },
+  { additionalProperties: false },
+);
+const Body = Type.Object(
+  { name: Type.String({ title: 'Name', minLength: 1 }) },
+  { additionalProperties: false },
+);
+
+const endpoints = [
+  endpoint({ method: 'get', path: '/things', summary: 'Things', query: Query }, ({ query }) =>
+    Promise.resolve({ limit: query.limit ?? 2 }),
+  ),
+  endpoint({ method: 'post', path: '/things', summary: 'A new one', body: Body, status: 201 }, ({ body }) =>
+    Promise.resolve(body),
+  ),
+  endpoint({ method: 'get', path: '/things/:id', summary: 'One' }, ({ params }) =>
+    params.id?.startsWith('0')
+      ? Promise.reject(new Error('a secret of the inside'))
+      : Promise.reject(new DomainError('not-now', 'Not before noon.')),
+  ),
+  endpoint({ method: 'get', path: '/things.csv', summary: 'As a table' }, ({ res }) => {
+    sendCsv(
+      res,
+      'things.csv',
+      [
+        { name: '=1+1', size: 3 },
+        { name: 'a "b", c', size: null },
+      ],
+      ['name', 'size'],
+    );
+    return Promise.resolve();
+  }),
+];
+const app = express()
+  .use(express.json({ limit: '1kb' }), mount(endpoints), unknownPath)
+  .use(problemHandler(pino({ level: 'silent' })));
+const api = supertest(app);
+const ID = '7f1d9a54-0b1e-4c5e-9a52-3f6f0b7f3a01';
+
+describe('an endpoint', () => {
+  it('reads its query and body by their schemas, and answers with its own status', async () => {
+    expect((await api.get('/things?limit=4').expect(200)).body).to.deep.equal({ limit: 4 });
+    expect((await api.post('/things').send({ name: 'x' }).expect(201)).body).to.deep.equal({ name: 'x' });
+  });
+
+  it('refuses what does not fit, each field in words', async () => {
+    for (const query of ['limit=0', 'limit=six', 'limit=3&page=2'])
+      expect((await api.get(`/things?${query}`)).status, query).to.equal(400);
+    const { body, headers } = await api.post('/things').send({ name: '', more: 1 }).expect(400);
+    expect(headers['content-type']).to.contain('application/problem+json');
+    expect((body as { fields: { path: string }[] }).fields.map(({ path }) => path).sort()).to.deep.equal([
+      '/more',
+      '/name',
+    ]);
+  });
+
+  it('answers broken and oversized bodies in words', async () => {
+    const broken = await api.post('/things').set('content-type', 'application/json').send('{"name":');
+    expect([broken.status, (broken.body as { code: string }).code]).to.deep.equal([400, 'invalid-input']);
+    const large = await api.post('/things').send({ name: 'x'.repeat(3000) });
+    expect([large.status, (large.body as { code: string }).code]).to.deep.equal([413, 'too-large']);
+  });
+
+  it('knows a refusal from a fault, and tells nobody what broke inside', async () => {
+    const refused = await api.get(`/things/${ID}`);
+    expect([refused.status, (refused.body as { detail: string }).detail]).to.deep.equal([
+      409,
+      'Not before noon.',
+    ]);
+    const broken = await api.get(`/things/0${ID.slice(1)}`);
+    expect(broken.status).to.equal(500);
+    expect(JSON.stringify(broken.body)).to.not.contain('secret');
+    expect((await api.get('/things/not-an-id')).status).to.equal(404);
+    expect((await api.get('/elsewhere')).status).to.equal(404);
+  });
+
+  it('sends tables that a spreadsheet reads as text', async () => {
+    const { text, headers } = await api.get('/things.csv').expect(200);
+    expect(headers['content-disposition']).to.contain('things.csv');
+    expect(text).to.equal(`name,size\r\n"'=1+1",3\r\n"a ""b"", c",\r\n`);
+  });
+
+  it('is described with its parameters, body and answers', () => {
+    const { paths } = describeApi(endpoints) as {
+      paths: Record<
+        string,
+        Record<
+          string,
+          { parameters: { name: string; in: string }[]; requestBody?: object; responses: object }
+        >
+      >;
+    };
+    expect(paths['/things/{id}']?.get?.parameters).to.deep.include({
+      name: 'id',
+      in: 'path',
+      required: true,
+      schema: { type: 'string', format: 'uuid' },
+    });
+    expect(paths['/things']?.get?.parameters.map(({ name }) => name)).to.deep.equal(['limit']);
+    expect(paths['/things']?.post?.requestBody).to.be.an('object');
+    expect(Object.keys(paths['/things']?.post?.responses ?? {})).to.deep.equal(['201', 'default']);
+  });
+});
