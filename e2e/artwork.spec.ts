@@ -154,7 +154,7 @@ test('with the keyboard alone: layers, zoom, a fix, a slider, undo, keep', async
   await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
 });
 
-test('a measuring thread that dies says so and starts again', async ({ page, request }) => {
+test('pixels that do not come are said so, and fetched when asked again', async ({ page, request }) => {
   const { lineId } = await orderOverApi(request, 36, 1, black(6));
   await page.route('**/pixels', (route) => route.fulfill({ status: 500, body: 'no' }));
   await page.goto(`/artwork/${lineId}`);
@@ -162,6 +162,30 @@ test('a measuring thread that dies says so and starts again', async ({ page, req
   await page.unroute('**/pixels');
   await page.getByRole('button', { name: 'Try again' }).click();
   await measured(page);
+});
+
+test('a measuring thread that dies says so, and another takes its place', async ({ page, request }) => {
+  const { lineId } = await orderOverApi(request, 38, 1, black(8));
+  await page.goto(`/artwork/${lineId}`);
+  await measured(page);
+  const [thread] = page.workers();
+  if (!thread) throw new Error('there is no measuring thread');
+  await page.getByRole('tab', { name: 'White' }).click();
+  const slider = page.getByRole('slider', { name: 'Density' });
+  await slider.focus();
+  await thread.evaluate(() => void setTimeout(() => { throw new Error('made-up want of memory'); }, 0)); // prettier-ignore
+  await page.keyboard.press('ArrowLeft');
+  const alert = page.getByRole('alert');
+  await expect(
+    page
+      .getByText(/^Measured\./)
+      .or(alert)
+      .first(),
+  ).toBeVisible({ timeout: 40_000 });
+  if (await alert.isVisible()) await page.getByRole('button', { name: 'Try again' }).click();
+  await measured(page);
+  expect(page.workers()).toHaveLength(1);
+  expect(page.workers()[0]).not.toBe(thread);
 });
 
 test('axe finds nothing on any panel of the artwork', async ({ page, request }) => {
