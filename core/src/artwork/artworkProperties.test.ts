@@ -124,11 +124,12 @@ describe('artwork, on any image', () => {
         for (let p = 0; p < data.length; p += 4) {
           const alpha = kept.data[p + 3] / 255;
           if (alpha === 0) continue; // within the tolerance: called the garment's colour
+          const brightest = Math.max(LINEAR[data[p]], LINEAR[data[p + 1]], LINEAR[data[p + 2]]);
+          if (brightest > alpha - 1 / 255) continue; // a fade too steep for this colour: no ink is bright enough to make up for it
           for (let i = 0; i < 3; i++) {
             const mixed = encodeSrgb(alpha * LINEAR[kept.data[p + i]]);
-            expect(Math.abs(mixed - data[p + i]), `${data[p + i]} became ${mixed}`).to.be.at.most(
-              alpha < 0.1 ? 3 : 1,
-            );
+            const slack = alpha >= 0.5 ? 1 : 3; // alpha has 8 bits: the fainter the pixel, the coarser its steps
+            expect(Math.abs(mixed - data[p + i]), `${data[p + i]} became ${mixed}`).to.be.at.most(slack);
           }
         }
       }),
