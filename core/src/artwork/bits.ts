@@ -148,3 +148,11 @@ export function boundsOfBits(bits: BitPlane): { x: number; y: number; w: number;
 
 /** Place of the lowest set bit of a word that is not 0. */
 export const lowestBit = (word: number): number => 31 - Math.clz32(word & -word);
+
+/** Calls `visit` with each set pixel, row by row from the left; words with nothing set cost one look. */
+export function forEachBit({ height, stride, words }: BitPlane, visit: (x: number, y: number) => void): void {
+  for (let y = 0; y < height; y++) {
+    for (let j = 0; j < stride; j++)
+      for (let word = words[y * stride + j]; word !== 0; word &= word - 1) visit(32 * j + lowestBit(word), y);
+  }
+}

@@ -1,4 +1,5 @@
 import { LINEAR, encodeSrgb, parseHex } from './colour.ts';
+import { forEachBit } from './bits.ts';
 import type { BitPlane } from './bits.ts';
 import { FAINT_ALPHA, wordOfRgb } from './pixels.ts';
 import type { Pixels, Rgb } from './pixels.ts';
@@ -107,16 +108,10 @@ export function wholePlane({ box, plane }: WhitePlane, width: number, height: nu
 
 /** A mask as a picture in one colour, the rest transparent. */
 export function pictureBits(bits: BitPlane, colour: Rgb): Pixels {
-  const { width, height, stride, words } = bits;
+  const { width, height } = bits;
   const out = new Uint32Array(width * height);
   const set = (0xff000000 | wordOfRgb(colour)) >>> 0;
-  for (let y = 0; y < height; y++) {
-    for (let j = 0; j < stride; j++) {
-      const word = words[y * stride + j];
-      if (word === 0) continue;
-      for (let k = 0; k < 32; k++) if (((word >>> k) & 1) === 1) out[y * width + 32 * j + k] = set;
-    }
-  }
+  forEachBit(bits, (x, y) => (out[y * width + x] = set));
   return { width, height, data: new Uint8Array(out.buffer) };
 }
 

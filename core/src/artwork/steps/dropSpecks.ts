@@ -1,4 +1,4 @@
-import { bitsWithout, isEmpty } from '../bits.ts';
+import { bitsWithout, forEachBit, isEmpty } from '../bits.ts';
 import type { BitPlane } from '../bits.ts';
 import { makeDisc } from '../disc.ts';
 import type { Pixels } from '../pixels.ts';
@@ -28,16 +28,7 @@ export function dropSpecks(
 /** The image with nothing left where bits are set; the same image when none are. */
 export function clearBits(image: Pixels, bits: BitPlane): Pixels {
   if (isEmpty(bits)) return image;
-  const { width, height, stride, words } = bits;
   const data = new Uint8Array(image.data);
-  for (let y = 0; y < height; y++) {
-    for (let j = 0; j < stride; j++) {
-      const word = words[y * stride + j];
-      if (word === 0) continue;
-      for (let k = 0; k < 32; k++)
-        if (((word >>> k) & 1) === 1)
-          data.fill(0, 4 * (y * width + 32 * j + k), 4 * (y * width + 32 * j + k) + 4);
-    }
-  }
+  forEachBit(bits, (x, y) => data.fill(0, 4 * (y * bits.width + x), 4 * (y * bits.width + x) + 4));
   return { ...image, data };
 }

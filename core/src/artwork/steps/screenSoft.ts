@@ -1,4 +1,4 @@
-import { bitsWithout, hasBit, invertBits, lowestBit } from '../bits.ts';
+import { bitsWithout, forEachBit, hasBit, invertBits } from '../bits.ts';
 import type { BitPlane } from '../bits.ts';
 import { FAINT_ALPHA } from '../pixels.ts';
 import type { Pixels } from '../pixels.ts';
@@ -72,13 +72,8 @@ function mendCutDots(image: Pixels, soft: BitPlane, leastPx: number): Pixels {
 }
 
 /** The image with full ink where bits are set. */
-function fillBits(image: Pixels, { width, height, stride, words }: BitPlane): Pixels {
+function fillBits(image: Pixels, bits: BitPlane): Pixels {
   const data = new Uint8Array(image.data);
-  for (let y = 0; y < height; y++) {
-    for (let j = 0; j < stride; j++) {
-      for (let word = words[y * stride + j]; word !== 0; word &= word - 1)
-        data[4 * (y * width + 32 * j + lowestBit(word)) + 3] = 255;
-    }
-  }
+  forEachBit(bits, (x, y) => (data[4 * (y * bits.width + x) + 3] = 255));
   return { ...image, data };
 }

@@ -1,4 +1,4 @@
-import { hasBit, invertBits } from '../bits.ts';
+import { forEachBit, hasBit, invertBits } from '../bits.ts';
 import type { BitPlane } from '../bits.ts';
 import { makeDisc } from '../disc.ts';
 import { SHAPE_ALPHA } from '../pixels.ts';
@@ -26,15 +26,7 @@ export function thicken(
   );
   const around = nearestFirst(grow + 1);
   const data = new Uint8Array(image.data);
-  const { width, height, stride, words } = reached;
-  for (let y = 0; y < height; y++) {
-    for (let j = 0; j < stride; j++) {
-      const word = words[y * stride + j];
-      if (word === 0) continue;
-      for (let k = 0; k < 32; k++)
-        if (((word >>> k) & 1) === 1) widenAt(image, data, 32 * j + k, y, { thin, around, grow, width });
-    }
-  }
+  forEachBit(reached, (x, y) => widenAt(image, data, x, y, { thin, around, grow, width: reached.width }));
   return { ...image, data };
 }
 

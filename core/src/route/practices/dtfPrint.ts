@@ -2,6 +2,7 @@ import type { Practice, Settle } from '../practice.ts';
 import type { Setting } from '../documents.ts';
 import { rest } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
+import { settleChoke } from './chokeSetting.ts';
 
 const ANY_SHARE = { min: 0, max: 1 };
 
@@ -77,26 +78,11 @@ function whiteSettings(settle: Settle): Setting[] {
     limits: [],
     ability: ANY_SHARE,
   });
-  const choke = settle({
-    key: 'chokeMm',
-    label: 'Choke',
-    kind: 'length',
-    reasons: [
-      {
-        source: 'trade',
-        text: 'White stays this far inside the colour so that no white rim shows; fine lines lose white when it is more.',
-        value: TRADE.filmChokeMm.start,
-      },
-    ],
-    limits: [
-      {
-        min: TRADE.filmChokeMm.min,
-        max: TRADE.filmChokeMm.max,
-        text: 'outside usual practice: a rim shows, or fine lines lose their white (trade).',
-      },
-    ],
-    ability: { min: 0, max: 3 },
-  });
+  const choke = settleChoke(
+    settle,
+    TRADE.filmChokeMm,
+    'White stays this far inside the colour so that no white rim shows; fine lines lose white when it is more.',
+  );
   const pause = settle({
     key: 'pauseS',
     label: 'Pause between colour and white',

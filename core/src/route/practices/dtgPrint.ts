@@ -4,6 +4,7 @@ import { rest } from '../practice.ts';
 import type { Setting } from '../documents.ts';
 import type { Practice, Settle } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
+import { settleChoke } from './chokeSetting.ts';
 
 /** Straight onto the garment: white first where it is dark, then colour. */
 export const dtgPrint: Practice = {
@@ -64,26 +65,11 @@ export const dtgPrint: Practice = {
 
 /** How much white, and how far inside the colour. */
 function whiteSettings(settle: Settle): Setting[] {
-  const choke = settle({
-    key: 'chokeMm',
-    label: 'Choke',
-    kind: 'length',
-    reasons: [
-      {
-        source: 'trade',
-        text: 'White stays this far inside the colour so that no white rim shows.',
-        value: TRADE.directChokeMm.start,
-      },
-    ],
-    limits: [
-      {
-        min: TRADE.directChokeMm.min,
-        max: TRADE.directChokeMm.max,
-        text: 'outside usual practice: a rim shows, or fine lines lose their white (trade).',
-      },
-    ],
-    ability: { min: 0, max: 3 },
-  });
+  const choke = settleChoke(
+    settle,
+    TRADE.directChokeMm,
+    'White stays this far inside the colour so that no white rim shows.',
+  );
   const density = settle({
     key: 'whiteDensity',
     label: 'White density',
