@@ -6,6 +6,7 @@ import { createDeviceService } from './deviceService.ts';
 import { HYGROMETER, SCALE, simulateDevice } from './simulatedDevice.ts';
 
 const START = Date.UTC(2031, 1, 3, 8);
+const LAG_MS = 1000 * SCALE.lagS;
 const quietScale = () => {
   const scale = simulateDevice(SCALE, 7, START);
   scale.drive({ noise: 0, driftPerHour: 0 }, START);
@@ -18,18 +19,22 @@ describe('simulated devices', () => {
     scale.drive({ target: 184 }, START);
     const at = (ms: number): Device => scale.read(START + ms);
     expect(at(0).value).to.equal(0);
-    expect(at(500).value).to.be.closeTo(184 * (1 - Math.exp(-1)), 0.06);
-    expect([at(500).isStable, at(2000).isStable]).to.deep.equal([false, true]);
+    expect(at(LAG_MS).value).to.be.closeTo(184 * (1 - Math.exp(-1)), 0.06);
+    expect([at(1000).isStable, at(2000).isStable]).to.deep.equal([false, true]);
+    expect(at(2000).value, 'what it shows when steady is what lies on it').to.be.closeTo(
+      184,
+      SCALE.resolution,
+    );
     expect(at(10_000).value).to.equal(184);
   });
 
   it('follow a new load from where they were', () => {
     const scale = quietScale();
     scale.drive({ target: 100 }, START);
-    scale.drive({ target: 0 }, START + 500);
-    const half = scale.read(START + 500).value ?? 0;
+    scale.drive({ target: 0 }, START + LAG_MS);
+    const half = scale.read(START + LAG_MS).value ?? 0;
     expect(half).to.be.closeTo(100 * (1 - Math.exp(-1)), 0.06);
-    expect(scale.read(START + 1000).value).to.be.below(half);
+    expect(scale.read(START + 2 * LAG_MS).value).to.be.below(half);
   });
 
   it('drift through the day, but an empty scale stays at zero', () => {

@@ -21,7 +21,7 @@ export const SCALE: SimulatedShape = {
   quantity: 'mass',
   unit: 'g',
   resolution: 0.1,
-  lagS: 0.5,
+  lagS: 0.25,
   start: { target: 0, noise: 0.05, driftPerHour: 0.4, hasFault: false },
   faultText: 'The scale sends nothing: check its cable and power.',
 };
@@ -37,8 +37,6 @@ export const HYGROMETER: SimulatedShape = {
   start: { target: 47, noise: 0.3, driftPerHour: 0.5, hasFault: false },
   faultText: 'The hygrometer sends nothing: replace its battery.',
 };
-
-const STEADY_S = 2; // a reading counts as settled this many time constants after the load changed
 
 /**
  * A stand-in that behaves like the thing: lag, drift, noise, and a fault in which it says nothing.
@@ -70,7 +68,8 @@ export function simulateDevice(shape: SimulatedShape, seed: number, startMs: num
         quantity: shape.quantity,
         unit: shape.unit,
         value: drive.hasFault ? null : Math.round(value * 100) / 100,
-        isStable: !drive.hasFault && (nowMs - changedMs) / 1000 > STEADY_S * shape.lagS,
+        // steady as the thing itself judges it: what it shows would not change any more but for noise
+        isStable: !drive.hasFault && Math.abs(settled(nowMs) - drive.target) < shape.resolution,
         fault: drive.hasFault ? shape.faultText : null,
         at: new Date(nowMs).toISOString(),
         drive: { ...drive },
