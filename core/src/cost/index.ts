@@ -1,2 +1,6 @@
-export { DEFAULT_RATES, priceRoute } from './priceRoute.ts';
-export type { PieceCost, Rates } from './priceRoute.ts';
+export { priceRoute } from './priceRoute.ts';
+export type { PieceCost } from './priceRoute.ts';
+export { quoteLine } from './quoteLine.ts';
+export type { Quote } from './quoteLine.ts';
+export { DEFAULT_RATES } from './rates.ts';
+export type { Rates } from './rates.ts';

@@ -1,27 +1,27 @@
 import type { Route } from '../route/index.ts';
-
-/** What labour and spoilage cost this shop; assumptions until it says otherwise. */
-export interface Rates {
-  centsPerHour: number;
-  /** Share (0–1) of pieces made again. */
-  spoilageShare: number;
-}
-
-export const DEFAULT_RATES: Rates = { centsPerHour: 2400, spoilageShare: 0.03 };
+import { DEFAULT_RATES } from './rates.ts';
+import type { Rates } from './rates.ts';
 
 /** Cost of one piece, in cents, by where it goes. */
 export interface PieceCost {
   blankCents: number;
   materials: { what: string; cents: number; isAssumed: boolean }[];
+  /** Attended time of making. */
   labourCents: number;
+  /** Set-up of the line, spread over its pieces. */
+  setUpCents: number;
+  machineCents: number;
   spoilageCents: number;
+  spoilageShare: number;
+  spoilageFrom: Rates['spoilageFrom'];
   totalCents: number;
 }
 
 /**
- * Cost per piece of a route: blank, what the operations consume, hands-on time spread over the pieces, spoilage.
+ * Cost per piece of a route: blank, what the operations consume, hands-on and machine time and set-up spread over the
+ * pieces, and the share of all of it that is made again.
  *
- * @param blankCents price of the blank, averaged over the sizes ordered
+ * @param blankCents price of the blank, averaged over the sizes ordered; not counted where the route touches no blank
  * @param pieces over which the time is spread, ≥ 1
  */
 export function priceRoute(
@@ -30,8 +30,30 @@ export function priceRoute(
   pieces: number,
   rates: Rates = DEFAULT_RATES,
 ): PieceCost {
-  const materials = new Map<string, { what: string; cents: number; isAssumed: boolean }>();
-  for (const { what, cents, isAssumed } of route.operations.flatMap((operation) => operation.consumes)) {
+  const materials = gatherMaterials(route);
+  const blank = route.usesBlanks ? blankCents : 0;
+  const materialCents = materials.reduce((sum, { cents }) => sum + cents, 0);
+  const labourCents = (route.totals.handsS / 3600 / pieces) * rates.centsPerHour;
+  const setUpCents = ((rates.setUpMinutes / 60) * rates.centsPerHour) / pieces;
+  const machineCents = (machineSeconds(route, pieces) / 3600 / pieces) * rates.machineCentsPerHour;
+  const spoilageCents = (blank + materialCents + labourCents + machineCents) * rates.spoilageShare;
+  return {
+    blankCents: blank,
+    materials,
+    labourCents,
+    setUpCents,
+    machineCents,
+    spoilageCents,
+    spoilageShare: rates.spoilageShare,
+    spoilageFrom: rates.spoilageFrom,
+    totalCents: blank + materialCents + labourCents + setUpCents + machineCents + spoilageCents,
+  };
+}
+
+/** What the operations use, one row a material. */
+function gatherMaterials({ operations }: Route): PieceCost['materials'] {
+  const materials = new Map<string, PieceCost['materials'][number]>();
+  for (const { what, cents, isAssumed } of operations.flatMap((operation) => operation.consumes)) {
     const known = materials.get(what);
     materials.set(what, {
       what,
@@ -39,14 +61,11 @@ export function priceRoute(
       isAssumed: isAssumed || (known?.isAssumed ?? false),
     });
   }
-  const materialCents = [...materials.values()].reduce((sum, { cents }) => sum + cents, 0);
-  const labourCents = (route.totals.handsS / 3600 / pieces) * rates.centsPerHour;
-  const spoilageCents = (blankCents + materialCents) * rates.spoilageShare;
-  return {
-    blankCents,
-    materials: [...materials.values()],
-    labourCents,
-    spoilageCents,
-    totalCents: blankCents + materialCents + labourCents + spoilageCents,
-  };
+  return [...materials.values()];
 }
+
+/** Time on machines that cost something to run; a rack costs nothing. */
+const machineSeconds = ({ operations }: Route, pieces: number): number =>
+  operations
+    .filter(({ machineKind }) => machineKind !== null && machineKind !== 'rack')
+    .reduce((sum, { per, machineS }) => sum + machineS * (per === 'piece' ? pieces : 1), 0);

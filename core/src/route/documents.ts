@@ -1,132 +1,64 @@
+import type { PlacementPlan, LinePlacement } from '../placement/index.ts';
 import type { QuantityKind } from '../units/index.ts';
+import type { Garment } from '../blank/index.ts';
+import type { HouseMethods } from './house.ts';
+import type {
+  CapPress,
+  CoolingTable,
+  Griddle,
+  HandIron,
+  MachineKind,
+  Oven,
+  Press,
+  Printer,
+  Rack,
+  Sprayer,
+} from './machines.ts';
+import type {
+  BoughtIn,
+  CoverSheet,
+  Film,
+  InkSet,
+  InkUse,
+  Powder,
+  Pretreatment,
+  Range,
+  Tape,
+} from './materials.ts';
 
-/** The processes this shop can plan today. */
-export const PROCESSES = ['dtf', 'dtg'] as const;
+/** Every way a print gets onto a blank here; each is one file under `processes/`. */
+export const PROCESSES = ['dtg', 'dtf', 'dtf-platen', 'sub-film', 'bought-in', 'patch-cap'] as const;
 export type Process = (typeof PROCESSES)[number];
 
-/** Fibre shares, each 0–1, together 1. */
-export interface Fibres {
-  cotton: number;
-  polyester: number;
-  elastane: number;
-  other: number;
-}
-
-/** The blank a print goes onto, in one colour. */
-export interface Garment {
-  name: string;
-  fibres: Fibres;
-  construction: 'knit' | 'woven' | 'fleece';
-  massGM2: number;
-  colourName: string;
-  colourHex: string;
-  /** How a print room sees the colour: anything not white or nearly white is dark, pale tints excepted. */
-  tone: 'light' | 'tint' | 'dark';
-  /** The garment maker's highest press temperature, °C; `null` when the label does not say. */
-  maxPressC: number | null;
-}
-
-/** A lowest and a highest value, both allowed. */
-export interface Range {
-  min: number;
-  max: number;
-}
-
-export interface Film {
-  name: string;
-  peel: 'hot' | 'warm' | 'cold';
-  pressC: Range;
-  dwellS: Range;
-  centsPerM2: number;
-}
-
-export interface Powder {
-  name: string;
-  cureC: Range;
-  cureS: Range;
-  /** Picked up by wet ink, g/m². */
-  gM2: number;
-  centsPerKg: number;
-  status: 'assumed' | 'weighed';
-}
-
-export interface InkSet {
-  name: string;
-  process: Process;
-  colourMlM2: number;
-  whiteMlM2: number;
-  /** The ink maker's cure under the press; only direct print. */
-  cureC: Range | null;
-  cureS: Range | null;
-  colourCentsPerMl: number;
-  whiteCentsPerMl: number;
-  status: 'assumed' | 'weighed';
-}
-
-export interface Pretreatment {
-  name: string;
-  fibre: 'cotton' | 'polyester';
-  gM2: Range;
-  centsPerKg: number;
-}
-
-export interface CoverSheet {
-  name: string;
-  kind: 'parchment' | 'kraft' | 'ptfe' | 'silicone';
-  uses: number;
-  centsEach: number;
-}
-
-export interface Press {
-  name: string;
-  plateC: Range;
-  kPa: Range;
-  widthMm: number;
-  heightMm: number;
-}
-
-export interface Oven {
-  name: string;
-  chamberC: Range;
-}
-
-export interface Printer {
-  name: string;
-  process: Process;
-  /** Printing time, min per m² of print, colour and white together. */
-  minPerM2: number;
-  widthMm: number;
-  heightMm: number;
-}
-
-/** What the shop works with; a route names the ones it used. */
+/**
+ * What the shop works with; a route names the ones it used. Lists are in the shop's order of preference.
+ * What is not set up is `null` or absent: a process that needs it says so.
+ */
 export interface Equipment {
-  film: Film;
-  powder: Powder;
-  inkSets: Record<Process, InkSet>;
-  pretreatments: Record<'cotton' | 'polyester', Pretreatment>;
-  coverSheet: CoverSheet;
-  press: Press;
-  oven: Oven;
-  printers: Record<Process, Printer>;
+  films: readonly Film[];
+  powder: Powder | null;
+  inkSets: Partial<Record<InkUse, InkSet>>;
+  pretreatments: Partial<Record<'cotton' | 'polyester', Pretreatment>>;
+  coverSheets: readonly CoverSheet[];
+  tape: Tape | null;
+  boughtIn: BoughtIn | null;
+  /** The patch a cap is given, with its price. */
+  patch: { blank: Garment; cents: number } | null;
+  printers: readonly Printer[];
+  sprayers: readonly Sprayer[];
+  presses: readonly Press[];
+  capPress: CapPress | null;
+  handIron: HandIron | null;
+  oven: Oven | null;
+  griddle: Griddle | null;
+  rack: Rack | null;
+  coolingTable: CoolingTable | null;
 }
-
-/** Schools a shop chooses once. */
-export interface HouseMethods {
-  pretreatmentDrying: 'press' | 'air';
-  directCure: 'single' | 'bursts';
-  /** Second press of a transfer, s; 0 skips it. */
-  secondPressS: number;
-}
-
-export const DEFAULT_HOUSE: HouseMethods = {
-  pretreatmentDrying: 'press',
-  directCure: 'single',
-  secondPressS: 10,
-};
 
 /** The art as the route sees it: one print's sizes and uses. */
 export interface PrintNeeds {
+  /** The whole file at the line's printed width, mm; empty margins included. */
+  lineWidthMm: number;
   widthMm: number;
   heightMm: number;
   /** Ink on the piece, mm². */
@@ -156,6 +88,7 @@ export interface RouteInput {
   garment: Garment;
   print: PrintNeeds;
   pieces: number;
+  placement: LinePlacement;
   equipment: Equipment;
   house: HouseMethods;
   overrides: readonly Override[];
@@ -195,6 +128,7 @@ export interface Setting {
 }
 
 export const STATIONS = [
+  'preparation',
   'film-printer',
   'direct-printer',
   'powder',
@@ -203,7 +137,9 @@ export const STATIONS = [
   'sprayer',
   'rack',
   'press',
+  'cap-press',
   'cooling',
+  'storage',
   'inspection',
 ] as const;
 export type Station = (typeof STATIONS)[number];
@@ -217,6 +153,61 @@ export interface HeatPhase {
   /** A person's hands are on it. */
   isHandsOn: boolean;
   label: string;
+  /** What is over the work and what bears on it; `null` off the press. */
+  press: PressState | null;
+}
+
+/** Boundary of the stack while it is heated, as a model of the press needs it. */
+export interface PressState {
+  over: 'platen' | 'hover' | 'chamber' | 'below';
+  /** Of the lower plate, °C; `null` where it is not heated. */
+  lowerC: number | null;
+  kPa: number;
+  /** Between plate and work, mm; 0 when it is closed. */
+  gapMm: number;
+}
+
+/** Materials of a press stack, by class; the figures of each class are a heat model's. */
+export const STACK_MATERIALS = [
+  'parchment',
+  'kraft',
+  'ptfe',
+  'silicone-mat',
+  'film',
+  'transfer-ink',
+  'direct-ink',
+  'adhesive-fused',
+  'adhesive-powder',
+  'cotton-jersey',
+  'fleece',
+  'polyester-knit',
+  'cap-twill',
+  'canvas',
+  'buckram',
+  'cap-foam',
+  'leatherette',
+  'sponge-pad',
+] as const;
+export type StackMaterial = (typeof STACK_MATERIALS)[number];
+
+/** One layer under the plate, top to bottom. */
+export interface StackLayer {
+  material: StackMaterial;
+  dMm: number;
+  /** Water it brings along, g/m². */
+  waterGM2: number;
+}
+
+/** A stretch of an operation as a plan sees it: how long, how much of a person, what may interrupt it. */
+export interface WorkPhase {
+  label: 'load' | 'run' | 'unload' | 'hands';
+  durationS: number;
+  /** Share of one person's attention, 0–1. */
+  people: number;
+  /** A break may fall into it. */
+  canPause: boolean;
+  /** Longest it may wait on its machine before the next phase, s; `null`: as long as need be. */
+  maxWaitS: number | null;
 }
 
 export interface Consumption {
@@ -237,6 +228,9 @@ export interface WeighIn {
 export interface Operation {
   id: string;
   station: Station;
+  /** What it runs on; `null` for a table and a pair of hands. */
+  machineKind: MachineKind | null;
+  machine: string | null;
   title: string;
   /** Done once for all pieces, or for each piece. */
   per: 'batch' | 'piece';
@@ -255,17 +249,42 @@ export interface Operation {
   /** Rest after it before the next operation may start, s, with the longest allowed (`null`: no hurry). */
   waitAfter: { minS: number; maxS: number | null; why: string } | null;
   phases: HeatPhase[];
+  /** How its time is spent, per piece or per batch as {@link Operation.per} says. */
+  work: WorkPhase[];
+  /** What lies under the plate, top to bottom; empty off the press. */
+  stack: StackLayer[];
   /** Per piece, whatever `per` says. */
   consumes: Consumption[];
   weighIn: WeighIn | null;
   isInspection: boolean;
 }
 
+/** A broken limit: where, what, and what could be done instead. Nothing is averaged. */
+export interface Conflict {
+  operation: string;
+  setting: string;
+  text: string;
+  waysOut: string[];
+}
+
+/** A slip a colleague would point out, where it was made. */
+export interface Slip {
+  /** `null` where it is about the line as a whole. */
+  operation: string | null;
+  setting: string | null;
+  text: string;
+}
+
 export interface Route {
   process: Process;
   summary: string;
   operations: Operation[];
+  placement: PlacementPlan;
   totals: { handsS: number; elapsedS: number };
-  /** Every broken limit, with where it is. */
-  conflicts: { operation: string; setting: string; text: string }[];
+  /** Rest after the last step before a piece may leave, s. */
+  restBeforeDispatchS: number;
+  /** False for transfers made for the shelf: no garment is touched. */
+  usesBlanks: boolean;
+  conflicts: Conflict[];
+  slips: Slip[];
 }

@@ -1,24 +1,20 @@
-import type { Garment, Limit, Range, Reason } from './documents.ts';
+import { FIBRES, hasFeature } from '../blank/index.ts';
+import type { Garment } from '../blank/index.ts';
+import type { Limit, Reason } from './documents.ts';
+import type { Range } from './materials.ts';
+import { TRADE } from './tradeRanges.ts';
 import type { TradeRange } from './tradeRanges.ts';
 
-/** Above about this temperature the dye of polyester starts to wander into the print, °C (trade). */
-const DYE_MIGRATION_C = 140;
-/** Cotton yellows when pressed for long above this, °C (textbook: about a minute at 200 °C, four at 180). */
-const COTTON_SCORCH_C = 180;
 /** From this share on polyester decides about dye migration. */
 const MOSTLY_POLYESTER = 0.5;
+/** Woven cloth from here on is canvas or denim: it soaks up heat and wants a firm press, g/m² (trade). */
+const HEAVY_WOVEN_G_M2 = 250;
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 /** "100 % cotton", "52 % cotton, 48 % polyester", largest share first. */
-export function fibreWords({ fibres }: Garment): string {
-  const named: [string, number][] = [
-    ['cotton', fibres.cotton],
-    ['polyester', fibres.polyester],
-    ['elastane', fibres.elastane],
-    ['other fibre', fibres.other],
-  ];
-  return named
+export function fibreWords({ fibres }: Pick<Garment, 'fibres'>): string {
+  return FIBRES.map((name): [string, number] => [name === 'other' ? 'other fibre' : name, fibres[name]])
     .filter(([, share]) => share > 0)
     .sort((p, q) => q[1] - p[1])
     .map(([name, share]) => `${percent(share)} ${name}`)
@@ -26,13 +22,18 @@ export function fibreWords({ fibres }: Garment): string {
 }
 
 /** True when dye migration and shine rule the settings. */
-export const isMostlyPolyester = ({ fibres }: Garment): boolean => fibres.polyester >= MOSTLY_POLYESTER;
+export const isMostlyPolyester = ({ fibres }: Pick<Garment, 'fibres'>): boolean =>
+  fibres.polyester >= MOSTLY_POLYESTER;
+
+/** Canvas and denim. */
+export const isHeavyWoven = ({ construction, massGM2 }: Garment): boolean =>
+  construction === 'woven' && massGM2 >= HEAVY_WOVEN_G_M2;
 
 /** White ink is needed unless the fabric is white, nearly white or a pale tint. */
-export const needsWhite = ({ tone }: Garment): boolean => tone === 'dark';
+export const needsWhite = ({ tone }: Pick<Garment, 'tone'>): boolean => tone === 'dark';
 
 /**
- * A starting value between the one for cotton and the one for polyester, by the polyester share:
+ * A starting value between the one for cotton and the one for polyester, by the share of fibres that melt:
  * a blend lies between, a heather is a blend.
  */
 export function byShare(
@@ -41,7 +42,7 @@ export function byShare(
   polyester: TradeRange,
   unit: string,
 ): { value: number; range: Range; reason: Reason } {
-  const share = garment.fibres.polyester;
+  const share = Math.min(1, garment.fibres.polyester + garment.fibres.nylon);
   const between = (p: number, q: number): number => p + (q - p) * share;
   const value = Math.round(between(cotton.start, polyester.start));
   const range = {
@@ -50,8 +51,8 @@ export function byShare(
   };
   const text =
     share === 0 || share === 1
-      ? `Practice on ${share === 0 ? 'cotton' : 'polyester'}: ${range.min} to ${range.max} ${unit}, starting at ${value}.`
-      : `A blend lies between by its polyester share (${percent(share)}): ${range.min} to ${range.max} ${unit}, starting at ${value}.`;
+      ? `Practice on ${share === 0 ? 'cotton' : 'polyester'}: ${range.min} to ${range.max} ${unit}, starting at ${value} ${unit}.`
+      : `A blend lies between by its share of fibres that melt (${percent(share)}): ${range.min} to ${range.max} ${unit}, starting at ${value} ${unit}.`;
   return { value, range, reason: { source: 'trade', text, value } };
 }
 
@@ -62,42 +63,43 @@ export function heatByShare(
   polyester: TradeRange,
 ): ReturnType<typeof byShare> {
   const usual = byShare(garment, cotton, polyester, '°C');
-  const [tightest] = heatLimits(garment).sort((p, q) => (p.max ?? Infinity) - (q.max ?? Infinity));
-  const most = tightest?.max ?? Infinity;
-  if (tightest === undefined || usual.value <= most) return usual;
-  const text = `${usual.reason.text} Here no more than ${most} °C: ${tightest.text}`;
-  return { ...usual, value: most, reason: { ...usual.reason, text, value: most } };
+  return { ...usual, ...withinHeat(garment, usual.value, usual.reason.text) };
 }
 
-/** What the fabric can stand, °C: the maker's label, dye migration, scorch. */
+/** A wished temperature, lowered to what this garment can stand, with the reason for it. */
+export function withinHeat(garment: Garment, wishC: number, why: string): { value: number; reason: Reason } {
+  const [tightest] = heatLimits(garment).sort((p, q) => (p.max ?? Infinity) - (q.max ?? Infinity));
+  const most = tightest?.max ?? Infinity;
+  if (tightest === undefined || wishC <= most)
+    return { value: wishC, reason: { source: 'trade', text: why, value: wishC } };
+  const text = `${why} Here no more than ${most} °C: ${tightest.text}`;
+  return { value: most, reason: { source: 'trade', text, value: most } };
+}
+
+/** What the fabric can stand, °C: the maker's label, dye migration, scorch, stretch, coatings. */
 export function heatLimits(garment: Garment): Limit[] {
+  const { fibres, maxPressC, name } = garment;
   const limits: Limit[] = [];
-  if (garment.maxPressC !== null) {
-    limits.push({
-      min: null,
-      max: garment.maxPressC,
-      text: `the maker of “${garment.name}” allows no more.`,
-    });
-  }
-  if (isMostlyPolyester(garment)) {
-    limits.push({
-      min: null,
-      max: DYE_MIGRATION_C,
-      text: 'hotter than this, polyester dye wanders into the print (trade).',
-    });
-  } else if (garment.fibres.polyester > 0) {
-    const max = Math.round(
-      COTTON_SCORCH_C - (COTTON_SCORCH_C - DYE_MIGRATION_C) * 2 * garment.fibres.polyester,
-    );
-    limits.push({
-      min: null,
-      max,
-      text: `dye migration, by the ${percent(garment.fibres.polyester)} polyester in the blend (trade).`,
-    });
-  } else {
-    limits.push({ min: null, max: COTTON_SCORCH_C, text: 'cotton begins to yellow (textbook).' });
-  }
-  if (garment.fibres.elastane > 0)
-    limits.push({ min: null, max: 160, text: 'elastane loses its stretch when hotter (trade).' });
+  const add = (max: number, text: string): void => void limits.push({ min: null, max, text });
+  if (maxPressC !== null) add(maxPressC, `the maker of “${name}” allows no more.`);
+  if (fibres.polyester > 0) addDyeLimit(garment, add);
+  else add(TRADE.cottonScorchC.start, 'cotton begins to yellow (textbook).');
+  if (fibres.elastane > 0) add(TRADE.elastaneC.start, 'elastane loses its stretch when hotter (trade).');
+  if (fibres.nylon > 0) add(TRADE.nylonC.start, 'nylon shrinks and shines when hotter (trade).');
+  if (hasFeature(garment, 'coating')) add(TRADE.coatingC.start, 'a coating softens and marks (assumption).');
   return limits;
+}
+
+/** Where dye begins to wander: all at once in polyester, by share in a blend, sooner with a dye known for it. */
+function addDyeLimit(garment: Garment, add: (max: number, text: string) => void): void {
+  const { polyester } = garment.fibres;
+  const dyeC = garment.dyeMigrates ? TRADE.dyeMigrationProneC.start : TRADE.dyeMigrationC.start;
+  const prone = garment.dyeMigrates ? ', and this dye is known for it' : '';
+  if (isMostlyPolyester(garment)) {
+    add(dyeC, `hotter than this, polyester dye wanders into the print${prone} (trade).`);
+    return;
+  }
+  const scorchC = TRADE.cottonScorchC.start;
+  const max = Math.round(scorchC - (scorchC - dyeC) * 2 * polyester);
+  add(max, `dye migration, by the ${percent(polyester)} polyester in the blend${prone} (trade).`);
 }

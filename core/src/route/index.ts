@@ -1,32 +1,58 @@
-export { DEFAULT_HOUSE, PROCESSES, REASON_SOURCES, STATIONS } from './documents.ts';
+export { compareRoutes } from './compareRoutes.ts';
+export type { RouteDifference } from './compareRoutes.ts';
+export { PROCESSES, REASON_SOURCES, STACK_MATERIALS, STATIONS } from './documents.ts';
 export type {
+  Conflict,
   Consumption,
-  CoverSheet,
   Equipment,
-  Film,
-  Garment,
-  HouseMethods,
-  InkSet,
   Limit,
   Operation,
-  Oven,
   Override,
-  Powder,
-  Press,
-  Pretreatment,
   PrintNeeds,
-  Printer,
   Process,
   Reason,
   Route,
   RouteInput,
   Setting,
+  Slip,
   Station,
 } from './documents.ts';
 export { fibreWords, isMostlyPolyester, needsWhite } from './fabric.ts';
 export { traceHeat } from './heatTrace.ts';
 export type { TraceSegment } from './heatTrace.ts';
-export { PROCESS_NAMES, planRoute } from './planRoute.ts';
+export { DEFAULT_HOUSE, HOUSE_KEYS, HOUSE_METHODS, houseFor } from './house.ts';
+export type { HouseKey, HouseMethods, School } from './house.ts';
+export { MACHINE_KINDS, PRINTER_TASKS, kPaAtMark, markForKPa } from './machines.ts';
+export type {
+  CapPress,
+  CoolingTable,
+  Griddle,
+  HandIron,
+  MachineKind,
+  Oven,
+  Press,
+  Printer,
+  PrinterTask,
+  Rack,
+  Sprayer,
+} from './machines.ts';
+export { INK_USES, SHEET_KINDS } from './materials.ts';
+export type {
+  BoughtIn,
+  CoverSheet,
+  Film,
+  InkSet,
+  InkUse,
+  Powder,
+  Pretreatment,
+  Range,
+  SheetKind,
+  Tape,
+} from './materials.ts';
+export { PROCESS_NAMES, PROCESS_SHORT_NAMES, isFilmProcess, planRoute } from './planRoute.ts';
 export { artJobFor, printNeedsOf } from './printNeeds.ts';
-export { suggestProcess } from './suggestProcess.ts';
-export type { ProcessSuggestion } from './suggestProcess.ts';
+export { PROCESS_MODULES } from './processes/index.ts';
+export type { LineInput, Look, ProcessModule } from './processes/index.ts';
+export { promiseSlip } from './slips.ts';
+export { TRADE } from './tradeRanges.ts';
+export { planWork } from './workPlan.ts';

@@ -1,50 +1,41 @@
 import { expect } from 'chai';
-import fc from 'fast-check';
-import { priceRoute } from '../cost/index.ts';
-import { cottonTee, equipment, hoodie, lineOf, polyesterBib } from './fixtures/shop.ts';
-import { PROCESSES, REASON_SOURCES, planRoute, suggestProcess, traceHeat } from './index.ts';
-import type { Operation, Process, Route, RouteInput, Setting } from './index.ts';
+import { METRIC, parseQuantity } from '../units/index.ts';
+import {
+  cap,
+  coldFilm,
+  cottonTee,
+  equipment,
+  hoodie,
+  hotFilm,
+  lineOf,
+  polyesterBib,
+  small,
+} from './fixtures/shop.ts';
+import {
+  DEFAULT_HOUSE,
+  HOUSE_KEYS,
+  HOUSE_METHODS,
+  compareRoutes,
+  kPaAtMark,
+  markForKPa,
+  planRoute,
+  planWork,
+  promiseSlip,
+  traceHeat,
+} from './index.ts';
+import type { HouseMethods, Operation, Route, Setting } from './index.ts';
 
 const operation = (route: Route, id: string): Operation => route.operations.find((found) => found.id === id)!;
 const setting = (route: Route, id: string, key: string): Setting =>
   operation(route, id).settings.find((found) => found.key === key)!;
-const value = (route: Route, id: string, key: string) => setting(route, id, key).value;
-
-const garments = fc
-  .tuple(
-    fc.double({ min: 0, max: 1, noNaN: true }),
-    fc.constantFrom('light', 'tint', 'dark'),
-    fc.constantFrom('knit', 'woven', 'fleece'),
-  )
-  .map(([polyester, tone, construction]) => ({
-    ...cottonTee,
-    tone: tone as 'light',
-    construction: construction as 'knit',
-    fibres: { cotton: 1 - polyester, polyester, elastane: 0, other: 0 },
-  }));
-const lines = fc.record({
-  garment: garments,
-  process: fc.constantFrom<Process>(...PROCESSES),
-  pieces: fc.integer({ min: 1, max: 60 }),
-});
+const value = (route: Route, id: string, key: string): number => setting(route, id, key).value;
+const housed = (own: Partial<HouseMethods>): HouseMethods => ({ ...DEFAULT_HOUSE, ...own });
 
 describe('planRoute', () => {
-  it('presses a film transfer hot on cotton, cool on polyester, between on a blend', () => {
-    const blend = { ...cottonTee, fibres: { cotton: 0.6, polyester: 0.4, elastane: 0, other: 0 } };
-    const onCotton = value(planRoute(lineOf({ garment: cottonTee })), 'press-transfer', 'tempC');
-    const onBlend = value(planRoute(lineOf({ garment: blend })), 'press-transfer', 'tempC');
-    const onPolyester = value(planRoute(lineOf({ garment: polyesterBib })), 'press-transfer', 'tempC');
-    expect(onCotton).to.be.within(150, 165);
-    expect(onPolyester).to.be.within(130, 140);
-    expect(onBlend).to.be.greaterThan(onPolyester).and.lessThan(onCotton);
-  });
-
-  it('pretreats and cures a dark direct print, and leaves both out or short on a light one', () => {
-    const dark = planRoute(lineOf({ process: 'dtg', garment: cottonTee }));
-    const light = planRoute(
-      lineOf({ process: 'dtg', garment: { ...cottonTee, tone: 'light', colourHex: '#ffffff' } }),
-    );
-    expect(dark.operations.map(({ id }) => id)).to.deep.equal([
+  it('leaves pretreatment out where no white is printed', () => {
+    const ids = (tone: 'light' | 'dark'): string[] =>
+      planRoute(lineOf({ process: 'dtg', garment: { ...cottonTee, tone } })).operations.map(({ id }) => id);
+    expect(ids('dark')).to.deep.equal([
       'pre-press',
       'pretreat',
       'dry-pretreatment',
@@ -52,36 +43,22 @@ describe('planRoute', () => {
       'cure',
       'inspect',
     ]);
-    expect(light.operations.map(({ id }) => id)).to.deep.equal(['pre-press', 'print', 'cure', 'inspect']);
-    expect(value(dark, 'cure', 'dwellS')).to.be.within(60, 120);
-    expect(value(light, 'cure', 'dwellS')).to.be.within(30, 45);
-    expect(value(dark, 'pretreat', 'gM2')).to.be.within(110, 180);
+    expect(ids('light')).to.deep.equal(['pre-press', 'print', 'cure', 'inspect']);
   });
 
-  it('doubles pretreatment on fleece and gives polyester its own fluid at low heat', () => {
-    const fleece = planRoute(lineOf({ process: 'dtg', garment: hoodie }));
-    const polyester = planRoute(lineOf({ process: 'dtg', garment: polyesterBib }));
-    expect(value(fleece, 'pretreat', 'gM2')).to.be.within(220, 540);
-    expect(operation(polyester, 'pretreat').consumes[0].what).to.equal(
-      equipment.pretreatments.polyester.name,
-    );
-    expect(value(polyester, 'cure', 'tempC')).to.be.within(138, 143);
+  it('gives polyester its own fluid', () => {
+    const route = planRoute(lineOf({ process: 'dtg', garment: polyesterBib }));
+    expect(operation(route, 'pretreat').consumes[0]?.what).to.equal('Fen Primer P');
   });
 
-  it('waits before peeling as the film asks', () => {
-    const peel = (kind: 'hot' | 'cold') =>
-      planRoute(lineOf({ equipment: { ...equipment, film: { ...equipment.film, peel: kind } } }));
-    expect(operation(peel('hot'), 'press-transfer').waitAfter).to.deep.include({ minS: 0 });
-    expect(operation(peel('cold'), 'press-transfer').waitAfter!.minS).to.be.at.least(30);
-    expect(operation(peel('cold'), 'peel').title).to.equal('Peel cold');
-  });
-
-  it('shows a film and a fabric that cannot both be right as a conflict, and averages nothing', () => {
-    const hotFilm = { ...equipment.film, name: 'Tarn Hot Film', pressC: { min: 155, max: 170 } };
-    const route = planRoute(lineOf({ garment: polyesterBib, equipment: { ...equipment, film: hotFilm } }));
-    expect(value(route, 'press-transfer', 'tempC')).to.equal(155);
-    expect(route.conflicts.map(({ operation: id }) => id)).to.include('press-transfer');
-    expect(setting(route, 'press-transfer', 'tempC').conflicts[0]).to.contain('over');
+  it('waits before peeling as the film asks, and names the peel', () => {
+    const hot = planRoute(lineOf({ house: housed({ filmPeel: 'hot' }) }));
+    const cold = planRoute(lineOf());
+    expect(operation(hot, 'press-transfer').waitAfter).to.deep.include({ minS: 0, maxS: 4 });
+    expect(operation(hot, 'peel').title).to.equal('Peel hot');
+    expect(operation(hot, 'peel').checks[0]).to.contain('fast');
+    expect(operation(cold, 'press-transfer').waitAfter?.minS).to.be.at.least(30);
+    expect(operation(cold, 'peel').title).to.equal('Peel cold');
   });
 
   it('keeps a person’s value with who and why, flags it outside a limit, and refuses what the machine cannot do', () => {
@@ -92,7 +69,7 @@ describe('planRoute', () => {
       text: 'Ines: thick seam',
       value: 185,
     });
-    expect(route.conflicts).to.have.length.greaterThan(0);
+    expect(route.conflicts[0]?.waysOut[0]).to.contain('Take the own value back');
     expect(() => planRoute(lineOf({ overrides: [{ ...own, value: 500 }] }))).to.throw(
       RangeError,
       /500\u00a0°C is beyond what can be set: 20\u00a0°C to 220/,
@@ -104,68 +81,172 @@ describe('planRoute', () => {
     expect(() => planRoute(lineOf({ pieces: 0 }))).to.throw(RangeError, 'whole number from 1');
   });
 
-  it('gives every setting a reason, every broken limit a flag and hot work a caution, on any line', () => {
-    fc.assert(
-      fc.property(lines, (line) => {
-        const route = planRoute(lineOf(line));
-        for (const { settings, station, cautions, look, checks } of route.operations) {
-          expect(look).to.not.equal('');
-          expect(checks).to.not.be.empty;
-          if (['press', 'oven', 'powder', 'sprayer'].includes(station)) expect(cautions).to.not.be.empty;
-          for (const { reasons, value: chosen, limits, conflicts } of settings) {
-            expect(reasons).to.not.be.empty;
-            const ranks = reasons.map(({ source }) => REASON_SOURCES.indexOf(source));
-            expect(ranks).to.deep.equal([...ranks].sort((p, q) => p - q));
-            const broken = limits.filter(
-              ({ min, max }) => chosen < (min ?? -Infinity) || chosen > (max ?? Infinity),
-            );
-            expect(conflicts).to.have.lengthOf(broken.length);
-          }
-        }
-        expect(route.operations.at(-1)!.isInspection).to.equal(true);
-      }),
-    );
+  it('is the same route whichever unit a value was typed in', () => {
+    const typed = (text: string): string => {
+      const parsed = parseQuantity(text, 'temperature', METRIC);
+      if (!parsed.ok) throw new Error(parsed.problem);
+      const own = {
+        operation: 'press-transfer',
+        setting: 'tempC',
+        value: parsed.value,
+        who: 'Ines',
+        why: 'test',
+      };
+      return JSON.stringify(planRoute(lineOf({ overrides: [own] })));
+    };
+    expect(typed('302 F')).to.equal(typed('150 C'));
+    expect(typed('320F')).to.equal(typed('160'));
   });
 
-  it('is the same route, byte for byte, planned twice', () => {
-    fc.assert(
-      fc.property(lines, (line) => {
-        expect(JSON.stringify(planRoute(lineOf(line)))).to.equal(JSON.stringify(planRoute(lineOf(line))));
-      }),
+  it('says which part of the set-up is missing', () => {
+    expect(() => planRoute(lineOf({ equipment: { ...equipment, powder: null } }))).to.throw(
+      'No powder is set up',
     );
+    expect(() =>
+      planRoute(lineOf({ garment: cap, ...small('cap-front'), equipment: { ...equipment, capPress: null } })),
+    ).to.throw('Caps need a cap press');
+    const coverless = lineOf({ equipment: { ...equipment, coverSheets: [] } });
+    expect(() => planRoute(coverless)).to.throw('no cover sheet kept for ink');
+  });
+
+  it('keeps one cover sheet for pretreatment and another for ink, and says when one is worn', () => {
+    const worn = equipment.coverSheets.map((own) => ({ ...own, usesSoFar: own.uses - 3 }));
+    const route = planRoute(lineOf({ process: 'dtg', equipment: { ...equipment, coverSheets: worn } }));
+    expect(operation(route, 'dry-pretreatment').sheet).to.contain('Primer parchment');
+    expect(operation(route, 'cure').sheet).to.match(/^Parchment/);
+    expect(route.slips.map(({ text }) => text).join(' ')).to.contain('97 of about 100');
+  });
+
+  it('uses more ink and powder where sizes get a larger print', () => {
+    const { placement } = lineOf();
+    const graded = { ...placement, grades: [{ sizes: ['L'], widthMm: 560 }] };
+    const grams = (own: typeof placement): number =>
+      operation(planRoute(lineOf({ placement: own })), 'powder').consumes[0]?.amount ?? NaN;
+    expect(grams(graded) / grams(placement)).to.be.closeTo((3 + 4 + 3 * 4) / 10, 1e-9);
+  });
+
+  it('plans no blank and no press for the shelf', () => {
+    const route = planRoute(lineOf({ house: housed({ filmUse: 'stock' }) }));
+    expect(route.usesBlanks).to.equal(false);
+    expect(route.operations.some(({ station }) => station === 'press')).to.equal(false);
+  });
+
+  it('catches a patched cap promised for the same day', () => {
+    const route = planRoute(lineOf({ process: 'patch-cap', garment: cap, ...small('cap-front') }));
+    const nine = Date.UTC(2031, 1, 3, 9);
+    expect(promiseSlip(route, nine, nine + 8 * 3_600_000)).to.match(/rests 24 h .* 8 h left/);
+    expect(promiseSlip(route, nine, nine + 72 * 3_600_000)).to.equal(null);
+    expect(promiseSlip(planRoute(lineOf()), nine, nine + 3_600_000)).to.equal(null);
+  });
+});
+
+describe('house methods', () => {
+  it('each have two choices or more, a start among them, and words for the trade-off', () => {
+    for (const key of HOUSE_KEYS) {
+      const { start, choices, label } = HOUSE_METHODS[key];
+      expect(Object.keys(choices)).to.have.length.greaterThan(1).and.include(start);
+      expect(label).to.not.equal('');
+      for (const { tradeOff } of Object.values<{ tradeOff: string }>(choices))
+        expect(tradeOff.length, key).to.be.above(8);
+    }
+  });
+
+  it('each change what some route asks for', () => {
+    const garments = [
+      lineOf(),
+      lineOf({ equipment: { ...equipment, films: [hotFilm] } }),
+      lineOf({ process: 'dtg' }),
+      lineOf({ process: 'dtf-platen' }),
+      lineOf({ process: 'patch-cap', garment: cap, ...small('cap-front') }),
+      lineOf({ process: 'sub-film', garment: { ...cottonTee, tone: 'light' }, ...small('left-chest') }),
+      lineOf({ print: { ...lineOf().print, inkMm2: 80_000 } }),
+    ];
+    for (const key of HOUSE_KEYS)
+      for (const choice of Object.keys(HOUSE_METHODS[key].choices)) {
+        if (choice === HOUSE_METHODS[key].start) continue;
+        const differs = garments.some((input) => {
+          const other = planRoute({ ...input, house: { ...input.house, [key]: choice } });
+          return JSON.stringify(other) !== JSON.stringify(planRoute(input));
+        });
+        expect(differs, `${key}: ${choice}`).to.equal(true);
+      }
+  });
+});
+
+describe('compareRoutes', () => {
+  it('says what a change of peel changes, and nothing else', () => {
+    const cold = planRoute(lineOf());
+    const hot = planRoute(lineOf({ house: housed({ filmPeel: 'hot' }) }));
+    expect(compareRoutes(cold, cold)).to.deep.equal([]);
+    const words = compareRoutes(cold, hot).map(
+      ({ operation: at, what, before, after }) => `${at}, ${what}: ${before} → ${after}`,
+    );
+    expect(words).to.deep.equal([
+      'Press the transfer, wait: at least 45\u00a0s → within 4\u00a0s',
+      'Peel hot, name: Peel cold → Peel hot',
+      'Peel hot, machine: Table → null',
+    ]);
+  });
+
+  it('says which steps came and went', () => {
+    const differences = compareRoutes(
+      planRoute(lineOf({ process: 'dtg' })),
+      planRoute(lineOf({ process: 'dtg', house: housed({ pretreatmentDrying: 'air' }) })),
+    );
+    expect(differences.filter(({ what }) => what === 'step').map(({ after }) => after)).to.deep.equal([
+      'left out',
+      'added',
+      'added',
+    ]);
+  });
+});
+
+describe('what later models read from a route', () => {
+  it('has a stack under the plate with every layer’s thickness, sheet first and pad last', () => {
+    const { stack } = operation(planRoute(lineOf()), 'press-transfer');
+    expect(stack.map(({ material }) => material)).to.deep.equal([
+      'parchment', 'film', 'transfer-ink', 'adhesive-fused', 'cotton-jersey', 'cotton-jersey', 'sponge-pad',
+    ]); // prettier-ignore
+    expect(stack[4]?.dMm).to.be.closeTo(180 / 378, 0.005);
+    const capStack = operation(planRoute(lineOf({ garment: cap, ...small('cap-front') })), 'press-cap').stack;
+    expect(capStack.map(({ material }) => material)).to.include.members(['cap-twill', 'buckram']);
+    const wet = operation(planRoute(lineOf({ process: 'dtg', garment: hoodie })), 'dry-pretreatment').stack;
+    expect(wet.reduce((sum, { waterGM2 }) => sum + waterGM2, 0)).to.be.greaterThan(100);
+  });
+
+  it('has phases and waits in minutes, no shorter than asked and no longer than allowed', () => {
+    const route = planRoute(lineOf());
+    const { work, lags } = planWork(route, 10);
+    expect(work).to.have.lengthOf(route.operations.length);
+    for (const [i, { phases }] of work.entries()) {
+      const { per, handsS, machineS } = route.operations[i];
+      const minutes = phases.reduce((sum, { d }) => sum + d, 0);
+      expect(minutes * 60).to.be.at.least((handsS + machineS) * (per === 'piece' ? 10 : 1));
+      for (const { ops } of phases) expect(ops).to.be.within(0, 100);
+    }
+    const powder = lags.find(({ from }) => from === 'print-film');
+    expect(powder).to.deep.equal({ from: 'print-film', to: 'powder', min: 0, max: 5 });
+    const peel = lags.find(({ from }) => from === 'press-transfer');
+    expect(peel?.min).to.equal(1);
+  });
+});
+
+describe('a press’s pressure scale', () => {
+  const [press] = equipment.presses;
+  it('turns marks into kPa and back by its own table, and says nothing outside it', () => {
+    expect(kPaAtMark(press, 3)).to.equal(30);
+    expect(markForKPa(press, 30)).to.equal(3);
+    expect([kPaAtMark(press, 9), markForKPa(press, 120)]).to.deep.equal([null, null]);
+    expect(setting(planRoute(lineOf()), 'press-transfer', 'kPa').reasons[0]?.text).to.contain('mark 5');
   });
 });
 
 describe('traceHeat', () => {
   it('runs without gaps from zero and reaches the press’s temperature', () => {
-    const route = planRoute(lineOf({}));
+    const route = planRoute(lineOf({ equipment: { ...equipment, films: [coldFilm, hotFilm] } }));
     const trace = traceHeat(route.operations);
-    trace.forEach((segment, i) => expect(segment.fromS).to.equal(i === 0 ? 0 : trace[i - 1].toS));
+    trace.forEach((segment, i) => expect(segment.fromS).to.equal(i === 0 ? 0 : trace[i - 1]?.toS));
     const hottest = Math.max(...trace.map(({ tempC }) => tempC));
     expect(hottest).to.equal(value(route, 'press-transfer', 'tempC'));
-  });
-});
-
-describe('priceRoute', () => {
-  it('adds blank, materials, labour and spoilage', () => {
-    const input: RouteInput = lineOf({ pieces: 10 });
-    const route = planRoute(input);
-    const cost = priceRoute(route, 300, 10, { centsPerHour: 3600, spoilageShare: 0.1 });
-    const materialCents = cost.materials.reduce((sum, { cents }) => sum + cents, 0);
-    expect(cost.labourCents).to.be.closeTo(route.totals.handsS / 10, 1e-9);
-    expect(cost.totalCents).to.be.closeTo(
-      300 + materialCents + cost.labourCents + 0.1 * (300 + materialCents),
-      1e-9,
-    );
-    expect(cost.materials.map(({ what }) => what)).to.include(equipment.film.name);
-  });
-});
-
-describe('suggestProcess', () => {
-  it('takes film for polyester and small marks, direct print for a few large cotton prints', () => {
-    expect(suggestProcess(polyesterBib, 280, 5).process).to.equal('dtf');
-    expect(suggestProcess(cottonTee, 90, 5).process).to.equal('dtf');
-    expect(suggestProcess(cottonTee, 280, 6).process).to.equal('dtg');
-    expect(suggestProcess(cottonTee, 280, 40).process).to.equal('dtf');
   });
 });

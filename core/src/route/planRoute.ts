@@ -1,59 +1,64 @@
-import type { Operation, Process, Route, RouteInput } from './documents.ts';
+import { PROCESSES } from './documents.ts';
+import type { Conflict, Operation, Process, Route, RouteInput, Setting } from './documents.ts';
 import { fibreWords, isMostlyPolyester, needsWhite } from './fabric.ts';
+import { placementOf } from './placing.ts';
 import { planOperation } from './practice.ts';
-import type { Practice } from './practice.ts';
-import { dtfCut } from './practices/dtfCut.ts';
-import { dtfMelt } from './practices/dtfMelt.ts';
-import { dtfPeel } from './practices/dtfPeel.ts';
-import { dtfPowder } from './practices/dtfPowder.ts';
-import { dtfPress } from './practices/dtfPress.ts';
-import { dtfPrint } from './practices/dtfPrint.ts';
-import { dtfSecondPress } from './practices/dtfSecondPress.ts';
-import { dtgCure } from './practices/dtgCure.ts';
-import { dtgDry } from './practices/dtgDry.ts';
-import { dtgPretreat } from './practices/dtgPretreat.ts';
-import { dtgPrint } from './practices/dtgPrint.ts';
-import { inspect } from './practices/inspect.ts';
-import { prePress } from './practices/prePress.ts';
+import { PROCESS_MODULES } from './processes/index.ts';
+import { findSlips } from './slips.ts';
+import { waysOut } from './waysOut.ts';
 
-/** Each process's practices in work order. */
-const PRACTICES: Record<Process, readonly Practice[]> = {
-  dtf: [dtfPrint, dtfPowder, dtfMelt, dtfCut, prePress, dtfPress, dtfPeel, dtfSecondPress, inspect],
-  dtg: [prePress, dtgPretreat, dtgDry, dtgPrint, dtgCure, inspect],
-};
+const byProcess = <T>(read: (process: Process) => T): Record<Process, T> =>
+  Object.fromEntries(PROCESSES.map((process) => [process, read(process)])) as Record<Process, T>;
 
 /** The process as people call it. */
-export const PROCESS_NAMES: Record<Process, string> = {
-  dtf: 'Film transfer (DTF)',
-  dtg: 'Direct print (DTG)',
-};
+export const PROCESS_NAMES: Record<Process, string> = byProcess((id) => PROCESS_MODULES[id].name);
+/** The same for narrow columns. */
+export const PROCESS_SHORT_NAMES: Record<Process, string> = byProcess((id) => PROCESS_MODULES[id].shortName);
+
+/** True where transfers are made: sold alone, they need a licence for the image. */
+export const isFilmProcess = (process: Process): boolean => process !== 'dtg' && process !== 'bought-in';
 
 /**
  * The whole route of one order line: operations in work order, every setting with its reasons and limits.
  * Pure: the same input gives the same route, byte for byte.
  *
- * @throws RangeError for fewer than one piece, or an override that names no operation or setting of this route,
- *   or lies beyond what the machine can be set to
+ * @throws RangeError for fewer than one piece, something the process needs that is not set up, or an override that
+ *   names no operation or setting of this route, or lies beyond what the machine can be set to
  */
 export function planRoute(input: RouteInput): Route {
   if (!(Number.isInteger(input.pieces) && input.pieces >= 1))
     throw new RangeError(`pieces is ${input.pieces}, expected a whole number from 1`);
-  const operations = PRACTICES[input.process]
+  const process = PROCESS_MODULES[input.process];
+  const [refusal] = process.refusals(input);
+  if (refusal !== undefined) throw new RangeError(`${process.name} cannot be done here: ${refusal}`);
+  const operations = process.practices
     .filter((practice) => practice.applies(input))
     .map((practice) => planOperation(practice, input));
   refuseLostOverrides(input, operations);
+  const isStock = input.process !== 'dtg' && input.house.filmUse === 'stock';
+  const placement = placementOf(input);
   return {
     process: input.process,
     summary: summarise(input),
     operations,
+    placement,
     totals: totalTimes(operations, input.pieces),
+    restBeforeDispatchS: process.restBeforeDispatchS,
+    usesBlanks: !isStock,
     conflicts: operations.flatMap((operation) =>
-      operation.settings.flatMap((setting) =>
-        setting.conflicts.map((text) => ({ operation: operation.id, setting: setting.key, text })),
-      ),
+      operation.settings.flatMap((setting) => conflictsOf(input, operation, setting)),
     ),
+    slips: findSlips(input, operations),
   };
 }
+
+const conflictsOf = (input: RouteInput, operation: Operation, setting: Setting): Conflict[] =>
+  setting.conflicts.map((text) => ({
+    operation: operation.id,
+    setting: setting.key,
+    text,
+    waysOut: waysOut(input, operation, setting),
+  }));
 
 function refuseLostOverrides({ overrides, process }: RouteInput, operations: Operation[]): void {
   for (const { operation, setting } of overrides) {
@@ -65,15 +70,18 @@ function refuseLostOverrides({ overrides, process }: RouteInput, operations: Ope
   }
 }
 
-function summarise({ process, garment, pieces }: RouteInput): string {
+function summarise({ process, garment, pieces, house }: RouteInput): string {
   const ground =
-    process === 'dtf'
-      ? ''
+    process !== 'dtg'
+      ? house.filmUse === 'stock'
+        ? ', for stock'
+        : ''
       : isMostlyPolyester(garment)
         ? ', low heat'
         : needsWhite(garment)
           ? ', with white'
           : ', without white';
+
   return `${PROCESS_NAMES[process]}${ground} on ${garment.colourName.toLowerCase()} ${garment.name}, ${fibreWords(garment)}, ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`;
 }
 

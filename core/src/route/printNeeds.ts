@@ -1,57 +1,73 @@
 import type { ArtFigures, ArtJob, ArtStep, UnderbaseSettings } from '../artwork/index.ts';
-import type { Garment, InkSet, Override, Powder, PrintNeeds, Process } from './documents.ts';
-import { needsWhite } from './fabric.ts';
+import type { Garment } from '../blank/index.ts';
+import type { Equipment, Override, PrintNeeds, Process } from './documents.ts';
+import { PROCESS_MODULES } from './processes/index.ts';
 import { TRADE } from './tradeRanges.ts';
 
 const SPRAY_MARGIN_MM = 15; // pretreatment reaches beyond the print so that no edge is dry
+
+/** What film ink lays down where no film ink is set up, ml/m² (assumption: mid of trade practice). */
+const FILM_LAYDOWN = { colourMlM2: 7, whiteMlM2: 16 };
+const POWDER_G_M2 = 45; // likewise
+
+/** Ink and powder that a process lays down in this shop. */
+function laydownFor(
+  process: Process,
+  { inkSets, powder }: Pick<Equipment, 'inkSets' | 'powder'>,
+): { colourMlM2: number; whiteMlM2: number; powderGM2: number } {
+  const use = PROCESS_MODULES[process].ink;
+  // garment ink on film is laid down like film ink: what film takes is a matter of its coating
+  const set = inkSets[process === 'dtf-platen' || use === null ? 'film' : use] ?? FILM_LAYDOWN;
+  return {
+    colourMlM2: set.colourMlM2,
+    whiteMlM2: set.whiteMlM2,
+    powderGM2: powder?.gM2 ?? POWDER_G_M2,
+  };
+}
 
 /** How an artwork is to be measured for a line, so that its figures match the settings of the route. */
 export function artJobFor(
   line: {
     process: Process;
-    garment: Garment;
+    garment: Pick<Garment, 'tone' | 'colourHex'>;
     widthMm: number;
-    inkSet: InkSet;
-    powder: Pick<Powder, 'gM2'>;
+    equipment: Pick<Equipment, 'inkSets' | 'powder'>;
     /** What is done to the file first, and how its white is separated. */
     preparation?: { steps: readonly ArtStep[]; white: Partial<UnderbaseSettings> } | null;
   },
   overrides: readonly Override[] = [],
 ): ArtJob {
-  const { process, garment, widthMm, inkSet, powder } = line;
+  const { process, garment, widthMm } = line;
   const { steps = [], white = {} } = line.preparation ?? {};
   const own = (setting: string, fallback: number): number =>
     overrides.find((override) => override.setting === setting)?.value ?? fallback;
-  const { colourMlM2, whiteMlM2 } = inkSet;
-  const laydown = { colourMlM2, whiteMlM2 };
-  if (process === 'dtf') {
-    const underbase = {
-      chokeMm: own('chokeMm', TRADE.filmChokeMm.start),
-      density: own('whiteDensity', TRADE.filmWhiteDensity.start),
-    };
-    return {
-      widthMm,
-      garment: garment.colourHex,
-      process: 'dtf',
-      steps,
-      underbase: { ...white, ...underbase },
-      laydown: { ...laydown, powderGM2: powder.gM2 },
-    };
+  const { powderGM2, ...ink } = laydownFor(process, line.equipment);
+  const art = PROCESS_MODULES[process].artProcess(garment);
+  const base = { widthMm, garment: garment.colourHex, process: art, steps };
+  switch (art) {
+    case 'dtf':
+      return {
+        ...base,
+        underbase: {
+          ...white,
+          chokeMm: own('chokeMm', TRADE.filmChokeMm.start),
+          density: own('whiteDensity', TRADE.filmWhiteDensity.start),
+        },
+        laydown: { ...ink, powderGM2 },
+      };
+    case 'dtg-dark':
+      return {
+        ...base,
+        underbase: {
+          ...white,
+          chokeMm: own('chokeMm', TRADE.directChokeMm.start),
+          density: own('whiteDensity', TRADE.directWhiteDensity.start),
+        },
+        laydown: ink,
+      };
+    default:
+      return { ...base, underbase: white, laydown: art === 'sub' ? { ...ink, powderGM2 } : ink };
   }
-  if (!needsWhite(garment))
-    return { widthMm, garment: garment.colourHex, process: 'dtg-light', steps, underbase: white, laydown };
-  return {
-    widthMm,
-    garment: garment.colourHex,
-    process: 'dtg-dark',
-    steps,
-    underbase: {
-      ...white,
-      chokeMm: own('chokeMm', TRADE.directChokeMm.start),
-      density: own('whiteDensity', TRADE.directWhiteDensity.start),
-    },
-    laydown,
-  };
 }
 
 /** What the route needs to know of one print, out of its figures. */
@@ -60,6 +76,7 @@ export function printNeedsOf(figures: ArtFigures): PrintNeeds {
   const sprayedMm2 =
     bboxMm === null ? 0 : (bboxMm.w + 2 * SPRAY_MARGIN_MM) * (bboxMm.h + 2 * SPRAY_MARGIN_MM);
   return {
+    lineWidthMm: widthMm,
     widthMm: bboxMm?.w ?? widthMm,
     heightMm: bboxMm?.h ?? heightMm,
     inkMm2,

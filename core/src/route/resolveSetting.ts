@@ -1,7 +1,8 @@
 import { formatQuantity } from '../units/index.ts';
 import type { QuantityKind } from '../units/index.ts';
 import { REASON_SOURCES } from './documents.ts';
-import type { Limit, Override, Range, Reason, Setting } from './documents.ts';
+import type { Limit, Override, Reason, Setting } from './documents.ts';
+import type { Range } from './materials.ts';
 
 /** A setting before its value is settled: everything that speaks for one value or against it. */
 export interface SettingProposal {

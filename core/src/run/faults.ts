@@ -1,40 +1,69 @@
+import type { Process } from '../route/index.ts';
+
+/** Kinds of work that share their faults. */
+type FaultFamily = 'film' | 'direct' | 'patch';
+
+const familyOf = (process: Process): readonly FaultFamily[] =>
+  process === 'dtg' ? ['direct'] : process === 'patch-cap' ? ['film', 'patch'] : ['film'];
+
+interface Fault {
+  name: string;
+  firstCause: string;
+  seenIn: readonly FaultFamily[];
+}
+
 /** Faults a person can see, in the print room's words, with the cause to look at first. */
-export const FAULTS: Record<
-  string,
-  { name: string; firstCause: string; processes: readonly ('dtf' | 'dtg')[] }
-> = {
-  'white-rim': { name: 'white rim', firstCause: 'choke too small', processes: ['dtf', 'dtg'] },
-  'powder-on-film': { name: 'powder on bare film', firstCause: 'humid room', processes: ['dtf'] },
-  'lifts-on-peel': { name: 'lifts on peel', firstCause: 'peeled too hot for this film', processes: ['dtf'] },
-  'edges-lift': { name: 'edges lift', firstCause: 'no second press', processes: ['dtf'] },
-  'dull-white': { name: 'dull or fuzzy white', firstCause: 'too little pretreatment', processes: ['dtg'] },
-  'stain-box': { name: 'stain box, stiff hand', firstCause: 'too much pretreatment', processes: ['dtg'] },
-  'ink-on-back': { name: 'ink on the back', firstCause: 'thin knit loaded double', processes: ['dtg'] },
+export const FAULTS: Record<string, Fault> = {
+  'white-rim': { name: 'white rim', firstCause: 'choke too small', seenIn: ['film', 'direct'] },
+  'powder-on-film': { name: 'powder on bare film', firstCause: 'humid room', seenIn: ['film'] },
+  'lifts-on-peel': { name: 'lifts on peel', firstCause: 'peeled too hot for this film', seenIn: ['film'] },
+  'edges-lift': { name: 'edges lift', firstCause: 'no second press', seenIn: ['film'] },
+  'dull-white': { name: 'dull or fuzzy white', firstCause: 'too little pretreatment', seenIn: ['direct'] },
+  'stain-box': { name: 'stain box, stiff hand', firstCause: 'too much pretreatment', seenIn: ['direct'] },
+  'ink-on-back': { name: 'ink on the back', firstCause: 'thin knit loaded double', seenIn: ['direct'] },
   scorch: {
     name: 'scorch, shine or platen mark',
     firstCause: 'too hot or hard for the fibre',
-    processes: ['dtf', 'dtg'],
+    seenIn: ['film', 'direct'],
   },
   'dye-bleed': {
     name: 'garment colour in the white',
     firstCause: 'polyester too hot or too long',
-    processes: ['dtf', 'dtg'],
+    seenIn: ['film', 'direct'],
   },
   misplaced: {
     name: 'in the wrong place',
     firstCause: 'not centred on the platen',
-    processes: ['dtf', 'dtg'],
+    seenIn: ['film', 'direct'],
   },
   'reads-backwards': {
     name: 'reads backwards',
     firstCause: 'mirrored twice or not at all',
-    processes: ['dtf'],
+    seenIn: ['film'],
   },
-  banding: { name: 'lines or banding', firstCause: 'nozzles', processes: ['dtf', 'dtg'] },
-  gritty: { name: 'gritty back', firstCause: 'powder under-cured', processes: ['dtf'] },
+  banding: { name: 'lines or banding', firstCause: 'nozzles', seenIn: ['film', 'direct'] },
+  gritty: { name: 'gritty back', firstCause: 'powder under-cured', seenIn: ['film'] },
   'cold-corner': {
     name: 'one corner fails',
     firstCause: 'cold spot, or a seam under the pad',
-    processes: ['dtf', 'dtg'],
+    seenIn: ['film', 'direct'],
+  },
+  'glue-rim': {
+    name: 'glue rim round the patch',
+    firstCause: 'too much pressure or time',
+    seenIn: ['patch'],
+  },
+  'front-bubbled': { name: 'cap front bubbled', firstCause: 'lower plate too hot', seenIn: ['patch'] },
+  'patch-stretched': { name: 'patch image stretched', firstCause: 'iron pushed', seenIn: ['patch'] },
+  cracks: {
+    name: 'cracks when stretched',
+    firstCause: 'under-cured, or white too thick',
+    seenIn: ['film', 'direct'],
   },
 };
+
+/** The faults that work by a process can show. */
+export const faultsOf = (process: Process): [key: string, fault: Fault][] =>
+  Object.entries(FAULTS).filter(([, { seenIn }]) =>
+    familyOf(process).some((family) => seenIn.includes(family)),
+  );

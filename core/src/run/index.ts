@@ -4,7 +4,7 @@ export { deriveRun } from './deriveRun.ts';
 export type { PieceOutcome, RunState, StepState } from './deriveRun.ts';
 export { nextActions } from './nextActions.ts';
 export type { FloorAction } from './nextActions.ts';
-export { FAULTS } from './faults.ts';
+export { FAULTS, faultsOf } from './faults.ts';
 export { stepId } from './runPlan.ts';
 export type { RunOperation, RunPlan } from './runPlan.ts';
 export { judgeWeighIn } from './weighIn.ts';

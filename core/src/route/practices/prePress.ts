@@ -1,56 +1,109 @@
+import { hasFeature, isCap, isThinWicking } from '../../blank/index.ts';
 import { CAUTIONS } from '../cautions.ts';
+import type { RouteInput } from '../documents.ts';
+import { capPressFor, pressFor } from '../equip.ts';
 import { heatByShare, isMostlyPolyester } from '../fabric.ts';
-import { PRESS_CAUTIONS, dwellProposal, heat, plateProposal, pressureProposal } from '../practice.ts';
+import {
+  PRESS_CAUTIONS,
+  closed,
+  dwellProposal,
+  heat,
+  houseReason,
+  plateProposal,
+  pressureProposal,
+  tradeReason,
+} from '../practice.ts';
 import type { Practice } from '../practice.ts';
+import { shelfWaterGM2, stackUnder } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 
 /** Drives the moisture out and lays the fibres flat, before a transfer and before a direct print alike. */
 export const prePress: Practice = {
   id: 'pre-press',
   station: 'press',
-  applies: () => true,
+  applies: ({ garment }) => !isCap(garment),
   plan: (input, settle) => {
     const { garment } = input;
-    const isPolyester = isMostlyPolyester(garment);
     const share = heatByShare(garment, TRADE.transferCottonC, TRADE.transferPolyesterC);
     const temp = settle(
       plateProposal(input, [
-        {
-          source: 'trade',
-          text: `At the press temperature of a transfer. ${share.reason.text}`,
-          value: share.value,
-        },
+        tradeReason(share.value, `At the press temperature of a transfer. ${share.reason.text}`),
       ]),
     );
-    const range = isPolyester ? TRADE.prePressPolyesterS : TRADE.prePressS;
-    const isFleece = garment.construction === 'fleece';
-    const why = isPolyester
-      ? `Only a moment on polyester: ${range.min} to ${range.max} s.`
-      : `Until the steam stops: ${range.min} to ${range.max} s.`;
-    const dwell = settle(dwellProposal([{ source: 'trade', text: why, value: range.start }]));
-    const kPa = isPolyester ? 15 : isFleece ? 70 : 35;
-    const pressure = settle(
-      pressureProposal(
-        input,
-        kPa,
-        isFleece
-          ? 'Hard on fleece, to lay the pile.'
-          : isPolyester
-            ? 'Light, so that no mark stays.'
-            : 'Medium is enough to flatten a knit.',
-      ),
-    );
+    const dwell = settle(dwellProposal(dwellReasons(input)));
+    const { kPa, why } = pressureFor(input);
+    const pressure = settle(pressureProposal(input, kPa, why));
+    const layers = isThinWicking(garment) ? 1 : 2;
     return {
       title: 'Pre-press the blank',
       per: 'piece',
+      on: { kind: 'press', name: pressFor(input).name },
       handsS: 8,
       timerS: dwell.value,
       machineS: dwell.value,
       settings: [temp, dwell, pressure],
-      checks: ['Lint rolled off', 'No seam, zip or pocket under the print area'],
+      checks: ['Lint rolled off', 'No seam, zip or pocket under the print area', 'Not roughed up afterwards'],
       look: 'Flat, dry, a little steam and then none.',
       cautions: [...PRESS_CAUTIONS, CAUTIONS.steam],
-      phases: [heat('pre-press', temp.value, dwell.value)],
+      phases: [heat('pre-press', temp.value, dwell.value, closed(pressure.value))],
+      stack: stackUnder(garment, { layers, waterGM2: shelfWaterGM2(garment) }),
+    };
+  },
+};
+
+function dwellReasons(input: RouteInput): Parameters<typeof dwellProposal>[0] {
+  if (isMostlyPolyester(input.garment)) {
+    const { min, max, start } = TRADE.prePressPolyesterS;
+    return [tradeReason(start, `Only a moment on polyester: ${min} to ${max} s.`)];
+  }
+  const range = input.house.preheat === 'long' ? TRADE.prePressLongS : TRADE.prePressS;
+  return [
+    houseReason(input, 'preheat', range.start),
+    tradeReason(TRADE.prePressS.start, `Until the steam stops: 5 to 10 s.`),
+  ];
+}
+
+function pressureFor({ garment }: RouteInput): { kPa: number; why: string } {
+  if (hasFeature(garment, 'foam')) return { kPa: 20, why: 'Light: foam under the print is crushed by more.' };
+  if (isMostlyPolyester(garment)) return { kPa: 15, why: 'Light, so that no mark stays.' };
+  return garment.construction === 'fleece'
+    ? { kPa: 70, why: 'Hard on fleece, to lay the pile.' }
+    : { kPa: 35, why: 'Medium is enough to flatten a knit.' };
+}
+
+/** Takes the insert out of a cap and gives its front the form's curve. */
+export const prePressCap: Practice = {
+  id: 'pre-press-cap',
+  station: 'cap-press',
+  applies: ({ garment }) => isCap(garment),
+  plan: (input, settle) => {
+    const { garment } = input;
+    const press = capPressFor(input);
+    const share = heatByShare(garment, TRADE.capFrontC, TRADE.capFrontC);
+    const temp = settle({
+      ...plateProposal(input, [
+        tradeReason(share.value, `At the temperature the front is pressed at. ${share.reason.text}`),
+      ]),
+      ability: press.plateC,
+    });
+    const dwell = settle(
+      dwellProposal([
+        tradeReason(TRADE.prePressCapS.start, 'Until the front has taken the form’s curve: 3 to 10 s.'),
+      ]),
+    );
+    return {
+      title: 'Pre-press the cap',
+      per: 'piece',
+      on: { kind: 'cap-press', name: press.name },
+      handsS: 15,
+      timerS: dwell.value,
+      machineS: dwell.value,
+      settings: [temp, dwell],
+      checks: ['Card insert out', 'Sweatband folded out', 'Front smooth on the form, no crease at the seam'],
+      look: 'The front keeps the form’s curve.',
+      cautions: [...PRESS_CAUTIONS, CAUTIONS.steam],
+      phases: [heat('pre-press', temp.value, dwell.value, closed(40))],
+      stack: stackUnder(garment, { waterGM2: shelfWaterGM2(garment) }),
     };
   },
 };

@@ -1,0 +1,211 @@
+import type { PrintProcess } from '../artwork/index.ts';
+import { priceRoute } from '../cost/index.ts';
+import type { PieceCost, Rates } from '../cost/index.ts';
+import { PROCESSES, PROCESS_MODULES, planRoute } from '../route/index.ts';
+import type { LineInput, Look, PrintNeeds, Process, Route } from '../route/index.ts';
+
+/** One process for a line: what it costs, takes and gives, or why it cannot be done. */
+export interface ProcessOption {
+  process: Process;
+  name: string;
+  /** Empty where it can be done. */
+  refusals: string[];
+  /** `null` where it cannot be done. */
+  plan: {
+    handsS: number;
+    elapsedS: number;
+    restBeforeDispatchS: number;
+    cost: PieceCost;
+    look: Look;
+    risks: string[];
+    /** Limits that it would break, in words. */
+    conflicts: string[];
+    problems: string[];
+    machines: string[];
+  } | null;
+}
+
+export interface Comparison {
+  options: ProcessOption[];
+  /** `null` where nothing can be done. */
+  recommended: Process | null;
+  /** The two that weigh most for it. */
+  reasons: string[];
+  /** What would make another one better. */
+  wouldChange: string;
+}
+
+export interface ComparisonInput {
+  line: Omit<LineInput, 'print'>;
+  /** The print's figures as each process would print it; a process without figures is not compared. */
+  prints: Partial<Record<PrintProcess, PrintNeeds>>;
+  blankCents: number;
+  rates: Rates;
+}
+
+/** A hand that is felt all over costs a sale: worth this much a piece on a full front (assumption). */
+const HAND_CENTS = 260;
+const FULL_FRONT_MM2 = 280 * 320;
+/** One more thing that can go wrong, against cost (assumption: some pieces more made again). */
+const RISK_CENTS = 15;
+/** A thin white on a dark garment, against full cover, per full front (assumption). */
+const OPACITY_CENTS = 90;
+/** A broken limit is a wash test and perhaps a ruined garment: never the first choice while another is clean. */
+const CONFLICT_CENTS = 5000;
+
+/**
+ * Every process for one line side by side, with a recommendation: least cost after what hand, cover and risk are worth.
+ * The weights are assumptions and say so; a person chooses.
+ */
+export function compareProcesses(input: ComparisonInput): Comparison {
+  const options = PROCESSES.flatMap((process) => optionFor(input, process));
+  const ranked = rank(input, options);
+  const [best, second] = ranked;
+  if (best === undefined)
+    return {
+      options,
+      recommended: null,
+      reasons: [],
+      wouldChange: 'Nothing here can print this: see the reasons at each process.',
+    };
+  return {
+    options,
+    recommended: best.process,
+    reasons: second ? advantages(input, best, second) : ['It is the only process that can do it here'],
+    wouldChange: second ? turningPoint(input, best, second) : 'Another machine or material under Shop.',
+  };
+}
+
+type Possible = ProcessOption & { plan: NonNullable<ProcessOption['plan']> };
+
+const rank = (input: ComparisonInput, options: readonly ProcessOption[]): Possible[] =>
+  options
+    .filter((option): option is Possible => option.plan !== null)
+    .sort((p, q) => burden(input, p) - burden(input, q));
+
+function optionFor(input: ComparisonInput, process: Process): ProcessOption[] {
+  const { id, name, artProcess, refusals, look, risks } = PROCESS_MODULES[process];
+  const print = input.prints[artProcess(input.line.garment)];
+  if (print === undefined) return [];
+  const line: LineInput = { ...input.line, print };
+  const against = refusals(line);
+  if (against.length > 0) return [{ process: id, name, refusals: against, plan: null }];
+  const route = planRoute({ ...line, process, overrides: [] });
+  return [
+    {
+      process: id,
+      name,
+      refusals: [],
+      plan: {
+        handsS: route.totals.handsS,
+        elapsedS: route.totals.elapsedS,
+        restBeforeDispatchS: route.restBeforeDispatchS,
+        cost: priceRoute(route, input.blankCents, line.pieces, input.rates),
+        look: look(line),
+        risks: risks(line),
+        conflicts: route.conflicts.map(({ text }) => text),
+        problems: route.placement.problems,
+        machines: machinesIn(route),
+      },
+    },
+  ];
+}
+
+const machinesIn = ({ operations }: Route): string[] => [
+  ...new Set(operations.flatMap(({ machine }) => (machine === null ? [] : [machine]))),
+];
+
+/** Cost per piece and what its drawbacks are worth, cents. */
+function burden(input: ComparisonInput, { process, plan }: Possible): number {
+  const { cost, look, risks, conflicts } = plan;
+  return (
+    cost.totalCents +
+    HAND_CENTS * fullness(input, process) * (1 - look.softness) +
+    OPACITY_CENTS * fullness(input, process) * (1 - look.opacity) +
+    RISK_CENTS * risks.length +
+    CONFLICT_CENTS * conflicts.length
+  );
+}
+
+/** Inked area as a share of a full front. */
+function fullness({ prints, line }: ComparisonInput, process: Process): number {
+  const print = prints[PROCESS_MODULES[process].artProcess(line.garment)];
+  return Math.min(1, (print?.inkMm2 ?? 0) / FULL_FRONT_MM2);
+}
+
+const cents = (value: number): string => (value / 100).toFixed(2);
+const minutes = (s: number): string => `${Math.max(1, Math.round(s / 60))} min`;
+
+/** Where the best beats the second, weightiest first; each weighed in cents a piece. */
+function advantages(input: ComparisonInput, best: Possible, second: Possible): string[] {
+  const { pieces } = input.line;
+  const [p, q] = [best.plan, second.plan];
+  const full = fullness(input, best.process);
+  const weighed: [weight: number, words: string][] = [
+    [
+      CONFLICT_CENTS * (q.conflicts.length - p.conflicts.length),
+      p.conflicts.length === 0
+        ? 'every setting stays within its limits'
+        : 'fewer settings are outside their limits',
+    ],
+    [
+      q.cost.totalCents - p.cost.totalCents,
+      `${cents(p.cost.totalCents)} a piece against ${cents(q.cost.totalCents)}`,
+    ],
+    [
+      ((q.handsS - p.handsS) / 3600 / pieces) * input.rates.centsPerHour,
+      `${minutes(p.handsS)} of hands against ${minutes(q.handsS)}`,
+    ],
+    [HAND_CENTS * full * (p.look.softness - q.look.softness), `the softer hand: ${p.look.words}`],
+    [OPACITY_CENTS * full * (p.look.opacity - q.look.opacity), `better cover: ${p.look.words}`],
+    [RISK_CENTS * (q.risks.length - p.risks.length), 'less that can go wrong'],
+  ];
+  const strongest = weighed
+    .filter(([weight]) => weight > 0)
+    .sort(([a], [b]) => b - a)
+    .slice(0, 2)
+    .map(([, words]) => words);
+  return strongest.length > 0 ? strongest : ['it comes out level with the next and needs fewer steps'];
+}
+
+const QUANTITIES = [1, 2, 3, 5, 8, 12, 18, 24, 36, 60, 100, 200];
+
+/** The quantity nearest to this line's at which the recommendation changes, or what else would change it. */
+function turningPoint(input: ComparisonInput, best: Possible, second: Possible): string {
+  const { pieces } = input.line;
+  const byNearness = [...QUANTITIES].sort(
+    (p, q) => Math.abs(Math.log(p / pieces)) - Math.abs(Math.log(q / pieces)),
+  );
+  for (const count of byNearness) {
+    const other = { ...input, line: atQuantity(input.line, count) };
+    const [top] = rank(
+      other,
+      PROCESSES.flatMap((process) => optionFor(other, process)),
+    );
+    if (top && top.process !== best.process)
+      return count > pieces
+        ? `From about ${count} pieces on, ${top.name.toLowerCase()} comes out ahead.`
+        : `At ${count} ${count === 1 ? 'piece' : 'pieces'} or fewer, ${top.name.toLowerCase()} comes out ahead.`;
+  }
+  const { look } = second.plan;
+  if (look.softness > best.plan.look.softness)
+    return `Choose ${second.name.toLowerCase()} where the hand matters more than the cost: ${look.words}.`;
+  if (look.opacity > best.plan.look.opacity)
+    return `Choose ${second.name.toLowerCase()} where it must be brighter: ${look.words}.`;
+  return `Choose ${second.name.toLowerCase()} when the machines of the first are taken.`;
+}
+
+const atQuantity = (line: ComparisonInput['line'], pieces: number): ComparisonInput['line'] => {
+  const scale = pieces / line.pieces;
+  return {
+    ...line,
+    pieces,
+    placement: {
+      ...line.placement,
+      sizes: line.placement.sizes.map((own) => ({
+        ...own,
+        quantity: Math.max(1, Math.round(own.quantity * scale)),
+      })),
+    },
+  };
+};

@@ -1,0 +1,2 @@
+export { compareProcesses } from './compareProcesses.ts';
+export type { Comparison, ComparisonInput, ProcessOption } from './compareProcesses.ts';

@@ -1,0 +1,14 @@
+export { outlineOf, printTop } from './outlines.ts';
+export type { GarmentOutline } from './outlines.ts';
+export { PLACEMENTS, PLACEMENT_KEYS, placementsOn } from './placements.ts';
+export type { NamedPlacement, PlacementKey } from './placements.ts';
+export { crossesPocket, meanAreaScale, planPlacement } from './planPlacement.ts';
+export type {
+  Grade,
+  LinePlacement,
+  LineSize,
+  PlacementNeed,
+  PlacementPlan,
+  PrintArea,
+  SizePlacement,
+} from './planPlacement.ts';

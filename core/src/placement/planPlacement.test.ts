@@ -1,0 +1,104 @@
+import { expect } from 'chai';
+import { cottonTee, hoodie } from '../route/fixtures/shop.ts';
+import { PLACEMENTS, PLACEMENT_KEYS, outlineOf, planPlacement, placementsOn } from './index.ts';
+import { BLANK_KINDS } from '../blank/index.ts';
+import type { LinePlacement } from './index.ts';
+
+const sizes: LinePlacement['sizes'] = [
+  { size: 'S', quantity: 2, bodyWidthMm: 460, collarDropMm: null },
+  { size: 'M', quantity: 5, bodyWidthMm: 510, collarDropMm: null },
+  { size: 'XXL', quantity: 1, bodyWidthMm: 660, collarDropMm: null },
+];
+const front: LinePlacement = { key: 'full-front', dropMm: 75, sizes, areas: [], grades: [] };
+const PLATENS = [
+  { name: 'chest', widthMm: 180, heightMm: 180 },
+  { name: 'standard', widthMm: 350, heightMm: 400 },
+];
+type Input = Parameters<typeof planPlacement>[0];
+const plan = (own: Partial<Input> = {}): ReturnType<typeof planPlacement> =>
+  planPlacement({
+    garment: cottonTee,
+    placement: front,
+    lineWidthMm: 280,
+    widthMm: 280,
+    heightMm: 300,
+    rule: 'ruler',
+    platens: PLATENS,
+    press: { name: 'Press A', widthMm: 400, heightMm: 500 },
+    ...own,
+  });
+
+describe('placement', () => {
+  it('drops further on wider bodies, from the middle size’s ruler measure', () => {
+    expect(plan().sizes.map(({ dropMm }) => dropMm)).to.deep.equal([70, 75, 90]);
+  });
+
+  it('goes by the maker’s collar where the chart gives it', () => {
+    const charted = sizes.map((own, i) => ({ ...own, collarDropMm: 80 + 10 * i }));
+    expect(plan({ placement: { ...front, sizes: charted } }).sizes.map(({ dropMm }) => dropMm)).to.deep.equal(
+      [65, 75, 85],
+    );
+  });
+
+  it('states fingers in mm', () => {
+    const fingers = plan({ rule: 'three-fingers' });
+    expect(fingers.rule).to.match(/three fingers.*54.*60/);
+    expect(fingers.sizes[1]?.dropMm).to.equal(57);
+    expect(plan({ rule: 'four-fingers' }).sizes[1]?.dropMm).to.equal(76);
+  });
+
+  it('centres by platen offsets on the smallest platen that takes every size', () => {
+    const placed = plan();
+    expect(placed.platen).to.equal('standard');
+    expect(placed.sizes[0]?.platenLeftMm).to.equal((350 - 280) / 2);
+    expect(plan({ widthMm: 90, lineWidthMm: 90, heightMm: 80 }).platen).to.equal('chest');
+  });
+
+  it('says what fits no platen, no press and no printable area, with the sizes', () => {
+    const graded = { ...front, grades: [{ sizes: ['XXL'], widthMm: 420 }] };
+    const problems = plan({ placement: graded }).problems.join(' ');
+    expect(problems)
+      .to.match(/420.*fits none of the platens/)
+      .and.match(/larger than Press A presses/);
+    const areas = [{ placement: 'full-front' as const, widthMm: 250, heightMm: 350 }];
+    // a medium body is 50 mm wider than the smallest, so it has room for 300 mm
+    expect(plan({ placement: { ...front, areas } }).problems).to.have.lengthOf(1);
+    expect(plan({ placement: { ...front, areas } }).problems[0]).to.match(/^S: 280/);
+  });
+
+  it('asks for risers and tape where the print runs onto the pocket, and only there', () => {
+    const what = (own: Partial<Input>): string[] =>
+      plan({ garment: hoodie, ...own }).needs.map((need) => need.what);
+    expect(what({})).to.not.include('riser');
+    expect(what({ heightMm: 380 })).to.include.members(['riser', 'tape']);
+    const pressed = what({ heightMm: 380, platens: [] });
+    expect(pressed).to.not.include('riser');
+    expect(pressed).to.include('pad');
+    expect(
+      plan({ garment: hoodie, placement: { ...front, key: 'back' } })
+        .needs.map(({ text }) => text)
+        .join(' '),
+    ).to.contain('Hood laid forward');
+  });
+
+  it('refuses to print through a zip, and places a chest mark beside it', () => {
+    const zipped = { ...hoodie, features: ['zip'] as const };
+    expect(plan({ garment: zipped }).problems.join(' ')).to.contain('zip runs through');
+    expect(plan({ garment: zipped, placement: { ...front, key: 'left-chest' } }).problems.join(' ')).to.equal(
+      '',
+    );
+  });
+
+  it('knows a place for every blank, and an outline that holds it', () => {
+    for (const kind of BLANK_KINDS) {
+      const [key] = placementsOn(kind);
+      expect(key, kind).to.not.equal(undefined);
+      const { box, bodyWidthMm } = outlineOf(kind, key);
+      expect(bodyWidthMm).to.be.within(20, box.width + 1);
+    }
+    for (const key of PLACEMENT_KEYS) expect(PLACEMENTS[key].on.length).to.be.greaterThan(0);
+    expect(plan({ placement: { ...front, key: 'cap-front' } }).problems.join(' ')).to.contain(
+      'has no place called cap front',
+    );
+  });
+});

@@ -1,0 +1,291 @@
+import type { Feature, Garment } from '../blank/index.ts';
+import { FEATURE_NAMES, hasFeature, isCap } from '../blank/index.ts';
+import { formatQuantity } from '../units/index.ts';
+import { PLACEMENTS } from './placements.ts';
+import type { PlacementKey } from './placements.ts';
+
+/** One size of a line: how many, and what its maker's chart says of it. */
+export interface LineSize {
+  size: string;
+  quantity: number;
+  /** Flat across the chest or the widest part, mm; `null` where the chart does not say. */
+  bodyWidthMm: number | null;
+  /** How much lower (or higher) the maker's collar sits than in the middle size counts, mm; `null` where not known. */
+  collarDropMm: number | null;
+}
+
+/** What can be printed at a place, mm: given for the smallest size, wider sizes have more. */
+export interface PrintArea {
+  placement: PlacementKey;
+  widthMm: number;
+  heightMm: number;
+}
+
+/** Sizes that get the artwork at a width of their own. */
+export interface Grade {
+  sizes: readonly string[];
+  widthMm: number;
+}
+
+export interface LinePlacement {
+  key: PlacementKey;
+  /** As written on the line, for the middle size, mm. */
+  dropMm: number;
+  sizes: readonly LineSize[];
+  areas: readonly PrintArea[];
+  /** Empty: one artwork size for all. */
+  grades: readonly Grade[];
+}
+
+export interface SizePlacement {
+  size: string;
+  quantity: number;
+  dropMm: number;
+  widthMm: number;
+  heightMm: number;
+  /** From the left edge of the platen to the print, mm; `null` without a platen. */
+  platenLeftMm: number | null;
+}
+
+/** Something that is put under, over or beside the garment so that the print comes out, and why. */
+export interface PlacementNeed {
+  what: 'riser' | 'tape' | 'pad' | 'fold-away' | 'off-platen';
+  text: string;
+}
+
+/** Where a print sits on every size, whether it can, and what it takes. */
+export interface PlacementPlan {
+  key: PlacementKey;
+  label: string;
+  /** How it is measured, in words. */
+  rule: string;
+  sizes: SizePlacement[];
+  /** Name of the platen it is loaded on, direct print only. */
+  platen: string | null;
+  /** What does not fit or is in the way; each with the sizes it is about. */
+  problems: string[];
+  needs: PlacementNeed[];
+}
+
+export const FINGER_MM = { min: 18, max: 20 }; // width of a finger across the first joint (trade)
+/** A print drops by this much for every mm the body is wider: about 5 mm a size (assumption). */
+const DROP_PER_WIDTH = 0.1;
+
+interface Surface {
+  name: string;
+  widthMm: number;
+  heightMm: number;
+}
+
+export interface PlacementInput {
+  garment: Garment;
+  placement: LinePlacement;
+  /** The file at the line's own width, margins included, mm: what a grade's width is compared with. */
+  lineWidthMm: number;
+  /** The print at that width, mm. */
+  widthMm: number;
+  heightMm: number;
+  rule: 'ruler' | 'three-fingers' | 'four-fingers';
+  /** Platens it may be loaded on; empty off a direct printer. */
+  platens: readonly Surface[];
+  /** What it is pressed on; `null` where nothing is. */
+  press: Surface | null;
+}
+
+/** Works out the placement of every size of a line, and what stands in its way. */
+export function planPlacement(input: PlacementInput): PlacementPlan {
+  const { placement, platens, rule } = input;
+  const sizes = placement.sizes.map((own) => placeSize(input, own));
+  const widest = largest(sizes, 'widthMm');
+  const tallest = largest(sizes, 'heightMm');
+  const platen = platens.find((own) => widest <= own.widthMm && tallest <= own.heightMm) ?? null;
+  return {
+    key: placement.key,
+    label: PLACEMENTS[placement.key].label,
+    rule: ruleWords(placement.key, rule, placement.dropMm),
+    sizes: sizes.map((own) => ({
+      ...own,
+      platenLeftMm: platen === null ? null : Math.round((platen.widthMm - own.widthMm) / 2),
+    })),
+    platen: platen?.name ?? null,
+    problems: [
+      ...misplaced(input),
+      ...tooLarge(input, sizes),
+      ...(platens.length > 0 && platen === null
+        ? [
+            `${mm(widest)} × ${mm(tallest)} fits none of the platens; the largest is ${sizeWords(platens[platens.length - 1])}.`,
+          ]
+        : []),
+      ...(input.press && (widest > input.press.widthMm || tallest > input.press.heightMm)
+        ? [
+            `${mm(widest)} × ${mm(tallest)} is larger than ${input.press.name} presses at once, ${sizeWords(input.press)}.`,
+          ]
+        : []),
+      ...obstacles(input, sizes),
+    ],
+    needs: needs(input, sizes),
+  };
+}
+
+const mm = (value: number): string => formatQuantity(Math.round(value), 'length');
+const sizeWords = ({ widthMm, heightMm }: Surface): string => `${mm(widthMm)} × ${mm(heightMm)}`;
+const largest = (sizes: readonly SizePlacement[], key: 'widthMm' | 'heightMm'): number =>
+  Math.max(0, ...sizes.map((own) => own[key]));
+
+function placeSize(input: PlacementInput, own: LinePlacement['sizes'][number]): SizePlacement {
+  const { placement, lineWidthMm, widthMm, heightMm } = input;
+  const scale = scaleFor(placement, own.size, lineWidthMm);
+  return {
+    size: own.size,
+    quantity: own.quantity,
+    dropMm: Math.round(dropFor(input, own)),
+    widthMm: Math.round(widthMm * scale),
+    heightMm: Math.round(heightMm * scale),
+    platenLeftMm: null,
+  };
+}
+
+/** How much larger than written a size's print is, by its grade. */
+function scaleFor({ grades }: LinePlacement, size: string, lineWidthMm: number): number {
+  const grade = grades.find(({ sizes }) => sizes.includes(size));
+  return grade ? grade.widthMm / lineWidthMm : 1;
+}
+
+/** Area of the prints of a line relative to all being printed at the width written, quantities counted. */
+export function meanAreaScale(placement: LinePlacement, lineWidthMm: number): number {
+  const pieces = placement.sizes.reduce((sum, { quantity }) => sum + quantity, 0);
+  if (pieces === 0) return 1;
+  const total = placement.sizes.reduce(
+    (sum, { size, quantity }) => sum + quantity * scaleFor(placement, size, lineWidthMm) ** 2,
+    0,
+  );
+  return total / pieces;
+}
+
+function dropFor({ placement, rule }: PlacementInput, own: LinePlacement['sizes'][number]): number {
+  const fingers = rule === 'three-fingers' ? 3 : rule === 'four-fingers' ? 4 : 0;
+  const isFromCollar = PLACEMENTS[placement.key].from === 'collar';
+  const base =
+    fingers > 0 && isFromCollar && !isChest(placement.key)
+      ? (fingers * (FINGER_MM.min + FINGER_MM.max)) / 2
+      : placement.dropMm;
+  if (!isFromCollar) return base;
+  const middle = middleSize(placement.sizes);
+  if (own.collarDropMm !== null && middle?.collarDropMm != null)
+    return base + own.collarDropMm - middle.collarDropMm;
+  if (own.bodyWidthMm !== null && middle?.bodyWidthMm != null)
+    return base + DROP_PER_WIDTH * (own.bodyWidthMm - middle.bodyWidthMm);
+  return base;
+}
+
+const isChest = (key: PlacementKey): boolean =>
+  key === 'left-chest' || key === 'right-chest' || key === 'pocket';
+
+/** The middle one of the sizes ordered, by width: the one the line's drop is written for. */
+function middleSize(sizes: readonly LineSize[]): LineSize | undefined {
+  const byWidth = [...sizes].sort((p, q) => (p.bodyWidthMm ?? 0) - (q.bodyWidthMm ?? 0));
+  return byWidth[Math.floor((byWidth.length - 1) / 2)];
+}
+
+function ruleWords(key: PlacementKey, rule: PlacementInput['rule'], dropMm: number): string {
+  const { from } = PLACEMENTS[key];
+  if (from === 'edge') return `${mm(dropMm)} below the upper edge, by ruler`;
+  if (rule === 'ruler' || isChest(key)) return `${mm(dropMm)} below the collar in the middle size, by ruler`;
+  const count = rule === 'three-fingers' ? 3 : 4;
+  return `${count === 3 ? 'three' : 'four'} fingers below the collar: ${mm(count * FINGER_MM.min)} to ${mm(count * FINGER_MM.max)}`;
+}
+
+function misplaced({ garment, placement }: PlacementInput): string[] {
+  const named = PLACEMENTS[placement.key];
+  return named.on.includes(garment.kind)
+    ? []
+    : [`“${garment.name}” has no place called ${named.label.toLowerCase()}.`];
+}
+
+/** Against the printable area at this place; wider sizes have as much more as their bodies are wider. */
+function tooLarge({ placement }: PlacementInput, sizes: readonly SizePlacement[]): string[] {
+  const area = placement.areas.find((own) => own.placement === placement.key);
+  if (!area) return [];
+  const widths = placement.sizes.map(({ bodyWidthMm }) => bodyWidthMm);
+  const known = widths.filter((width) => width !== null);
+  const narrowest = Math.min(...known);
+  const over = sizes.filter((own, i) => {
+    const width = widths[i] ?? null;
+    const room = area.widthMm + (width === null || known.length === 0 ? 0 : width - narrowest);
+    return own.widthMm > room || own.heightMm > area.heightMm;
+  });
+  if (over.length === 0) return [];
+  return [
+    `${over.map(({ size }) => size).join(', ')}: ${mm(largest(over, 'widthMm'))} × ${mm(largest(over, 'heightMm'))} is larger than what can be printed there, ${mm(area.widthMm)} × ${mm(area.heightMm)} in the smallest size.`,
+  ];
+}
+
+/** How far below the collar a front pocket begins, mm, on a middle size (trade). */
+const POCKET_TOP_MM: Partial<Record<Garment['kind'], number>> = {
+  hoodie: 410,
+  sweatshirt: 410,
+  tee: 170,
+  apron: 470,
+};
+
+/** True when the print reaches onto a pocket. */
+export function crossesPocket(garment: Garment, key: PlacementKey, sizes: readonly SizePlacement[]): boolean {
+  const top = POCKET_TOP_MM[garment.kind];
+  if (!hasFeature(garment, 'pocket') || top === undefined) return false;
+  const isInFront =
+    key === 'full-front' || key === 'apron-front' || (garment.kind === 'tee' && key === 'left-chest');
+  return isInFront && sizes.some(({ dropMm, heightMm }) => dropMm + heightMm > top);
+}
+
+function obstacles(input: PlacementInput, sizes: readonly SizePlacement[]): string[] {
+  const { garment, placement } = input;
+  const problems: string[] = [];
+  if (hasFeature(garment, 'zip') && placement.key === 'full-front')
+    problems.push(
+      'The zip runs through the middle of the print: it cannot be printed or pressed over. A chest mark or the back clears it.',
+    );
+  if (garment.kind === 'cap-six' && placement.key === 'cap-front' && hasFeature(garment, 'panel-seam'))
+    problems.push(
+      'A six-panel front has its seam in the middle of the print: a transfer cracks along it unless the seam lies flat. A patch or a corner mark clears it.',
+    );
+  if (garment.kind === 'tee' && hasFeature(garment, 'pocket') && placement.key === 'left-chest')
+    problems.push('The chest pocket is where the mark goes: place it above the pocket, or right chest.');
+  if (sizes.some(({ dropMm }) => dropMm < 20) && PLACEMENTS[placement.key].from === 'collar')
+    problems.push('Less than 20 mm below the collar: the rib lies under the print.');
+  return problems;
+}
+
+function needs(input: PlacementInput, sizes: readonly SizePlacement[]): PlacementNeed[] {
+  const { garment, placement, platens, press } = input;
+  const found: PlacementNeed[] = [];
+  const isOnPlaten = platens.length > 0;
+  if (crossesPocket(garment, placement.key, sizes)) {
+    if (isOnPlaten)
+      found.push(
+        {
+          what: 'riser',
+          text: 'Riser under the part above the pocket, so that the whole print is at one height.',
+        },
+        {
+          what: 'tape',
+          text: 'Tape on the bare platen beside the garment, to catch what is printed past the edge.',
+        },
+      );
+    if (press)
+      found.push({ what: 'pad', text: 'Pad inside, above the pocket: the pocket’s edge steals pressure.' });
+  }
+  const thick = (['thick-seams', 'zip'] as const).filter((feature: Feature) => hasFeature(garment, feature));
+  if (press && thick.length > 0 && !isCap(garment))
+    found.push({
+      what: 'pad',
+      text: `Pillow under the print: ${thick.map((feature) => FEATURE_NAMES[feature]).join(' and ')} would hold the plate up.`,
+    });
+  if (hasFeature(garment, 'hood') && placement.key === 'back')
+    found.push({ what: 'fold-away', text: 'Hood laid forward, off the platen and the plate.' });
+  if (hasFeature(garment, 'drawcord'))
+    found.push({
+      what: 'fold-away',
+      text: 'Drawcord and its ends tucked out of the print area: metal ends mark the plate.',
+    });
+  return found;
+}

@@ -1,0 +1,75 @@
+import { formatDuration, formatQuantity } from '../units/index.ts';
+import type { Operation, Route } from './documents.ts';
+
+/** One thing that differs between two routes, in words: where, what, before and after. */
+export interface RouteDifference {
+  /** The operation's title, of the newer route where it is in both. */
+  operation: string;
+  what: string;
+  before: string | null;
+  after: string | null;
+}
+
+/**
+ * What changed from one route of a line to another: steps that came or went, settings, sheets, waits, new warnings.
+ * Empty where both ask the floor for the same.
+ */
+export function compareRoutes(before: Route, after: Route): RouteDifference[] {
+  const gone = before.operations
+    .filter(({ id }) => !after.operations.some((own) => own.id === id))
+    .map(({ title }) => ({ operation: title, what: 'step', before: 'in', after: 'left out' }));
+  const rest = after.operations.flatMap((operation) => {
+    const former = before.operations.find(({ id }) => id === operation.id);
+    return former
+      ? differencesIn(former, operation)
+      : [{ operation: operation.title, what: 'step', before: null, after: 'added' }];
+  });
+  return [...gone, ...rest, ...placementDifferences(before, after), ...warningDifferences(before, after)];
+}
+
+function differencesIn(before: Operation, after: Operation): RouteDifference[] {
+  const found: RouteDifference[] = [];
+  const note = (what: string, p: string | null, q: string | null): void => {
+    if (p !== q) found.push({ operation: after.title, what, before: p, after: q });
+  };
+  note('name', before.title, after.title);
+  note('machine', before.machine, after.machine);
+  note('sheet', before.sheet, after.sheet);
+  const keys = [...new Set([...before.settings, ...after.settings].map(({ key }) => key))];
+  for (const key of keys) {
+    const [p, q] = [before, after].map(({ settings }) => settings.find((own) => own.key === key));
+    const label = (q ?? p)?.label ?? key;
+    note(label, p ? formatQuantity(p.value, p.kind) : null, q ? formatQuantity(q.value, q.kind) : null);
+  }
+  note('wait', waitWords(before), waitWords(after));
+  return found;
+}
+
+function waitWords({ waitAfter }: Operation): string | null {
+  if (waitAfter === null || (waitAfter.minS === 0 && waitAfter.maxS === null)) return null;
+  const { minS, maxS } = waitAfter;
+  return [
+    ...(minS > 0 ? [`at least ${formatDuration(minS)}`] : []),
+    ...(maxS !== null ? [`within ${formatDuration(maxS)}`] : []),
+  ].join(', ');
+}
+
+function placementDifferences(before: Route, after: Route): RouteDifference[] {
+  const words = ({ placement }: Route): string => `${placement.label}, ${placement.rule}`;
+  return words(before) === words(after)
+    ? []
+    : [{ operation: 'Placement', what: 'rule', before: words(before), after: words(after) }];
+}
+
+function warningDifferences(before: Route, after: Route): RouteDifference[] {
+  const texts = ({ conflicts, slips }: Route): string[] => [...conflicts, ...slips].map(({ text }) => text);
+  const [former, now] = [texts(before), texts(after)];
+  return [
+    ...now
+      .filter((text) => !former.includes(text))
+      .map((text) => ({ operation: 'Warnings', what: 'new', before: null, after: text })),
+    ...former
+      .filter((text) => !now.includes(text))
+      .map((text) => ({ operation: 'Warnings', what: 'settled', before: text, after: null })),
+  ];
+}

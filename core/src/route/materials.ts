@@ -1,0 +1,104 @@
+/** A lowest and a highest value, both allowed. */
+export interface Range {
+  min: number;
+  max: number;
+}
+
+export interface Film {
+  name: string;
+  peel: 'hot' | 'warm' | 'cold';
+  pull: 'slow' | 'fast';
+  /** Sides that take ink. */
+  coated: 'one' | 'both';
+  isGlitter: boolean;
+  widthMm: number;
+  /** `null` for a roll. */
+  heightMm: number | null;
+  pressC: Range;
+  dwellS: Range;
+  centsPerM2: number;
+}
+
+export interface Powder {
+  name: string;
+  grain: 'fine' | 'medium' | 'coarse';
+  /** Where it begins to melt and where it has melted, °C. */
+  meltC: Range;
+  cureC: Range;
+  cureS: Range;
+  /** Picked up by wet ink, g/m². */
+  gM2: number;
+  centsPerKg: number;
+  status: 'assumed' | 'weighed';
+}
+
+export const INK_USES = ['film', 'textile', 'sublimation'] as const;
+export type InkUse = (typeof INK_USES)[number];
+
+export interface InkSet {
+  name: string;
+  use: InkUse;
+  /** Letters of its channels, white and highlight white included: "CMYKW". */
+  channels: string;
+  colourMlM2: number;
+  whiteMlM2: number;
+  /** The ink maker's cure under the press; only textile ink. */
+  cureC: Range | null;
+  cureS: Range | null;
+  colourCentsPerMl: number;
+  whiteCentsPerMl: number;
+  status: 'assumed' | 'weighed';
+}
+
+export interface Pretreatment {
+  name: string;
+  fibre: 'cotton' | 'polyester';
+  gM2: Range;
+  /** To be dried within, s; longer and it sets unevenly. */
+  dryByS: number;
+  centsPerKg: number;
+}
+
+export const SHEET_KINDS = [
+  'parchment',
+  'kraft',
+  'ptfe',
+  'silicone-thin',
+  'silicone-thick',
+  'silicone-textured',
+] as const;
+export type SheetKind = (typeof SHEET_KINDS)[number];
+
+export interface CoverSheet {
+  name: string;
+  kind: SheetKind;
+  /** A sheet that has covered pretreatment leaves it on prints: one is kept for each. */
+  purpose: 'ink' | 'pretreatment';
+  thicknessMm: number;
+  /** Presses it lasts. */
+  uses: number;
+  usesSoFar: number;
+  centsEach: number;
+}
+
+export interface Tape {
+  name: string;
+  maxC: number;
+  centsPerM: number;
+}
+
+/** A transfer from a supplier, pressed as its own sheet says. */
+export interface BoughtIn {
+  name: string;
+  peel: 'hot' | 'warm' | 'cold';
+  pressC: Range;
+  dwellS: Range;
+  kPa: number;
+  secondPressS: number;
+  sheet: SheetKind;
+  /** Comes ganged on a sheet and is trimmed here. */
+  isTrimmed: boolean;
+  minimum: number;
+  leadDays: number;
+  centsPerM2: number;
+}

@@ -1,0 +1,141 @@
+import { isThinWicking } from '../../blank/index.ts';
+import { CAUTIONS } from '../cautions.ts';
+import type { Reason, RouteInput } from '../documents.ts';
+import { coverSheetFor, inkFor, pressFor, sheetDelay } from '../equip.ts';
+import { heatByShare, isMostlyPolyester, needsWhite } from '../fabric.ts';
+import {
+  PRESS_CAUTIONS,
+  closed,
+  dwellProposal,
+  heat,
+  houseReason,
+  hovering,
+  plateProposal,
+  pressureProposal,
+  sheetUse,
+  tradeReason,
+} from '../practice.ts';
+import type { Practice } from '../practice.ts';
+import { makerReason } from '../resolveSetting.ts';
+import { stackUnder } from '../stack.ts';
+import { TRADE } from '../tradeRanges.ts';
+
+/** Sets the ink: a hover until touch-dry, then a very light covered press. */
+export const directCure: Practice = {
+  id: 'cure',
+  station: 'press',
+  applies: () => true,
+  plan: (input, settle) => {
+    const { garment, house } = input;
+    const ink = inkFor(input, 'textile');
+    const { sheet } = coverSheetFor(input, 'cure');
+    const isPolyester = isMostlyPolyester(garment);
+    const fabric = heatByShare(garment, TRADE.directCureCottonC, TRADE.directCurePolyesterC);
+    const isBelowInk = ink.cureC !== null && fabric.value < ink.cureC.min;
+    const temp = settle(
+      plateProposal(
+        input,
+        [
+          ...(ink.cureC && !isPolyester
+            ? [makerReason(ink.name, ink.cureC, fabric.value, 'temperature')]
+            : []),
+          fabric.reason,
+        ],
+        ink.cureC && !isPolyester ? [{ ...ink.cureC, text: `the sheet of “${ink.name}”.` }] : [],
+      ),
+    );
+    const dwell = settle(dwellProposal(dwellReasons(input)));
+    const hover = settle({
+      key: 'hoverS',
+      label: 'Hover first',
+      kind: 'duration',
+      reasons: [
+        tradeReason(
+          TRADE.directHoverS.start,
+          'Plate held above the wet ink for 20 to 40 s, until touch-dry.',
+        ),
+      ],
+      limits: [],
+      ability: { min: 0, max: 300 },
+    });
+    const pressure = settle(
+      pressureProposal(input, 10, 'As light as the press goes: the ink is still soft.'),
+    );
+    const isBursts = isPolyester || house.directCure === 'bursts';
+    return {
+      title: isBursts ? 'Cure in four bursts' : 'Cure the print',
+      per: 'piece',
+      on: { kind: 'press', name: pressFor(input).name },
+      handsS: isBursts ? 50 : 20,
+      machineS: hover.value + dwell.value,
+      timerS: hover.value + dwell.value,
+      settings: [temp, hover, dwell, pressure],
+      sheet: `${sheet.name}, the one kept for ink`,
+      checks: [
+        isBursts ? 'Turn the sheet between bursts' : 'Turn the sheet after each piece',
+        'No ink comes off on the sheet',
+        ...(isThinWicking(garment) ? ['One layer only, underlay in place'] : []),
+        ...(isPolyester && isBelowInk
+          ? [
+              `Cooler than the ink’s own ${ink.cureC?.min} °C: only with an ink made for low heat; wash a test`,
+            ]
+          : []),
+      ],
+      look: 'Dry, matt, does not lift under a thumb.',
+      cautions: [...PRESS_CAUTIONS, CAUTIONS.fumes],
+      consumes: [sheetUse(input, 'cure')],
+      phases: [
+        heat('hover', temp.value, hover.value, hovering(TRADE.hoverGapMm.start)),
+        heat('cure', temp.value, dwell.value, closed(pressure.value)),
+      ],
+      stack: stackUnder(garment, {
+        sheet,
+        carries: 'print',
+        layers: isThinWicking(garment) ? 1 : 2,
+        waterGM2: inkWaterGM2(input),
+      }),
+    };
+  },
+};
+
+const INK_WATER_G_ML = 0.6; // water in textile ink, the rest is pigment and binder (assumption)
+
+/** Water the wet print brings under the plate, g per m² of print. */
+const inkWaterGM2 = ({ print }: RouteInput): number =>
+  Math.round(((print.colourMl + print.whiteMl) * INK_WATER_G_ML) / (Math.max(1, print.inkMm2) / 1e6));
+
+function dwellReasons(input: RouteInput): Reason[] {
+  const { garment, print, house } = input;
+  const ink = inkFor(input, 'textile');
+  const delay = sheetDelay(coverSheetFor(input, 'cure').sheet);
+  const longer = (s: number): number => Math.round(s * (delay?.factor ?? 1));
+  const through = delay ? ` ${delay.why}` : '';
+  if (isMostlyPolyester(garment))
+    return [
+      tradeReason(
+        longer(TRADE.directCurePolyesterS.start),
+        `On polyester four or so bursts of 30 s at the lightest pressure.${through}`,
+      ),
+    ];
+  if (!needsWhite(garment))
+    return [
+      tradeReason(
+        longer(TRADE.directCureLightS.start),
+        `Light garments with little ink need 30 to 45 s.${through}`,
+      ),
+    ];
+  const { min, max } = TRADE.directCureDarkS;
+  const isDouble = house.whiteHits === 'double' || garment.construction === 'fleece';
+  const whiteness = Math.min(1, print.whiteShare * (isDouble ? 1.3 : 1));
+  const wished = longer(Math.round((min + (max - min) * whiteness) / 5) * 5);
+  return [
+    ...(ink.cureS ? [makerReason(ink.name, ink.cureS, wished, 'duration')] : []),
+    houseReason(input, 'directCure', null),
+    {
+      source: 'model',
+      text: `Whiter prints need longer: ${Math.round(100 * print.whiteShare)} % white under the ink${isDouble ? ', in two hits' : ''}, between ${min} and ${max} s.${through}`,
+      value: wished,
+    },
+    tradeReason(TRADE.directCureDarkS.start, `${min} to ${max} s on dark cotton.`),
+  ];
+}

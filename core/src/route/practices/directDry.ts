@@ -1,0 +1,199 @@
+import { CAUTIONS } from '../cautions.ts';
+import type { RouteInput } from '../documents.ts';
+import { coverSheetFor, pressFor } from '../equip.ts';
+import { heatByShare } from '../fabric.ts';
+import {
+  PRESS_CAUTIONS,
+  closed,
+  dwellProposal,
+  heat,
+  houseReason,
+  hovering,
+  plateProposal,
+  pressureProposal,
+  rest,
+  sheetUse,
+  tradeReason,
+} from '../practice.ts';
+import type { OperationDraft, Practice, Settle } from '../practice.ts';
+import { stackUnder } from '../stack.ts';
+import { TRADE } from '../tradeRanges.ts';
+import { isPretreated } from './directPretreat.ts';
+
+/** Gets the water out of the pretreatment under a hot plate. */
+export const directDry: Practice = {
+  id: 'dry-pretreatment',
+  station: 'press',
+  applies: (input) => isPretreated(input) && input.house.pretreatmentDrying !== 'air',
+  plan: (input, settle) =>
+    input.house.pretreatmentDrying === 'hover' ? hoverDry(input, settle) : burstDry(input, settle),
+};
+
+/** The rack instead: softest hand. */
+export const directAirDry: Practice = {
+  id: 'air-dry',
+  station: 'rack',
+  applies: (input) => isPretreated(input) && input.house.pretreatmentDrying === 'air',
+  plan: (input, settle) => {
+    const { equipment } = input;
+    const time = settle({
+      key: 'restS',
+      label: 'On the rack',
+      kind: 'duration',
+      reasons: [
+        houseReason(input, 'pretreatmentDrying', TRADE.airDryS.start),
+        tradeReason(TRADE.airDryS.start, '20 to 40 min, until dry to the touch.'),
+      ],
+      limits: [],
+      ability: { min: 60, max: 14400 },
+    });
+    return {
+      title: 'Dry on the rack',
+      per: 'batch',
+      ...(equipment.rack ? { on: { kind: 'rack', name: equipment.rack.name } } : {}),
+      handsS: 10 * input.pieces,
+      machineS: time.value,
+      timerS: time.value,
+      settings: [time],
+      checks: ['Hung flat, nothing touches the print area', 'Away from powder and printers'],
+      look: 'Dry to the touch over the whole print area.',
+      phases: [rest('air-dry', time.value)],
+    };
+  },
+};
+
+/** Lays the fibres after the air has dried them. */
+export const directLayFibres: Practice = {
+  id: 'lay-fibres',
+  station: 'press',
+  applies: (input) => isPretreated(input) && input.house.pretreatmentDrying === 'air',
+  plan: (input, settle) => {
+    const { sheet } = coverSheetFor(input, 'pretreatment');
+    const temp = settle(dryingPlate(input));
+    const dwell = settle(
+      dwellProposal([tradeReason(TRADE.airDryPressS.start, 'One short press lays the fibres: 5 to 15 s.')]),
+    );
+    const pressure = settle(pressureProposal(input, 50, 'Firm, once: it only lays the fibres.'));
+    return {
+      title: 'Lay the fibres',
+      per: 'piece',
+      on: { kind: 'press', name: pressFor(input).name },
+      handsS: 10,
+      machineS: dwell.value,
+      timerS: dwell.value,
+      settings: [temp, dwell, pressure],
+      sheet: `${sheet.name}, the one kept for pretreatment`,
+      checks: ['Dry before it is pressed'],
+      look: 'Flat, no box to be seen.',
+      cautions: PRESS_CAUTIONS,
+      consumes: [sheetUse(input, 'pretreatment')],
+      phases: [heat('lay fibres', temp.value, dwell.value, closed(pressure.value))],
+      stack: stackUnder(input.garment, { sheet }),
+    };
+  },
+};
+
+const dryingPlate = (input: RouteInput): Parameters<Settle>[0] => {
+  const cure = heatByShare(input.garment, TRADE.directCureCottonC, TRADE.directCurePolyesterC);
+  return plateProposal(input, [
+    tradeReason(
+      cure.value,
+      `At the cure’s temperature, so that the press is not changed over. ${cure.reason.text}`,
+    ),
+  ]);
+};
+
+/** Water on the print area as pretreatment leaves it, g/m²: nearly all of the fluid is water (assumption). */
+const fluidWaterGM2 = ({ garment }: RouteInput): number =>
+  Math.round(
+    TRADE.pretreatmentCottonGM2.start *
+      (garment.construction === 'fleece' ? TRADE.pretreatmentFleeceFactor.start : 1) *
+      0.9,
+  );
+
+function burstDry(input: RouteInput, settle: Settle): OperationDraft {
+  const { sheet } = coverSheetFor(input, 'pretreatment');
+  const isFleece = input.garment.construction === 'fleece';
+  const temp = settle(dryingPlate(input));
+  const burst = settle(
+    dwellProposal([
+      tradeReason(TRADE.dryBurstS.start, 'Short bursts of 10 to 15 s, open between to let the steam out.'),
+    ]),
+  );
+  const range = isFleece ? TRADE.dryBurstsFleece : TRADE.dryBursts;
+  const bursts = settle({
+    key: 'bursts',
+    label: 'Bursts',
+    kind: 'count',
+    reasons: [
+      houseReason(input, 'pretreatmentDrying', null),
+      tradeReason(
+        range.start,
+        isFleece
+          ? 'Fleece holds twice the fluid and gives it up slowly: four to eight.'
+          : 'Until dry to the touch over the print area; three is usual.',
+      ),
+    ],
+    limits: [],
+    ability: { min: 1, max: 12 },
+  });
+  const pressure = settle(pressureProposal(input, 15, 'Light, so that the fluid is not driven through.'));
+  const totalS = burst.value * bursts.value;
+  return {
+    title: 'Dry the pretreatment',
+    per: 'piece',
+    on: { kind: 'press', name: pressFor(input).name },
+    handsS: 10 * bursts.value,
+    machineS: totalS,
+    timerS: totalS,
+    settings: [temp, burst, bursts, pressure],
+    sheet: `${sheet.name}, the one kept for pretreatment`,
+    checks: ['Open between bursts, turn the sheet each time', 'Dry to the touch over the whole print area'],
+    look: 'Flat and dry, no box to be seen.',
+    cautions: [...PRESS_CAUTIONS, CAUTIONS.steam, CAUTIONS.fumes],
+    consumes: [sheetUse(input, 'pretreatment')],
+    phases: Array.from({ length: bursts.value }, (_, i) => [
+      heat(`burst ${i + 1}`, temp.value, burst.value, closed(pressure.value)),
+      rest('open', 8, true),
+    ]).flat(),
+    stack: stackUnder(input.garment, { sheet, waterGM2: fluidWaterGM2(input) }),
+  };
+}
+
+function hoverDry(input: RouteInput, settle: Settle): OperationDraft {
+  const { sheet } = coverSheetFor(input, 'pretreatment');
+  const temp = settle(dryingPlate(input));
+  const hover = settle({
+    key: 'hoverS',
+    label: 'Hover',
+    kind: 'duration',
+    reasons: [
+      houseReason(input, 'pretreatmentDrying', TRADE.dryHoverS.start),
+      tradeReason(TRADE.dryHoverS.start, 'Until no steam is seen: half a minute to a minute and a half.'),
+    ],
+    limits: [],
+    ability: { min: 5, max: 600 },
+  });
+  const dwell = settle(
+    dwellProposal([tradeReason(TRADE.airDryPressS.start, 'Then one press to lay the fibres: 5 to 15 s.')]),
+  );
+  return {
+    title: 'Hover dry, then press once',
+    per: 'piece',
+    on: { kind: 'press', name: pressFor(input).name },
+    handsS: 20,
+    machineS: hover.value + dwell.value,
+    timerS: hover.value + dwell.value,
+    settings: [temp, hover, dwell],
+    sheet: `${sheet.name}, the one kept for pretreatment`,
+    checks: ['Plate does not touch while it is wet', 'Dry to the touch before it closes'],
+    look: 'Flat and dry, no box to be seen.',
+    cautions: [...PRESS_CAUTIONS, CAUTIONS.steam, CAUTIONS.fumes],
+    consumes: [sheetUse(input, 'pretreatment')],
+    phases: [
+      heat('hover', temp.value, hover.value, hovering(TRADE.hoverGapMm.start)),
+      heat('press', temp.value, dwell.value, closed(35)),
+    ],
+    stack: stackUnder(input.garment, { sheet, waterGM2: fluidWaterGM2(input) }),
+  };
+}

@@ -1,0 +1,109 @@
+import { CAUTIONS } from '../cautions.ts';
+import type { RouteInput, Setting } from '../documents.ts';
+import { areaScale, inkFor, printModeFor, printerFor } from '../equip.ts';
+import { isMostlyPolyester, needsWhite } from '../fabric.ts';
+import { houseReason, rest, tradeReason } from '../practice.ts';
+import type { Practice, Settle } from '../practice.ts';
+import { placementOf } from '../placing.ts';
+import { TRADE } from '../tradeRanges.ts';
+import { settleChoke, settleDensity } from '../whiteSettings.ts';
+import { isOverPocket } from './levelPlaten.ts';
+
+/** Straight onto the garment: white first where it is dark, then colour. */
+export const directPrint: Practice = {
+  id: 'print',
+  station: 'direct-printer',
+  applies: () => true,
+  plan: (input, settle) => {
+    const { garment, print } = input;
+    const printer = printerFor(input, 'direct');
+    const mode = printModeFor(input, printer);
+    const hasWhite = needsWhite(garment);
+    const hits = hasWhite ? whiteHits(input, settle) : null;
+    const areaM2 = ((print.widthMm * print.heightMm) / 1e6) * areaScale(input);
+    const layers = hasWhite ? 1 + 0.5 * ((hits?.value ?? 1) - 1) : 0.5;
+    const pauseS = hits !== null && hits.value > 1 ? TRADE.directWhitePauseS.start : 0;
+    const machineS = Math.round(areaM2 * mode.minPerM2 * 60 * layers) + pauseS;
+    const { platen } = placementOf(input);
+    return {
+      title: 'Load and print',
+      per: 'piece',
+      on: { kind: 'printer', name: printer.name },
+      handsS: 45,
+      machineS,
+      timerS: machineS,
+      settings: hits === null ? [] : [...whiteSettings(settle), hits],
+      checks: [
+        `Straight, collar at the ${platen ? `${platen} ` : ''}platen’s edge, hooped, no wrinkle`,
+        'Platen raised until the sensor objects, then one or two steps down',
+        ...(isOverPocket(input) ? ['Clearance checked over the pocket and over the riser'] : []),
+        hasWhite ? 'White ink agitated, nozzle check clean' : 'No white under a light garment',
+        `Mode ${mode.name}: ${mode.why}`,
+        'Not mirrored',
+      ],
+      look: hasWhite ? 'Bright white under all colour, no grey fibres through.' : 'Even colour, no lines.',
+      cautions: [CAUTIONS.headStrike],
+      phases: [rest('print', machineS)],
+      consumes: inkUse(input, hits?.value ?? 0),
+      waitAfter: {
+        minS: TRADE.directStandS.start,
+        maxS: null,
+        why: 'Wet ink stands about a minute and is touched by nothing.',
+      },
+    };
+  },
+};
+
+/** Hits of white: two where the house wants it bright, and always where fleece would swallow one. */
+function whiteHits(input: RouteInput, settle: Settle): Setting {
+  const { garment, house } = input;
+  const isThick = garment.construction === 'fleece' && !isMostlyPolyester(garment);
+  return settle({
+    key: 'whiteHits',
+    label: 'White hits',
+    kind: 'count',
+    reasons: [
+      houseReason(input, 'whiteHits', isThick ? null : house.whiteHits === 'double' ? 2 : 1),
+      isThick
+        ? tradeReason(2, 'Fleece swallows the first white: a second hit after a pause.')
+        : tradeReason(1, 'One hit covers a tee; two, with a pause between, are brightest.'),
+    ],
+    limits: [{ min: 1, max: 2, text: 'a third hit cracks when it is stretched (trade).' }],
+    ability: { min: 1, max: 3 },
+  });
+}
+
+function inkUse(input: RouteInput, hits: number): ReturnType<typeof rows> {
+  const scale = areaScale(input);
+  return rows(input, input.print.colourMl * scale, hits === 0 ? 0 : input.print.whiteMl * scale * hits);
+}
+
+function rows(input: RouteInput, colourMl: number, whiteMl: number) {
+  const ink = inkFor(input, 'textile');
+  const isAssumed = ink.status === 'assumed';
+  const row = (what: string, amount: number, centsPerMl: number) => ({
+    what: `${ink.name}, ${what}`,
+    amount,
+    kind: 'volume' as const,
+    cents: amount * centsPerMl,
+    isAssumed,
+  });
+  return [
+    row('colour', colourMl, ink.colourCentsPerMl),
+    ...(whiteMl > 0 ? [row('white', whiteMl, ink.whiteCentsPerMl)] : []),
+  ];
+}
+
+/** How much white, and how far inside the colour. */
+const whiteSettings = (settle: Settle): Setting[] => [
+  settleDensity(
+    settle,
+    TRADE.directWhiteDensity,
+    'Fabric swallows white: as much as one pass lays is the usual start.',
+  ),
+  settleChoke(
+    settle,
+    TRADE.directChokeMm,
+    'White stays this far inside the colour so that no white rim shows.',
+  ),
+];

@@ -1,0 +1,44 @@
+import { isCap } from '../../blank/index.ts';
+import { CAUTIONS } from '../cautions.ts';
+import type { RouteInput } from '../documents.ts';
+import { filmFor } from '../equip.ts';
+import { rest } from '../practice.ts';
+import type { OperationDraft, Practice } from '../practice.ts';
+import { isPressedNow } from './filmPress.ts';
+
+/** Takes a transfer's film off. */
+export function peelOff(
+  input: RouteInput,
+  peel: 'hot' | 'warm' | 'cold',
+  pull: 'slow' | 'fast',
+): OperationDraft {
+  const { coolingTable } = input.equipment;
+  return {
+    title: `Peel ${peel}`,
+    per: 'piece',
+    ...(peel === 'cold' && coolingTable
+      ? { on: { kind: 'cooling-table' as const, name: coolingTable.name } }
+      : {}),
+    handsS: 8,
+    checks: [
+      pull === 'fast' ? 'One fast pull, low angle' : 'Slow and steady, low angle',
+      'It resists? Stop: still too warm, or pressed too short',
+      ...(isCap(input.garment) ? ['Rub down with a cloth before peeling'] : []),
+    ],
+    look: 'Film comes off clean, nothing left on it.',
+    cautions: peel === 'hot' ? [CAUTIONS.hotFilm] : [],
+    phases: [rest('peel', 8, true)],
+  };
+}
+
+/** Takes the film off. */
+export const filmPeel: Practice = {
+  id: 'peel',
+  station: 'cooling',
+  applies: isPressedNow,
+  plan: (input) => {
+    const film = filmFor(input);
+    const { filmPull } = input.house;
+    return peelOff(input, film.peel, filmPull === 'as-film' ? film.pull : filmPull);
+  },
+};

@@ -1,0 +1,164 @@
+import type { Limit, Operation, Reason, RouteInput, Setting } from '../documents.ts';
+import { coverSheetFor, powderFor, pressFor, sheetDelay } from '../equip.ts';
+import type { SheetUse } from '../equip.ts';
+import { isHeavyWoven } from '../fabric.ts';
+import type { Range } from '../materials.ts';
+import {
+  PRESS_CAUTIONS,
+  closed,
+  dwellProposal,
+  heat,
+  plateProposal,
+  pressureProposal,
+  sheetUse,
+  tradeReason,
+} from '../practice.ts';
+import type { OperationDraft, Settle } from '../practice.ts';
+import { makerReason } from '../resolveSetting.ts';
+import { stackUnder } from '../stack.ts';
+import { TRADE } from '../tradeRanges.ts';
+
+/** What a transfer brings to the press: whose sheet it is, and how it is peeled. */
+export interface TransferSource {
+  name: string;
+  peel: 'hot' | 'warm' | 'cold';
+  pressC: Range;
+  dwellS: Range;
+  /** Pressure its own sheet asks for, kPa; `null` where it says nothing. */
+  kPa: number | null;
+}
+
+/** What the fabric alone would ask for. */
+export interface TransferWish {
+  temp: { value: number; reason: Reason };
+  dwell: { value: number; reason: Reason };
+  kPa: number;
+  kPaWhy: string;
+}
+
+/** How long a transfer rests before its film comes off, and why. */
+export function peelRest(
+  { equipment }: Pick<RouteInput, 'equipment'>,
+  { name, peel }: TransferSource,
+): NonNullable<Operation['waitAfter']> {
+  if (peel === 'hot') return { minS: 0, maxS: 4, why: `${name} peels hot: at once, before it sets.` };
+  if (peel === 'warm')
+    return { minS: TRADE.warmPeelS.start, maxS: 30, why: `${name} peels warm: not at once, not cold.` };
+  const isMetal = equipment.coolingTable?.isMetal ?? false;
+  return {
+    minS: (isMetal ? TRADE.coldPeelMetalS : TRADE.coldPeelS).start,
+    maxS: null,
+    why: `${name} peels cold: to room temperature${isMetal ? `, sooner on ${equipment.coolingTable?.name ?? 'metal'}` : ', quicker on a metal plate'}.`,
+  };
+}
+
+/** The glue must melt under this plate. */
+const glueLimit = (input: RouteInput): Limit[] =>
+  input.equipment.powder === null || input.process === 'bought-in'
+    ? []
+    : [
+        {
+          min: powderFor(input).meltC.max,
+          max: null,
+          text: `the glue “${powderFor(input).name}” has only melted there.`,
+        },
+      ];
+
+/** Presses a transfer onto the line's blank on a flat press. */
+export function pressTransfer(
+  input: RouteInput,
+  settle: Settle,
+  source: TransferSource,
+  wish: TransferWish,
+): OperationDraft {
+  const { garment } = input;
+  const { sheet } = coverSheetFor(input, 'press');
+  const delay = sheetDelay(sheet);
+  const temp = settle(
+    plateProposal(
+      input,
+      [makerReason(source.name, source.pressC, wish.temp.value, 'temperature'), wish.temp.reason],
+      [{ ...source.pressC, text: `the sheet of “${source.name}”.` }, ...glueLimit(input)],
+    ),
+  );
+  const dwell = settle(dwellFor(source, wish, delay));
+  const pressure = settle(
+    pressureProposal(
+      input,
+      source.kPa ?? wish.kPa,
+      source.kPa === null ? wish.kPaWhy : `The sheet of “${source.name}” asks for it.`,
+    ),
+  );
+  return {
+    title: 'Press the transfer',
+    per: 'piece',
+    on: { kind: 'press', name: pressFor(input).name },
+    handsS: 25,
+    machineS: dwell.value,
+    timerS: dwell.value,
+    settings: [temp, dwell, pressure],
+    sheet: sheet.name,
+    checks: [
+      'White side down, straight, at the placement on the ticket',
+      'Nothing but flat fabric under the plate',
+      ...(isHeavyWoven(garment) ? ['Seams and hems off the edge of the lower plate'] : []),
+    ],
+    look: 'Film lies flat all over; no bubble when it opens.',
+    cautions: PRESS_CAUTIONS,
+    consumes: [sheetUse(input, 'press')],
+    phases: [heat('press', temp.value, dwell.value, closed(pressure.value))],
+    stack: stackUnder(garment, { sheet, carries: 'transfer' }),
+    waitAfter: peelRest(input, source),
+  };
+}
+
+function dwellFor(
+  source: TransferSource,
+  wish: TransferWish,
+  delay: ReturnType<typeof sheetDelay>,
+): Parameters<Settle>[0] {
+  const bySheet = makerReason(source.name, source.dwellS, wish.dwell.value, 'duration');
+  const limit = { ...source.dwellS, text: `the sheet of “${source.name}”.` };
+  if (delay === null) return dwellProposal([bySheet, wish.dwell.reason], [limit]);
+  const longer = (s: number): number => Math.round(s * delay.factor);
+  return dwellProposal(
+    [
+      { ...bySheet, text: `${bySheet.text} ${delay.why}`, value: longer(bySheet.value ?? wish.dwell.value) },
+      tradeReason(longer(wish.dwell.value), `${wish.dwell.reason.text} ${delay.why}`),
+    ],
+    [
+      {
+        min: longer(limit.min),
+        max: longer(limit.max),
+        text: `${limit.text} Through silicone it counts ${delay.factor === 2 ? 'double' : 'a quarter more'}.`,
+      },
+    ],
+  );
+}
+
+/** A covered press after the film is off. */
+export function pressAgain(
+  input: RouteInput,
+  own: { temp: Setting; dwell: Setting; pressure: Setting; use: SheetUse },
+): OperationDraft {
+  const { sheet } = coverSheetFor(input, own.use);
+  return {
+    title: 'Second press, covered',
+    per: 'piece',
+    on: { kind: 'press', name: pressFor(input).name },
+    handsS: 12,
+    machineS: own.dwell.value,
+    timerS: own.dwell.value,
+    settings: [own.temp, own.dwell, own.pressure],
+    sheet: sheet.name,
+    checks: ['Clean side of the sheet on the print'],
+    look:
+      sheet.kind === 'ptfe'
+        ? 'Slightly glossy, edges sunk into the fabric.'
+        : 'Matt, edges sunk into the fabric.',
+    cautions: PRESS_CAUTIONS,
+    consumes: [sheetUse(input, own.use)],
+    phases: [heat('second press', own.temp.value, own.dwell.value, closed(own.pressure.value))],
+    stack: stackUnder(input.garment, { sheet, carries: 'bonded' }),
+  };
+}

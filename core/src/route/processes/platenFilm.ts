@@ -1,0 +1,29 @@
+import { printersFor } from '../equip.ts';
+import { platenFilmPrint } from '../practices/filmPrint.ts';
+import { AFTER_FILM, filmLook, filmRisks } from './filmTransfer.ts';
+import type { ProcessModule } from './processModule.ts';
+import { filmWorkNeeds, printerNeed, unless } from './refusals.ts';
+
+/** Film made on a direct printer's platen: for a shop with one printer. */
+export const platenFilm: ProcessModule = {
+  id: 'dtf-platen',
+  name: 'Film made on the direct printer',
+  shortName: 'DTF on platen',
+  artProcess: () => 'dtf',
+  ink: 'textile',
+  practices: [platenFilmPrint, ...AFTER_FILM],
+  refusals: (line) => [
+    ...printerNeed(line, 'direct', 'direct printer'),
+    ...unless(line.equipment.inkSets.textile !== undefined, 'No textile ink is set up.'),
+    ...filmWorkNeeds(line),
+  ],
+  look: filmLook,
+  risks: (line) => [
+    ...(printersFor(line, 'direct')[0]?.whiteJobs === 'two'
+      ? ['White beside the colour when film moves between the two jobs']
+      : []),
+    'Garment ink runs on film: watch for puddles',
+    ...filmRisks(line),
+  ],
+  restBeforeDispatchS: 0,
+};

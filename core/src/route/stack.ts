@@ -1,0 +1,89 @@
+import { hasFeature, isCap, pressedThicknessMm } from '../blank/index.ts';
+import type { Garment } from '../blank/index.ts';
+import type { StackLayer, StackMaterial } from './documents.ts';
+import { isMostlyPolyester } from './fabric.ts';
+import type { CoverSheet, SheetKind } from './materials.ts';
+
+const layer = (material: StackMaterial, dMm: number, waterGM2 = 0): StackLayer => ({
+  material,
+  dMm,
+  waterGM2,
+});
+
+const SHEET_MATERIALS: Record<SheetKind, StackMaterial> = {
+  parchment: 'parchment',
+  kraft: 'kraft',
+  ptfe: 'ptfe',
+  'silicone-thin': 'silicone-mat',
+  'silicone-thick': 'silicone-mat',
+  'silicone-textured': 'silicone-mat',
+};
+
+/** What lies on the fabric. Thicknesses are class values of the materials (textbook). */
+export const CARRIED = {
+  nothing: [],
+  transfer: [layer('film', 0.075), layer('transfer-ink', 0.04), layer('adhesive-fused', 0.07)],
+  bonded: [layer('transfer-ink', 0.04), layer('adhesive-fused', 0.07)],
+  print: [layer('direct-ink', 0.04)],
+} as const satisfies Record<string, readonly StackLayer[]>;
+
+/** Equilibrium moisture of fibres in a room at 65 % humidity, share of dry mass (textbook). */
+const REGAIN = { cotton: 0.08, polyester: 0.004, elastane: 0.012, nylon: 0.042, other: 0.08 };
+
+/** Water a blank brings along from the shelf, g/m² of one layer. */
+export function shelfWaterGM2({ fibres, massGM2 }: Garment): number {
+  const share = Object.entries(REGAIN).reduce(
+    (sum, [fibre, regain]) => sum + regain * fibres[fibre as keyof typeof REGAIN],
+    0,
+  );
+  return Math.round(massGM2 * share * 10) / 10;
+}
+
+function fabricLayers(garment: Garment, waterGM2: number): StackLayer[] {
+  const dMm = pressedThicknessMm(garment);
+  if (garment.kind === 'patch') return [layer('leatherette', dMm)];
+  if (isCap(garment))
+    return [
+      layer('cap-twill', dMm, waterGM2),
+      ...(hasFeature(garment, 'foam') ? [layer('cap-foam', 1.5)] : []),
+      ...(hasFeature(garment, 'stiffener') ? [layer('buckram', 0.5)] : []),
+    ];
+  const material: StackMaterial =
+    garment.construction === 'fleece'
+      ? 'fleece'
+      : garment.construction === 'woven'
+        ? 'canvas'
+        : isMostlyPolyester(garment)
+          ? 'polyester-knit'
+          : 'cotton-jersey';
+  return [layer(material, dMm, waterGM2)];
+}
+
+/**
+ * What lies between the plate and the press's lower half, top to bottom.
+ *
+ * @param layers of fabric in the press: two for a garment slipped over, one where it is opened up
+ */
+export function stackUnder(
+  garment: Garment,
+  own: {
+    sheet?: CoverSheet | null;
+    carries?: keyof typeof CARRIED;
+    waterGM2?: number;
+    layers?: 1 | 2;
+    /** A patch lying on a cap. */
+    patch?: Garment | null;
+  } = {},
+): StackLayer[] {
+  const { sheet = null, carries = 'nothing', waterGM2 = 0, patch = null } = own;
+  const layers = own.layers ?? (isCap(garment) || garment.kind === 'patch' ? 1 : 2);
+  const fabric = fabricLayers(garment, waterGM2);
+  return [
+    ...(sheet ? [layer(SHEET_MATERIALS[sheet.kind], sheet.thicknessMm)] : []),
+    ...CARRIED[carries],
+    ...(patch ? fabricLayers(patch, 0) : []),
+    ...fabric,
+    ...(layers === 2 ? fabric : []),
+    layer('sponge-pad', isCap(garment) ? 3 : 9),
+  ];
+}

@@ -1,0 +1,34 @@
+import type { Setting } from './documents.ts';
+import type { Settle } from './practice.ts';
+import { tradeReason } from './practice.ts';
+import type { TradeRange } from './tradeRanges.ts';
+
+/** How far white stays inside the colour, on film and on fabric alike; only the range and its reason differ. */
+export const settleChoke = (settle: Settle, { min, max, start }: TradeRange, text: string): Setting =>
+  settle({
+    key: 'chokeMm',
+    label: 'Choke',
+    kind: 'length',
+    reasons: [tradeReason(start, text)],
+    limits: [
+      { min, max, text: 'outside usual practice: a rim shows, or fine lines lose their white (trade).' },
+    ],
+    ability: { min: 0, max: 3 },
+  });
+
+/** How dense the white is laid. */
+export const settleDensity = (settle: Settle, { min, max, start }: TradeRange, text: string): Setting =>
+  settle({
+    key: 'whiteDensity',
+    label: 'White density',
+    kind: 'share',
+    reasons: [tradeReason(start, text)],
+    limits: [
+      {
+        min,
+        max: max < 1 ? null : max,
+        text: 'outside usual practice: what is under it shows through thin white (trade).',
+      },
+    ],
+    ability: { min: 0, max: 1 },
+  });
