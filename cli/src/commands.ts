@@ -1,8 +1,7 @@
 import { mkdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { equipmentOf } from '@saltflat/contract/equipment';
-import { ArtworkJob, LineDocument, artJobOf, parse } from '@saltflat/contract';
+import { ArtworkJob, LineDocument, artJobOf, parse, ratesOf, routeInputOf } from '@saltflat/contract';
 import {
   analyseArtwork,
   mirrorPixels,
@@ -11,8 +10,8 @@ import {
   wholePlane,
 } from '@saltflat/core/artwork';
 import type { ArtAnalysis, ArtJob, Pixels } from '@saltflat/core/artwork';
-import { DEFAULT_RATES, priceRoute } from '@saltflat/core/cost';
-import { DEFAULT_HOUSE, planRoute } from '@saltflat/core/route';
+import { priceRoute } from '@saltflat/core/cost';
+import { planRoute } from '@saltflat/core/route';
 import sharp from 'sharp';
 
 const USAGE = 'Say what to do: artwork FILE.png JOB.json [--out DIR], or route LINE.json';
@@ -100,17 +99,9 @@ async function writePlanes(
 
 /** Route and cost of one line: LINE holds the garment, the print's needs, pieces, process, materials and machines. */
 async function route(lineFile: string): Promise<object> {
-  const line = parse(LineDocument, await readJson(lineFile));
-  const planned = planRoute({
-    process: line.process,
-    garment: line.garment,
-    print: line.print,
-    pieces: line.pieces,
-    equipment: equipmentOf(line),
-    house: DEFAULT_HOUSE,
-    overrides: line.overrides ?? [],
-  });
-  return { route: planned, cost: priceRoute(planned, line.blankCents, line.pieces, DEFAULT_RATES) };
+  const line = parse(LineDocument, await readJson(lineFile)) as LineDocument; // its schema says so
+  const planned = planRoute(routeInputOf(line));
+  return { route: planned, cost: priceRoute(planned, line.blankCents, line.pieces, ratesOf(line)) };
 }
 
 async function readJson(file: string): Promise<unknown> {

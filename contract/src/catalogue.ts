@@ -1,106 +1,280 @@
+import { BLANK_KINDS, FEATURES } from '@saltflat/core/blank';
+import { INK_USES, MACHINE_KINDS, PRINTER_TASKS, SHEET_KINDS } from '@saltflat/core/route';
+import type { QuantityKind } from '@saltflat/core/units';
 import { Type } from 'typebox';
-import { Id, nullable, strictObject } from './scalars.ts';
+import type { TSchema } from 'typebox';
+import { PLACEMENT_KEYS } from './placements.ts';
+import { Id, Version, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
+import { HouseDocument, RatesDocument, versioned } from './shopSettings.ts';
 
-const Share = Type.Number({ minimum: 0, maximum: 1 });
-const Cents = Type.Integer({ minimum: 0 });
-const Span = strictObject({ min: Type.Number(), max: Type.Number() });
+/** A number that measures something: shown and typed with its unit. */
+const measure = (
+  title: string,
+  quantity: QuantityKind,
+  bounds: { minimum?: number; maximum?: number; exclusiveMinimum?: number } = { minimum: 0 },
+) => Type.Number({ title, quantity, ...bounds });
+const span = (title: string, quantity: QuantityKind, bounds: { minimum: number; maximum: number }) =>
+  strictObject(
+    { min: measure(`${title} from`, quantity, bounds), max: measure(`${title} to`, quantity, bounds) },
+    { title },
+  );
+const heat = (title: string) => span(title, 'temperature', { minimum: 0, maximum: 350 });
+const seconds = (title: string, maximum = 3600) => span(title, 'duration', { minimum: 0, maximum });
+const share = (title: string) => measure(title, 'share', { minimum: 0, maximum: 1 });
+const lengthMm = (title: string, maximum = 3000) =>
+  measure(title, 'length', { exclusiveMinimum: 0, maximum });
+const cents = (title: string) => Type.Integer({ title, minimum: 0, maximum: 10_000_000, money: true });
+const choice = <const V extends string[]>(title: string, values: readonly [...V]) =>
+  Type.Enum([...values] as [...V], { title });
+const flag = (title: string) => Type.Boolean({ title });
 
 /** One colour a style comes in. */
-export const GarmentColour = strictObject({
-  id: Id,
-  name: Type.String(),
-  hex: Type.String({ pattern: '^#[0-9a-f]{6}$' }),
-  tone: Type.Enum(['light', 'tint', 'dark']),
-});
+const colourFields = {
+  name: shortText('Colour', 60),
+  hex: Type.String({ title: 'Hex', pattern: '^#[0-9a-f]{6}$', help: 'six digits, lower case, as #1b2a4a' }),
+  tone: choice('Seen as', ['light', 'tint', 'dark']),
+};
+export const GarmentColour = strictObject({ id: Id, ...colourFields });
 export type GarmentColour = Static<typeof GarmentColour>;
 
-export const GarmentSize = strictObject({ size: Type.String(), cents: Cents });
+export const GarmentSize = strictObject({
+  size: shortText('Size', 12),
+  cents: cents('Price'),
+  bodyWidthMm: nullable(lengthMm('Body width', 1500)),
+  collarDropMm: nullable(measure('Collar drop', 'length', { minimum: 0, maximum: 400 })),
+});
 
+const blankFields = {
+  name: shortText('Name'),
+  maker: Type.String({ title: 'Maker', maxLength: 120 }),
+  kind: choice('Kind', BLANK_KINDS),
+  fibres: strictObject(
+    {
+      cotton: share('Cotton'),
+      polyester: share('Polyester'),
+      elastane: share('Elastane'),
+      nylon: share('Nylon'),
+      other: share('Other fibre'),
+    },
+    { title: 'Fibres' },
+  ),
+  construction: choice('Made', ['knit', 'woven', 'fleece']),
+  massGM2: measure('Mass', 'arealMass', { minimum: 30, maximum: 2000 }),
+  thicknessMm: nullable(measure('Thickness pressed', 'length', { exclusiveMinimum: 0, maximum: 30 })),
+  features: Type.Array(Type.Enum([...FEATURES]), { title: 'Features', uniqueItems: true }),
+  dyeMigrates: flag('Dye known to wander'),
+  maxPressC: nullable(measure('Maker’s highest temperature', 'temperature', { minimum: 60, maximum: 250 })),
+};
+const PrintArea = strictObject({
+  placement: choice('Place', PLACEMENT_KEYS),
+  widthMm: lengthMm('Width'),
+  heightMm: lengthMm('Height'),
+});
+const areas = Type.Array(PrintArea, { title: 'Printable areas', maxItems: 20 });
+const sizes = Type.Array(GarmentSize, { title: 'Sizes', minItems: 1, maxItems: 30 });
+
+/** A blank as the shop keeps it. */
 export const GarmentStyle = strictObject({
   id: Id,
-  name: Type.String(),
-  kind: Type.Enum(['tee', 'hoodie', 'bib', 'tote', 'cap']),
-  fibres: strictObject({ cotton: Share, polyester: Share, elastane: Share, other: Share }),
-  construction: Type.Enum(['knit', 'woven', 'fleece']),
-  massGM2: Type.Number(),
-  maxPressC: nullable(Type.Number()),
+  ...blankFields,
+  areas,
   colours: Type.Array(GarmentColour),
-  sizes: Type.Array(GarmentSize),
+  sizes,
+  version: Version,
 });
 export type GarmentStyle = Static<typeof GarmentStyle>;
 
-/** What a material document holds, by kind of material. Prices are assumptions of the demo until set. */
+/** A blank as a person writes it. */
+export const BlankInput = strictObject({
+  ...blankFields,
+  colours: Type.Array(strictObject({ id: Type.Optional(Id), ...colourFields }), {
+    title: 'Colours',
+    minItems: 1,
+    maxItems: 200,
+  }),
+  sizes,
+  areas,
+});
+export type BlankInput = Static<typeof BlankInput>;
+
+/** What a material document holds, by kind of material. */
 export const MATERIAL_DOCUMENTS = {
   film: strictObject({
-    peel: Type.Enum(['hot', 'warm', 'cold']),
-    pressC: Span,
-    dwellS: Span,
-    centsPerM2: Cents,
+    peel: choice('Peel', ['hot', 'warm', 'cold']),
+    pull: choice('Pull', ['slow', 'fast']),
+    coated: choice('Coated side', ['one', 'both']),
+    isGlitter: flag('Glitter'),
+    widthMm: lengthMm('Width'),
+    heightMm: nullable(lengthMm('Height, none for a roll')),
+    pressC: heat('Press'),
+    dwellS: seconds('Dwell', 600),
+    centsPerM2: cents('Price per m²'),
   }),
   powder: strictObject({
-    cureC: Span,
-    cureS: Span,
-    /** Picked up by wet ink, g/m². */
-    gM2: Type.Number({ exclusiveMinimum: 0 }),
-    centsPerKg: Cents,
-    status: Type.Enum(['assumed', 'weighed']),
+    grain: choice('Grain', ['fine', 'medium', 'coarse']),
+    meltC: heat('Melts'),
+    cureC: heat('Cure'),
+    cureS: seconds('Cure time'),
+    gM2: measure('Picked up', 'arealMass', { exclusiveMinimum: 0, maximum: 500 }),
+    centsPerKg: cents('Price per kg'),
+    status: choice('Loading is', ['assumed', 'weighed']),
   }),
   ink: strictObject({
-    process: Type.Enum(['dtf', 'dtg']),
-    colourMlM2: Type.Number(),
-    whiteMlM2: Type.Number(),
-    cureC: nullable(Span),
-    cureS: nullable(Span),
-    colourCentsPerMl: Cents,
-    whiteCentsPerMl: Cents,
-    status: Type.Enum(['assumed', 'weighed']),
+    use: choice('For', INK_USES),
+    channels: shortText('Channels', 20),
+    colourMlM2: Type.Number({ title: 'Colour laid down, ml/m²', minimum: 0, maximum: 500 }),
+    whiteMlM2: Type.Number({ title: 'White laid down, ml/m²', minimum: 0, maximum: 500 }),
+    cureC: nullable(heat('Cure')),
+    cureS: nullable(seconds('Cure time')),
+    colourCentsPerMl: cents('Colour per ml'),
+    whiteCentsPerMl: cents('White per ml'),
+    status: choice('Laydown is', ['assumed', 'weighed']),
   }),
-  pretreatment: strictObject({ fibre: Type.Enum(['cotton', 'polyester']), gM2: Span, centsPerKg: Cents }),
+  pretreatment: strictObject({
+    fibre: choice('For', ['cotton', 'polyester']),
+    gM2: span('Amount', 'arealMass', { minimum: 1, maximum: 1000 }),
+    dryByS: measure('Dry within', 'duration', { minimum: 60, maximum: 86_400 }),
+    centsPerKg: cents('Price per kg'),
+  }),
   'cover-sheet': strictObject({
-    kind: Type.Enum(['parchment', 'kraft', 'ptfe', 'silicone']),
-    uses: Type.Integer({ minimum: 1 }),
-    centsEach: Cents,
+    kind: choice('Kind', SHEET_KINDS),
+    purpose: choice('Kept for', ['ink', 'pretreatment']),
+    thicknessMm: measure('Thickness', 'length', { exclusiveMinimum: 0, maximum: 20 }),
+    uses: Type.Integer({ title: 'Presses it lasts', minimum: 1, maximum: 100_000 }),
+    usesSoFar: Type.Integer({ title: 'Presses so far', minimum: 0, maximum: 1_000_000 }),
+    centsEach: cents('Price each'),
   }),
-} as const;
+  tape: strictObject({
+    maxC: measure('Holds to', 'temperature', { minimum: 40, maximum: 400 }),
+    centsPerM: cents('Price per m'),
+  }),
+  'bought-in': strictObject({
+    peel: choice('Peel', ['hot', 'warm', 'cold']),
+    pressC: heat('Press'),
+    dwellS: seconds('Dwell', 600),
+    kPa: measure('Pressure', 'pressure', { minimum: 1, maximum: 500 }),
+    secondPressS: measure('Second press', 'duration', { minimum: 0, maximum: 120 }),
+    sheet: choice('Under', SHEET_KINDS),
+    isTrimmed: flag('Comes ganged, trimmed here'),
+    minimum: Type.Integer({ title: 'Sold from, pieces', minimum: 1, maximum: 100_000 }),
+    leadDays: Type.Integer({ title: 'Lead time, days', minimum: 0, maximum: 365 }),
+    centsPerM2: cents('Price per m²'),
+  }),
+} as const satisfies Record<string, TSchema>;
 export type MaterialKind = keyof typeof MATERIAL_DOCUMENTS;
+export const MATERIAL_KINDS = [
+  'film',
+  'powder',
+  'ink',
+  'pretreatment',
+  'cover-sheet',
+  'tape',
+  'bought-in',
+] as const satisfies readonly MaterialKind[];
+
+const size = { widthMm: lengthMm('Width'), heightMm: lengthMm('Height') };
+const pressure = span('Pressure', 'pressure', { minimum: 0, maximum: 1000 });
 
 /** What a machine document holds, by kind of machine. */
 export const MACHINE_DOCUMENTS = {
-  press: strictObject({ plateC: Span, kPa: Span, widthMm: Type.Number(), heightMm: Type.Number() }),
-  oven: strictObject({ chamberC: Span }),
   printer: strictObject({
-    process: Type.Enum(['dtf', 'dtg']),
-    minPerM2: Type.Number(),
-    widthMm: Type.Number(),
-    heightMm: Type.Number(),
+    tasks: Type.Array(Type.Enum([...PRINTER_TASKS]), { title: 'Prints', minItems: 1, uniqueItems: true }),
+    modes: Type.Array(
+      strictObject({
+        name: shortText('Mode', 40),
+        passes: Type.Integer({ title: 'Passes', minimum: 1, maximum: 64 }),
+        minPerM2: Type.Number({ title: 'Minutes per m²', exclusiveMinimum: 0, maximum: 1000 }),
+      }),
+      { title: 'Modes, quickest first', minItems: 1, maxItems: 12 },
+    ),
+    ...size,
+    platens: Type.Array(strictObject({ name: shortText('Platen', 40), ...size }), {
+      title: 'Platens',
+      maxItems: 20,
+    }),
+    whiteJobs: choice('Colour and white in', ['one', 'two']),
+    isMirroring: flag('Its software mirrors film'),
   }),
-} as const;
+  sprayer: strictObject({ isHandGun: flag('Hand gun'), widthMm: lengthMm('Sprays, wide') }),
+  press: strictObject({
+    opening: choice('Opens', ['clam', 'swing', 'draw']),
+    isAutoOpening: flag('Opens by itself'),
+    hasHeatedLower: flag('Heated lower side'),
+    plateC: heat('Plate'),
+    kPa: pressure,
+    pressureScale: Type.Array(
+      strictObject({
+        mark: Type.Number({ title: 'Mark', minimum: 0, maximum: 100 }),
+        kPa: measure('Pressure', 'pressure', { minimum: 0, maximum: 1000 }),
+      }),
+      { title: 'Pressure scale, by gauge', maxItems: 20 },
+    ),
+    ...size,
+  }),
+  'cap-press': strictObject({
+    plateC: heat('Plate'),
+    lowerC: nullable(heat('Lower plate')),
+    kPa: pressure,
+    ...size,
+  }),
+  'hand-iron': strictObject({ plateC: heat('Sole') }),
+  oven: strictObject({ chamberC: heat('Chamber') }),
+  griddle: strictObject({ surfaceC: heat('Surface') }),
+  rack: strictObject({ places: Type.Integer({ title: 'Places', minimum: 1, maximum: 1000 }) }),
+  'cooling-table': strictObject({
+    places: Type.Integer({ title: 'Places', minimum: 1, maximum: 1000 }),
+    isMetal: flag('Metal'),
+  }),
+} as const satisfies Record<(typeof MACHINE_KINDS)[number], TSchema>;
 export type MachineKind = keyof typeof MACHINE_DOCUMENTS;
 
 const Properties = Type.Record(Type.String(), Type.Unknown());
-export const Material = strictObject({
-  id: Id,
-  kind: Type.Enum(Object.keys(MATERIAL_DOCUMENTS)),
-  name: Type.String(),
-  properties: Properties,
-});
-export type Material = Static<typeof Material>;
-export const Machine = strictObject({
-  id: Id,
-  kind: Type.Enum(Object.keys(MACHINE_DOCUMENTS)),
-  name: Type.String(),
-  properties: Properties,
-});
-export type Machine = Static<typeof Machine>;
+const materialFields = {
+  kind: choice('Kind', MATERIAL_KINDS),
+  name: shortText('Name'),
+  maker: Type.String({ title: 'Maker', maxLength: 120 }),
+  lot: Type.String({ title: 'Lot', maxLength: 60 }),
+  stock: nullable(Type.Number({ title: 'In stock', minimum: 0, maximum: 1_000_000 })),
+  stockUnit: Type.String({ title: 'Stock in', maxLength: 20 }),
+};
+const machineFields = {
+  kind: choice('Kind', MACHINE_KINDS),
+  name: shortText('Name'),
+  maker: Type.String({ title: 'Maker', maxLength: 120 }),
+};
+
+export const MaterialInput = strictObject({ ...materialFields, properties: Properties });
+export type MaterialInput = Omit<Static<typeof MaterialInput>, 'properties'> & {
+  properties: Record<string, unknown>;
+};
+export const MachineInput = strictObject({ ...machineFields, properties: Properties });
+export type MachineInput = Omit<Static<typeof MachineInput>, 'properties'> & {
+  properties: Record<string, unknown>;
+};
+export const Material = strictObject({ id: Id, ...materialFields, properties: Properties, version: Version });
+export type Material = MaterialInput & { id: string; version: number };
+export const Machine = strictObject({ id: Id, ...machineFields, properties: Properties, version: Version });
+export type Machine = MachineInput & { id: string; version: number };
+
+/** The parts of a material's and a machine's own document that a form or a table shows before its properties. */
+export const MATERIAL_HEAD = strictObject(materialFields);
+export const MACHINE_HEAD = strictObject(machineFields);
 
 export const Customer = strictObject({ id: Id, name: Type.String() });
 
-/** What the shop has to work with, read whole. */
+/** What the shop has to work with, read whole. Lists are in the shop's order of preference. */
 export const Catalogue = strictObject({
   customers: Type.Array(Customer),
   styles: Type.Array(GarmentStyle),
   materials: Type.Array(Material),
   machines: Type.Array(Machine),
+  house: versioned(HouseDocument),
+  rates: versioned(RatesDocument),
 });
-export type Catalogue = Static<typeof Catalogue>;
+export type Catalogue = Omit<Static<typeof Catalogue>, 'materials' | 'machines' | 'house' | 'rates'> & {
+  materials: Material[];
+  machines: Machine[];
+  house: { document: HouseDocument; version: number };
+  rates: { document: RatesDocument; version: number };
+};

@@ -1,72 +1,95 @@
+import type { Garment } from '@saltflat/core/blank';
 import type {
+  BoughtIn,
+  CapPress,
+  CoolingTable,
   CoverSheet,
   Equipment,
   Film,
-  Garment,
+  Griddle,
+  HandIron,
   InkSet,
   Oven,
   Powder,
   Press,
   Pretreatment,
   Printer,
+  Rack,
+  Sprayer,
+  Tape,
 } from '@saltflat/core/route';
-import type { Catalogue, GarmentColour, GarmentStyle, Machine, Material } from './catalogue.ts';
-import { DomainError } from './problems.ts';
+import type {
+  GarmentColour,
+  GarmentStyle,
+  Machine,
+  MachineKind,
+  Material,
+  MaterialKind,
+} from './catalogue.ts';
 
-/** The documents planRoute reads, out of the shop's materials and machines: the first of each kind is in use. */
-export function equipmentOf({ materials, machines }: Pick<Catalogue, 'materials' | 'machines'>): Equipment {
+type Patch = Equipment['patch'];
+
+/** The documents planRoute reads, out of the shop's materials and machines, in the shop's order of preference. */
+export function equipmentOf(
+  { materials, machines }: { materials: readonly Material[]; machines: readonly Machine[] },
+  patch: Patch = null,
+): Equipment {
   // each T is checked against MATERIAL_DOCUMENTS or MACHINE_DOCUMENTS when it is stored
   // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters
-  const first = <T>(
-    from: readonly (Material | Machine)[],
-    kind: string,
-    own: Record<string, unknown> = {},
-  ): T => {
-    const found = from.find(
-      (item) =>
-        item.kind === kind && Object.entries(own).every(([key, value]) => item.properties[key] === value),
-    );
-    if (!found) {
-      const words = [kind, ...Object.values(own)].join(' ');
-      throw new DomainError(
-        'not-now',
-        `The shop has no ${words} set up, so no route can be planned. Add one first.`,
-      );
-    }
-    return { name: found.name, ...found.properties } as T;
-  };
+  const all = <T>(from: readonly (Material | Machine)[], kind: MaterialKind | MachineKind): T[] =>
+    from.filter((item) => item.kind === kind).map(({ name, properties }) => ({ name, ...properties }) as T);
+  // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters
+  const first = <T>(from: readonly (Material | Machine)[], kind: MaterialKind | MachineKind): T | null =>
+    all<T>(from, kind)[0] ?? null;
   return {
-    film: first<Film>(materials, 'film'),
+    films: all<Film>(materials, 'film'),
     powder: first<Powder>(materials, 'powder'),
-    inkSets: {
-      dtf: first<InkSet>(materials, 'ink', { process: 'dtf' }),
-      dtg: first<InkSet>(materials, 'ink', { process: 'dtg' }),
-    },
-    pretreatments: {
-      cotton: first<Pretreatment>(materials, 'pretreatment', { fibre: 'cotton' }),
-      polyester: first<Pretreatment>(materials, 'pretreatment', { fibre: 'polyester' }),
-    },
-    coverSheet: first<CoverSheet>(materials, 'cover-sheet'),
-    press: first<Press>(machines, 'press'),
+    inkSets: firstBy(all<InkSet>(materials, 'ink'), ({ use }) => use),
+    pretreatments: firstBy(all<Pretreatment>(materials, 'pretreatment'), ({ fibre }) => fibre),
+    coverSheets: all<CoverSheet>(materials, 'cover-sheet'),
+    tape: first<Tape>(materials, 'tape'),
+    boughtIn: first<BoughtIn>(materials, 'bought-in'),
+    patch,
+    printers: all<Printer>(machines, 'printer'),
+    sprayers: all<Sprayer>(machines, 'sprayer'),
+    presses: all<Press>(machines, 'press'),
+    capPress: first<CapPress>(machines, 'cap-press'),
+    handIron: first<HandIron>(machines, 'hand-iron'),
     oven: first<Oven>(machines, 'oven'),
-    printers: {
-      dtf: first<Printer>(machines, 'printer', { process: 'dtf' }),
-      dtg: first<Printer>(machines, 'printer', { process: 'dtg' }),
-    },
+    griddle: first<Griddle>(machines, 'griddle'),
+    rack: first<Rack>(machines, 'rack'),
+    coolingTable: first<CoolingTable>(machines, 'cooling-table'),
   };
+}
+
+function firstBy<T, K extends string>(items: readonly T[], key: (item: T) => K): Partial<Record<K, T>> {
+  const found: Partial<Record<K, T>> = {};
+  for (const item of items) found[key(item)] ??= item;
+  return found;
+}
+
+/** The patch caps are given here: the first blank of that kind, in its first colour and size. */
+export function patchOf(styles: readonly GarmentStyle[]): Patch {
+  const style = styles.find(({ kind }) => kind === 'patch');
+  const colour = style?.colours[0];
+  return style && colour ? { blank: garmentOf(style, colour), cents: style.sizes[0]?.cents ?? 0 } : null;
 }
 
 /** A style in one of its colours, as planRoute wants it. */
 export function garmentOf(
-  style: Pick<GarmentStyle, 'name' | 'fibres' | 'construction' | 'massGM2' | 'maxPressC'>,
-  colour: GarmentColour,
+  style: Omit<GarmentStyle, 'id' | 'maker' | 'areas' | 'colours' | 'sizes' | 'version'>,
+  colour: Omit<GarmentColour, 'id'>,
 ): Garment {
-  const { name, fibres, construction, massGM2, maxPressC } = style;
+  const { name, kind, fibres, construction, massGM2, thicknessMm, features, dyeMigrates, maxPressC } = style;
   return {
     name,
+    kind,
     fibres,
     construction,
     massGM2,
+    thicknessMm,
+    features,
+    dyeMigrates,
     maxPressC,
     colourName: colour.name,
     colourHex: colour.hex,

@@ -1,7 +1,15 @@
 export { ArtworkJob, artJobOf } from './artworkJob.ts';
 export { ArtworkReport } from './artworkReport.ts';
 export { UPLOAD_LIMIT_BYTES, UPLOAD_LIMIT_PIXELS, Artwork, ArtworkUpload } from './artworks.ts';
-export { Catalogue, MACHINE_DOCUMENTS, MATERIAL_DOCUMENTS } from './catalogue.ts';
+export {
+  BlankInput,
+  Catalogue,
+  MACHINE_DOCUMENTS,
+  MATERIAL_DOCUMENTS,
+  MATERIAL_KINDS,
+  MachineInput,
+  MaterialInput,
+} from './catalogue.ts';
 export type {
   GarmentColour,
   GarmentStyle,
@@ -12,7 +20,9 @@ export type {
 } from './catalogue.ts';
 export { Device, DeviceDrive } from './devices.ts';
 export type { LiveMessage } from './devices.ts';
-export { equipmentOf, garmentOf } from './equipment.ts';
+export { equipmentOf, garmentOf, patchOf } from './equipment.ts';
+export { ComparisonQuery } from './comparisons.ts';
+export type { ComparisonAnswer } from './comparisons.ts';
 export {
   ArtworkChoice,
   ArtworkUse,
@@ -24,7 +34,8 @@ export {
   VersionOnly,
 } from './orders.ts';
 export type { OrderLine, OrderLineInput, OrderSummary } from './orders.ts';
-export { LineDocument } from './lineDocument.ts';
+export { LineDocument, ratesOf, routeInputOf } from './lineDocument.ts';
+export { readCost, readRoute } from './olderRoutes.ts';
 export { PLACEMENTS } from './placements.ts';
 export type { PlacementKey } from './placements.ts';
 export { DomainError, PROBLEMS } from './problems.ts';
@@ -34,5 +45,29 @@ export { RoutePlanInput, RouteVersion } from './routes.ts';
 export type { SettingOverride } from './routes.ts';
 export { LedgerPage, LedgerQuery, Run, RunEvents, RunQuery, RunStart } from './runs.ts';
 export type { LedgerRow, RunEventInput } from './runs.ts';
+export { columnName, fieldsOf, fromCell, toCell, valueAt, withValueAt } from './recordFields.ts';
+export type { RecordField } from './recordFields.ts';
+export {
+  BLANK_FIELDS,
+  BlankChange,
+  ExportQuery,
+  HouseChange,
+  ImportQuery,
+  ImportReport,
+  MachineChange,
+  MaterialChange,
+  RatesChange,
+  SHOP_LISTS,
+  ShopChanged,
+  machineFields,
+  materialFields,
+  parseBlank,
+  parseMachine,
+  parseMaterial,
+} from './shop.ts';
+export type { ImportLine, Replanned, ShopList } from './shop.ts';
+export { HouseDocument, RatesDocument } from './shopSettings.ts';
+export type { HouseChoices } from './shopSettings.ts';
+export { strictObject } from './scalars.ts';
 export { parse } from './validate.ts';
 export { LaydownFit, WeighingInput } from './weighings.ts';

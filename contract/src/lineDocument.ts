@@ -1,29 +1,44 @@
+import { BLANK_KINDS, FEATURES } from '@saltflat/core/blank';
+import { DEFAULT_RATES } from '@saltflat/core/cost';
+import type { Rates } from '@saltflat/core/cost';
+import { DEFAULT_HOUSE, houseFor } from '@saltflat/core/route';
+import type { RouteInput } from '@saltflat/core/route';
 import { Type } from 'typebox';
 import { Machine, Material } from './catalogue.ts';
+import { equipmentOf } from './equipment.ts';
+import { PLACEMENT_KEYS } from './placements.ts';
 import { Process } from './process.ts';
 import { SettingOverride } from './routes.ts';
 import { nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
+import { HouseChoices, RatesDocument } from './shopSettings.ts';
 
 const Share = Type.Number({ minimum: 0, maximum: 1 });
 const Amount = Type.Number({ minimum: 0 });
 
-/** All that a route is planned from, as one document: what the command line reads. */
+const GarmentDocument = strictObject({
+  name: shortText('Garment'),
+  kind: Type.Enum([...BLANK_KINDS], { title: 'Kind' }),
+  fibres: strictObject({ cotton: Share, polyester: Share, elastane: Share, nylon: Share, other: Share }),
+  construction: Type.Enum(['knit', 'woven', 'fleece']),
+  massGM2: Type.Number({ exclusiveMinimum: 0 }),
+  thicknessMm: nullable(Type.Number({ exclusiveMinimum: 0 })),
+  features: Type.Array(Type.Enum([...FEATURES])),
+  dyeMigrates: Type.Boolean(),
+  colourName: shortText('Colour'),
+  colourHex: Type.String({ pattern: '^#[0-9a-f]{6}$' }),
+  tone: Type.Enum(['light', 'tint', 'dark']),
+  maxPressC: nullable(Type.Number()),
+});
+
+/** All that a route is planned from, as one document: what the command line reads, and what the server plans from. */
 export const LineDocument = strictObject({
   process: Process,
   pieces: Type.Integer({ title: 'Pieces', minimum: 1 }),
   blankCents: Type.Number({ title: 'Price of the blank, cents', minimum: 0 }),
-  garment: strictObject({
-    name: shortText('Garment'),
-    fibres: strictObject({ cotton: Share, polyester: Share, elastane: Share, other: Share }),
-    construction: Type.Enum(['knit', 'woven', 'fleece']),
-    massGM2: Type.Number({ exclusiveMinimum: 0 }),
-    colourName: shortText('Colour'),
-    colourHex: Type.String({ pattern: '^#[0-9a-f]{6}$' }),
-    tone: Type.Enum(['light', 'tint', 'dark']),
-    maxPressC: nullable(Type.Number()),
-  }),
+  garment: GarmentDocument,
   print: strictObject({
+    lineWidthMm: Amount,
     widthMm: Amount,
     heightMm: Amount,
     inkMm2: Amount,
@@ -34,8 +49,49 @@ export const LineDocument = strictObject({
     filmM2: Amount,
     pretreatmentM2: Amount,
   }),
+  placement: strictObject({
+    key: Type.Enum([...PLACEMENT_KEYS], { title: 'Placement' }),
+    dropMm: Amount,
+    sizes: Type.Array(
+      strictObject({
+        size: shortText('Size', 12),
+        quantity: Type.Integer({ minimum: 1 }),
+        bodyWidthMm: nullable(Amount),
+        collarDropMm: nullable(Amount),
+      }),
+    ),
+    areas: Type.Array(
+      strictObject({ placement: Type.Enum([...PLACEMENT_KEYS]), widthMm: Amount, heightMm: Amount }),
+    ),
+    grades: Type.Array(strictObject({ sizes: Type.Array(Type.String()), widthMm: Amount })),
+  }),
   materials: Type.Array(Material),
   machines: Type.Array(Machine),
+  /** The patch caps are given; leave out where there is none. */
+  patch: Type.Optional(nullable(strictObject({ blank: GarmentDocument, cents: Amount }))),
+  /** Where it differs from the usual start. */
+  house: Type.Optional(HouseChoices),
+  rates: Type.Optional(RatesDocument),
   overrides: Type.Optional(Type.Array(SettingOverride)),
 });
-export type LineDocument = Static<typeof LineDocument>;
+export type LineDocument = Omit<Static<typeof LineDocument>, 'materials' | 'machines' | 'house' | 'rates'> & {
+  materials: Material[];
+  machines: Machine[];
+  house?: HouseChoices;
+  rates?: Rates;
+};
+
+/** The document as planRoute reads it: the one way in for the server, the browser and the command line. */
+export const routeInputOf = (document: LineDocument): RouteInput => ({
+  process: document.process,
+  garment: document.garment,
+  print: document.print,
+  pieces: document.pieces,
+  placement: document.placement,
+  equipment: equipmentOf(document, document.patch ?? null),
+  house: houseFor(DEFAULT_HOUSE, document.house ?? {}),
+  overrides: document.overrides ?? [],
+});
+
+/** The rates a document is priced with. */
+export const ratesOf = ({ rates }: LineDocument): Rates => rates ?? DEFAULT_RATES;

@@ -1,15 +1,23 @@
+import { BLANK_KINDS } from '@saltflat/core/blank';
 import { Type } from 'typebox';
 import { Artwork } from './artworks.ts';
 import { GarmentColour } from './catalogue.ts';
 import { Process } from './process.ts';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Preparation, ProofAnswer } from './preparations.ts';
+import { HouseChoices } from './shopSettings.ts';
 import { Id, Instant, Version, longText, nullable, page, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 export const SizeQuantity = strictObject({
   size: shortText('Size', 12),
   quantity: Type.Integer({ title: 'Quantity', minimum: 1, maximum: 9999 }),
+});
+
+/** Sizes that get the artwork at a width of their own. */
+const Grade = strictObject({
+  sizes: Type.Array(shortText('Size', 12), { title: 'Sizes', minItems: 1, maxItems: 20 }),
+  widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
 });
 
 /** What a person says about one line. */
@@ -26,8 +34,12 @@ export const OrderLineInput = strictObject({
   widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
   process: Process,
   sizes: Type.Array(SizeQuantity, { title: 'Sizes', minItems: 1, maxItems: 20 }),
+  /** Leave out to keep what the line has; empty for one width in all sizes. */
+  grades: Type.Optional(Type.Array(Grade, { title: 'Widths by size', maxItems: 10 })),
+  /** Leave out to keep what the line has; empty for the shop's methods throughout. */
+  house: Type.Optional(HouseChoices),
 });
-export type OrderLineInput = Static<typeof OrderLineInput>;
+export type OrderLineInput = Omit<Static<typeof OrderLineInput>, 'house'> & { house?: HouseChoices };
 
 const orderFields = {
   customer: shortText('Customer'),
@@ -36,9 +48,9 @@ const orderFields = {
   lines: Type.Array(OrderLineInput, { title: 'Lines', minItems: 1, maxItems: 20 }),
 };
 export const OrderInput = strictObject(orderFields);
-export type OrderInput = Static<typeof OrderInput>;
+export type OrderInput = Omit<Static<typeof OrderInput>, 'lines'> & { lines: OrderLineInput[] };
 export const OrderChange = strictObject({ ...orderFields, version: Version });
-export type OrderChange = Static<typeof OrderChange>;
+export type OrderChange = OrderInput & { version: number };
 export const ArtworkChoice = strictObject({ artworkId: Type.String({ format: 'uuid', title: 'Artwork' }) });
 /** A line printed from an artwork, and the number of its preparation. */
 export const ArtworkUse = strictObject({
@@ -68,7 +80,7 @@ export const OrderLine = strictObject({
   code: Type.String(),
   styleId: Id,
   styleName: Type.String(),
-  styleKind: Type.String(),
+  styleKind: Type.Enum([...BLANK_KINDS]),
   colour: GarmentColour,
   artwork: nullable(Artwork),
   /** How the artwork is made ready for this line; `null` for the file as it came. */
@@ -80,13 +92,15 @@ export const OrderLine = strictObject({
   widthMm: Type.Number(),
   process: Process,
   sizes: Type.Array(SizeQuantity),
+  grades: Type.Array(Grade),
+  house: HouseChoices,
   pieces: Type.Integer(),
   state: Type.Enum([...LINE_STATES]),
   planProblem: nullable(Type.String()),
   routeNumber: nullable(Type.Integer()),
   activeRunId: nullable(Id),
 });
-export type OrderLine = Static<typeof OrderLine>;
+export type OrderLine = Omit<Static<typeof OrderLine>, 'house'> & { house: HouseChoices };
 
 export const Order = strictObject({
   id: Id,
@@ -100,7 +114,7 @@ export const Order = strictObject({
   cancelledAt: nullable(Instant),
   lines: Type.Array(OrderLine),
 });
-export type Order = Static<typeof Order>;
+export type Order = Omit<Static<typeof Order>, 'lines'> & { lines: OrderLine[] };
 
 /** A stretch of the spark trace in a list: how long, how hot. */
 const Spark = strictObject({ durationS: Type.Number(), tempC: Type.Number(), isHandsOn: Type.Boolean() });

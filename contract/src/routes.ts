@@ -1,7 +1,8 @@
 import type { PieceCost } from '@saltflat/core/cost';
-import { REASON_SOURCES, STATIONS } from '@saltflat/core/route';
+import { MACHINE_KINDS, REASON_SOURCES, STACK_MATERIALS, STATIONS } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
 import { Type } from 'typebox';
+import { PLACEMENT_KEYS } from './placements.ts';
 import { Process } from './process.ts';
 import { Id, Instant, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
@@ -41,9 +42,17 @@ const Setting = strictObject({
   ability: Span,
   conflicts: Type.Array(Type.String()),
 });
+const PressState = strictObject({
+  over: Type.Enum(['platen', 'hover', 'chamber', 'below']),
+  lowerC: nullable(Type.Number()),
+  kPa: Type.Number(),
+  gapMm: Type.Number(),
+});
 const Operation = strictObject({
   id: Type.String(),
   station: Type.Enum([...STATIONS]),
+  machineKind: nullable(Type.Enum([...MACHINE_KINDS])),
+  machine: nullable(Type.String()),
   title: Type.String(),
   per: Type.Enum(['batch', 'piece']),
   handsS: Type.Number(),
@@ -64,6 +73,23 @@ const Operation = strictObject({
       durationS: Type.Number(),
       isHandsOn: Type.Boolean(),
       label: Type.String(),
+      press: nullable(PressState),
+    }),
+  ),
+  work: Type.Array(
+    strictObject({
+      label: Type.Enum(['load', 'run', 'unload', 'hands']),
+      durationS: Type.Number(),
+      people: Type.Number({ minimum: 0, maximum: 1 }),
+      canPause: Type.Boolean(),
+      maxWaitS: nullable(Type.Number()),
+    }),
+  ),
+  stack: Type.Array(
+    strictObject({
+      material: Type.Enum([...STACK_MATERIALS]),
+      dMm: Type.Number(),
+      waterGM2: Type.Number(),
     }),
   ),
   consumes: Type.Array(
@@ -79,14 +105,53 @@ const Operation = strictObject({
   isInspection: Type.Boolean(),
 });
 
+const PlacementDocument = strictObject({
+  key: Type.Enum([...PLACEMENT_KEYS]),
+  label: Type.String(),
+  rule: Type.String(),
+  sizes: Type.Array(
+    strictObject({
+      size: Type.String(),
+      quantity: Type.Integer(),
+      dropMm: Type.Number(),
+      widthMm: Type.Number(),
+      heightMm: Type.Number(),
+      platenLeftMm: nullable(Type.Number()),
+    }),
+  ),
+  platen: nullable(Type.String()),
+  problems: Type.Array(Type.String()),
+  needs: Type.Array(
+    strictObject({
+      what: Type.Enum(['riser', 'tape', 'pad', 'fold-away', 'off-platen']),
+      text: Type.String(),
+    }),
+  ),
+});
+
 /** The document a route version keeps for ever. */
 export const RouteDocument = strictObject({
   process: Process,
   summary: Type.String(),
   operations: Type.Array(Operation),
+  placement: PlacementDocument,
   totals: strictObject({ handsS: Type.Number(), elapsedS: Type.Number() }),
+  restBeforeDispatchS: Type.Number(),
+  usesBlanks: Type.Boolean(),
   conflicts: Type.Array(
-    strictObject({ operation: Type.String(), setting: Type.String(), text: Type.String() }),
+    strictObject({
+      operation: Type.String(),
+      setting: Type.String(),
+      text: Type.String(),
+      waysOut: Type.Array(Type.String()),
+    }),
+  ),
+  slips: Type.Array(
+    strictObject({
+      operation: nullable(Type.String()),
+      setting: nullable(Type.String()),
+      text: Type.String(),
+    }),
   ),
 });
 
@@ -96,8 +161,20 @@ export const CostDocument = strictObject({
     strictObject({ what: Type.String(), cents: Type.Number(), isAssumed: Type.Boolean() }),
   ),
   labourCents: Type.Number(),
+  setUpCents: Type.Number(),
+  machineCents: Type.Number(),
   spoilageCents: Type.Number(),
+  spoilageShare: Type.Number(),
+  spoilageFrom: Type.Enum(['assumed', 'measured']),
   totalCents: Type.Number(),
+});
+
+/** What differs between two routes, in words. */
+export const RouteDifference = strictObject({
+  operation: Type.String(),
+  what: Type.String(),
+  before: nullable(Type.String()),
+  after: nullable(Type.String()),
 });
 
 /** A person's own value for a setting, kept with who and why. */

@@ -1,6 +1,7 @@
 import type { Route } from '@saltflat/core/route';
 import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
 import { Type } from 'typebox';
+import { Process } from './process.ts';
 import { RouteDocument } from './routes.ts';
 import { Id, Instant, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
@@ -86,7 +87,7 @@ export const LedgerRow = strictObject({
   code: Type.String(),
   customer: Type.String(),
   garment: Type.String(),
-  process: Type.Enum(['dtf', 'dtg']),
+  process: Process,
   routeNumber: Type.Integer(),
   piece: Type.Integer(),
   verdict: Type.Enum([...VERDICTS]),
@@ -107,7 +108,7 @@ export const LedgerQuery = strictObject({
   search: Type.Optional(Type.String({ title: 'Search', maxLength: 120 })),
   verdict: Type.Optional(Type.Enum([...VERDICTS], { title: 'Verdict' })),
   fault: Type.Optional(Type.String({ title: 'Fault', maxLength: 40 })),
-  process: Type.Optional(Type.Enum(['dtf', 'dtg'], { title: 'Process' })),
+  process: Type.Optional(Process),
   cursor: Type.Optional(Type.String({ title: 'Cursor', maxLength: 200 })),
   limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 500 })),
 });

@@ -12,6 +12,7 @@ const coercing = makeAjv(true);
 function makeAjv(coerceTypes: boolean): Ajv {
   const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, strictTypes: false, coerceTypes });
   addFormats(ajv);
+  ajv.addVocabulary(['quantity', 'money', 'help']); // for forms and tables, not for checking
   return ajv;
 }
 

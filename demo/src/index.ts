@@ -3,4 +3,4 @@ export type { DemoArt } from './art.ts';
 export { DEMO_ORDERS } from './orders.ts';
 export type { DemoLine, DemoOrder } from './orders.ts';
 export { inventRun } from './runHistory.ts';
-export { DEMO_MACHINES, DEMO_MATERIALS, DEMO_STYLES } from './shop.ts';
+export { DEMO_BLANKS, DEMO_MACHINES, DEMO_MATERIALS } from './shop.ts';

@@ -1,5 +1,5 @@
 import type { PlacementKey } from '@saltflat/contract/placements';
-import type { Process } from '@saltflat/core/route';
+import type { HouseMethods, Process } from '@saltflat/core/route';
 
 export interface DemoLine {
   style: string;
@@ -10,6 +10,8 @@ export interface DemoLine {
   widthMm: number;
   process: Process;
   sizes: [size: string, quantity: number][];
+  /** Where it is done otherwise than the shop does. */
+  house?: Partial<HouseMethods>;
 }
 
 export interface DemoOrder {
@@ -69,6 +71,18 @@ const NOW: DemoOrder[] = [
   {
     customer: 'Heron Lake Anglers', dueInDays: 9, note: 'Caps. Badge to come as vector.', fate: open,
     lines: [{ style: 'Pier cap', colour: 'Navy', art: null, placement: 'cap-front', widthMm: 70, process: 'dtf', sizes: [['One size', 15]] }],
+  },
+  {
+    customer: 'Lighthouse Keepers', dueInDays: 4, note: 'Patch sewn look, tan.', fate: open,
+    lines: [{ style: 'Pier cap', colour: 'Navy', art: 'heron', placement: 'cap-front', widthMm: 60, process: 'patch-cap', sizes: [['One size', 12]] }],
+  },
+  {
+    customer: 'Harbour Regatta', dueInDays: 6, note: 'Thin shirts, keep them cool.', fate: open,
+    lines: [{ style: 'Regatta performance shirt', colour: 'Signal red', art: 'compass', placement: 'full-front', widthMm: 200, process: 'dtf', sizes: [['S', 4], ['M', 8], ['L', 6]] }],
+  },
+  {
+    customer: 'The Mooring Café', dueInDays: 10, note: 'Transfers for the shelf, pressed when shirts come.', fate: open,
+    lines: [{ style: 'Harbour tee', colour: 'Brick', art: 'cup', placement: 'left-chest', widthMm: 75, process: 'dtf', sizes: [['M', 40]], house: { filmUse: 'stock', powderCure: 'full' } }],
   },
   {
     customer: 'Sunset Yoga Deck', dueInDays: 8, note: 'Changed their mind.', fate: { kind: 'cancelled' },

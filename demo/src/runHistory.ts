@@ -1,6 +1,6 @@
 import type { RunEventInput } from '@saltflat/contract';
 import type { Operation, Route } from '@saltflat/core/route';
-import { FAULTS, stepId } from '@saltflat/core/run';
+import { faultsOf, stepId } from '@saltflat/core/run';
 import type { RunEventPayload, Verdict } from '@saltflat/core/run';
 
 /** What makes one made-up run different from another, and the same every time. */
@@ -66,7 +66,7 @@ export function inventRun(
 
 function judge(route: Route, random: () => number): { verdict: Verdict; faults: string[] } {
   if (random() > 0.09) return { verdict: 'good', faults: [] };
-  const likely = Object.entries(FAULTS).filter(([, { processes }]) => processes.includes(route.process));
+  const likely = faultsOf(route.process);
   const [fault = 'banding'] = likely[Math.floor(random() * likely.length)] ?? [];
   return { verdict: 'scrap', faults: [fault] };
 }

@@ -18,9 +18,17 @@ import { healthEndpoints } from './features/health/index.ts';
 import { ledgerEndpoints, ledgerStore } from './features/ledger/index.ts';
 import { createLiveStream } from './features/live/index.ts';
 import { createOrderService, orderEndpoints, orderStore } from './features/orders/index.ts';
+import { createPaperService, paperEndpoints } from './features/papers/index.ts';
 import { createPrintService, printEndpoints, printStore } from './features/prints/index.ts';
-import { createRouteService, routeEndpoints, routeStore } from './features/routes/index.ts';
+import {
+  createComparisonService,
+  createRoutePlanner,
+  createRouteService,
+  routeEndpoints,
+  routeStore,
+} from './features/routes/index.ts';
 import { createRunService, runEndpoints, runStore } from './features/runs/index.ts';
+import { createImportService, createShopService, shopEndpoints, shopStore } from './features/shop/index.ts';
 import { createApp } from './http/app.ts';
 import { describeApi, endpoint, mount } from './http/endpoint.ts';
 import { createPixelPool } from './jobs/pixelPool.ts';
@@ -56,12 +64,16 @@ export async function buildServer({ databaseUrl, webFolder, log, now, isDemo }: 
     artworkExists: async (id) => (await artworkStore(db).find(id)) !== undefined,
     askForPlan: (lineId) => askForPlan(lineId),
   });
+  const planner = createRoutePlanner({
+    readCatalogue: catalogue.read,
+    figures: artworks.figures,
+    spoilage: routeRows.spoilage,
+  });
   const routes = createRouteService({
     db,
     routes: routeRows,
-    readCatalogue: catalogue.read,
+    planner,
     findLine: orders.getLine,
-    figures: artworks.figures,
     keepPreparation: artworks.keepPreparation,
     setPreparation: orderRows.setPreparation,
     setLineState: orderRows.setLineState,
@@ -81,6 +93,19 @@ export async function buildServer({ databaseUrl, webFolder, log, now, isDemo }: 
     work: pool.work,
     now,
   });
+  const papers = createPaperService({
+    findLine: orders.getLine,
+    findOrder: orders.get,
+    latestRoute: routes.latest,
+    lineDocument: routes.lineDocument,
+    blankCents: async ({ styleId }) => {
+      const { styles } = await catalogue.read();
+      const sizes = styles.find(({ id }) => id === styleId)?.sizes ?? [];
+      return new Map(sizes.map(({ size, cents }) => [size, cents]));
+    },
+    picture: prints.picture,
+    now,
+  });
   const runs = createRunService({
     db,
     runs: runStore(db),
@@ -88,6 +113,17 @@ export async function buildServer({ databaseUrl, webFolder, log, now, isDemo }: 
     latestRoute: routes.latest,
     setLineState: orderRows.setLineState,
   });
+  const comparisons = createComparisonService({
+    planner,
+    readCatalogue: catalogue.read,
+    preparations: artworks.preparations,
+    activeRuns: () => runs.list('active'),
+  });
+  const shopNeeds = {
+    shop: shopStore(db),
+    readCatalogue: catalogue.read,
+    replanDrafts: routes.replanDrafts,
+  };
   const isEmpty = (await db.rows(`select id from garment_style limit 1`)).length === 0;
   if (isDemo && isEmpty)
     await seedDemo({ db, readCatalogue: catalogue.read, artworks, orders, routes, runs }, now());
@@ -112,8 +148,10 @@ export async function buildServer({ databaseUrl, webFolder, log, now, isDemo }: 
     ...catalogueEndpoints(catalogue, weighings),
     ...artworkEndpoints(artworks),
     ...orderEndpoints(orders),
-    ...routeEndpoints(routes),
+    ...routeEndpoints(routes, comparisons),
+    ...shopEndpoints(createShopService(shopNeeds), createImportService(shopNeeds), catalogue.read),
     ...printEndpoints(prints),
+    ...paperEndpoints(papers),
     ...runEndpoints(runs),
     ...ledgerEndpoints(ledgerStore(db)),
     ...deviceEndpoints(devices),

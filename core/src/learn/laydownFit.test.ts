@@ -83,4 +83,12 @@ describe('laydown', () => {
     }));
     expect(fitPowderLoading(45, films).value).to.be.closeTo(60, 1);
   });
+
+  it('learns nothing of a white that an ink set does not have', () => {
+    const { colourMlM2, whiteMlM2 } = fitInkLaydown({ colourMlM2: 8, whiteMlM2: 0 }, [
+      { colourM2: 0.1, whiteM2: 0, baseM2: 0, grams: 1.05 },
+    ]);
+    expect(whiteMlM2).to.deep.equal({ value: 0, sd: 0 });
+    expect(colourMlM2.value).to.be.within(8, 10);
+  });
 });

@@ -20,11 +20,21 @@ const PRINT_SD_SHARE = 0.04;
 const COLOUR_G_ML = 1.05;
 const WHITE_G_ML = 1.25;
 
-/** Laydown of an ink set, ml/m², after weighing freshly printed pieces: from what was assumed and what was weighed. */
+/**
+ * Laydown of an ink set, ml/m², after weighing freshly printed pieces: from what was assumed and what was weighed.
+ * An ink set without white (assumed at 0) stays without: nothing is learnt of what is not there.
+ */
 export function fitInkLaydown(
   assumed: { colourMlM2: number; whiteMlM2: number },
   weighings: readonly Weighing[],
 ): { colourMlM2: Belief; whiteMlM2: Belief } {
+  if (assumed.whiteMlM2 === 0) {
+    const [colourMlM2] = believeAfter(
+      [asAssumed(assumed.colourMlM2)],
+      weighings.map(({ colourM2, grams }) => measured([colourM2 * COLOUR_G_ML], grams)),
+    );
+    return { colourMlM2, whiteMlM2: { value: 0, sd: 0 } };
+  }
   const [colourMlM2, whiteMlM2] = believeAfter(
     [asAssumed(assumed.colourMlM2), asAssumed(assumed.whiteMlM2)],
     weighings.map(({ colourM2, whiteM2, grams }) =>

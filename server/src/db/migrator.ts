@@ -4,8 +4,9 @@ import { createShop } from './migrations/20260131T0900-create-shop.ts';
 import { createOrdersAndRuns } from './migrations/20260131T0910-create-orders-and-runs.ts';
 import { prepareArtworks } from './migrations/20260214T0900-prepare-artworks.ts';
 import { weighPrints } from './migrations/20260221T0900-weigh-prints.ts';
+import { editShop } from './migrations/20260228T0900-edit-shop.ts';
 
-const MIGRATIONS = [createShop, createOrdersAndRuns, prepareArtworks, weighPrints]; // named one by one: the same in a bundle, under tsx and in tests
+const MIGRATIONS = [createShop, createOrdersAndRuns, prepareArtworks, weighPrints, editShop]; // named one by one: the same in a bundle, under tsx and in tests
 
 /** Brings the database's shape up to date; each migration is one transaction. */
 export function createMigrator(sequelize: Sequelize) {

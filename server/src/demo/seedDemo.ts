@@ -1,7 +1,6 @@
-import { randomUUID } from 'node:crypto';
-import { MACHINE_DOCUMENTS, MATERIAL_DOCUMENTS, PLACEMENTS, parse } from '@saltflat/contract';
+import { PLACEMENTS, parseBlank, parseMachine, parseMaterial } from '@saltflat/contract';
 import type { Catalogue, Order, OrderLineInput } from '@saltflat/contract';
-import { DEMO_ART, DEMO_MACHINES, DEMO_MATERIALS, DEMO_ORDERS, DEMO_STYLES, inventRun } from '@saltflat/demo';
+import { DEMO_ART, DEMO_BLANKS, DEMO_MACHINES, DEMO_MATERIALS, DEMO_ORDERS, inventRun } from '@saltflat/demo';
 import type { DemoArt, DemoLine, DemoOrder } from '@saltflat/demo';
 import sharp from 'sharp';
 import type { Database } from '../db/connection.ts';
@@ -9,6 +8,7 @@ import type { ArtworkService } from '../features/artworks/index.ts';
 import type { OrderService } from '../features/orders/index.ts';
 import type { RouteService } from '../features/routes/index.ts';
 import type { RunService } from '../features/runs/index.ts';
+import { shopStore } from '../features/shop/index.ts';
 
 interface Needs {
   db: Database;
@@ -50,52 +50,12 @@ async function rasterise({ svg, widthPx, background }: DemoArt): Promise<Buffer>
 
 /** The made-up shop’s blanks, materials and machines. */
 export async function seedShop(db: Database): Promise<void> {
-  for (const style of DEMO_STYLES) {
-    const id = randomUUID();
-    const { cotton, polyester, elastane, other } = style.fibres;
-    await db.rows(
-      `insert into garment_style (id, name, kind, cotton, polyester, elastane, other, construction, mass_g_m2, max_press_c)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) returning id`,
-      [
-        id,
-        style.name,
-        style.kind,
-        cotton,
-        polyester,
-        elastane,
-        other,
-        style.construction,
-        style.massGM2,
-        style.maxPressC,
-      ],
-    );
-    for (const [i, [name, hex, tone]] of style.colours.entries()) {
-      await db.rows(
-        `insert into garment_colour (id, style_id, position, name, hex, tone) values ($1, $2, $3, $4, $5, $6) returning id`,
-        [randomUUID(), id, i, name, hex, tone],
-      );
-    }
-    for (const [i, [size, cents]] of style.sizes.entries()) {
-      await db.rows(
-        `insert into garment_size (style_id, size, position, cents) values ($1, $2, $3, $4) returning size`,
-        [id, size, i, cents],
-      );
-    }
-  }
-  for (const [i, { kind, name, properties }] of DEMO_MATERIALS.entries()) {
-    parse(MATERIAL_DOCUMENTS[kind], properties);
-    await db.rows(
-      `insert into material (id, kind, name, position, properties) values ($1, $2, $3, $4, $5) returning id`,
-      [randomUUID(), kind, name, i, JSON.stringify(properties)],
-    );
-  }
-  for (const [i, { kind, name, properties }] of DEMO_MACHINES.entries()) {
-    parse(MACHINE_DOCUMENTS[kind], properties);
-    await db.rows(
-      `insert into machine (id, kind, name, position, properties) values ($1, $2, $3, $4, $5) returning id`,
-      [randomUUID(), kind, name, i, JSON.stringify(properties)],
-    );
-  }
+  const shop = shopStore(db);
+  await db.transaction(async (tx) => {
+    for (const blank of DEMO_BLANKS) await shop.insertBlank(parseBlank(blank), tx);
+    for (const material of DEMO_MATERIALS) await shop.insertMaterial(parseMaterial(material), tx);
+    for (const machine of DEMO_MACHINES) await shop.insertMachine(parseMachine(machine), tx);
+  });
 }
 
 async function seedOrder(needs: Needs, demo: DemoOrder, context: Context): Promise<void> {
@@ -138,6 +98,7 @@ function lineInput(line: DemoLine, { catalogue, artworkIds }: Context): OrderLin
     widthMm: line.widthMm,
     process: line.process,
     sizes: line.sizes.map(([size, quantity]) => ({ size, quantity })),
+    ...(line.house ? { house: line.house } : {}),
   };
 }
 

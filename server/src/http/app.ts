@@ -8,6 +8,7 @@ import { pinoHttp } from 'pino-http';
 import { problemHandler, unknownPath } from './problemHandler.ts';
 
 const JSON_LIMIT = '1mb';
+const TABLE_LIMIT = '4mb'; // lists of the set-up come in as text
 
 export interface AppParts {
   log: Logger;
@@ -50,7 +51,13 @@ export function createApp({ log, api, live, webFolder }: AppParts): Express {
   );
   app.use('/api/v1', live);
   app.use(compression());
-  app.use('/api/v1', express.json({ limit: JSON_LIMIT }), api, unknownPath);
+  app.use(
+    '/api/v1',
+    express.json({ limit: JSON_LIMIT }),
+    express.text({ type: 'text/plain', limit: TABLE_LIMIT }),
+    api,
+    unknownPath,
+  );
   if (webFolder !== null) serveWeb(app, webFolder);
   app.use(problemHandler(log));
   return app;

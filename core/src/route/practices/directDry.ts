@@ -48,16 +48,15 @@ export const directAirDry: Practice = {
       ability: { min: 60, max: 14400 },
     });
     return {
-      title: 'Dry on the rack',
-      per: 'batch',
-      ...(equipment.rack ? { on: { kind: 'rack', name: equipment.rack.name } } : {}),
-      handsS: 10 * input.pieces,
-      machineS: time.value,
-      timerS: time.value,
+      title: 'Hang on the rack',
+      per: 'piece',
+      ...(equipment.rack ? { on: { kind: 'rack' as const, name: equipment.rack.name } } : {}),
+      handsS: 10,
       settings: [time],
       checks: ['Hung flat, nothing touches the print area', 'Away from powder and printers'],
       look: 'Dry to the touch over the whole print area.',
-      phases: [rest('air-dry', time.value)],
+      phases: [rest('hang', 10, true)],
+      waitAfter: { minS: time.value, maxS: null, why: 'Dry to the touch over the whole print area.' },
     };
   },
 };

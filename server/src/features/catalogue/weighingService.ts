@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { DomainError } from '@saltflat/contract';
 import type { LaydownFit, Material, OrderLine, WeighingInput } from '@saltflat/contract';
 import type { ArtFigures } from '@saltflat/core/artwork';
+import { PROCESS_MODULES, isFilmProcess } from '@saltflat/core/route';
 import type { Database } from '../../db/connection.ts';
 import { laydownFits } from './weighedMaterials.ts';
 import type { MaterialWeighing } from './weighedMaterials.ts';
@@ -25,11 +26,11 @@ export function createWeighingService({ db, readMaterials, readWeighings, findLi
     const { line } = await findLine(lineId);
     const grams = input.afterG - input.beforeG;
     refuseNoGain(grams);
-    if (input.of === 'powder' && line.process !== 'dtf')
-      throw new DomainError('not-now', `${line.code} is printed directly: no powder is laid on it.`);
+    if (input.of === 'powder' && !isFilmProcess(line.process))
+      throw new DomainError('not-now', `${line.code} is not made on film here: no powder is laid on it.`);
     const material = (await readMaterials()).find(
       ({ kind, properties }) =>
-        kind === input.of && (kind === 'powder' || properties.process === line.process),
+        kind === input.of && (kind === 'powder' || properties.use === PROCESS_MODULES[line.process].ink),
     );
     if (!material) throw new DomainError('not-now', `The shop has no ${input.of} set up for ${line.code}.`);
     const { coverage, inkMm2, perimeterMm, laydown } = await lineFigures(lineId);

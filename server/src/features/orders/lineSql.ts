@@ -14,7 +14,7 @@ export const LINE_COLUMNS = `
   (select json_build_object('id', q.id, 'lineId', q.line_id, 'routeNumber', (select number from route_version v where v.id = q.route_version_id),
     'verdict', q.verdict, 'customerName', q.customer_name, 'note', q.note, 'byName', q.by_name, 'at', q.at)
      from proof_answer q where q.line_id = l.id order by q.at desc limit 1) as proof,
-  l.placement, l.drop_mm as "dropMm", l.width_mm as "widthMm", l.process,
+  l.placement, l.drop_mm as "dropMm", l.width_mm as "widthMm", l.process, l.house, l.grades,
   (select json_agg(json_build_object('size', z.size, 'quantity', z.quantity) order by gz.position nulls last, z.size)
      from order_line_size z left join garment_size gz on gz.style_id = s.id and gz.size = z.size where z.line_id = l.id) as sizes,
   (select sum(z.quantity)::int from order_line_size z where z.line_id = l.id) as pieces,

@@ -131,6 +131,10 @@ export function createOrderService({ db, orders, readCatalogue, artworkExists, a
         if (line.sizes.findIndex((other) => other.size === size) !== k)
           refuse(`sizes/${k}/size`, `Size ${size} is there twice: add the quantities.`);
       }
+      for (const [k, { sizes }] of (line.grades ?? []).entries())
+        for (const size of sizes)
+          if (!line.sizes.some((ordered) => ordered.size === size))
+            refuse(`grades/${k}/sizes`, `A width is given for size ${size}, which this line does not order.`);
       if (line.artworkId !== null && !(await artworkExists(line.artworkId)))
         refuse('artworkId', 'That artwork is not here: drop the file again.');
     }
@@ -185,14 +189,24 @@ function hasChanged(input: OrderLineInput, before: readonly OrderLine[]): boolea
   const line = before.find(({ id }) => id === input.id);
   if (!line) return true;
   const asWas = asInput(line);
-  const { id: _own, ...asIs } = { ...input, preparationId: input.preparationId ?? asWas.preparationId };
+  const { id: _own, ...asIs } = {
+    ...input,
+    preparationId: input.preparationId ?? asWas.preparationId,
+    grades: input.grades ?? asWas.grades,
+    house: input.house ?? asWas.house,
+  };
   return stable(asWas) !== stable(asIs);
 }
 
 /** Field order and order of sizes do not make a line another one. */
 function stable({ sizes, ...line }: Omit<OrderLineInput, 'id'>): string {
   return JSON.stringify([
-    Object.entries(line).sort(),
+    Object.entries(line)
+      .map(([key, value]): [string, unknown] => [
+        key,
+        key === 'house' ? Object.entries(value ?? {}).sort() : value,
+      ])
+      .sort(([p], [q]) => (p < q ? -1 : 1)),
     sizes.map(({ size, quantity }) => `${size}×${quantity}`).sort(),
   ]);
 }
@@ -207,6 +221,8 @@ const asInput = ({
   widthMm,
   process,
   sizes,
+  grades,
+  house,
 }: OrderLine): OrderLineInput => ({
   styleId,
   colourId: colour.id,
@@ -217,6 +233,8 @@ const asInput = ({
   widthMm,
   process,
   sizes,
+  grades,
+  house,
 });
 
 /** The rows of the order list as a spreadsheet wants them. */

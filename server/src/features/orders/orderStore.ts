@@ -172,10 +172,10 @@ export function orderStore(db: Database) {
   ): Promise<string> {
     const id = input.id ?? randomUUID();
     await tx.rows(
-      `insert into order_line (id, order_id, position, colour_id, artwork_id, placement, drop_mm, width_mm, process, state, preparation_id)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
+      `insert into order_line (id, order_id, position, colour_id, artwork_id, placement, drop_mm, width_mm, process, state, preparation_id, house, grades)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, coalesce($12::jsonb, '{}'), coalesce($13::jsonb, '[]'))
        on conflict (id) do update set position = $3, colour_id = $4, artwork_id = $5, placement = $6, drop_mm = $7, width_mm = $8, process = $9,
-         state = $10, plan_problem = null,
+         state = $10, plan_problem = null, house = coalesce($12::jsonb, order_line.house), grades = coalesce($13::jsonb, order_line.grades),
          preparation_id = case when order_line.artwork_id = $5 then coalesce($11, order_line.preparation_id) else $11 end returning id`,
       [
         id,
@@ -189,6 +189,8 @@ export function orderStore(db: Database) {
         input.process,
         input.artworkId ? 'planning' : 'needs-art',
         input.preparationId ?? null,
+        input.house ? JSON.stringify(input.house) : null,
+        input.grades ? JSON.stringify(input.grades) : null,
       ],
     );
     await tx.rows(`delete from order_line_size where line_id = $1 returning size`, [id]);

@@ -1,7 +1,7 @@
 import { DomainError, PLACEMENTS } from '@saltflat/contract';
 import type { OrderLine, ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
-import { PROCESS_NAMES } from '@saltflat/core/route';
+import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
 import sharp from 'sharp';
 import type { Plane, PixelAnswer, Raster } from '../../jobs/pixelTask.ts';
 import type { PrintStore } from './printStore.ts';
@@ -48,6 +48,16 @@ export function createPrintService({ prints, lineJob, findLine, pixels, work, no
     return { name: `${fileStem(line)}-${which}.${format}`, bytes: await encode(raster, format) };
   }
 
+  /** The print on its garment's colour, PNG, no longer than `maxPx` either way. */
+  async function picture(lineId: string, maxPx: number): Promise<{ bytes: Buffer; figures: ArtFigures }> {
+    const { figures, raster } = await rendered(lineId, 'composite');
+    const bytes = await toSharp(raster)
+      .resize(maxPx, maxPx, { fit: 'inside', withoutEnlargement: true })
+      .png()
+      .toBuffer();
+    return { bytes, figures };
+  }
+
   /** One page for the customer. */
   async function proof(lineId: string): Promise<{ name: string; bytes: Buffer }> {
     const { line, job, figures, raster } = await rendered(lineId, 'composite');
@@ -88,11 +98,11 @@ export function createPrintService({ prints, lineJob, findLine, pixels, work, no
     return prints.answers(lineId);
   }
 
-  return { plane, proof, answer, answers };
+  return { plane, picture, proof, answer, answers };
 }
 
 function refuseMissing({ code, process }: OrderLine, which: Plane, figures: ArtFigures): void {
-  if (which.startsWith('film-') && process !== 'dtf')
+  if (which.startsWith('film-') && !isFilmProcess(process))
     throw new DomainError('not-now', `${code} is printed directly: nothing of it is mirrored for film.`);
   if (which === 'second-white' && figures.ml.h === 0)
     throw new DomainError(

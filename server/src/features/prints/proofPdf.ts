@@ -1,5 +1,5 @@
-import { createRequire } from 'node:module';
-import PDFDocument from 'pdfkit';
+import { HAIRLINE, INK, MUTED, PT_PER_MM, openSheet, write, writeColumn } from '../../pdf/index.ts';
+import type { Doc } from '../../pdf/index.ts';
 
 /** What stands on a customer's proof. */
 export interface ProofSheet {
@@ -22,66 +22,17 @@ export interface ProofSheet {
   madeAt: string;
 }
 
-const require = createRequire(import.meta.url);
-const PT_PER_MM = 72 / 25.4;
 const PAGE = { width: 210 * PT_PER_MM, height: 297 * PT_PER_MM }; // A4
 const MARGIN = 18 * PT_PER_MM;
-const INK = '#0F2A30';
-const MUTED = '#4C646B';
-const HAIRLINE = '#D5DEE1';
 
 /** One A4 page: the print on the garment's colour to scale, what it is, and room for the customer's answer. */
 export async function proofPdf(sheet: ProofSheet): Promise<Buffer> {
-  const doc = new PDFDocument({
-    size: [PAGE.width, PAGE.height],
-    margin: MARGIN,
-    info: { Title: `Proof ${sheet.code}`, Author: 'Saltflat', CreationDate: new Date(sheet.madeAt) },
-  });
-  const chunks: Buffer[] = [];
-  doc.on('data', (chunk: Buffer) => chunks.push(chunk));
-  const done = new Promise<void>((resolve) => doc.on('end', resolve));
-  registerFonts(doc);
+  const { doc, finish } = openSheet({ title: `Proof ${sheet.code}`, madeAt: sheet.madeAt });
   drawHead(doc, sheet);
   const bottom = drawPicture(doc, sheet);
   const below = drawFacts(doc, sheet, bottom + 16);
   drawAnswer(doc, sheet, below + 18);
-  doc.end();
-  await done;
-  return Buffer.concat(chunks);
-}
-
-type Doc = InstanceType<typeof PDFDocument>;
-const FACES = ['latin', 'latin-ext'] as const;
-
-function registerFonts(doc: Doc): void {
-  for (const face of FACES)
-    for (const weight of [400, 600])
-      doc.registerFont(
-        `${face}-${weight}`,
-        require.resolve(`@fontsource/archivo/files/archivo-${face}-${weight}-normal.woff`),
-      );
-}
-
-interface Words {
-  x: number;
-  y: number;
-  size?: number;
-  weight?: 400 | 600;
-  colour?: string;
-}
-
-/** Writes one line; letters beyond western Latin come from the font's second file. */
-function write(doc: Doc, text: string, { x, y, size = 10, weight = 400, colour = INK }: Words): number {
-  doc.fontSize(size).fillColor(colour);
-  let at = x;
-  for (const part of text.match(
-    /[\u0020-\u00ff\u2010-\u2026\u00d7]+|[^\u0020-\u00ff\u2010-\u2026\u00d7]+/g,
-  ) ?? []) {
-    const isBasic = /^[\u0020-\u00ff\u2010-\u2026]/.test(part);
-    doc.font(`${isBasic ? 'latin' : 'latin-ext'}-${weight}`).text(part, at, y, { lineBreak: false });
-    at += doc.widthOfString(part);
-  }
-  return at;
+  return finish();
 }
 
 function drawHead(doc: Doc, { code, customer, madeAt }: ProofSheet): void {
@@ -136,14 +87,8 @@ function drawFacts(doc: Doc, sheet: ProofSheet, top: number): number {
     y += 16;
   }
   y += 4;
-  for (const note of sheet.notes) {
-    doc
-      .font('latin-400')
-      .fontSize(9)
-      .fillColor(MUTED)
-      .text(note, MARGIN, y, { width: PAGE.width - 2 * MARGIN });
-    y = doc.y + 3;
-  }
+  for (const note of sheet.notes)
+    y = writeColumn(doc, note, { x: MARGIN, y, width: PAGE.width - 2 * MARGIN, size: 9, colour: MUTED }) + 3;
   return y;
 }
 

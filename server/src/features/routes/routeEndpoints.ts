@@ -1,9 +1,35 @@
-import { ArtworkReport, PreparationInput, RoutePlanInput, RouteVersion } from '@saltflat/contract';
+import {
+  ArtworkReport,
+  ComparisonQuery,
+  LineDocument,
+  PreparationInput,
+  RoutePlanInput,
+  RouteVersion,
+} from '@saltflat/contract';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
+import type { ComparisonService } from './comparisonService.ts';
 import type { RouteService } from './routeService.ts';
 
-export const routeEndpoints = (routes: RouteService): Endpoint[] => [
+export const routeEndpoints = (routes: RouteService, comparisons: ComparisonService): Endpoint[] => [
+  endpoint(
+    {
+      method: 'post',
+      path: '/comparisons',
+      summary: 'Every process for a line that is being written, side by side',
+      body: ComparisonQuery,
+    },
+    ({ body }) => comparisons.compare(body as ComparisonQuery),
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/lines/:id/document',
+      summary: 'All that a line’s newest route is planned from, as the command line reads it',
+      answer: LineDocument,
+    },
+    ({ params }) => routes.lineDocument(params.id ?? ''),
+  ),
   endpoint(
     { method: 'get', path: '/lines/:id/route', summary: 'The newest route of a line', answer: RouteVersion },
     ({ params }) => routes.latest(params.id ?? ''),

@@ -1,25 +1,25 @@
-import { DomainError, equipmentOf, garmentOf } from '@saltflat/contract';
+import { DomainError } from '@saltflat/contract';
 import type {
-  Catalogue,
+  LineDocument,
   OrderLine,
   PreparationInput,
+  Replanned,
   RoutePlanInput,
   RouteVersion,
-  SettingOverride,
 } from '@saltflat/contract';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
-import { priceRoute } from '@saltflat/core/cost';
-import { DEFAULT_HOUSE, artJobFor, planRoute, printNeedsOf } from '@saltflat/core/route';
-import type { RouteInput } from '@saltflat/core/route';
+import { compareRoutes } from '@saltflat/core/route';
+import { formatMoney } from '@saltflat/core/units';
 import type { Database } from '../../db/connection.ts';
+import { asPlanned, asRefusal } from './routePlanner.ts';
+import type { RoutePlanner } from './routePlanner.ts';
 import type { NewRouteVersion, RouteStore } from './routeStore.ts';
 
 interface Needs {
   db: Database;
   routes: RouteStore;
-  readCatalogue: () => Promise<Catalogue>;
-  findLine: (lineId: string) => Promise<{ line: OrderLine; isCancelled: boolean }>;
-  figures: (artworkId: string, job: ArtJob) => Promise<ArtFigures>;
+  planner: RoutePlanner;
+  findLine: (lineId: string) => Promise<{ line: OrderLine; customer: string; isCancelled: boolean }>;
   keepPreparation: (
     artworkId: string,
     made: Pick<PreparationInput, 'steps' | 'white' | 'by'>,
@@ -44,9 +44,8 @@ export type RouteService = ReturnType<typeof createRouteService>;
 export function createRouteService({
   db,
   routes,
-  readCatalogue,
+  planner,
   findLine,
-  figures,
   keepPreparation,
   setPreparation,
   setLineState,
@@ -67,7 +66,7 @@ export function createRouteService({
     if (line.state !== 'planning' || isCancelled) return;
     try {
       const former = await routes.latest(lineId);
-      const planned = await plan(line, former?.overrides ?? [], 'drop-lost');
+      const planned = await planner.plan(line, former?.overrides ?? [], 'drop-lost');
       await db.transaction(async (tx) => {
         if (!former || !isSame(former, planned)) await routes.insert(planned, tx);
         await setLineState(lineId, 'ready', null, tx);
@@ -85,7 +84,7 @@ export function createRouteService({
     const former = await latest(lineId);
     refuseStale(line, former, basedOn);
     refuseRun(line);
-    const planned = await plan(line, overrides, 'refuse-lost');
+    const planned = await planner.plan(line, overrides, 'refuse-lost');
     if (!isSame(former, planned)) await db.transaction((tx) => routes.insert(planned, tx));
     return latest(lineId);
   }
@@ -100,7 +99,7 @@ export function createRouteService({
     refuseRun(line);
     const { steps, white, widthMm, overrides } = input;
     const made = { id: '', artworkId, number: 0, steps, white, byName: input.by, createdAt: '' };
-    const planned = await plan({ ...line, widthMm, preparation: made }, overrides, 'refuse-lost');
+    const planned = await planner.plan({ ...line, widthMm, preparation: made }, overrides, 'refuse-lost');
     const isUntouched = steps.length === 0 && Object.keys(white).length === 0;
     await db.transaction(async (tx) => {
       const preparationId = isUntouched ? null : await keepPreparation(artworkId, input, tx);
@@ -111,90 +110,88 @@ export function createRouteService({
     return latest(lineId);
   }
 
-  async function plan(
-    line: OrderLine,
-    overrides: readonly SettingOverride[],
-    lost: 'drop-lost' | 'refuse-lost',
-  ): Promise<NewRouteVersion> {
-    if (line.artwork === null) throw new DomainError('not-now', `${line.code} has no artwork.`);
-    const catalogue = await readCatalogue();
-    const style = catalogue.styles.find(({ id }) => id === line.styleId);
-    if (!style)
-      throw new DomainError(
-        'not-found',
-        `The garment “${line.styleName}” is not in the shop’s list any more.`,
-      );
-    const equipment = equipmentOf(catalogue);
-    const garment = garmentOf(style, line.colour);
-    const job = artJobFor(
-      { ...sizeAndSteps(line), garment, inkSet: equipment.inkSets[line.process], powder: equipment.powder },
-      overrides,
-    );
-    const print = printNeedsOf(await measured(line.artwork.id, job));
-    if (print.inkMm2 === 0)
-      throw new DomainError('not-now', `“${line.artwork.name}” is empty: there is nothing to print.`);
-    const bare: RouteInput = {
-      process: line.process,
-      garment,
-      print,
-      pieces: line.pieces,
-      equipment,
-      house: DEFAULT_HOUSE,
-      overrides: [],
-    };
-    const kept = lost === 'refuse-lost' ? overrides : keepKnown(bare, overrides);
-    const route = refusing(() => planRoute({ ...bare, overrides: kept }));
-    return {
-      lineId: line.id,
-      route,
-      cost: priceRoute(route, meanBlankCents(line, style.sizes), line.pieces),
-      overrides: [...kept],
-      pieces: line.pieces,
-    };
+  /** Plans every route anew that is not on the floor yet, and says what came out differently and where. */
+  async function replanDrafts(): Promise<{ replanned: Replanned[]; unchanged: number }> {
+    const replanned: Replanned[] = [];
+    let unchanged = 0;
+    for (const lineId of await routes.draftLines()) {
+      const change = await replanDraft(lineId);
+      if (change) replanned.push(change);
+      else unchanged++;
+    }
+    return { replanned, unchanged };
   }
 
-  async function measured(artworkId: string, job: ArtJob): Promise<ArtFigures> {
+  async function replanDraft(lineId: string): Promise<Replanned | null> {
+    const { line, customer } = await findLine(lineId);
+    const about = { lineId, code: line.code, customer };
+    const former = await routes.latest(lineId);
     try {
-      return await figures(artworkId, job);
+      const planned = await planner.plan(line, former?.overrides ?? [], 'drop-lost');
+      if (former && isSame(former, planned) && line.state === 'ready') return null;
+      await db.transaction(async (tx) => {
+        if (!former || !isSame(former, planned)) await routes.insert(planned, tx);
+        await setLineState(lineId, 'ready', null, tx);
+      });
+      const { number } = await latest(lineId);
+      const differences = former
+        ? [...compareRoutes(former.route, planned.route), ...costs(former, planned)]
+        : [];
+      return { ...about, problem: null, number, differences };
     } catch (error) {
-      throw asRefusal(error) ?? error;
+      const problem = asRefusal(error);
+      if (!problem) throw error;
+      if (line.state === 'failed' && line.planProblem === problem.message) return null;
+      await setLineState(lineId, 'failed', problem.message, db);
+      return { ...about, problem: problem.message, number: null, differences: [] };
     }
   }
 
-  /** How a line's artwork is to be judged and printed: at its size, on its garment, with its steps. */
   async function lineJob(lineId: string): Promise<{ line: OrderLine; artworkId: string; job: ArtJob }> {
     const { line } = await findLine(lineId);
     if (!line.artwork) throw new DomainError('not-found', `${line.code} has no artwork.`);
-    const catalogue = await readCatalogue();
-    const style = catalogue.styles.find(({ id }) => id === line.styleId);
-    if (!style)
-      throw new DomainError(
-        'not-found',
-        `The garment “${line.styleName}” is not in the shop’s list any more.`,
-      );
-    const { inkSets, powder } = equipmentOf(catalogue);
     const overrides = (await routes.latest(lineId))?.overrides ?? [];
-    const job = artJobFor(
-      {
-        ...sizeAndSteps(line),
-        garment: garmentOf(style, line.colour),
-        inkSet: inkSets[line.process],
-        powder,
-      },
-      overrides,
-    );
-    return { line, artworkId: line.artwork.id, job };
+    const { artworkId, job } = await planner.artJob(asPlanned(line), overrides);
+    return { line, artworkId, job };
   }
 
   async function lineFigures(lineId: string): Promise<ArtFigures> {
     const { artworkId, job } = await lineJob(lineId);
-    return measured(artworkId, job);
+    return planner.measured(artworkId, job);
   }
 
-  return { latest, versions: routes.versions, planInBackground, replan, prepare, lineJob, lineFigures };
+  /** All that a line's newest route is planned from: the same for browser, script and server. */
+  async function lineDocument(lineId: string): Promise<LineDocument> {
+    const { line } = await findLine(lineId);
+    return planner.document(asPlanned(line), (await routes.latest(lineId))?.overrides ?? []);
+  }
+
+  return {
+    latest,
+    versions: routes.versions,
+    planInBackground,
+    replan,
+    prepare,
+    replanDrafts,
+    lineJob,
+    lineFigures,
+    lineDocument,
+  };
 }
 
-const sizeAndSteps = ({ process, widthMm, preparation }: OrderLine) => ({ process, widthMm, preparation });
+/** Cost per piece, where it moved by a cent or more. */
+function costs({ cost: before }: RouteVersion, { cost: after }: NewRouteVersion): Replanned['differences'] {
+  return Math.abs(before.totalCents - after.totalCents) < 1
+    ? []
+    : [
+        {
+          operation: 'Cost',
+          what: 'per piece',
+          before: formatMoney(before.totalCents),
+          after: formatMoney(after.totalCents),
+        },
+      ];
+}
 
 function refuseStale(line: OrderLine, former: RouteVersion | undefined, basedOn: number | null): void {
   if ((former?.number ?? null) === basedOn) return;
@@ -213,14 +210,6 @@ function refuseRun({ code, state }: OrderLine): void {
     );
 }
 
-/** Overrides that still name an operation and setting of this route; a process change loses the others. */
-function keepKnown(bare: RouteInput, overrides: readonly SettingOverride[]): SettingOverride[] {
-  const { operations } = planRoute(bare);
-  return overrides.filter(({ operation, setting }) =>
-    operations.some(({ id, settings }) => id === operation && settings.some(({ key }) => key === setting)),
-  );
-}
-
 function isSame(former: RouteVersion, planned: NewRouteVersion): boolean {
   const canonical = ({ route, cost, overrides, pieces }: NewRouteVersion): string =>
     JSON.stringify(sorted([route, cost, overrides, pieces]));
@@ -236,36 +225,4 @@ function sorted(value: unknown): unknown {
       .sort(([p], [q]) => (p < q ? -1 : 1))
       .map(([key, inner]) => [key, sorted(inner)]),
   );
-}
-
-function meanBlankCents(
-  { sizes, pieces }: OrderLine,
-  prices: readonly { size: string; cents: number }[],
-): number {
-  const total = sizes.reduce(
-    (sum, { size, quantity }) => sum + quantity * (prices.find((price) => price.size === size)?.cents ?? 0),
-    0,
-  );
-  return total / pieces;
-}
-
-/** core refuses with RangeErrors that are written for people: pass them on as refusals. */
-function refusing<T>(work: () => T): T {
-  try {
-    return work();
-  } catch (error) {
-    throw asRefusal(error) ?? error;
-  }
-}
-
-function asRefusal(error: unknown): DomainError | null {
-  if (error instanceof DomainError) return error.code === 'database-away' ? null : error;
-  return error instanceof RangeError
-    ? new DomainError(
-        'invalid-input',
-        error.message,
-        { fields: [{ path: '/overrides', message: error.message }] },
-        { cause: error },
-      )
-    : null;
 }

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { readCost, readRoute } from '@saltflat/contract';
 import type { RouteVersion } from '@saltflat/contract';
+import type { Process } from '@saltflat/core/route';
 import type { Database } from '../../db/connection.ts';
 
 export type RouteStore = ReturnType<typeof routeStore>;
@@ -10,7 +12,12 @@ interface RouteRow extends Omit<RouteVersion, 'createdAt'> {
 }
 
 const COLUMNS = `id, line_id as "lineId", number, created_at as "createdAt", document as route, cost, overrides, pieces`;
-const toVersion = (row: RouteRow): RouteVersion => ({ ...row, createdAt: row.createdAt.toISOString() });
+const toVersion = (row: RouteRow): RouteVersion => ({
+  ...row,
+  route: readRoute(row.route),
+  cost: readCost(row.cost),
+  createdAt: row.createdAt.toISOString(),
+});
 
 /** Versions of routes: written once, never changed. */
 export function routeStore(db: Database) {
@@ -30,6 +37,23 @@ export function routeStore(db: Database) {
       );
       return row && toVersion(row);
     },
+    /** Lines whose route is a draft still: planned, or refused, but not on the floor. */
+    draftLines: async (): Promise<string[]> =>
+      (
+        await db.rows<{ id: string }>(
+          `select l.id from order_line l join customer_order o on o.id = l.order_id
+           where l.state in ('ready', 'failed') and l.removed_at is null and o.cancelled_at is null and l.artwork_id is not null
+           order by o.due_at, l.position`,
+        )
+      ).map(({ id }) => id),
+    /** Pieces that came out by a process, and how many of them were not good. */
+    spoilage: async (process: Process): Promise<{ inspected: number; spoiled: number }> =>
+      (await db.row<{ inspected: number; spoiled: number }>(
+        `select count(*)::int as inspected, count(*) filter (where x.verdict <> 'good')::int as spoiled
+         from outcome x join run r on r.id = x.run_id join route_version v on v.id = r.route_version_id
+         where v.document ->> 'process' = $1`,
+        [process],
+      )) ?? { inspected: 0, spoiled: 0 },
     insert: async (
       { lineId, route, cost, overrides, pieces }: NewRouteVersion,
       tx: Database,

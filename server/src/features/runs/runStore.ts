@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { DomainError } from '@saltflat/contract';
+import { DomainError, readRoute } from '@saltflat/contract';
 import type { Run, RunEventInput } from '@saltflat/contract';
 import { UniqueConstraintError } from 'sequelize';
 import type { Database } from '../../db/connection.ts';
@@ -26,6 +26,7 @@ const RUN = `
 
 const toRun = ({ createdAt, finishedAt, events, ...row }: RunRow): Run => ({
   ...row,
+  route: readRoute(row.route),
   createdAt: createdAt.toISOString(),
   finishedAt: finishedAt?.toISOString() ?? null,
   events: events.map((event) => ({

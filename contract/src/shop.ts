@@ -1,0 +1,183 @@
+import { Type } from 'typebox';
+import type { TSchema } from 'typebox';
+import {
+  BlankInput,
+  MACHINE_DOCUMENTS,
+  MACHINE_HEAD,
+  MATERIAL_DOCUMENTS,
+  MATERIAL_HEAD,
+  MachineInput,
+  MaterialInput,
+} from './catalogue.ts';
+import type { MachineKind, MaterialKind } from './catalogue.ts';
+import { DomainError } from './problems.ts';
+import type { FieldProblem } from './problems.ts';
+import { fieldsOf } from './recordFields.ts';
+import type { RecordField } from './recordFields.ts';
+import { RouteDifference } from './routes.ts';
+import { Id, Version, nullable, strictObject } from './scalars.ts';
+import type { Static } from './scalars.ts';
+import { HouseDocument, RatesDocument } from './shopSettings.ts';
+import { parse } from './validate.ts';
+
+/** The lists of the shop's set-up that can be taken out and in as tables. */
+export const SHOP_LISTS = ['blanks', 'materials', 'machines', 'methods'] as const;
+export type ShopList = (typeof SHOP_LISTS)[number];
+
+const changed = <T extends TSchema>(record: T) => strictObject({ record, version: Version });
+export const BlankChange = changed(BlankInput);
+export type BlankChange = { record: BlankInput; version: number };
+export const MaterialChange = changed(MaterialInput);
+export type MaterialChange = { record: MaterialInput; version: number };
+export const MachineChange = changed(MachineInput);
+export type MachineChange = { record: MachineInput; version: number };
+export const HouseChange = changed(HouseDocument);
+export type HouseChange = { record: HouseDocument; version: number };
+export const RatesChange = changed(RatesDocument);
+export type RatesChange = { record: RatesDocument; version: number };
+
+/** Draft routes that were planned anew after a change of the set-up, with what differs. */
+export const Replanned = strictObject({
+  lineId: Id,
+  code: Type.String(),
+  customer: Type.String(),
+  /** Why it can no longer be planned; `null` where it can. */
+  problem: nullable(Type.String()),
+  /** Number of the new version; `null` where none was made. */
+  number: nullable(Type.Integer()),
+  differences: Type.Array(RouteDifference),
+});
+export type Replanned = Static<typeof Replanned>;
+
+/** The answer to every change of the set-up: what it is now, and what it did to the routes not run yet. */
+export const ShopChanged = strictObject({
+  id: nullable(Id),
+  version: nullable(Version),
+  replanned: Type.Array(Replanned),
+  /** Draft routes that came out the same. */
+  unchanged: Type.Integer(),
+});
+export type ShopChanged = Static<typeof ShopChanged>;
+
+export const ImportQuery = strictObject({
+  list: Type.Enum([...SHOP_LISTS], { title: 'List' }),
+  format: Type.Enum(['csv', 'json'], { title: 'Format' }),
+  /** Only says what would change. */
+  dryRun: Type.Optional(Type.Boolean({ title: 'Dry run' })),
+});
+export type ImportQuery = Static<typeof ImportQuery>;
+export const ExportQuery = strictObject({
+  list: Type.Enum([...SHOP_LISTS], { title: 'List' }),
+  format: Type.Enum(['csv', 'json'], { title: 'Format' }),
+});
+
+/** What an import does, or would do, with one line of the file. */
+export const ImportLine = strictObject({
+  /** Counted as a spreadsheet counts: the heading is line 1. In JSON the first record is 1. */
+  line: Type.Integer(),
+  name: Type.String(),
+  action: Type.Enum(['add', 'change', 'same', 'refuse']),
+  /** What would change, in words; or why it is refused. */
+  notes: Type.Array(Type.String()),
+});
+export type ImportLine = Static<typeof ImportLine>;
+export const ImportReport = strictObject({
+  list: Type.Enum([...SHOP_LISTS]),
+  lines: Type.Array(ImportLine),
+  /** False for a dry run, and where anything was refused: then nothing is changed at all. */
+  isApplied: Type.Boolean(),
+  replanned: Type.Array(Replanned),
+});
+export type ImportReport = Static<typeof ImportReport>;
+
+/** The fields of a blank, a kind of material or a kind of machine, in the order a person fills them in. */
+export const BLANK_FIELDS: readonly RecordField[] = fieldsOf(BlankInput);
+export const materialFields = (kind: MaterialKind): RecordField[] => [
+  ...fieldsOf(MATERIAL_HEAD),
+  ...fieldsOf(MATERIAL_DOCUMENTS[kind], ['properties']),
+];
+export const machineFields = (kind: MachineKind): RecordField[] => [
+  ...fieldsOf(MACHINE_HEAD),
+  ...fieldsOf(MACHINE_DOCUMENTS[kind], ['properties']),
+];
+
+/** Checks a blank beyond its shape. @throws DomainError `invalid-input` naming the fields */
+export function parseBlank(data: unknown): BlankInput {
+  const blank = parse(BlankInput, data);
+  const { fibres, colours, sizes } = blank;
+  const whole = Object.values(fibres).reduce((sum, share) => sum + share, 0);
+  const problems: FieldProblem[] = [];
+  if (Math.abs(whole - 1) > 0.001)
+    problems.push({
+      path: '/fibres',
+      message: `The fibres make ${Math.round(1000 * whole) / 10} % together; they must make 100 %.`,
+    });
+  problems.push(
+    ...twice(colours.map(({ name }) => name)).map((name) => ({
+      path: '/colours',
+      message: `The colour “${name}” is there twice.`,
+    })),
+    ...twice(sizes.map(({ size }) => size)).map((size) => ({
+      path: '/sizes',
+      message: `The size “${size}” is there twice.`,
+    })),
+  );
+  refuse(problems);
+  return blank;
+}
+
+const twice = (names: readonly string[]): string[] => [
+  ...new Set(names.filter((name, i) => names.indexOf(name) < i)),
+];
+
+/** Checks a material with its own kind's document. @throws DomainError `invalid-input` naming the fields */
+export function parseMaterial(data: unknown): MaterialInput {
+  const record = parse(MaterialInput, data);
+  return { ...record, properties: parseProperties(MATERIAL_DOCUMENTS[record.kind], record.properties) };
+}
+
+/** Checks a machine with its own kind's document. @throws DomainError `invalid-input` naming the fields */
+export function parseMachine(data: unknown): MachineInput {
+  const record = parse(MachineInput, data);
+  return { ...record, properties: parseProperties(MACHINE_DOCUMENTS[record.kind], record.properties) };
+}
+
+function parseProperties(schema: TSchema, data: unknown): Record<string, unknown> {
+  const properties = within('/properties', () => parse(schema, data)) as Record<string, unknown>;
+  refuse(crossedSpans(schema, properties));
+  return properties;
+}
+
+/** Refusals of a part, as refusals of the whole. */
+function within<T>(path: string, work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (!(error instanceof DomainError)) throw error;
+    const fields = error.extra.fields?.map((field) => ({ ...field, path: `${path}${field.path}` }));
+    throw new DomainError(error.code, error.message, fields ? { fields } : {}, { cause: error });
+  }
+}
+
+/** Spans whose lower end is above their upper. */
+function crossedSpans(schema: TSchema, properties: Record<string, unknown>): FieldProblem[] {
+  const titles = (schema as { properties?: Record<string, { title?: string }> }).properties ?? {};
+  return Object.entries(properties).flatMap(([key, value]) => {
+    const { min, max } = (value ?? {}) as { min?: unknown; max?: unknown };
+    return typeof min === 'number' && typeof max === 'number' && min > max
+      ? [
+          {
+            path: `/properties/${key}/min`,
+            message: `“${titles[key]?.title ?? key}” begins at ${min}, above where it ends, ${max}.`,
+          },
+        ]
+      : [];
+  });
+}
+
+function refuse(problems: FieldProblem[]): void {
+  if (problems.length === 0) return;
+  throw new DomainError('invalid-input', problems.map(({ message }) => message).join(' '), {
+    fields: problems,
+  });
+}

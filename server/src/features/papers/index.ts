@@ -1,0 +1,2 @@
+export { paperEndpoints } from './paperEndpoints.ts';
+export { createPaperService } from './paperService.ts';

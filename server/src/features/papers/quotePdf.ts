@@ -1,0 +1,120 @@
+import type { Quote } from '@saltflat/core/cost';
+import { formatMoney } from '@saltflat/core/units';
+import { INK, MUTED, openSheet, rule, write, writeColumn, writeRight } from '../../pdf/index.ts';
+import type { Doc, Paper, Sheet } from '../../pdf/index.ts';
+
+/** What stands on a quote: what the customer needs, not what it costs us. */
+export interface QuoteSheet {
+  code: string;
+  customer: string;
+  dueAt: string;
+  madeAt: string;
+  lines: {
+    what: string;
+    print: string;
+    /** What the look is like, in words. */
+    look: string;
+    quote: Quote;
+  }[];
+}
+
+const VALID_DAYS = 14;
+
+/** The offer for an order on paper. */
+export async function quotePdf(sheet: QuoteSheet, paper: Paper): Promise<Buffer> {
+  const page = openSheet({ title: `Quote ${sheet.code}`, madeAt: sheet.madeAt, paper });
+  const { doc, margin, width } = page;
+  write(doc, `Quote for ${sheet.customer}`, { x: margin, y: margin, size: 20, weight: 600 });
+  write(
+    doc,
+    `${sheet.code}, ${day(sheet.madeAt)}, good for ${VALID_DAYS} days; wanted by ${day(sheet.dueAt)}`,
+    {
+      x: margin,
+      y: margin + 28,
+      colour: MUTED,
+    },
+  );
+  let y = margin + 60;
+  for (const line of sheet.lines) {
+    const needed = 120 + 16 * line.quote.sizes.length;
+    if (y + needed > page.height - margin - 40) {
+      doc.addPage();
+      y = margin;
+    }
+    y = drawLine(page, line, y);
+  }
+  const total = sheet.lines.reduce((sum, { quote }) => sum + quote.totalCents, 0);
+  rule(doc, margin, y, width - 2 * margin, INK);
+  write(doc, 'Total, without tax', { x: margin, y: y + 10, size: 14, weight: 600 });
+  writeRight(doc, formatMoney(total), { x: width - margin, y: y + 10, size: 14, weight: 600 });
+  writeColumn(
+    doc,
+    'Prices hold for these quantities, sizes and this artwork. Fabric and ink differ from the screen: ask for a proof before saying yes.',
+    { x: margin, y: y + 40, width: width - 2 * margin, size: 9, colour: MUTED },
+  );
+  return page.finish();
+}
+
+function drawLine(
+  { doc, margin, width }: Sheet,
+  { what, print, look, quote }: QuoteSheet['lines'][number],
+  top: number,
+): number {
+  const right = width - margin;
+  write(doc, what, { x: margin, y: top, size: 13, weight: 600 });
+  write(doc, print, { x: margin, y: top + 18 });
+  let y = writeColumn(doc, look, { x: margin, y: top + 32, width: width - 2 * margin, colour: MUTED }) + 4;
+  heads(doc, ['Size', 'Pieces', 'Each', 'Together'], { x: margin, right, y });
+  y += 14;
+  for (const { size, quantity, eachCents, totalCents } of quote.sizes) {
+    cells(doc, [size, String(quantity), formatMoney(eachCents), formatMoney(totalCents)], {
+      x: margin,
+      right,
+      y,
+    });
+    y += 16;
+  }
+  const extras = [
+    ...quote.upCharges.map(({ what: extra, cents }) => `${formatMoney(cents)} a piece for ${extra} included`),
+    ...(quote.offShare === null
+      ? []
+      : [`${Math.round(100 * quote.offShare)} % off for ${quote.pieces} pieces included`]),
+  ];
+  if (extras.length > 0)
+    y = writeColumn(doc, extras.join('; '), { x: margin, y, width: right - margin, size: 9, colour: MUTED });
+  const ladder = quote.ladder.filter(({ pieces }) => pieces > quote.pieces).slice(0, 3);
+  if (ladder.length > 0)
+    y = writeColumn(
+      doc,
+      `For more of the same: ${ladder.map(({ pieces, eachCents }) => `${formatMoney(eachCents)} each from ${pieces}`).join(', ')}.`,
+      { x: margin, y: y + 2, width: right - margin, size: 9, colour: MUTED },
+    );
+  return y + 22;
+}
+
+interface Row {
+  x: number;
+  right: number;
+  y: number;
+}
+
+/** Four columns: the first from the left, the others ending at thirds of the width. */
+const ends = ({ x, right }: Row): number[] => [2, 3, 4].map((i) => x + ((right - x) * i) / 4);
+
+function heads(doc: Doc, names: readonly string[], row: Row): void {
+  line(doc, names, row, { size: 9, colour: MUTED });
+  rule(doc, row.x, row.y + 12, row.right - row.x);
+}
+
+function cells(doc: Doc, values: readonly string[], row: Row): void {
+  line(doc, values, row, { size: 11 });
+}
+
+function line(doc: Doc, values: readonly string[], row: Row, style: { size: number; colour?: string }): void {
+  const [first = '', ...rest] = values;
+  write(doc, first, { x: row.x, y: row.y, ...style });
+  for (const [i, value] of rest.entries())
+    writeRight(doc, value, { x: ends(row)[i] ?? row.right, y: row.y, ...style });
+}
+
+const day = (at: string): string => at.slice(0, 10);

@@ -1,0 +1,293 @@
+import { outlineOf, printTop } from '@saltflat/core/placement';
+import type { BlankKind } from '@saltflat/core/blank';
+import type { Operation, Route } from '@saltflat/core/route';
+import { formatDuration, formatQuantity } from '@saltflat/core/units';
+import {
+  INK,
+  MUTED,
+  breakLines,
+  openSheet,
+  rule,
+  widthOf,
+  write,
+  writeColumn,
+  writeRight,
+} from '../../pdf/index.ts';
+import type { Doc, Paper, Sheet } from '../../pdf/index.ts';
+
+/** What stands on a run sheet. */
+export interface RunSheet {
+  code: string;
+  customer: string;
+  dueAt: string;
+  garment: string;
+  kind: BlankKind;
+  note: string;
+  route: Route;
+  routeNumber: number;
+  pieces: number;
+  /** The print on its garment's colour, PNG. */
+  picture: Buffer;
+  /** Code 128 of the line, PNG. */
+  barCode: Buffer;
+  madeAt: string;
+}
+
+const STATION_WORDS: Record<Operation['station'], string> = {
+  preparation: 'Preparation',
+  'film-printer': 'Film printer',
+  'direct-printer': 'Direct printer',
+  powder: 'Powder',
+  oven: 'Melting',
+  cutting: 'Cutting table',
+  sprayer: 'Sprayer',
+  rack: 'Rack',
+  press: 'Press',
+  'cap-press': 'Cap press',
+  cooling: 'Cooling table',
+  storage: 'Shelf',
+  inspection: 'Inspection',
+};
+
+/** Settings that a person sets on a machine are written large; the others are in the art already. */
+const FIGURE_SIZE = 17;
+const BODY = 10.5;
+const GUTTER = 14;
+const STATION_WIDTH = 106;
+
+/** The line on paper: what it is, where it goes, and every station with its settings large enough for arm's length, in black and white. */
+export async function runSheetPdf(sheet: RunSheet, paper: Paper): Promise<Buffer> {
+  const page = openSheet({ title: `Run sheet ${sheet.code}`, madeAt: sheet.madeAt, paper, marginMm: 13 });
+  const width = page.width - 2 * page.margin;
+  let y = drawHead(page, sheet);
+  y = drawPlacement(page, sheet, y + 10);
+  for (const [i, operation] of sheet.route.operations.entries()) {
+    const height = operationHeight(page.doc, operation, width);
+    if (y + height > page.height - page.margin - 14) {
+      drawFoot(page, sheet);
+      page.doc.addPage();
+      y = drawSmallHead(page, sheet);
+    }
+    y = drawOperation(page, operation, i + 1, y);
+  }
+  drawFoot(page, sheet);
+  return page.finish();
+}
+
+function drawHead({ doc, margin, width }: Sheet, sheet: RunSheet): number {
+  const end = write(doc, sheet.code, { x: margin, y: margin - 6, size: 34, weight: 600 });
+  write(doc, sheet.customer, { x: end + 14, y: margin, size: 15, weight: 600 });
+  write(doc, `due ${dayWords(sheet.dueAt)}`, { x: end + 14, y: margin + 19, size: 12 });
+  doc.image(sheet.barCode, width - margin - 168, margin - 4, { fit: [168, 44] });
+  let y = margin + 44;
+  const facts = [
+    `${sheet.pieces} × ${sheet.garment}`,
+    `${formatDuration(sheet.route.totals.handsS)} of hands, ${formatDuration(sheet.route.totals.elapsedS)} in all`,
+    `route version ${sheet.routeNumber}`,
+  ];
+  y = writeColumn(doc, facts.join('  ·  '), { x: margin, y, width: width - 2 * margin, size: 12 });
+  if (sheet.note !== '')
+    y = writeColumn(doc, `Note: ${sheet.note}`, {
+      x: margin,
+      y: y + 2,
+      width: width - 2 * margin,
+      size: 12,
+      weight: 600,
+    });
+  for (const text of [...sheet.route.conflicts, ...sheet.route.slips].map((own) => own.text))
+    y = warning(doc, text, { x: margin, y: y + 2, width: width - 2 * margin, size: BODY });
+  rule(doc, margin, y + 4, width - 2 * margin, INK);
+  return y + 4;
+}
+
+/** On the pages after the first. */
+function drawSmallHead({ doc, margin, width }: Sheet, sheet: RunSheet): number {
+  write(doc, `${sheet.code}  ${sheet.customer}`, { x: margin, y: margin - 4, size: 14, weight: 600 });
+  doc.image(sheet.barCode, width - margin - 150, margin - 8, { fit: [150, 30] });
+  rule(doc, margin, margin + 26, width - 2 * margin, INK);
+  return margin + 26;
+}
+
+/** Drawing to scale on the left, a row for each size on the right. */
+function drawPlacement({ doc, margin, width }: Sheet, sheet: RunSheet, top: number): number {
+  const { placement } = sheet.route;
+  if (placement.sizes.length === 0) return top;
+  const drawn = 128;
+  drawGarment(doc, sheet, { x: margin, y: top, size: drawn });
+  const x = margin + drawn + GUTTER;
+  write(doc, placement.label, { x, y: top, size: 15, weight: 600 });
+  let y = writeColumn(doc, placement.rule, { x, y: top + 20, width: width - margin - x, size: BODY });
+  y = sizeTable(doc, placement, { x, y: y + 4, width: width - margin - x });
+  for (const { text } of placement.needs)
+    y = writeColumn(doc, text, { x, y: y + 2, width: width - margin - x, size: BODY, weight: 600 });
+  for (const text of placement.problems)
+    y = warning(doc, text, { x, y: y + 2, width: width - margin - x, size: BODY });
+  const bottom = Math.max(y, top + drawn) + 6;
+  rule(doc, margin, bottom, width - 2 * margin, INK);
+  return bottom;
+}
+
+function sizeTable(
+  doc: Doc,
+  { sizes, platen }: Route['placement'],
+  { x, y, width }: { x: number; y: number; width: number },
+): number {
+  const columns = ['Size', 'Pieces', 'Below', 'Wide', ...(platen ? [`Left, ${platen} platen`] : [])];
+  const step = width / (columns.length + 0.5);
+  for (const [i, name] of columns.entries()) write(doc, name, { x: x + i * step, y, size: 9, colour: MUTED });
+  let at = y + 12;
+  for (const own of sizes) {
+    const cells = [
+      own.size,
+      String(own.quantity),
+      formatQuantity(own.dropMm, 'length'),
+      formatQuantity(own.widthMm, 'length'),
+      ...(platen ? [formatQuantity(own.platenLeftMm ?? 0, 'length')] : []),
+    ];
+    for (const [i, cell] of cells.entries())
+      write(doc, cell, { x: x + i * step, y: at, size: 12, weight: i === 0 ? 600 : 400 });
+    at += 15;
+  }
+  return at;
+}
+
+/** The garment's outline with the print where it goes, both to one scale. */
+function drawGarment(
+  doc: Doc,
+  { kind, route: { placement }, picture }: RunSheet,
+  { x, y, size }: { x: number; y: number; size: number },
+): void {
+  const outline = outlineOf(kind, placement.key);
+  const { box } = outline;
+  const scale = size / Math.max(box.width, box.height);
+  const middle = placement.sizes[Math.floor((placement.sizes.length - 1) / 2)];
+  doc.save();
+  doc.translate(x + (size - box.width * scale) / 2, y + (size - box.height * scale) / 2);
+  doc.scale(scale).translate(-box.x, -box.y);
+  doc.path(outline.body).lineWidth(4).stroke(INK);
+  if (outline.details !== '') doc.path(outline.details).lineWidth(2).stroke(MUTED);
+  if (middle) {
+    const top = printTop(placement.key, middle.dropMm);
+    doc.image(picture, top.x - middle.widthMm / 2, top.y, { width: middle.widthMm, height: middle.heightMm });
+    doc
+      .rect(top.x - middle.widthMm / 2, top.y, middle.widthMm, middle.heightMm)
+      .lineWidth(3)
+      .stroke(INK);
+  }
+  doc.restore();
+}
+
+const bodyWidth = (width: number): number => width - STATION_WIDTH - GUTTER - 16;
+
+function operationHeight(doc: Doc, operation: Operation, width: number): number {
+  const room = bodyWidth(width);
+  const lines = [...bodyLines(operation), ...operation.cautions].reduce(
+    (sum, text) => sum + breakLines(doc, text, room - 14, { size: BODY }).length,
+    0,
+  );
+  const figures = figureRows(doc, figuresOf(operation), room).length;
+  return 22 + figures * (FIGURE_SIZE * 1.35) + lines * BODY * 1.3 + 8;
+}
+
+const bodyLines = ({ sheet, checks, look, weighIn, waitAfter }: Operation): string[] => [
+  ...(sheet ? [`Under ${sheet}`] : []),
+  ...(weighIn
+    ? [`Weigh in: ${formatQuantity(weighIn.targetG, 'mass')} ± ${formatQuantity(weighIn.toleranceG, 'mass')}`]
+    : []),
+  checks.join('  ·  '),
+  `Right: ${look}`,
+  ...(waitAfter && (waitAfter.minS > 0 || waitAfter.maxS !== null)
+    ? [
+        `Then${waitAfter.minS > 0 ? ` wait ${formatDuration(waitAfter.minS)}` : ''}${waitAfter.maxS === null ? '' : ` go on within ${formatDuration(waitAfter.maxS)}`}: ${waitAfter.why}`,
+      ]
+    : []),
+];
+
+const figuresOf = ({ settings }: Operation): string[] =>
+  settings.map(({ label, value, kind }) => `${label.replace(/ \(.*\)$/, '')} ${formatQuantity(value, kind)}`);
+
+/** Large figures broken into rows. */
+function figureRows(doc: Doc, figures: readonly string[], width: number): string[] {
+  const rows: string[] = [];
+  for (const figure of figures) {
+    const last = rows[rows.length - 1];
+    const longer = last === undefined ? figure : `${last}    ${figure}`;
+    if (last !== undefined && widthOf(doc, longer, { size: FIGURE_SIZE, weight: 600 }) <= width)
+      rows[rows.length - 1] = longer;
+    else rows.push(figure);
+  }
+  return rows;
+}
+
+function drawOperation(
+  { doc, margin, width: full }: Sheet,
+  operation: Operation,
+  number: number,
+  top: number,
+): number {
+  const width = full - 2 * margin;
+  const room = bodyWidth(width);
+  doc
+    .rect(margin, top + 8, 11, 11)
+    .lineWidth(1)
+    .stroke(INK); // to be ticked
+  write(doc, `${number}  ${STATION_WORDS[operation.station]}`, {
+    x: margin + 18,
+    y: top + 8,
+    size: BODY,
+    weight: 600,
+  });
+  if (operation.machine)
+    write(doc, operation.machine, { x: margin + 18, y: top + 22, size: 9, colour: MUTED });
+  write(doc, operation.per === 'batch' ? 'once for all' : 'each piece', {
+    x: margin + 18,
+    y: top + 34,
+    size: 9,
+    colour: MUTED,
+  });
+  const x = margin + STATION_WIDTH + GUTTER;
+  write(doc, operation.title, { x, y: top + 6, size: 13, weight: 600 });
+  let y = top + 22;
+  for (const row of figureRows(doc, figuresOf(operation), room)) {
+    write(doc, row, { x, y, size: FIGURE_SIZE, weight: 600 });
+    y += FIGURE_SIZE * 1.35;
+  }
+  for (const line of bodyLines(operation)) y = writeColumn(doc, line, { x, y, width: room, size: BODY });
+  for (const text of operation.cautions) y = warning(doc, text, { x, y, width: room, size: BODY });
+  rule(doc, margin, y + 5, width);
+  return y + 5;
+}
+
+/** A sentence with a triangle before it: seen without colour. */
+function warning(
+  doc: Doc,
+  text: string,
+  { x, y, width, size }: { x: number; y: number; width: number; size: number },
+): number {
+  doc
+    .moveTo(x, y + size)
+    .lineTo(x + 5, y + 1.5)
+    .lineTo(x + 10, y + size)
+    .closePath()
+    .fill(INK);
+  return writeColumn(doc, text, { x: x + 14, y, width: width - 14, size, weight: 600 });
+}
+
+function drawFoot({ doc, margin, width, height }: Sheet, { madeAt }: RunSheet): void {
+  const y = height - margin - 6;
+  write(doc, 'The maker’s sheets and safety sheets stand above this one.', {
+    x: margin,
+    y,
+    size: 8,
+    colour: MUTED,
+  });
+  writeRight(doc, `printed ${madeAt.slice(0, 10)}`, { x: width - margin, y, size: 8, colour: MUTED });
+}
+
+const dayWords = (at: string): string =>
+  new Date(at).toLocaleDateString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  });

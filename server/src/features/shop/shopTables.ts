@@ -1,0 +1,241 @@
+import {
+  BLANK_FIELDS,
+  DomainError,
+  columnName,
+  fromCell,
+  machineFields,
+  materialFields,
+  parse,
+  HouseDocument,
+  MACHINE_DOCUMENTS,
+  MATERIAL_DOCUMENTS,
+  parseBlank,
+  parseMachine,
+  parseMaterial,
+  toCell,
+  valueAt,
+  withValueAt,
+} from '@saltflat/contract';
+import type {
+  BlankInput,
+  Catalogue,
+  MachineInput,
+  MachineKind,
+  MaterialInput,
+  MaterialKind,
+  RecordField,
+  ShopList,
+} from '@saltflat/contract';
+import { HOUSE_KEYS, HOUSE_METHODS } from '@saltflat/core/route';
+import type { HouseMethods } from '@saltflat/core/route';
+import Papa from 'papaparse';
+
+/** A record of one of the lists, without what belongs to the database. */
+export type ShopRecord =
+  | { list: 'blanks'; record: BlankInput }
+  | { list: 'materials'; record: MaterialInput }
+  | { list: 'machines'; record: MachineInput }
+  | { list: 'methods'; record: Partial<HouseMethods> };
+
+/** One line of a file that was read: a record, or why it is none. */
+export type ReadLine = { line: number; name: string } & ({ found: ShopRecord } | { problems: string[] });
+
+const isKind = <K extends string>(kinds: Record<K, unknown>, kind: string): kind is K =>
+  Object.hasOwn(kinds, kind);
+
+/** What a list's records look like as a table: one heading for each field of any kind in it. */
+function columnsOf(list: ShopList): string[] {
+  const named = (fields: readonly RecordField[]): string[] => fields.map(columnName);
+  switch (list) {
+    case 'blanks':
+      return named(BLANK_FIELDS);
+    case 'materials':
+      return distinct(
+        (Object.keys(MATERIAL_DOCUMENTS) as MaterialKind[]).flatMap((kind) => named(materialFields(kind))),
+      );
+    case 'machines':
+      return distinct(
+        (Object.keys(MACHINE_DOCUMENTS) as MachineKind[]).flatMap((kind) => named(machineFields(kind))),
+      );
+    default:
+      return ['Method', 'Choice'];
+  }
+}
+
+const distinct = (names: readonly string[]): string[] => [...new Set(names)];
+
+/** The fields of a record, which for materials and machines depend on its kind. */
+function fieldsFor(list: ShopList, kind: string): readonly RecordField[] | null {
+  if (list === 'blanks') return BLANK_FIELDS;
+  if (list === 'materials') return isKind(MATERIAL_DOCUMENTS, kind) ? materialFields(kind) : null;
+  return isKind(MACHINE_DOCUMENTS, kind) ? machineFields(kind) : null;
+}
+
+/** A list's records as they leave the house: without identities and versions. */
+export function recordsOf(list: ShopList, catalogue: Catalogue): object[] {
+  switch (list) {
+    case 'blanks':
+      return catalogue.styles.map(({ id: _id, version: _version, colours, ...rest }) => ({
+        ...rest,
+        colours: colours.map(({ id: _own, ...colour }) => colour),
+      }));
+    case 'materials':
+      return catalogue.materials.map(({ id: _id, version: _version, ...rest }) => rest);
+    case 'machines':
+      return catalogue.machines.map(({ id: _id, version: _version, ...rest }) => rest);
+    default:
+      return [catalogue.house.document];
+  }
+}
+
+/** A list as CSV rows with its headings. */
+export function tableOf(
+  list: ShopList,
+  catalogue: Catalogue,
+): { columns: string[]; rows: Record<string, string>[] } {
+  const columns = columnsOf(list);
+  if (list === 'methods')
+    return {
+      columns,
+      rows: HOUSE_KEYS.map((key) => ({
+        Method: HOUSE_METHODS[key].label,
+        Choice: catalogue.house.document[key],
+      })),
+    };
+  const rows = recordsOf(list, catalogue).map((record) => {
+    const fields = fieldsFor(list, String(valueAt(record, ['kind']))) ?? [];
+    return Object.fromEntries(
+      fields.map((field) => [columnName(field), toCell(field, valueAt(record, field.path))]),
+    );
+  });
+  return { columns, rows };
+}
+
+/** Reads a file of a list, line by line; nothing is thrown for a bad line, it says what is wrong. */
+export function readTable(list: ShopList, format: 'csv' | 'json', text: string): ReadLine[] {
+  return format === 'json' ? readJson(list, text) : readCsv(list, text);
+}
+
+function readJson(list: ShopList, text: string): ReadLine[] {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch (cause) {
+    throw new DomainError('invalid-input', 'The file is not valid JSON.', {}, { cause });
+  }
+  if (!Array.isArray(data)) throw new DomainError('invalid-input', 'The file must hold a list of records.');
+  return data.map((record: unknown, i) => checked(list, record, i + 1));
+}
+
+function readCsv(list: ShopList, text: string): ReadLine[] {
+  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\ufeff/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (heading) => heading.trim(),
+  });
+  const columns = columnsOf(list);
+  const unknown = (meta.fields ?? []).filter((name) => !columns.includes(name));
+  if (unknown.length > 0)
+    throw new DomainError(
+      'invalid-input',
+      `Line 1: there is no column “${unknown.join('”, “')}” in ${list}; the columns are ${columns.join(', ')}.`,
+    );
+  if (list === 'methods') return [readMethods(data)];
+  return data.map((row, i) => readRow(list, row, i + 2));
+}
+
+function readRow(list: ShopList, row: Record<string, string>, line: number): ReadLine {
+  const cell = (name: string): string => unguarded(row[name] ?? '');
+  const name = cell('Name').trim();
+  const fields = fieldsFor(list, cell('Kind').trim());
+  if (fields === null)
+    return {
+      line,
+      name,
+      problems: [`“Kind” is “${cell('Kind')}”, which no ${list.slice(0, -1)} is.`],
+    };
+  let record: unknown = {};
+  const problems: string[] = [];
+  for (const field of fields) {
+    const read = fromCell(field, cell(columnName(field)));
+    if (read.ok) record = withValueAt(record, field.path, read.value);
+    else problems.push(read.problem);
+  }
+  return problems.length > 0 ? { line, name, problems } : checked(list, withEmptySpans(record, fields), line);
+}
+
+/** Spreadsheet-safe cells begin with an apostrophe where a formula would begin: it is taken off again. */
+const unguarded = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
+
+/** An optional span without either end is no span. */
+function withEmptySpans(record: unknown, fields: readonly RecordField[]): unknown {
+  const spans = new Map<string, RecordField[]>();
+  for (const field of fields.filter(({ isOptional, path }) => isOptional && path.length > 1)) {
+    const parent = field.path.slice(0, -1);
+    if (['min', 'max'].includes(field.path[field.path.length - 1] ?? ''))
+      spans.set(parent.join('/'), [...(spans.get(parent.join('/')) ?? []), field]);
+  }
+  let result = record;
+  for (const [parent, ends] of spans)
+    if (ends.every(({ path }) => valueAt(record, path) === null))
+      result = withValueAt(result, parent.split('/'), null);
+  return result;
+}
+
+function readMethods(rows: readonly Record<string, string>[]): ReadLine {
+  const problems: string[] = [];
+  const record: Record<string, string> = {};
+  for (const [i, { Method = '', Choice = '' }] of rows.entries()) {
+    const key = HOUSE_KEYS.find((own) => HOUSE_METHODS[own].label === Method.trim());
+    if (!key) {
+      problems.push(`Line ${i + 2}: there is no method “${Method}”.`);
+      continue;
+    }
+    const choices = Object.keys(HOUSE_METHODS[key].choices);
+    if (!choices.includes(Choice.trim()))
+      problems.push(
+        `Line ${i + 2}: “${Method}” must be one of ${choices.join(', ')}, but “${Choice}” was given.`,
+      );
+    record[key] = Choice.trim();
+  }
+  return problems.length > 0
+    ? { line: 2, name: 'House methods', problems }
+    : { line: 2, name: 'House methods', found: { list: 'methods', record } };
+}
+
+function checked(list: ShopList, data: unknown, line: number): ReadLine {
+  const named = valueAt(data, ['name']);
+  const name = list === 'methods' ? 'House methods' : typeof named === 'string' ? named : '';
+  try {
+    return { line, name, found: parsed(list, data) };
+  } catch (error) {
+    if (!(error instanceof DomainError)) throw error;
+    return { line, name, problems: error.extra.fields?.map(({ message }) => message) ?? [error.message] };
+  }
+}
+
+function parsed(list: ShopList, data: unknown): ShopRecord {
+  switch (list) {
+    case 'blanks':
+      return { list, record: parseBlank(data) };
+    case 'materials':
+      return { list, record: parseMaterial(data) };
+    case 'machines':
+      return { list, record: parseMachine(data) };
+    default:
+      return { list, record: parse(HouseDocument, data) as HouseMethods };
+  }
+}
+
+/** What differs between two records of a list, field by field, in words. */
+export function recordDifferences(list: ShopList, kind: string, before: unknown, after: unknown): string[] {
+  if (list === 'methods')
+    return HOUSE_KEYS.flatMap((key) => {
+      const [p, q] = [valueAt(before, [key]), valueAt(after, [key])];
+      return q === undefined || p === q ? [] : [`${HOUSE_METHODS[key].label}: ${String(p)} → ${String(q)}`];
+    });
+  return (fieldsFor(list, kind) ?? []).flatMap((field) => {
+    const [p, q] = [before, after].map((record) => toCell(field, valueAt(record, field.path)));
+    return p === q ? [] : [`${columnName(field)}: ${p === '' ? 'empty' : p} → ${q === '' ? 'empty' : q}`];
+  });
+}

@@ -1,0 +1,15 @@
+export {
+  HAIRLINE,
+  INK,
+  MUTED,
+  PAPERS,
+  PT_PER_MM,
+  breakLines,
+  openSheet,
+  rule,
+  widthOf,
+  write,
+  writeColumn,
+  writeRight,
+} from './page.ts';
+export type { Doc, Paper, Sheet } from './page.ts';
