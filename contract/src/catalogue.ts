@@ -138,7 +138,7 @@ export const MATERIAL_DOCUMENTS = {
     centsPerKg: cents('Price per kg'),
   }),
   'cover-sheet': strictObject({
-    kind: choice('Kind', SHEET_KINDS),
+    kind: choice('Sheet', SHEET_KINDS),
     purpose: choice('Kept for', ['ink', 'pretreatment']),
     thicknessMm: measure('Thickness', 'length', { exclusiveMinimum: 0, maximum: 20 }),
     uses: Type.Integer({ title: 'Presses it lasts', minimum: 1, maximum: 100_000 }),

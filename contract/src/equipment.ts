@@ -35,7 +35,7 @@ export function equipmentOf(
   patch: Patch = null,
 ): Equipment {
   // each T is checked against MATERIAL_DOCUMENTS or MACHINE_DOCUMENTS when it is stored
-  // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters
+
   const all = <T>(from: readonly (Material | Machine)[], kind: MaterialKind | MachineKind): T[] =>
     from.filter((item) => item.kind === kind).map(({ name, properties }) => ({ name, ...properties }) as T);
   // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters

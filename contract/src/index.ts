@@ -34,21 +34,21 @@ export {
   VersionOnly,
 } from './orders.ts';
 export type { OrderLine, OrderLineInput, OrderSummary } from './orders.ts';
-export { LineDocument, ratesOf, routeInputOf } from './lineDocument.ts';
+export { LineDocument } from './lineDocument.ts';
+export { ratesOf, routeInputOf } from './routeInput.ts';
 export { readCost, readRoute } from './olderRoutes.ts';
 export { PLACEMENTS } from './placements.ts';
 export type { PlacementKey } from './placements.ts';
 export { DomainError, PROBLEMS } from './problems.ts';
 export type { FieldProblem, Problem, ProblemCode } from './problems.ts';
 export { Preparation, PreparationInput, ProofAnswer, ProofAnswerInput, RightsInput } from './preparations.ts';
-export { RoutePlanInput, RouteVersion } from './routes.ts';
+export { ProvenLine, RoutePlanInput, RouteVersion } from './routes.ts';
 export type { SettingOverride } from './routes.ts';
 export { LedgerPage, LedgerQuery, Run, RunEvents, RunQuery, RunStart } from './runs.ts';
 export type { LedgerRow, RunEventInput } from './runs.ts';
 export { columnName, fieldsOf, fromCell, toCell, valueAt, withValueAt } from './recordFields.ts';
 export type { RecordField } from './recordFields.ts';
 export {
-  BLANK_FIELDS,
   BlankChange,
   ExportQuery,
   HouseChange,
@@ -59,13 +59,12 @@ export {
   RatesChange,
   SHOP_LISTS,
   ShopChanged,
-  machineFields,
-  materialFields,
   parseBlank,
   parseMachine,
   parseMaterial,
 } from './shop.ts';
 export type { ImportLine, Replanned, ShopList } from './shop.ts';
+export { BLANK_FIELDS, machineFields, materialFields } from './shopFields.ts';
 export { HouseDocument, RatesDocument } from './shopSettings.ts';
 export type { HouseChoices } from './shopSettings.ts';
 export { strictObject } from './scalars.ts';

@@ -1,11 +1,7 @@
 import { BLANK_KINDS, FEATURES } from '@saltflat/core/blank';
-import { DEFAULT_RATES } from '@saltflat/core/cost';
 import type { Rates } from '@saltflat/core/cost';
-import { DEFAULT_HOUSE, houseFor } from '@saltflat/core/route';
-import type { RouteInput } from '@saltflat/core/route';
 import { Type } from 'typebox';
 import { Machine, Material } from './catalogue.ts';
-import { equipmentOf } from './equipment.ts';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Process } from './process.ts';
 import { SettingOverride } from './routes.ts';
@@ -80,18 +76,3 @@ export type LineDocument = Omit<Static<typeof LineDocument>, 'materials' | 'mach
   house?: HouseChoices;
   rates?: Rates;
 };
-
-/** The document as planRoute reads it: the one way in for the server, the browser and the command line. */
-export const routeInputOf = (document: LineDocument): RouteInput => ({
-  process: document.process,
-  garment: document.garment,
-  print: document.print,
-  pieces: document.pieces,
-  placement: document.placement,
-  equipment: equipmentOf(document, document.patch ?? null),
-  house: houseFor(DEFAULT_HOUSE, document.house ?? {}),
-  overrides: document.overrides ?? [],
-});
-
-/** The rates a document is priced with. */
-export const ratesOf = ({ rates }: LineDocument): Rates => rates ?? DEFAULT_RATES;

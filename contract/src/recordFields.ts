@@ -113,7 +113,7 @@ export function toCell(field: RecordField, value: unknown): string {
         round(field.quantity === null ? Number(value) : toShown(Number(value), field.quantity, METRIC)),
       );
     default:
-      return String(value as string);
+      return typeof value === 'string' ? value : JSON.stringify(value);
   }
 }
 

@@ -195,6 +195,20 @@ export const RoutePlanInput = strictObject({
 });
 export type RoutePlanInput = Static<typeof RoutePlanInput>;
 
+/** A line that was run to the end, with how its pieces came out. */
+export const ProvenLine = strictObject({
+  lineId: Id,
+  code: Type.String(),
+  customer: Type.String(),
+  garment: Type.String(),
+  styleId: Id,
+  pieces: Type.Integer(),
+  good: Type.Integer(),
+  /** The version it was run with. */
+  routeNumber: Type.Integer(),
+});
+export type ProvenLine = Static<typeof ProvenLine>;
+
 export const RouteVersion = strictObject({
   id: Id,
   lineId: Id,

@@ -3,17 +3,12 @@ import type { TSchema } from 'typebox';
 import {
   BlankInput,
   MACHINE_DOCUMENTS,
-  MACHINE_HEAD,
   MATERIAL_DOCUMENTS,
-  MATERIAL_HEAD,
   MachineInput,
   MaterialInput,
 } from './catalogue.ts';
-import type { MachineKind, MaterialKind } from './catalogue.ts';
 import { DomainError } from './problems.ts';
 import type { FieldProblem } from './problems.ts';
-import { fieldsOf } from './recordFields.ts';
-import type { RecordField } from './recordFields.ts';
 import { RouteDifference } from './routes.ts';
 import { Id, Version, nullable, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
@@ -89,17 +84,6 @@ export const ImportReport = strictObject({
   replanned: Type.Array(Replanned),
 });
 export type ImportReport = Static<typeof ImportReport>;
-
-/** The fields of a blank, a kind of material or a kind of machine, in the order a person fills them in. */
-export const BLANK_FIELDS: readonly RecordField[] = fieldsOf(BlankInput);
-export const materialFields = (kind: MaterialKind): RecordField[] => [
-  ...fieldsOf(MATERIAL_HEAD),
-  ...fieldsOf(MATERIAL_DOCUMENTS[kind], ['properties']),
-];
-export const machineFields = (kind: MachineKind): RecordField[] => [
-  ...fieldsOf(MACHINE_HEAD),
-  ...fieldsOf(MACHINE_DOCUMENTS[kind], ['properties']),
-];
 
 /** Checks a blank beyond its shape. @throws DomainError `invalid-input` naming the fields */
 export function parseBlank(data: unknown): BlankInput {

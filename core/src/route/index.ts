@@ -51,8 +51,10 @@ export type {
 } from './materials.ts';
 export { PROCESS_NAMES, PROCESS_SHORT_NAMES, isFilmProcess, planRoute } from './planRoute.ts';
 export { artJobFor, printNeedsOf } from './printNeeds.ts';
+export { provenOverrides } from './provenOverrides.ts';
 export { PROCESS_MODULES } from './processes/index.ts';
 export type { LineInput, Look, ProcessModule } from './processes/index.ts';
 export { promiseSlip } from './slips.ts';
+export { STATION_NAMES } from './stationNames.ts';
 export { TRADE } from './tradeRanges.ts';
 export { planWork } from './workPlan.ts';

@@ -21,6 +21,7 @@ import {
   planRoute,
   planWork,
   promiseSlip,
+  provenOverrides,
   traceHeat,
 } from './index.ts';
 import type { HouseMethods, Operation, Route, Setting } from './index.ts';
@@ -198,6 +199,26 @@ describe('compareRoutes', () => {
       'added',
       'added',
     ]);
+  });
+});
+
+describe('provenOverrides', () => {
+  const by = { who: 'Ines', why: 'as run on K-203' };
+  it('carries over what a proven route set otherwise, and nothing that follows from the line itself', () => {
+    const own = { operation: 'press-transfer', setting: 'dwellS', value: 18, ...by };
+    const proven = planRoute(lineOf({ pieces: 40, overrides: [own] }));
+    const current = planRoute(lineOf());
+    expect(provenOverrides(current, proven, by)).to.deep.equal([own]);
+    expect(provenOverrides(current, current, by)).to.deep.equal([]);
+    const copied = planRoute(lineOf({ overrides: provenOverrides(current, proven, by) }));
+    expect(value(copied, 'press-transfer', 'dwellS')).to.equal(18);
+  });
+
+  it('flags what the other fabric does not bear', () => {
+    const polyester = planRoute(lineOf({ garment: polyesterBib }));
+    const carried = provenOverrides(polyester, planRoute(lineOf()), by);
+    const copied = planRoute(lineOf({ garment: polyesterBib, overrides: carried }));
+    expect(copied.conflicts.map(({ text }) => text).join(' ')).to.match(/157.*over 140/);
   });
 });
 

@@ -49,6 +49,13 @@ export function formatDuration(seconds: number): string {
 export const formatMoney = (cents: number, sign = '€'): string =>
   `${sign}${NO_BREAK}${plainNumber(cents / 100, 2)}`;
 
+/** Money as people type it, "3.40" or "€ 3,40", in integer minor units; `null` for what is no amount. */
+export function parseMoney(text: string): number | null {
+  const match = /^[€\s\u00a0]*(\d+)(?:[.,](\d{1,2}))?[\s\u00a0]*$/.exec(text);
+  if (!match) return null;
+  return Number(match[1]) * 100 + Number((match[2] ?? '0').padEnd(2, '0'));
+}
+
 function plainNumber(value: number, digits: number): string {
   const fixed = Math.abs(value).toFixed(digits);
   const [whole = '0', fraction] = fixed.split('.');

@@ -9,6 +9,7 @@ export {
   toShown,
 } from './units.ts';
 export type { ParsedQuantity, QuantityKind, UnitSystem } from './units.ts';
-export { formatClock, formatDuration, formatMoney, formatQuantity } from './format.ts';
+export { formatClock, formatDuration, formatMoney, formatQuantity, parseMoney } from './format.ts';
 export { findSlip } from './slips.ts';
 export type { Slip } from './slips.ts';
+export { inShownUnits } from './textUnits.ts';

@@ -144,7 +144,10 @@ export function writeRight(
 }
 
 /** A hairline across. */
-export function rule(doc: Doc, x: number, y: number, width: number, colour = HAIRLINE): void {
+export function rule(
+  doc: Doc,
+  { x, y, width, colour = HAIRLINE }: { x: number; y: number; width: number; colour?: string },
+): void {
   doc
     .moveTo(x, y)
     .lineTo(x + width, y)

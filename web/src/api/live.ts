@@ -11,7 +11,7 @@ const STALE: Record<string, readonly Tag[]> = {
   line: ['Order', 'Line', 'Route'],
   run: ['Run', 'Ledger', 'Order', 'Line'],
   artwork: ['Line', 'Order'],
-  material: ['Catalogue'],
+  material: ['Catalogue', 'Route', 'Line'],
   everything: TAGS,
 };
 const GATHER_MS = 120; // one save touches many rows: fetch once for all of them

@@ -67,6 +67,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../pages/LedgerPage.tsx')).LedgerPage }),
           },
           {
+            path: 'shop/:part?/:recordId?',
+            lazy: async () => ({ Component: (await import('../pages/ShopPage.tsx')).ShopPage }),
+          },
+          {
             path: 'devices',
             lazy: async () => ({ Component: (await import('../pages/DevicesPage.tsx')).DevicesPage }),
           },

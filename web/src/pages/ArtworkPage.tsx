@@ -1,7 +1,7 @@
 import type { Catalogue, OrderLine, SettingOverride } from '@saltflat/contract';
 import { equipmentOf, garmentOf } from '@saltflat/contract/equipment';
 import type { ArtJob } from '@saltflat/core/artwork';
-import { PROCESS_NAMES, artJobFor } from '@saltflat/core/route';
+import { PROCESS_MODULES, PROCESS_NAMES, artJobFor } from '@saltflat/core/route';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import { useMemo, useRef, useState } from 'react';
@@ -80,8 +80,7 @@ function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
           process: line.process,
           garment: garmentOf(style, line.colour),
           widthMm: line.widthMm,
-          inkSet: equipment.inkSets[line.process],
-          powder: equipment.powder,
+          equipment,
           preparation: line.preparation,
         },
         overrides,
@@ -181,7 +180,7 @@ function withWhite(
   { process, underbase = {} }: ArtJob,
   who: string,
 ): SettingOverride[] {
-  if (process === 'dtg-light') return [...overrides];
+  if (process === 'dtg-light' || process === 'sub') return [...overrides];
   const operation = process === 'dtf' ? 'print-film' : 'print';
   const changed = (
     [
@@ -196,19 +195,21 @@ function withWhite(
   return [...others, ...changed.map(([setting, value]) => ({ operation, setting, value, who, why }))];
 }
 
+/** What the shop pays for what this print takes; nothing where somebody else prints, or where it is not set up. */
 function pricesOf(
-  { inkSets, film, powder, pretreatments }: ReturnType<typeof equipmentOf>,
+  { inkSets, films, powder, pretreatments }: ReturnType<typeof equipmentOf>,
   process: OrderLine['process'],
   kind: string,
 ): PrintPrices {
-  const inkSet = inkSets[process];
+  const { ink } = PROCESS_MODULES[process];
+  const inkSet = ink === null ? undefined : inkSets[ink];
   return {
-    colourCentsPerMl: inkSet.colourCentsPerMl,
-    whiteCentsPerMl: inkSet.whiteCentsPerMl,
-    filmCentsPerM2: film.centsPerM2,
-    powderCentsPerKg: powder.centsPerKg,
-    pretreatmentCentsPerKg: kind === 'dtg-dark' ? pretreatments.cotton.centsPerKg : 0,
-    isLaydownWeighed: inkSet.status === 'weighed',
-    isPowderWeighed: powder.status === 'weighed',
+    colourCentsPerMl: inkSet?.colourCentsPerMl ?? 0,
+    whiteCentsPerMl: inkSet?.whiteCentsPerMl ?? 0,
+    filmCentsPerM2: films[0]?.centsPerM2 ?? 0,
+    powderCentsPerKg: powder?.centsPerKg ?? 0,
+    pretreatmentCentsPerKg: kind === 'dtg-dark' ? (pretreatments.cotton?.centsPerKg ?? 0) : 0,
+    isLaydownWeighed: inkSet?.status === 'weighed',
+    isPowderWeighed: powder?.status === 'weighed',
   };
 }

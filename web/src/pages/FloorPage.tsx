@@ -11,7 +11,7 @@ import {
   useStartRunMutation,
 } from '../features/floor/index.ts';
 import { useOrderQuery, useOrdersQuery } from '../features/orders/index.ts';
-import { STATION_NAMES } from '../features/route/index.ts';
+import { PROCESS_SHORT_NAMES, STATION_NAMES } from '@saltflat/core/route';
 import { usePerson } from '../person/personSlice.ts';
 import { Loading, Notice } from '../ui/Notice.tsx';
 
@@ -111,7 +111,7 @@ function ReadyOrder({ orderId, onProblem }: { orderId: string; onProblem: (text:
         <span style={{ flex: 1, minWidth: 200 }}>
           {order.customer}{' '}
           <span className="muted">
-            {line.pieces} {line.colour.name} {line.styleName}, {line.process.toUpperCase()}
+            {line.pieces} {line.colour.name} {line.styleName}, {PROCESS_SHORT_NAMES[line.process]}
           </span>
         </span>
         <Button

@@ -1,4 +1,5 @@
 import type { LedgerQuery } from '@saltflat/contract';
+import { PROCESSES, PROCESS_SHORT_NAMES } from '@saltflat/core/route';
 import { FAULTS } from '@saltflat/core/run';
 import Button from '@mui/material/Button';
 import { useDeferredValue, useState } from 'react';
@@ -74,10 +75,11 @@ export function LedgerPage() {
           ['reprint', 'reprint'],
           ['scrap', 'scrap'],
         ])}
-        {select('process', 'Process', [
-          ['dtf', 'film transfer'],
-          ['dtg', 'direct print'],
-        ])}
+        {select(
+          'process',
+          'Process',
+          PROCESSES.map((key) => [key, PROCESS_SHORT_NAMES[key]]),
+        )}
         {select(
           'fault',
           'Fault',

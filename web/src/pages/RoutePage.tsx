@@ -1,8 +1,20 @@
-import type { SettingOverride } from '@saltflat/contract';
+import type { ProvenLine, SettingOverride } from '@saltflat/contract';
+import { promiseSlip } from '@saltflat/core/route';
+import type { Route } from '@saltflat/core/route';
+import { skipToken } from '@reduxjs/toolkit/query';
 import Button from '@mui/material/Button';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { useLineQuery, useReplanMutation, useRouteVersionsQuery } from '../api/linesApi.ts';
+import {
+  useLazyRouteVersionsQuery,
+  useLineDocumentQuery,
+  useLineQuery,
+  useProvenLinesQuery,
+  useQuoteQuery,
+  useReplanMutation,
+  useRouteVersionsQuery,
+} from '../api/linesApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
+import { serverNow } from '../api/serverClock.ts';
 import { useStartRunMutation } from '../features/floor/index.ts';
 import { LinePicker } from '../features/orders/index.ts';
 import { RouteView } from '../features/route/index.ts';
@@ -29,6 +41,12 @@ export function RoutePage() {
 function LineRoute({ lineId }: { lineId: string }) {
   const { data, error } = useLineQuery(lineId);
   const { data: versions, error: routeError } = useRouteVersionsQuery(lineId);
+  const hasRoute = versions !== undefined && versions.length > 0;
+  const isOpen = hasRoute && data?.line.state === 'ready';
+  const { currentData: document } = useLineDocumentQuery(isOpen ? lineId : skipToken);
+  const { data: quote } = useQuoteQuery(hasRoute ? lineId : skipToken);
+  const { data: provenLines } = useProvenLinesQuery(isOpen ? lineId : skipToken);
+  const [readVersions] = useLazyRouteVersionsQuery();
   const [params, setParams] = useSearchParams();
   const [replan] = useReplanMutation();
   const [start] = useStartRunMutation();
@@ -38,7 +56,7 @@ function LineRoute({ lineId }: { lineId: string }) {
   const failure = error ?? routeError;
   if (failure) return <Notice title="This route cannot be shown">{problemMessage(failure)}</Notice>;
   if (!data || !versions) return <Loading what="the route" />;
-  const { line, customer, orderId } = data;
+  const { line, customer, orderId, dueAt } = data;
   const [latest] = versions;
   const version = versions.find(({ number }) => number === Number(params.get('version'))) ?? latest;
   if (!latest || !version) return <NoRoute line={line} orderId={orderId} />;
@@ -49,12 +67,20 @@ function LineRoute({ lineId }: { lineId: string }) {
     setParams({});
     return null;
   };
-  const others = (operation: string, setting: string): SettingOverride[] =>
-    latest.overrides.filter((own) => !(own.operation === operation && own.setting === setting));
+  const without = (own: readonly Pick<SettingOverride, 'operation' | 'setting'>[]): SettingOverride[] =>
+    latest.overrides.filter(
+      ({ operation, setting }) =>
+        !own.some((gone) => gone.operation === operation && gone.setting === setting),
+    );
   const onStart = async (): Promise<void> => {
     const answer = await start({ lineId, by });
     if (answer.data) void navigate(`/floor/${answer.data.id}`);
   };
+  const readProven = async ({ lineId: from, routeNumber }: ProvenLine): Promise<Route | null> => {
+    const { data: theirs } = await readVersions(from, true);
+    return theirs?.find(({ number }) => number === routeNumber)?.route ?? null;
+  };
+  const paper = (path: string, size: string): string => `/api/v1${path}?paper=${size}`;
   return (
     <>
       <div className="page-head">
@@ -78,13 +104,29 @@ function LineRoute({ lineId }: { lineId: string }) {
       <RouteView
         version={version}
         versions={versions}
+        document={document ?? null}
+        quote={quote ?? null}
+        provenLines={provenLines}
+        papers={{
+          runSheetA4: paper(`/lines/${lineId}/run-sheet.pdf`, 'a4'),
+          runSheetLetter: paper(`/lines/${lineId}/run-sheet.pdf`, 'letter'),
+          quoteA4: paper(`/orders/${orderId}/quote.pdf`, 'a4'),
+          quoteLetter: paper(`/orders/${orderId}/quote.pdf`, 'letter'),
+        }}
+        kind={line.styleKind}
+        colourHex={line.colour.hex}
+        picture={line.artwork ? `/api/v1/artworks/${line.artwork.id}/thumbnail` : null}
+        promise={
+          line.state === 'ready' ? (promiseSlip(version.route, serverNow(), Date.parse(dueAt)) ?? '') : ''
+        }
         isOpen={line.state === 'ready' && version.number === latest.number}
         onShow={(number) => setParams(number === latest.number ? {} : { version: String(number) })}
-        onOverride={(operation, setting, own) => {
-          dispatch(personNamed(own.who));
-          return plan([...others(operation, setting), { operation, setting, ...own }]);
+        onKeep={(tried, signed) => {
+          dispatch(personNamed(signed.who));
+          return plan([...without(tried), ...tried.map((own) => ({ ...own, ...signed }))]);
         }}
-        onTakeBack={(operation, setting) => void plan(others(operation, setting))}
+        onTakeBack={(operation, setting) => void plan(without([{ operation, setting }]))}
+        readProven={readProven}
       />
     </>
   );

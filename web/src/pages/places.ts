@@ -5,6 +5,7 @@ export const PLACES = [
   { path: '/route', name: 'Route', key: 'r' },
   { path: '/floor', name: 'Floor', key: 'f' },
   { path: '/ledger', name: 'Ledger', key: 'l' },
+  { path: '/shop', name: 'Shop', key: 's' },
 ] as const;
 
 /** Keys that work everywhere, for the list behind `?`. */

@@ -13,12 +13,24 @@ interface Props {
   system: UnitSystem;
   onChange: (value: number | null) => void;
   problem?: string | undefined;
+  /** Nothing typed is an answer too. */
+  mayBeEmpty?: boolean;
   id?: string;
   autoFocus?: boolean;
 }
 
 /** Reads quantities as people type them, shows the other unit beside, and asks when a number looks like a slip. */
-export function QuantityField({ label, kind, value, system, onChange, problem, id, autoFocus }: Props) {
+export function QuantityField({
+  label,
+  kind,
+  value,
+  system,
+  onChange,
+  problem,
+  mayBeEmpty = false,
+  id,
+  autoFocus,
+}: Props) {
   const [text, setText] = useState(() => shownText(value, kind, system));
   const [typedProblem, setTypedProblem] = useState('');
   useEffect(() => {
@@ -31,6 +43,11 @@ export function QuantityField({ label, kind, value, system, onChange, problem, i
 
   const type = (typed: string): void => {
     setText(typed);
+    if (mayBeEmpty && typed.trim() === '') {
+      setTypedProblem('');
+      onChange(null);
+      return;
+    }
     const parsed = parseQuantity(typed, kind, system);
     setTypedProblem(parsed.ok ? '' : parsed.problem);
     onChange(parsed.ok ? parsed.value : null);

@@ -44,7 +44,7 @@ export async function quotePdf(sheet: QuoteSheet, paper: Paper): Promise<Buffer>
     y = drawLine(page, line, y);
   }
   const total = sheet.lines.reduce((sum, { quote }) => sum + quote.totalCents, 0);
-  rule(doc, margin, y, width - 2 * margin, INK);
+  rule(doc, { x: margin, y, width: width - 2 * margin, colour: INK });
   write(doc, 'Total, without tax', { x: margin, y: y + 10, size: 14, weight: 600 });
   writeRight(doc, formatMoney(total), { x: width - margin, y: y + 10, size: 14, weight: 600 });
   writeColumn(
@@ -103,7 +103,7 @@ const ends = ({ x, right }: Row): number[] => [2, 3, 4].map((i) => x + ((right -
 
 function heads(doc: Doc, names: readonly string[], row: Row): void {
   line(doc, names, row, { size: 9, colour: MUTED });
-  rule(doc, row.x, row.y + 12, row.right - row.x);
+  rule(doc, { x: row.x, y: row.y + 12, width: row.right - row.x });
 }
 
 function cells(doc: Doc, values: readonly string[], row: Row): void {

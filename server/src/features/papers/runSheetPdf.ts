@@ -1,5 +1,6 @@
 import { outlineOf, printTop } from '@saltflat/core/placement';
 import type { BlankKind } from '@saltflat/core/blank';
+import { STATION_NAMES } from '@saltflat/core/route';
 import type { Operation, Route } from '@saltflat/core/route';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import {
@@ -32,22 +33,6 @@ export interface RunSheet {
   barCode: Buffer;
   madeAt: string;
 }
-
-const STATION_WORDS: Record<Operation['station'], string> = {
-  preparation: 'Preparation',
-  'film-printer': 'Film printer',
-  'direct-printer': 'Direct printer',
-  powder: 'Powder',
-  oven: 'Melting',
-  cutting: 'Cutting table',
-  sprayer: 'Sprayer',
-  rack: 'Rack',
-  press: 'Press',
-  'cap-press': 'Cap press',
-  cooling: 'Cooling table',
-  storage: 'Shelf',
-  inspection: 'Inspection',
-};
 
 /** Settings that a person sets on a machine are written large; the others are in the art already. */
 const FIGURE_SIZE = 17;
@@ -96,7 +81,7 @@ function drawHead({ doc, margin, width }: Sheet, sheet: RunSheet): number {
     });
   for (const text of [...sheet.route.conflicts, ...sheet.route.slips].map((own) => own.text))
     y = warning(doc, text, { x: margin, y: y + 2, width: width - 2 * margin, size: BODY });
-  rule(doc, margin, y + 4, width - 2 * margin, INK);
+  rule(doc, { x: margin, y: y + 4, width: width - 2 * margin, colour: INK });
   return y + 4;
 }
 
@@ -104,7 +89,7 @@ function drawHead({ doc, margin, width }: Sheet, sheet: RunSheet): number {
 function drawSmallHead({ doc, margin, width }: Sheet, sheet: RunSheet): number {
   write(doc, `${sheet.code}  ${sheet.customer}`, { x: margin, y: margin - 4, size: 14, weight: 600 });
   doc.image(sheet.barCode, width - margin - 150, margin - 8, { fit: [150, 30] });
-  rule(doc, margin, margin + 26, width - 2 * margin, INK);
+  rule(doc, { x: margin, y: margin + 26, width: width - 2 * margin, colour: INK });
   return margin + 26;
 }
 
@@ -123,7 +108,7 @@ function drawPlacement({ doc, margin, width }: Sheet, sheet: RunSheet, top: numb
   for (const text of placement.problems)
     y = warning(doc, text, { x, y: y + 2, width: width - margin - x, size: BODY });
   const bottom = Math.max(y, top + drawn) + 6;
-  rule(doc, margin, bottom, width - 2 * margin, INK);
+  rule(doc, { x: margin, y: bottom, width: width - 2 * margin, colour: INK });
   return bottom;
 }
 
@@ -231,7 +216,7 @@ function drawOperation(
     .rect(margin, top + 8, 11, 11)
     .lineWidth(1)
     .stroke(INK); // to be ticked
-  write(doc, `${number}  ${STATION_WORDS[operation.station]}`, {
+  write(doc, `${number}  ${STATION_NAMES[operation.station]}`, {
     x: margin + 18,
     y: top + 8,
     size: BODY,
@@ -254,7 +239,7 @@ function drawOperation(
   }
   for (const line of bodyLines(operation)) y = writeColumn(doc, line, { x, y, width: room, size: BODY });
   for (const text of operation.cautions) y = warning(doc, text, { x, y, width: room, size: BODY });
-  rule(doc, margin, y + 5, width);
+  rule(doc, { x: margin, y: y + 5, width });
   return y + 5;
 }
 

@@ -90,7 +90,7 @@ export function createComparisonService({ planner, readCatalogue, preparations, 
       }),
     );
     const prints: Partial<Record<PrintProcess, PrintNeeds>> = Object.fromEntries(measured);
-    return (prints.sub ?? prints.dtf) ? { ...prints, sub: prints.sub ?? (prints.dtf as PrintNeeds) } : prints;
+    return (prints.sub ?? prints.dtf) ? { ...prints, sub: prints.sub ?? prints.dtf } : prints;
   }
 
   return { compare };

@@ -3,9 +3,11 @@ import {
   ComparisonQuery,
   LineDocument,
   PreparationInput,
+  ProvenLine,
   RoutePlanInput,
   RouteVersion,
 } from '@saltflat/contract';
+import { Type } from 'typebox';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import type { ComparisonService } from './comparisonService.ts';
@@ -20,6 +22,15 @@ export const routeEndpoints = (routes: RouteService, comparisons: ComparisonServ
       body: ComparisonQuery,
     },
     ({ body }) => comparisons.compare(body as ComparisonQuery),
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/lines/:id/proven',
+      summary: 'Lines of the same process that were run to the end, to copy settings from',
+      answer: Type.Array(ProvenLine),
+    },
+    ({ params }) => routes.provenLines(params.id ?? ''),
   ),
   endpoint(
     {

@@ -3,6 +3,7 @@ import type {
   LineDocument,
   OrderLine,
   PreparationInput,
+  ProvenLine,
   Replanned,
   RoutePlanInput,
   RouteVersion,
@@ -166,8 +167,17 @@ export function createRouteService({
     return planner.document(asPlanned(line), (await routes.latest(lineId))?.overrides ?? []);
   }
 
+  /** Lines of the same process that were run, to copy from; those of the same garment first. */
+  async function provenLines(lineId: string): Promise<ProvenLine[]> {
+    const { line } = await findLine(lineId);
+    const proven = await routes.provenLines(line.process, lineId);
+    const isSameStyle = ({ styleId }: ProvenLine): number => (styleId === line.styleId ? 0 : 1);
+    return proven.sort((p, q) => isSameStyle(p) - isSameStyle(q));
+  }
+
   return {
     latest,
+    provenLines,
     versions: routes.versions,
     planInBackground,
     replan,

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { readCost, readRoute } from '@saltflat/contract';
-import type { RouteVersion } from '@saltflat/contract';
+import type { ProvenLine, RouteVersion } from '@saltflat/contract';
 import type { Process } from '@saltflat/core/route';
 import type { Database } from '../../db/connection.ts';
 
@@ -46,6 +46,19 @@ export function routeStore(db: Database) {
            order by o.due_at, l.position`,
         )
       ).map(({ id }) => id),
+    /** Lines run to the end by a process, with how they came out; the most pieces first. */
+    provenLines: async (process: Process, exceptLineId: string): Promise<ProvenLine[]> =>
+      db.rows<ProvenLine>(
+        `select r.line_id as "lineId", max('K-' || o.number) as code, max(k.name) as customer, max(c.name || ' ' || s.name) as garment,
+           max(s.id::text) as "styleId", count(*)::int as pieces, count(*) filter (where x.verdict = 'good')::int as good,
+           max(v.number)::int as "routeNumber"
+         from outcome x join run r on r.id = x.run_id join route_version v on v.id = r.route_version_id join order_line l on l.id = r.line_id
+         join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
+         join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id
+         where v.document ->> 'process' = $1 and r.line_id <> $2 and r.finished_at is not null
+         group by r.line_id order by count(*) filter (where x.verdict = 'good') desc, max(o.number) desc limit 30`,
+        [process, exceptLineId],
+      ),
     /** Pieces that came out by a process, and how many of them were not good. */
     spoilage: async (process: Process): Promise<{ inspected: number; spoiled: number }> =>
       (await db.row<{ inspected: number; spoiled: number }>(

@@ -87,7 +87,7 @@ function judged(
   if (twin) return { line, name, action: 'refuse', notes: [`“${name}” is in line ${twin.line} already.`] };
   const former = known(catalogue, own.found);
   if (former === null) return { line, name, action: 'add', notes: [] };
-  const kind = 'kind' in own.found.record ? String(own.found.record.kind) : '';
+  const kind = 'kind' in own.found.record ? own.found.record.kind : '';
   const notes = recordDifferences(list, kind, former.record, own.found.record);
   return { line, name, action: notes.length === 0 ? 'same' : 'change', notes };
 }

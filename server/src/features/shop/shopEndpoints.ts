@@ -140,7 +140,7 @@ const recordEndpoints = (shop: ShopService): Endpoint[] => [
       body: MaterialChange,
       answer: ShopChanged,
     },
-    ({ params, body }) => shop.changeMaterial(params.id ?? '', body as MaterialChange),
+    ({ params, body }) => shop.changeMaterial(params.id ?? '', body),
   ),
   endpoint(
     {
@@ -161,7 +161,7 @@ const recordEndpoints = (shop: ShopService): Endpoint[] => [
       body: MachineChange,
       answer: ShopChanged,
     },
-    ({ params, body }) => shop.changeMachine(params.id ?? '', body as MachineChange),
+    ({ params, body }) => shop.changeMachine(params.id ?? '', body),
   ),
 ];
 

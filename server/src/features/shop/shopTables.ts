@@ -223,7 +223,7 @@ function parsed(list: ShopList, data: unknown): ShopRecord {
     case 'machines':
       return { list, record: parseMachine(data) };
     default:
-      return { list, record: parse(HouseDocument, data) as HouseMethods };
+      return { list, record: parse(HouseDocument, data) };
   }
 }
 
@@ -231,8 +231,8 @@ function parsed(list: ShopList, data: unknown): ShopRecord {
 export function recordDifferences(list: ShopList, kind: string, before: unknown, after: unknown): string[] {
   if (list === 'methods')
     return HOUSE_KEYS.flatMap((key) => {
-      const [p, q] = [valueAt(before, [key]), valueAt(after, [key])];
-      return q === undefined || p === q ? [] : [`${HOUSE_METHODS[key].label}: ${String(p)} → ${String(q)}`];
+      const [p, q] = [before, after].map((record) => valueAt(record, [key]) as string | undefined); // parsed before
+      return q === undefined || p === q ? [] : [`${HOUSE_METHODS[key].label}: ${p} → ${q}`];
     });
   return (fieldsFor(list, kind) ?? []).flatMap((field) => {
     const [p, q] = [before, after].map((record) => toCell(field, valueAt(record, field.path)));

@@ -1,3 +1,4 @@
+import { isFilmProcess } from '@saltflat/core/route';
 import type { OrderLine, Preparation } from '@saltflat/contract';
 import type { Finding, Fix, PrintProcess } from '@saltflat/core/artwork';
 import type { UnitSystem } from '@saltflat/core/units';
@@ -109,7 +110,7 @@ export function ArtPanels(props: Props) {
           (art.figures ? (
             <>
               <FigureTable figures={art.figures} prices={prices} system={system} />
-              <WeighPrint lineId={line.id} hasPowder={line.process === 'dtf'} by={by} />
+              <WeighPrint lineId={line.id} hasPowder={isFilmProcess(line.process)} by={by} />
             </>
           ) : (
             <p className="empty">Measuring every pixel …</p>

@@ -8,7 +8,7 @@ import { askArtwork } from '../../worker/artworkClient.ts';
 import { ArtCanvas } from './ArtCanvas.tsx';
 import type { Place } from './ArtCanvas.tsx';
 import type { Pointed } from './Findings.tsx';
-import { outlineOf, printTop } from './garmentOutline.ts';
+import { outlineOf, printTop } from '@saltflat/core/placement';
 import { isMask } from './layers.ts';
 import type { Layer } from './layers.ts';
 import { closePicture } from './useArtwork.ts';

@@ -1,3 +1,4 @@
+import { isFilmProcess } from '@saltflat/core/route';
 import type { OrderLine } from '@saltflat/contract';
 import { RIGHTS_WORDS } from './rightsWords.ts';
 import Button from '@mui/material/Button';
@@ -30,7 +31,7 @@ export function OutPanel({ line, by, isChanged }: Props) {
 }
 
 function Files({ line }: { line: OrderLine }) {
-  const isFilm = line.process === 'dtf';
+  const isFilm = isFilmProcess(line.process);
   const rows: [plane: string, name: string][] = [
     ['knocked-out', 'Art as printed, transparent'],
     ['white', 'White plane'],

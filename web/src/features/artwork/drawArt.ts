@@ -1,7 +1,7 @@
 import { fromShown, toShown } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import type { ArtPicture } from '../../worker/artwork.worker.ts';
-import type { GarmentOutline } from './garmentOutline.ts';
+import type { GarmentOutline } from '@saltflat/core/placement';
 
 /** Where the art's top left stands on the canvas, px, and how many screen px one mm takes. */
 export interface View {

@@ -1,5 +1,5 @@
 import type { Process } from '@saltflat/core/route';
-import { FAULTS } from '@saltflat/core/run';
+import { faultsOf } from '@saltflat/core/run';
 import type { Verdict } from '@saltflat/core/run';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -94,18 +94,16 @@ function FaultForm({
   return (
     <div className="stack">
       <div role="group" aria-label="What was seen" className="row" style={{ gap: 8 }}>
-        {Object.entries(FAULTS)
-          .filter(([, { processes }]) => processes.includes(process))
-          .map(([fault, { name }]) => (
-            <Button
-              key={fault}
-              variant={faults.includes(fault) ? 'contained' : 'outlined'}
-              aria-pressed={faults.includes(fault)}
-              onClick={() => toggle(fault)}
-            >
-              {name}
-            </Button>
-          ))}
+        {faultsOf(process).map(([fault, { name }]) => (
+          <Button
+            key={fault}
+            variant={faults.includes(fault) ? 'contained' : 'outlined'}
+            aria-pressed={faults.includes(fault)}
+            onClick={() => toggle(fault)}
+          >
+            {name}
+          </Button>
+        ))}
       </div>
       <div className="row">
         <TextField

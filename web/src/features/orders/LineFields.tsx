@@ -1,16 +1,17 @@
 import type { GarmentStyle } from '@saltflat/contract';
-import { garmentOf } from '@saltflat/contract/equipment';
-import { PLACEMENTS, PLACEMENT_KEYS } from '@saltflat/contract/placements';
-import type { PlacementKey } from '@saltflat/contract/placements';
+import { PLACEMENTS, placementsOn } from '@saltflat/core/placement';
+import type { PlacementKey } from '@saltflat/core/placement';
 import { fibreWords } from '@saltflat/core/route';
+import type { HouseMethods } from '@saltflat/core/route';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { ArtDrop } from './ArtDrop.tsx';
-import { piecesOf, suggestFor } from './orderFormValues.ts';
+import { LineMethods } from './LineMethods.tsx';
+import { LineProcess } from './LineProcess.tsx';
+import { piecesOf, usualPlace } from './orderFormValues.ts';
 import type { LineValues } from './orderFormValues.ts';
-import { ProcessField } from './ProcessField.tsx';
 import { SizesField } from './SizesField.tsx';
 import './orders.css';
 
@@ -18,35 +19,37 @@ interface Props {
   index: number;
   line: LineValues;
   styles: readonly GarmentStyle[];
+  house: HouseMethods;
+  /** When the order is due, ms since 1970; `null` while none is written. */
+  dueMs: number | null;
   problems: Record<string, string>;
   onChange: (line: LineValues) => void;
   onRemove: (() => void) | null;
 }
 
 /** One line of the order being written: art on the left, everything else on the right. */
-export function LineFields({ index, line, styles, problems, onChange, onRemove }: Props) {
+export function LineFields({ index, line, styles, house, dueMs, problems, onChange, onRemove }: Props) {
   const system = useUnits();
   const style = styles.find(({ id }) => id === line.styleId);
   const colour = style?.colours.find(({ id }) => id === line.colourId);
-  const suggestion = style ? suggestFor(style, line) : null;
   const problem = (field: string): string | undefined =>
     problems[`/lines/${index}/${field}`] ?? firstBelow(problems, `/lines/${index}/${field}/`);
 
-  const change = (part: Partial<LineValues>): void => {
-    const next = { ...line, ...part };
-    const nextStyle = styles.find(({ id }) => id === next.styleId);
-    const suggested = nextStyle && !next.isProcessChosen ? suggestFor(nextStyle, next) : null;
-    onChange(suggested ? { ...next, process: suggested.process } : next);
-  };
+  const change = (part: Partial<LineValues>): void => onChange({ ...line, ...part });
   const changeStyle = (styleId: string): void => {
     const next = styles.find(({ id }) => id === styleId);
-    const known = Object.entries(line.quantities).filter(([size]) =>
-      next?.sizes.some((own) => own.size === size),
-    );
-    change({ styleId, colourId: next?.colours[0]?.id ?? '', quantities: Object.fromEntries(known) });
+    const isThere = ([size]: [string, unknown]): boolean =>
+      next?.sizes.some((own) => own.size === size) ?? false;
+    const fits = placementsOn(next?.kind ?? 'tee').includes(line.placement);
+    change({
+      styleId,
+      colourId: next?.colours[0]?.id ?? '',
+      quantities: Object.fromEntries(Object.entries(line.quantities).filter(isThere)),
+      widths: Object.fromEntries(Object.entries(line.widths).filter(isThere)),
+      ...(fits ? {} : usualPlace(next)),
+    });
   };
-  const changePlacement = (placement: PlacementKey): void =>
-    change({ placement, dropMm: PLACEMENTS[placement].dropMm, widthMm: PLACEMENTS[placement].widthMm });
+  const changePlacement = (placement: PlacementKey): void => change(usualPlace(style, placement));
 
   return (
     <section className="panel" aria-label={`Line ${index + 1}`}>
@@ -74,11 +77,7 @@ export function LineFields({ index, line, styles, problems, onChange, onRemove }
               label="Garment"
               size="small"
               value={line.styleId}
-              helperText={
-                style
-                  ? `${fibreWords(garmentOf(style, colour ?? style.colours[0] ?? NO_COLOUR))}, ${style.massGM2} g/m²`
-                  : ' '
-              }
+              helperText={style ? `${fibreWords(style)}, ${style.massGM2} g/m²` : ' '}
               onChange={(event) => changeStyle(event.target.value)}
               slotProps={{ select: { native: true } }}
             >
@@ -116,8 +115,11 @@ export function LineFields({ index, line, styles, problems, onChange, onRemove }
           <SizesField
             sizes={style?.sizes ?? []}
             quantities={line.quantities}
-            problem={problem('sizes')}
-            onChange={(quantities) => change({ quantities })}
+            widths={line.widths}
+            widthMm={line.widthMm}
+            problem={problem('sizes') ?? problem('grades')}
+            onQuantities={(quantities) => change({ quantities })}
+            onWidths={(widths) => change({ widths })}
           />
           <div className="line-row three">
             <TextField
@@ -129,14 +131,16 @@ export function LineFields({ index, line, styles, problems, onChange, onRemove }
               onChange={(event) => changePlacement(event.target.value as PlacementKey)}
               slotProps={{ select: { native: true } }}
             >
-              {PLACEMENT_KEYS.map((key) => (
+              {placementsOn(style?.kind ?? 'tee').map((key) => (
                 <option key={key} value={key}>
                   {PLACEMENTS[key].label}
                 </option>
               ))}
             </TextField>
             <QuantityField
-              label="Below the collar"
+              label={
+                PLACEMENTS[line.placement].from === 'collar' ? 'Below the collar' : 'Below the upper edge'
+              }
               kind="length"
               system={system}
               value={line.dropMm}
@@ -152,12 +156,6 @@ export function LineFields({ index, line, styles, problems, onChange, onRemove }
               onChange={(widthMm) => change({ widthMm })}
             />
           </div>
-          <ProcessField
-            name={`process-${index}`}
-            process={line.process}
-            suggestion={suggestion}
-            onChange={(process) => change({ process, isProcessChosen: true })}
-          />
           {['styleId', 'colourId', 'artworkId', 'id', 'process'].map(
             (field) =>
               problem(field) && (
@@ -168,11 +166,13 @@ export function LineFields({ index, line, styles, problems, onChange, onRemove }
           )}
         </div>
       </div>
+      <div className="line-below">
+        <LineProcess name={`process-${index}`} line={line} dueMs={dueMs} onChange={change} />
+        <LineMethods shop={house} own={line.house} onChange={(own) => change({ house: own })} />
+      </div>
     </section>
   );
 }
-
-const NO_COLOUR = { id: '', name: '', hex: '#ffffff', tone: 'light' as const };
 
 const firstBelow = (problems: Record<string, string>, prefix: string): string | undefined =>
   Object.entries(problems).find(([path]) => path.startsWith(prefix))?.[1];

@@ -1,6 +1,6 @@
 import type { Order, OrderLine } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
-import { PROCESS_NAMES } from '@saltflat/core/route';
+import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
@@ -110,7 +110,7 @@ function LineCard({
           {line.proof.note !== '' && `: ${line.proof.note}`}
         </p>
       )}
-      {line.process === 'dtf' && line.artwork && RIGHTS_CAUTIONS[line.artwork.rights] && (
+      {isFilmProcess(line.process) && line.artwork && RIGHTS_CAUTIONS[line.artwork.rights] && (
         <p className="caution small" style={{ marginTop: 8 }}>
           {RIGHTS_CAUTIONS[line.artwork.rights]}
         </p>

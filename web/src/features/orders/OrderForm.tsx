@@ -6,6 +6,7 @@ import { useEffect, useState } from 'react';
 import { Controller, useFieldArray, useForm } from 'react-hook-form';
 import { fieldProblems, problemMessage, problemOf } from '../../api/problemMessage.ts';
 import { serverNow } from '../../api/serverClock.ts';
+import { fromLocalField } from './dates.ts';
 import { LineFields } from './LineFields.tsx';
 import { anotherPrint, emptyLine, emptyOrder, toInput, valuesOf } from './orderFormValues.ts';
 import type { OrderValues } from './orderFormValues.ts';
@@ -19,7 +20,7 @@ interface Props {
   onLeave: () => void;
 }
 
-const DRAFT_KEY = 'saltflat.order-draft';
+const DRAFT_KEY = 'saltflat.order-draft-2'; // counted up when the form's values change their shape
 
 /** A new order on one page, or an old one being changed. What is typed survives a reload and a refusal. */
 export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
@@ -39,6 +40,9 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
     const subscription = watch((values) => sessionStorage.setItem(draftKey, JSON.stringify(values)));
     return () => subscription.unsubscribe();
   }, [watch, draftKey]);
+
+  const dueAt = fromLocalField(watch('due'));
+  const dueMs = dueAt === null ? null : Date.parse(dueAt);
 
   const save = async (values: OrderValues): Promise<void> => {
     const outcome = toInput(values);
@@ -111,6 +115,8 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
               index={i}
               line={value}
               styles={catalogue.styles}
+              house={catalogue.house.document}
+              dueMs={dueMs}
               problems={problems}
               onChange={onChange}
               onRemove={fields.length > 1 ? () => remove(i) : null}

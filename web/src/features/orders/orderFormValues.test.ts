@@ -1,6 +1,14 @@
 import type { GarmentStyle } from '@saltflat/contract';
 import { expect } from 'chai';
-import { anotherPrint, emptyLine, emptyOrder, piecesOf, toInput, valuesOf } from './orderFormValues.ts';
+import {
+  anotherPrint,
+  emptyLine,
+  emptyOrder,
+  piecesOf,
+  toInput,
+  usualPlace,
+  valuesOf,
+} from './orderFormValues.ts';
 import type { OrderValues } from './orderFormValues.ts';
 
 const STYLES: GarmentStyle[] = [
@@ -8,14 +16,20 @@ const STYLES: GarmentStyle[] = [
     id: '11111111-1111-4111-8111-111111111111',
     name: 'Made-up tee',
     kind: 'tee',
-    fibres: { cotton: 1, polyester: 0, elastane: 0, other: 0 },
+    maker: 'Made-up mill',
+    fibres: { cotton: 1, polyester: 0, elastane: 0, nylon: 0, other: 0 },
     construction: 'knit',
     massGM2: 180,
+    thicknessMm: null,
+    features: [],
+    dyeMigrates: false,
     maxPressC: null,
+    areas: [],
+    version: 1,
     colours: [{ id: '22222222-2222-4222-8222-222222222222', name: 'Navy', hex: '#1b2a4a', tone: 'dark' }],
     sizes: [
-      { size: 'M', cents: 300 },
-      { size: 'L', cents: 320 },
+      { size: 'M', cents: 300, bodyWidthMm: 500, collarDropMm: null },
+      { size: 'L', cents: 320, bodyWidthMm: 550, collarDropMm: null },
     ],
   },
 ];
@@ -78,6 +92,21 @@ describe('the order form', () => {
     expect(() => anotherPrint([])).to.throw(RangeError);
   });
 
+  it('gathers widths of their own by size, and drops those of sizes that are not ordered', () => {
+    const [line] = order().lines;
+    const outcome = toInput(
+      order({ lines: [{ ...line!, quantities: { M: '4', L: '2' }, widths: { M: 250, L: 250, XL: 300 } }] }),
+    );
+    if (!('input' in outcome)) throw new Error('refused');
+    expect(outcome.input.lines[0]?.grades).to.deep.equal([{ sizes: ['M', 'L'], widthMm: 250 }]);
+  });
+
+  it('places a print where the blank has a place', () => {
+    const cap = { ...STYLES[0]!, kind: 'cap-five' as const };
+    expect(usualPlace(cap, 'back').placement).to.equal('cap-front');
+    expect(usualPlace(STYLES[0], 'back').placement).to.equal('back');
+  });
+
   it('turns an order into values and back without a change', () => {
     const colour = STYLES[0]!.colours[0]!;
     const stored = {
@@ -97,7 +126,7 @@ describe('the order form', () => {
           code: 'K-1',
           styleId: STYLES[0]!.id,
           styleName: 'Made-up tee',
-          styleKind: 'tee',
+          styleKind: 'tee' as const,
           colour,
           artwork: null,
           preparation: null,
@@ -107,6 +136,8 @@ describe('the order form', () => {
           widthMm: 300,
           process: 'dtg' as const,
           sizes: [{ size: 'L', quantity: 2 }],
+          grades: [{ sizes: ['L'], widthMm: 320 }],
+          house: { secondPress: 'none' as const },
           pieces: 2,
           state: 'ready' as const,
           planProblem: null,
@@ -132,6 +163,8 @@ describe('the order form', () => {
           widthMm: 300,
           process: 'dtg',
           sizes: [{ size: 'L', quantity: 2 }],
+          grades: [{ sizes: ['L'], widthMm: 320 }],
+          house: { secondPress: 'none' },
         },
       ],
     });

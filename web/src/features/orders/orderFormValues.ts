@@ -1,10 +1,7 @@
-import type { Artwork, Order, OrderInput, OrderLineInput } from '@saltflat/contract';
-import type { GarmentStyle } from '@saltflat/contract';
-import { garmentOf } from '@saltflat/contract/equipment';
-import { PLACEMENTS } from '@saltflat/contract/placements';
-import type { PlacementKey } from '@saltflat/contract/placements';
-import { suggestProcess } from '@saltflat/core/route';
-import type { Process, ProcessSuggestion } from '@saltflat/core/route';
+import type { Artwork, GarmentStyle, Order, OrderInput, OrderLineInput } from '@saltflat/contract';
+import { PLACEMENTS, placementsOn } from '@saltflat/core/placement';
+import type { PlacementKey } from '@saltflat/core/placement';
+import type { HouseMethods, Process } from '@saltflat/core/route';
 import { fromLocalField, toLocalField, usualDue } from './dates.ts';
 
 export interface LineValues {
@@ -21,6 +18,10 @@ export interface LineValues {
   isProcessChosen: boolean;
   /** As typed, by size; empty is none. */
   quantities: Record<string, string>;
+  /** Widths of their own, by size, mm. */
+  widths: Record<string, number>;
+  /** Where this line is done otherwise than the shop does. */
+  house: Partial<HouseMethods>;
 }
 
 export interface OrderValues {
@@ -32,20 +33,29 @@ export interface OrderValues {
 
 export function emptyLine(styles: readonly GarmentStyle[]): LineValues {
   const style = styles[0];
-  const placement: PlacementKey = 'full-front';
-  const line: LineValues = {
+  return {
     lineId: null,
     styleId: style?.id ?? '',
     colourId: style?.colours[0]?.id ?? '',
     artwork: null,
-    placement,
-    dropMm: PLACEMENTS[placement].dropMm,
-    widthMm: PLACEMENTS[placement].widthMm,
+    ...usualPlace(style),
     process: 'dtf',
     isProcessChosen: false,
     quantities: {},
+    widths: {},
+    house: {},
   };
-  return { ...line, process: (style && suggestFor(style, line)?.process) ?? line.process };
+}
+
+/** Where a print usually goes on a blank, with its usual drop and width. */
+export function usualPlace(
+  style: GarmentStyle | undefined,
+  wished?: PlacementKey,
+): Pick<LineValues, 'placement' | 'dropMm' | 'widthMm'> {
+  const places = placementsOn(style?.kind ?? 'tee');
+  const placement = places.find((key) => key === wished) ?? places[0] ?? 'full-front';
+  const { dropMm, widthMm } = PLACEMENTS[placement];
+  return { placement, dropMm, widthMm };
 }
 
 const SIDES: readonly PlacementKey[] = ['full-front', 'back', 'left-sleeve', 'right-sleeve'];
@@ -59,13 +69,7 @@ export function anotherPrint(lines: readonly LineValues[]): LineValues {
   );
   const placement = SIDES.find((side) => !taken.some((line) => line.placement === side)) ?? 'back';
   const { dropMm, widthMm } = PLACEMENTS[placement];
-  return { ...last, lineId: null, artwork: null, placement, dropMm, widthMm };
-}
-
-/** What the shop would think of first for a line as it stands; `null` for a style without colours. */
-export function suggestFor(style: GarmentStyle, line: LineValues): ProcessSuggestion | null {
-  const colour = style.colours.find(({ id }) => id === line.colourId) ?? style.colours[0];
-  return colour ? suggestProcess(garmentOf(style, colour), line.widthMm ?? 0, piecesOf(line)) : null;
+  return { ...last, lineId: null, artwork: null, placement, dropMm, widthMm, widths: {} };
 }
 
 export const emptyOrder = (styles: readonly GarmentStyle[], nowMs: number): OrderValues => ({
@@ -90,6 +94,10 @@ export const valuesOf = (order: Order): OrderValues => ({
     process: line.process,
     isProcessChosen: true,
     quantities: Object.fromEntries(line.sizes.map(({ size, quantity }) => [size, String(quantity)])),
+    widths: Object.fromEntries(
+      line.grades.flatMap(({ sizes, widthMm }) => sizes.map((size) => [size, widthMm])),
+    ),
+    house: line.house,
   })),
 });
 
@@ -130,5 +138,23 @@ function lineInput(line: LineValues, path: string, problems: Record<string, stri
     widthMm: line.widthMm ?? 0,
     process: line.process,
     sizes,
+    grades: gradesOf(line.widths, sizes),
+    house: line.house,
   };
+}
+
+/** Sizes of one width together, in the order of the sizes; only sizes that are ordered. */
+function gradesOf(
+  widths: LineValues['widths'],
+  sizes: readonly { size: string }[],
+): NonNullable<OrderLineInput['grades']> {
+  const grades: NonNullable<OrderLineInput['grades']> = [];
+  for (const { size } of sizes) {
+    const widthMm = widths[size];
+    if (widthMm === undefined) continue;
+    const same = grades.find((grade) => grade.widthMm === widthMm);
+    if (same) same.sizes.push(size);
+    else grades.push({ sizes: [size], widthMm });
+  }
+  return grades;
 }

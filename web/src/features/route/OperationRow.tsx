@@ -1,7 +1,7 @@
+import { STATION_NAMES } from '@saltflat/core/route';
 import type { Operation } from '@saltflat/core/route';
-import { formatDuration, formatQuantity } from '@saltflat/core/units';
+import { formatDuration, formatQuantity, inShownUnits } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
-import { STATION_NAMES } from './stationNames.ts';
 
 interface Props {
   operation: Operation;
@@ -16,6 +16,7 @@ export function OperationRow({ operation, isLit, picked, system, onPick }: Props
   const {
     id,
     station,
+    machine,
     title,
     per,
     handsS,
@@ -33,7 +34,10 @@ export function OperationRow({ operation, isLit, picked, system, onPick }: Props
       <div>
         <div className="muted small">{STATION_NAMES[station]}</div>
         <h2 className="operation-title">{title}</h2>
-        <div className="muted small">{per === 'batch' ? 'once for all pieces' : 'each piece'}</div>
+        <div className="muted small">
+          {machine && `${machine}, `}
+          {per === 'batch' ? 'once for all pieces' : 'each piece'}
+        </div>
       </div>
       <div className="stack" style={{ gap: 8 }}>
         <div className="row" style={{ gap: 6 }}>
@@ -62,7 +66,8 @@ export function OperationRow({ operation, isLit, picked, system, onPick }: Props
           )}
         </div>
         <p className="small">
-          <strong>Right:</strong> {look} <span className="muted">{checks.join(' · ')}</span>
+          <strong>Right:</strong> {look}{' '}
+          <span className="muted">{inShownUnits(checks.join(' · '), system)}</span>
         </p>
         {cautions.map((caution) => (
           <p key={caution} className="caution small">
@@ -74,7 +79,7 @@ export function OperationRow({ operation, isLit, picked, system, onPick }: Props
             <span aria-hidden="true">∿ </span>
             {waitAfter.minS > 0 && `Wait ${formatDuration(waitAfter.minS)}. `}
             {waitAfter.maxS !== null && `Within ${formatDuration(waitAfter.maxS)}. `}
-            <span className="muted">{waitAfter.why}</span>
+            <span className="muted">{inShownUnits(waitAfter.why, system)}</span>
           </p>
         )}
       </div>

@@ -1,74 +1,126 @@
-import type { RouteVersion } from '@saltflat/contract';
-import { traceHeat } from '@saltflat/core/route';
-import { formatDuration, formatMoney } from '@saltflat/core/units';
-import { useEffect, useState } from 'react';
+import type { LineDocument, ProvenLine, RouteVersion } from '@saltflat/contract';
+import type { BlankKind } from '@saltflat/core/blank';
+import type { Quote } from '@saltflat/core/cost';
+import { provenOverrides, traceHeat } from '@saltflat/core/route';
+import type { Route } from '@saltflat/core/route';
+import { inShownUnits } from '@saltflat/core/units';
+import Button from '@mui/material/Button';
+import { useEffect, useRef, useState } from 'react';
 import { usePerson } from '../../person/personSlice.ts';
 import { HeatTrace } from '../../trace/index.ts';
 import { useUnits } from '../../units/unitsSlice.ts';
+import { CopyProven } from './CopyProven.tsx';
+import { CostPanel } from './CostPanel.tsx';
+import { KeepTried } from './KeepTried.tsx';
 import { OperationRow } from './OperationRow.tsx';
+import { PlacementPanel } from './PlacementPanel.tsx';
+import { useTriedRoute } from './useTriedRoute.ts';
+import type { Tried } from './useTriedRoute.ts';
+import { VersionsPanel } from './VersionsPanel.tsx';
 import { WhyPanel } from './WhyPanel.tsx';
-import type { OwnValue } from './WhyPanel.tsx';
 import './route.css';
+
+/** Who tried a value and why: kept with it. */
+export interface Signed {
+  who: string;
+  why: string;
+}
 
 interface Props {
   version: RouteVersion;
   versions: readonly RouteVersion[];
+  /** What the newest version is planned from; `null` until it is here, or where an old one is shown. */
+  document: LineDocument | null;
+  quote: Quote | null;
+  provenLines: readonly ProvenLine[] | undefined;
+  papers: Parameters<typeof CostPanel>[0]['papers'];
+  kind: BlankKind;
+  colourHex: string;
+  picture: string | null;
+  /** A promise that leaves no time for the rest it needs; empty where there is time. */
+  promise: string;
   /** False once the line is on the floor, or an old version is shown. */
   isOpen: boolean;
   onShow: (number: number) => void;
-  /** Plans a new version; a sentence when it is refused. */
-  onOverride: (operation: string, setting: string, own: OwnValue) => Promise<string | null>;
+  /** Plans a new version with own values; a sentence when it is refused. */
+  onKeep: (tried: readonly Tried[], signed: Signed) => Promise<string | null>;
   onTakeBack: (operation: string, setting: string) => void;
+  /** The route a line was run with. */
+  readProven: (from: ProvenLine) => Promise<Route | null>;
 }
 
 /** A route: the heat trace on top, an operation a row, every setting with its reasons one click away. */
-export function RouteView({ version, versions, isOpen, onShow, onOverride, onTakeBack }: Props) {
+export function RouteView(props: Props) {
+  const { version, versions, document: lineDocument, isOpen, onShow, onKeep, onTakeBack, readProven } = props;
   const system = useUnits();
   const person = usePerson();
   const [picked, setPicked] = useState<{ operation: string; setting: string } | null>(null);
   const [lit, setLit] = useState<string | null>(null);
-  const { route, cost } = version;
+  const opener = useRef<HTMLElement | null>(null);
+  const live = useTriedRoute(version, isOpen ? lineDocument : null);
+  const { route, cost, tried, problem } = live;
   const operation = route.operations.find(({ id }) => id === picked?.operation);
   const setting = operation?.settings.find(({ key }) => key === picked?.setting);
-  const trace = traceHeat(route.operations).map((segment) => ({
-    ...segment,
-    durationS: segment.toS - segment.fromS,
-  }));
   useEffect(() => {
     if (lit) document.getElementById(`operation-${lit}`)?.scrollIntoView({ block: 'center' });
   }, [lit]);
 
+  const pick = (own: { operation: string; setting: string }): void => {
+    opener.current = document.activeElement as HTMLElement | null;
+    setPicked(picked?.operation === own.operation && picked.setting === own.setting ? null : own);
+  };
+  const close = (): void => {
+    setPicked(null);
+    opener.current?.focus();
+  };
+  const keep = async (signed: Signed): Promise<string | null> => {
+    const refusal = await onKeep(tried, signed);
+    if (refusal === null) live.giveUp();
+    return refusal;
+  };
+  const copy = async (from: ProvenLine): Promise<string> => {
+    const proven = await readProven(from);
+    if (proven === null) return `The route of ${from.code} cannot be read now.`;
+    const carried = provenOverrides(version.route, proven, { who: '', why: '' });
+    live.tryAll(
+      carried.map(({ operation: id, setting: key, value }) => ({ operation: id, setting: key, value })),
+    );
+    return carried.length === 0
+      ? `${from.code} was run with the same settings.`
+      : `${carried.length} ${carried.length === 1 ? 'setting' : 'settings'} of ${from.code} are being tried: look, then keep.`;
+  };
+
   return (
     <div className="stack">
       <section className="panel" aria-label="Heat trace" style={{ padding: '16px 8px 4px' }}>
-        <HeatTrace pieces={trace} height={172} current={lit} onPick={setLit} />
+        <HeatTrace pieces={tracePieces(route)} height={172} current={lit} onPick={setLit} />
       </section>
-      {route.conflicts.length > 0 && (
-        <section className="alarm" role="status" aria-label="Conflicts">
-          {route.conflicts.map(({ text }) => (
-            <p key={text}>■ {text}</p>
-          ))}
-        </section>
+      {tried.length > 0 && (
+        <KeepTried count={tried.length} problem={problem} who={person} onKeep={keep} onGiveUp={live.giveUp} />
       )}
+      <Warnings route={route} promise={props.promise} onPick={pick} />
       <div className="route-split" data-why={setting !== undefined}>
-        <ol className="panel operations" aria-label="Operations">
-          {route.operations.map((own) => (
-            <OperationRow
-              key={own.id}
-              operation={own}
-              isLit={own.id === lit}
-              picked={own.id === picked?.operation ? picked.setting : null}
-              system={system}
-              onPick={(key) =>
-                setPicked(
-                  picked?.operation === own.id && picked.setting === key
-                    ? null
-                    : { operation: own.id, setting: key },
-                )
-              }
-            />
-          ))}
-        </ol>
+        <div className="stack">
+          <ol className="panel operations" aria-label="Operations">
+            {route.operations.map((own) => (
+              <OperationRow
+                key={own.id}
+                operation={own}
+                isLit={own.id === lit}
+                picked={own.id === picked?.operation ? picked.setting : null}
+                system={system}
+                onPick={(key) => pick({ operation: own.id, setting: key })}
+              />
+            ))}
+          </ol>
+          <PlacementPanel
+            placement={route.placement}
+            kind={props.kind}
+            colourHex={props.colourHex}
+            picture={props.picture}
+            system={system}
+          />
+        </div>
         <div className="stack route-side">
           {operation && setting && (
             <WhyPanel
@@ -76,85 +128,70 @@ export function RouteView({ version, versions, isOpen, onShow, onOverride, onTak
               operation={operation}
               setting={setting}
               system={system}
-              who={person}
-              onOverride={isOpen ? (own) => onOverride(operation.id, setting.key, own) : null}
+              onTry={
+                isOpen && lineDocument
+                  ? (value) => live.tryValue({ operation: operation.id, setting: setting.key, value })
+                  : null
+              }
+              isTried={tried.some((own) => own.operation === operation.id && own.setting === setting.key)}
               onTakeBack={isOpen ? () => onTakeBack(operation.id, setting.key) : null}
-              onClose={() => setPicked(null)}
+              onClose={close}
             />
           )}
-          <section className="panel" aria-label="Time and cost">
-            <header>
-              <h2>{version.pieces} pieces</h2>
-            </header>
-            <table className="dense">
-              <tbody>
-                <Row name="Hands-on, all pieces" value={formatDuration(route.totals.handsS)} />
-                <Row name="Elapsed, one person" value={formatDuration(route.totals.elapsedS)} />
-                <Row name="Blank" value={formatMoney(cost.blankCents)} />
-                {cost.materials.map(({ what, cents, isAssumed }) => (
-                  <Row
-                    key={what}
-                    name={what}
-                    value={formatMoney(cents)}
-                    note={isAssumed ? 'assumed use' : ''}
-                  />
-                ))}
-                <Row name="Labour" value={formatMoney(cost.labourCents)} note="assumed rate" />
-                <Row name="Spoilage" value={formatMoney(cost.spoilageCents)} note="assumed 3 %" />
-                <Row name="Cost per piece" value={formatMoney(cost.totalCents)} isSum />
-              </tbody>
-            </table>
-          </section>
-          <section className="panel" aria-label="Versions">
-            <header>
-              <h2>Versions</h2>
-            </header>
-            <ul>
-              {versions.map((own) => (
-                <li key={own.number}>
-                  <button
-                    type="button"
-                    className="version"
-                    aria-current={own.number === version.number}
-                    onClick={() => onShow(own.number)}
-                  >
-                    <strong>Version {own.number}</strong>
-                    <span className="muted small">
-                      {new Date(own.createdAt).toLocaleString('en-GB', {
-                        dateStyle: 'medium',
-                        timeStyle: 'short',
-                      })}
-                      {own.overrides.length > 0 &&
-                        `, ${own.overrides.length} changed by ${[...new Set(own.overrides.map(({ who }) => who))].join(', ')}`}
-                    </span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </section>
+          <CostPanel
+            route={route}
+            cost={cost}
+            pieces={version.pieces}
+            quote={tried.length > 0 ? null : props.quote}
+            papers={props.papers}
+          />
+          <VersionsPanel version={version} versions={versions} onShow={onShow} />
+          {isOpen && <CopyProven lines={props.provenLines} onCopy={copy} />}
         </div>
       </div>
     </div>
   );
 }
 
-function Row({
-  name,
-  value,
-  note = '',
-  isSum = false,
+const tracePieces = (route: Route) =>
+  traceHeat(route.operations).map((segment) => ({ ...segment, durationS: segment.toS - segment.fromS }));
+
+/** What is wrong or looks like a slip, with the ways out, each leading to its setting. */
+function Warnings({
+  route,
+  promise,
+  onPick,
 }: {
-  name: string;
-  value: string;
-  note?: string;
-  isSum?: boolean;
+  route: Route;
+  promise: string;
+  onPick: (own: { operation: string; setting: string }) => void;
 }) {
+  const system = useUnits();
+  const { conflicts, slips } = route;
+  if (conflicts.length === 0 && slips.length === 0 && promise === '') return null;
   return (
-    <tr style={isSum ? { fontWeight: 650 } : undefined}>
-      <td>
-        {name} {note !== '' && <span className="muted small">{note}</span>}
-      </td>
-      <td className="number nowrap">{value}</td>
-    </tr>
+    <section className="stack" role="status" aria-label="Conflicts" style={{ gap: 8 }}>
+      {promise !== '' && <p className="alarm">◆ {promise}</p>}
+      {conflicts.map(({ operation, setting, text, waysOut }) => (
+        <div key={`${operation}/${setting}/${text}`} className="alarm">
+          <div className="row" style={{ justifyContent: 'space-between' }}>
+            <span>■ {inShownUnits(text, system)}</span>
+            <Button size="small" variant="text" onClick={() => onPick({ operation, setting })}>
+              Why
+            </Button>
+          </div>
+          <ul className="ways-out">
+            {waysOut.map((way) => (
+              <li key={way}>{inShownUnits(way, system)}</li>
+            ))}
+          </ul>
+        </div>
+      ))}
+      {slips.map(({ text }) => (
+        <p key={text} className="caution">
+          {inShownUnits(text, system)}
+        </p>
+      ))}
+    </section>
   );
 }

@@ -1,9 +1,8 @@
 import type { Limit, Operation, Setting } from '@saltflat/core/route';
-import { formatQuantity } from '@saltflat/core/units';
+import { formatQuantity, inShownUnits } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 
 const SOURCE_WORDS = {
@@ -15,29 +14,27 @@ const SOURCE_WORDS = {
   trade: 'Trade range',
 } as const;
 
-export interface OwnValue {
-  value: number;
-  who: string;
-  why: string;
-}
-
 interface Props {
   operation: Operation;
   setting: Setting;
   system: UnitSystem;
-  who: string;
-  /** `null` where the route cannot be changed any more. */
-  onOverride: ((own: OwnValue) => Promise<string | null>) | null;
+  /** Tries a value; `null` where the route cannot be changed any more. */
+  onTry: ((value: number) => void) | null;
+  isTried: boolean;
   onTakeBack: (() => void) | null;
   onClose: () => void;
 }
 
 /** Why a setting is what it is: reasons strongest first, limits as a bar, and a place to change it. */
-export function WhyPanel({ operation, setting, system, who, onOverride, onTakeBack, onClose }: Props) {
+export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBack, onClose }: Props) {
+  const panel = useRef<HTMLElement>(null);
+  useEffect(() => panel.current?.focus(), []);
   const isOwn = setting.reasons[0]?.source === 'override';
   const shown = (value: number): string => formatQuantity(value, setting.kind, system);
   return (
     <aside
+      ref={panel}
+      tabIndex={-1}
       className="panel why"
       aria-label={`Why ${setting.label}`}
       onKeyDown={(event) => event.key === 'Escape' && onClose()}
@@ -55,7 +52,7 @@ export function WhyPanel({ operation, setting, system, who, onOverride, onTakeBa
         <p className="muted">{operation.title}</p>
         {setting.conflicts.map((text) => (
           <p key={text} className="alarm">
-            ■ {text}
+            ■ {inShownUnits(text, system)}
           </p>
         ))}
         <ol className="reasons">
@@ -63,21 +60,34 @@ export function WhyPanel({ operation, setting, system, who, onOverride, onTakeBa
             <li key={i} data-chosen={i === setting.reasons.findIndex(({ value }) => value !== null)}>
               <strong>{SOURCE_WORDS[reason.source]}</strong>
               {reason.value !== null && <span className="muted"> {shown(reason.value)}</span>}
-              <div>{reason.text}</div>
+              <div>{inShownUnits(reason.text, system)}</div>
             </li>
           ))}
         </ol>
         {setting.limits.length > 0 && <Limits limits={setting.limits} setting={setting} system={system} />}
-        {onOverride ? (
-          <OverrideForm
-            setting={setting}
-            system={system}
-            who={who}
-            onOverride={onOverride}
-            onTakeBack={isOwn ? onTakeBack : null}
-          />
+        {onTry ? (
+          <div className="stack" style={{ gap: 8 }}>
+            <h3>Change it here</h3>
+            <QuantityField
+              label="Your value"
+              kind={setting.kind}
+              system={system}
+              value={setting.value}
+              onChange={(value) => value !== null && onTry(value)}
+            />
+            {isTried && <p className="muted small">Being tried: say who and why above to keep it.</p>}
+            {isOwn && !isTried && onTakeBack && (
+              <div>
+                <Button variant="outlined" size="small" onClick={onTakeBack}>
+                  Take the change back
+                </Button>
+              </div>
+            )}
+          </div>
         ) : (
-          <p className="muted">This route is being run or has been run: it stays as it is.</p>
+          <p className="muted">
+            This route is being run or has been run, or is an old version: it stays as it is.
+          </p>
         )}
       </div>
     </aside>
@@ -115,64 +125,11 @@ function Limits({
           </div>
           <p className="small">
             {min !== null && `from ${shown(min)} `}
-            {max !== null && `up to ${shown(max)}`}: <span className="muted">{text}</span>
+            {max !== null && `up to ${shown(max)}`}:{' '}
+            <span className="muted">{inShownUnits(text, system)}</span>
           </p>
         </div>
       ))}
     </div>
-  );
-}
-
-interface FormProps {
-  setting: Setting;
-  system: UnitSystem;
-  who: string;
-  onOverride: (own: OwnValue) => Promise<string | null>;
-  onTakeBack: (() => void) | null;
-}
-
-function OverrideForm({ setting, system, who, onOverride, onTakeBack }: FormProps) {
-  const [value, setValue] = useState<number | null>(setting.value);
-  const [name, setName] = useState(who);
-  const [why, setWhy] = useState('');
-  const [refusal, setRefusal] = useState('');
-  const submit = async (event: React.FormEvent): Promise<void> => {
-    event.preventDefault();
-    if (value === null || name.trim() === '' || why.trim() === '') {
-      setRefusal('A value, who you are and why: all three are kept with the route.');
-      return;
-    }
-    setRefusal((await onOverride({ value, who: name.trim(), why: why.trim() })) ?? '');
-  };
-  return (
-    <form className="stack" style={{ gap: 8 }} onSubmit={(event) => void submit(event)}>
-      <h3>Change it here</h3>
-      <QuantityField
-        label="Your value"
-        kind={setting.kind}
-        system={system}
-        value={value}
-        onChange={setValue}
-      />
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 2fr', gap: 8 }}>
-        <TextField label="Who" size="small" value={name} onChange={(event) => setName(event.target.value)} />
-        <TextField label="Why" size="small" value={why} onChange={(event) => setWhy(event.target.value)} />
-      </div>
-      {refusal !== '' && (
-        <p className="field-problem" role="alert">
-          {refusal}
-        </p>
-      )}
-      <div className="row">
-        <Button type="submit" variant="contained" size="small">
-          Plan with this value
-        </Button>
-        {onTakeBack && (
-          <Button variant="outlined" size="small" onClick={onTakeBack}>
-            Take the change back
-          </Button>
-        )}
-      </div>
-    </form>
   );
 }

@@ -1,2 +1,1 @@
 export { RouteView } from './RouteView.tsx';
-export { STATION_NAMES } from './stationNames.ts';

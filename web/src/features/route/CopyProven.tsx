@@ -1,0 +1,47 @@
+import type { ProvenLine } from '@saltflat/contract';
+import { useState } from 'react';
+
+interface Props {
+  lines: readonly ProvenLine[] | undefined;
+  onCopy: (from: ProvenLine) => Promise<string>;
+}
+
+/** Settings of a line that came out well, taken over for this one: tried first, kept when a person says so. */
+export function CopyProven({ lines, onCopy }: Props) {
+  const [told, setTold] = useState('');
+  return (
+    <section className="panel" aria-label="Copy from a proven line">
+      <header>
+        <h2>Copy what proved itself</h2>
+      </header>
+      {lines?.length === 0 && (
+        <p className="muted" style={{ padding: 16 }}>
+          No other line of this process has been run to the end yet.
+        </p>
+      )}
+      <ul>
+        {lines?.slice(0, 6).map((own) => (
+          <li key={own.lineId}>
+            <button
+              type="button"
+              className="version"
+              onClick={() => void onCopy(own).then((words) => setTold(words))}
+            >
+              <strong>
+                {own.code} {own.customer}
+              </strong>
+              <span className="muted small">
+                {own.garment}, {own.good} of {own.pieces} good
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {told !== '' && (
+        <p role="status" className="small" style={{ padding: '0 16px 12px' }}>
+          {told}
+        </p>
+      )}
+    </section>
+  );
+}

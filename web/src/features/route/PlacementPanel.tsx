@@ -1,0 +1,122 @@
+import type { BlankKind } from '@saltflat/core/blank';
+import { outlineOf, printTop } from '@saltflat/core/placement';
+import type { PlacementPlan } from '@saltflat/core/placement';
+import { formatQuantity, inShownUnits } from '@saltflat/core/units';
+import type { UnitSystem } from '@saltflat/core/units';
+import { useState } from 'react';
+
+interface Props {
+  placement: PlacementPlan;
+  kind: BlankKind;
+  colourHex: string;
+  /** Address of the art's picture; `null` where there is none. */
+  picture: string | null;
+  system: UnitSystem;
+}
+
+/** Where the print goes on every size, drawn to scale, with what is in its way and what it takes. */
+export function PlacementPanel({ placement, kind, colourHex, picture, system }: Props) {
+  const { sizes, problems, needs, platen } = placement;
+  const [shown, setShown] = useState(Math.floor((sizes.length - 1) / 2));
+  const own = sizes[shown] ?? sizes[0];
+  if (!own) return null;
+  const length = (mm: number): string => formatQuantity(mm, 'length', system);
+  const outline = outlineOf(kind, placement.key);
+  const { box } = outline;
+  const top = printTop(placement.key, own.dropMm);
+  return (
+    <section className="panel placement" aria-label="Placement">
+      <header>
+        <h2>{placement.label}</h2>
+        <span className="muted small">{inShownUnits(placement.rule, system)}</span>
+      </header>
+      <div className="placement-split">
+        <svg
+          viewBox={`${box.x - 8} ${box.y - 8} ${box.width + 16} ${box.height + 16}`}
+          role="img"
+          aria-label={`Print of ${length(own.widthMm)} by ${length(own.heightMm)}, ${length(own.dropMm)} down, size ${own.size}`}
+        >
+          <path d={outline.body} fill={colourHex} stroke="var(--ink)" strokeWidth={3} />
+          {outline.details !== '' && (
+            <path d={outline.details} fill="none" stroke="var(--muted)" strokeWidth={2} />
+          )}
+          {picture && (
+            <image
+              href={picture}
+              x={top.x - own.widthMm / 2}
+              y={top.y}
+              width={own.widthMm}
+              height={own.heightMm}
+            />
+          )}
+          <rect
+            x={top.x - own.widthMm / 2}
+            y={top.y}
+            width={own.widthMm}
+            height={own.heightMm}
+            fill="none"
+            stroke="#ffffff"
+            strokeWidth={6}
+          />
+          <rect
+            x={top.x - own.widthMm / 2}
+            y={top.y}
+            width={own.widthMm}
+            height={own.heightMm}
+            fill="none"
+            stroke="var(--brine)"
+            strokeWidth={3}
+          />
+        </svg>
+        <div className="stack" style={{ gap: 8 }}>
+          <table className="dense">
+            <thead>
+              <tr>
+                <th>Size</th>
+                <th className="number">Pieces</th>
+                <th className="number">Down</th>
+                <th className="number">Wide</th>
+                <th className="number">High</th>
+                {platen && <th className="number">Left on platen</th>}
+              </tr>
+            </thead>
+            <tbody>
+              {sizes.map((size, i) => (
+                <tr key={size.size} aria-selected={i === shown}>
+                  <td>
+                    <button type="button" className="size-pick" onClick={() => setShown(i)}>
+                      {size.size}
+                    </button>
+                  </td>
+                  <td className="number">{size.quantity}</td>
+                  <td className="number nowrap">{length(size.dropMm)}</td>
+                  <td className="number nowrap">{length(size.widthMm)}</td>
+                  <td className="number nowrap">{length(size.heightMm)}</td>
+                  {platen && (
+                    <td className="number nowrap">
+                      {size.platenLeftMm === null ? '–' : length(size.platenLeftMm)}
+                    </td>
+                  )}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="muted small">
+            Outline of a middle size, to one scale with the print.
+            {platen ? ` Loaded on the ${platen} platen.` : ''}
+          </p>
+          {problems.map((text) => (
+            <p key={text} className="alarm">
+              ■ {inShownUnits(text, system)}
+            </p>
+          ))}
+          {needs.map(({ text }) => (
+            <p key={text} className="caution">
+              {inShownUnits(text, system)}
+            </p>
+          ))}
+        </div>
+      </div>
+    </section>
+  );
+}

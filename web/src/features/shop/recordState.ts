@@ -1,0 +1,84 @@
+import type { Catalogue, MachineKind, MaterialKind } from '@saltflat/contract';
+import { BLANK_FIELDS, machineFields, materialFields, valueAt } from '@saltflat/contract/shopFields';
+import type { RecordField } from '@saltflat/contract/shopFields';
+import { emptyOf } from './RecordForm.tsx';
+import type { RecordList } from './shopApi.ts';
+
+/** A record of the set-up as a list shows it. */
+export interface ShopRow {
+  id: string;
+  version: number;
+  kind: string;
+  name: string;
+  maker: string;
+  /** Without identity and version: what a form edits. */
+  record: object;
+}
+
+const KEPT_OUT = new Set(['id', 'version']);
+
+/** The records of a list in the shop's order of preference. */
+export function rowsOf(list: RecordList, catalogue: Catalogue): ShopRow[] {
+  const records =
+    list === 'blanks' ? catalogue.styles : list === 'materials' ? catalogue.materials : catalogue.machines;
+  return records.map((own) => ({
+    id: own.id,
+    version: own.version,
+    kind: own.kind,
+    name: own.name,
+    maker: own.maker,
+    record: Object.fromEntries(Object.entries(own).filter(([key]) => !KEPT_OUT.has(key))),
+  }));
+}
+
+/** What a record is filled in with; a material's and a machine's kind decides. */
+export function fieldsOfRecord(list: RecordList, record: object): readonly RecordField[] {
+  const kind = String(valueAt(record, ['kind']));
+  if (list === 'blanks') return BLANK_FIELDS;
+  return list === 'materials' ? materialFields(kind as MaterialKind) : machineFields(kind as MachineKind);
+}
+
+const SIZES = ['S', 'M', 'L', 'XL', 'XXL'];
+
+/** A new record to fill in. A blank begins with the usual sizes and one colour, so that nobody starts at an empty table. */
+export function newRecord(list: RecordList, kind: string): object {
+  if (list !== 'blanks') return { ...emptyOf(fieldsOfRecord(list, { kind })), kind };
+  return {
+    ...emptyOf(BLANK_FIELDS),
+    colours: [{ name: '', hex: '', tone: 'dark' }],
+    sizes: SIZES.map((size) => ({ size, cents: null, bodyWidthMm: null, collarDropMm: null })),
+  };
+}
+
+/** Fields that are still empty but must not be, in words, by their path. */
+export function missingIn(fields: readonly RecordField[], record: object, at = ''): Record<string, string> {
+  const found: Record<string, string> = {};
+  for (const field of fields) {
+    const path = `${at}/${field.path.join('/')}`;
+    const value = valueAt(record, field.path);
+    if (field.type === 'rows' && Array.isArray(value))
+      for (const [i, row] of (value as object[]).entries())
+        Object.assign(found, missingIn(field.columns, row, `${path}/${i}`));
+    else if (
+      (field.type === 'number' || field.type === 'integer') &&
+      !field.isOptional &&
+      typeof value !== 'number'
+    )
+      found[path] = `“${field.title}” is missing.`;
+    else if (field.path.at(-1) === 'name' && value === '') found[path] = `“${field.title}” is missing.`;
+  }
+  return found;
+}
+
+/** An optional span is empty when both its ends are. */
+export function withoutEmptySpans(record: object): object {
+  return Object.fromEntries(
+    Object.entries(record).map(([key, value]: [string, unknown]) => {
+      if (key === 'properties') return [key, withoutEmptySpans(value as object)];
+      const { min, max } = (value ?? {}) as { min?: unknown; max?: unknown };
+      const isEmptySpan =
+        value !== null && typeof value === 'object' && 'min' in value && min === null && max === null;
+      return [key, isEmptySpan ? null : value];
+    }),
+  );
+}
