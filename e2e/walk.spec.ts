@@ -21,7 +21,8 @@ test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in,
   await page.getByLabel('Quantity, size M').fill('1');
   await page.getByLabel('Printed width').fill('8 in');
   await expect(page.getByText('203 mm')).toBeHidden();
-  await expect(page.getByRole('radio', { name: /Direct print/ })).toBeChecked();
+  await expect(page.getByRole('region', { name: 'Processes side by side' })).toBeVisible();
+  await page.getByRole('radio', { name: /^Direct print/ }).check();
   await page.getByRole('button', { name: 'Take in the order' }).click();
 
   // its ticket
@@ -47,8 +48,9 @@ test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in,
   const why = page.getByRole('complementary', { name: 'Why Plate' });
   await expect(why.getByText('Maker’s sheet')).toBeVisible();
   await why.getByLabel('Your value').fill('330 F');
-  await why.getByLabel('Why').fill('press B runs cool');
-  await why.getByRole('button', { name: 'Plan with this value' }).click();
+  const tried = page.getByRole('form', { name: 'Values being tried' });
+  await tried.getByLabel('Why').fill('press B runs cool');
+  await tried.getByRole('button', { name: 'Plan with this value' }).click();
   await expect(page.getByRole('button', { name: /^Version 2/ })).toBeVisible();
   await expect(
     page.locator('#operation-cure').getByRole('button', { name: /^Plate.*166.*changed/ }),
@@ -61,7 +63,7 @@ test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in,
   await request.post('/api/v1/devices/scale/drive', { data: { target: 184 } });
   await expect(page.getByRole('group', { name: 'Weigh in' }).getByText(/18[34]\.\d/)).toBeVisible();
   await page.getByRole('button', { name: 'Take the weight before' }).click();
-  await request.post('/api/v1/devices/scale/drive', { data: { target: 191.2 } });
+  await request.post('/api/v1/devices/scale/drive', { data: { target: 190 } });
   await expect(page.getByText('● right amount')).toBeVisible();
   await page.getByRole('button', { name: 'Take the weight after' }).click();
   await finishStep(page, 'Pretreat and weigh');

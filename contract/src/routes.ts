@@ -19,6 +19,7 @@ const KINDS = [
   'arealMass',
   'share',
   'count',
+  'flag',
 ] as const;
 const Kind = Type.Enum([...KINDS]);
 

@@ -3,6 +3,7 @@ import { priceRoute } from '../cost/index.ts';
 import type { PieceCost, Rates } from '../cost/index.ts';
 import { PROCESSES, PROCESS_MODULES, planRoute } from '../route/index.ts';
 import type { LineInput, Look, PrintNeeds, Process, Route } from '../route/index.ts';
+import { formatMoney } from '../units/index.ts';
 
 /** One process for a line: what it costs, takes and gives, or why it cannot be done. */
 export interface ProcessOption {
@@ -133,7 +134,8 @@ function fullness({ prints, line }: ComparisonInput, process: Process): number {
   return Math.min(1, (print?.inkMm2 ?? 0) / FULL_FRONT_MM2);
 }
 
-const cents = (value: number): string => (value / 100).toFixed(2);
+/** A process's name inside a sentence. */
+const named = (name: string): string => `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
 const minutes = (s: number): string => `${Math.max(1, Math.round(s / 60))} min`;
 
 /** Where the best beats the second, weightiest first; each weighed in cents a piece. */
@@ -150,7 +152,7 @@ function advantages(input: ComparisonInput, best: Possible, second: Possible): s
     ],
     [
       q.cost.totalCents - p.cost.totalCents,
-      `${cents(p.cost.totalCents)} a piece against ${cents(q.cost.totalCents)}`,
+      `${formatMoney(p.cost.totalCents)} a piece against ${formatMoney(q.cost.totalCents)}`,
     ],
     [
       ((q.handsS - p.handsS) / 3600 / pieces) * input.rates.centsPerHour,
@@ -184,15 +186,15 @@ function turningPoint(input: ComparisonInput, best: Possible, second: Possible):
     );
     if (top && top.process !== best.process)
       return count > pieces
-        ? `From about ${count} pieces on, ${top.name.toLowerCase()} comes out ahead.`
-        : `At ${count} ${count === 1 ? 'piece' : 'pieces'} or fewer, ${top.name.toLowerCase()} comes out ahead.`;
+        ? `From about ${count} pieces on, ${named(top.name)} comes out ahead.`
+        : `At ${count} ${count === 1 ? 'piece' : 'pieces'} or fewer, ${named(top.name)} comes out ahead.`;
   }
   const { look } = second.plan;
   if (look.softness > best.plan.look.softness)
-    return `Choose ${second.name.toLowerCase()} where the hand matters more than the cost: ${look.words}.`;
+    return `Choose ${named(second.name)} where the hand matters more than the cost: ${look.words}.`;
   if (look.opacity > best.plan.look.opacity)
-    return `Choose ${second.name.toLowerCase()} where it must be brighter: ${look.words}.`;
-  return `Choose ${second.name.toLowerCase()} when the machines of the first are taken.`;
+    return `Choose ${named(second.name)} where it must be brighter: ${look.words}.`;
+  return `Choose ${named(second.name)} when the machines of the first are taken.`;
 }
 
 const atQuantity = (line: ComparisonInput['line'], pieces: number): ComparisonInput['line'] => {

@@ -16,6 +16,7 @@ export function formatQuantity(
   digits: number = defaultDigits(value, kind, system),
 ): string {
   if (kind === 'duration') return formatDuration(value);
+  if (kind === 'flag') return value >= 0.5 ? 'yes' : 'no';
   const unit = shownUnit(kind, system);
   const number = plainNumber(toShown(value, kind, system), digits);
   return unit === '' ? number : `${number}${NO_BREAK}${unit}`;

@@ -101,4 +101,11 @@ describe('findSlip', () => {
     expect(['3.4', '€ 3,40', ' 12 ', '0.05'].map(parseMoney)).to.deep.equal([340, 340, 1200, 5]);
     expect(['', '3.405', '-1', 'free'].map(parseMoney)).to.deep.equal([null, null, null, null]);
   });
+
+  it('reads and writes yes and no', () => {
+    expect(['yes', 'No', '1'].map((typed) => parseQuantity(typed, 'flag'))).to.deep.equal(
+      [1, 0, 1].map((value) => ({ ok: true, value })),
+    );
+    expect([1, 0].map((value) => formatQuantity(value, 'flag'))).to.deep.equal(['yes', 'no']);
+  });
 });

@@ -9,7 +9,9 @@ export type QuantityKind =
   | 'area'
   | 'arealMass'
   | 'share'
-  | 'count';
+  | 'count'
+  /** 1 for yes, 0 for no. */
+  | 'flag';
 
 /** The two choices a person makes for the whole application: how heat and length are written. */
 export interface UnitSystem {
@@ -31,6 +33,7 @@ export const SI_UNIT: Record<QuantityKind, string> = {
   arealMass: 'g/m²',
   share: '',
   count: '',
+  flag: '',
 };
 
 const MM_PER_IN = 25.4; // exact, international inch (1959)
@@ -99,6 +102,7 @@ const EXAMPLES: Record<QuantityKind, string> = {
   arealMass: '130 g/m²',
   share: '60 %',
   count: '24',
+  flag: 'yes or no',
 };
 
 /**
@@ -112,6 +116,7 @@ const EXAMPLES: Record<QuantityKind, string> = {
 export function parseQuantity(text: string, kind: QuantityKind, system: UnitSystem = METRIC): ParsedQuantity {
   const typed = text.trim().toLowerCase().replace(',', '.');
   if (typed === '') return { ok: false, problem: `Nothing was typed: write for example ${EXAMPLES[kind]}.` };
+  if (kind === 'flag' && ['yes', 'no'].includes(typed)) return { ok: true, value: typed === 'yes' ? 1 : 0 };
   const clock = /^(\d+):([0-5]?\d)(?:\s*min)?$/.exec(typed);
   if (clock && kind === 'duration') return { ok: true, value: Number(clock[1]) * 60 + Number(clock[2]) };
   const match = /^(-?\d*\.?\d+)\s*(.*)$/.exec(typed);

@@ -115,7 +115,7 @@ function LineRoute({ lineId }: { lineId: string }) {
         }}
         kind={line.styleKind}
         colourHex={line.colour.hex}
-        picture={line.artwork ? `/api/v1/artworks/${line.artwork.id}/thumbnail` : null}
+        picture={line.artwork ? `/api/v1/lines/${lineId}/picture?version=${latest.number}` : null}
         promise={
           line.state === 'ready' ? (promiseSlip(version.route, serverNow(), Date.parse(dueAt)) ?? '') : ''
         }

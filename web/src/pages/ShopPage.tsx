@@ -188,7 +188,14 @@ function Records({
               </p>
             </div>
           ) : (
-            <RecordTable list={list} rows={shown} picked={row?.id ?? null} system={system} onPick={open} />
+            <RecordTable
+              list={list}
+              rows={shown}
+              picked={row?.id ?? null}
+              isNarrow={isEditing}
+              system={system}
+              onPick={open}
+            />
           )}
         </section>
         <ImportPanel list={list} />

@@ -68,6 +68,7 @@ export function QuantityField({
         helperText={wrong || other || ' '}
         onChange={(event) => type(event.target.value)}
         slotProps={{
+          inputLabel: { shrink: true },
           input: { endAdornment: <InputAdornment position="end">{shownUnit(kind, system)}</InputAdornment> },
         }}
       />
@@ -84,7 +85,9 @@ export function QuantityField({
 }
 
 function shownText(value: number | null, kind: QuantityKind, system: UnitSystem): string {
-  return value === null ? '' : String(Math.round(toShown(value, kind, system) * 100) / 100);
+  if (value === null) return '';
+  if (kind === 'flag') return formatQuantity(value, kind);
+  return String(Math.round(toShown(value, kind, system) * 100) / 100);
 }
 
 function otherUnit(value: number, kind: QuantityKind, system: UnitSystem): string {

@@ -33,7 +33,7 @@ export function lowerPlate(input: RouteInput, settle: Settle): Setting {
     : [];
   return settle({
     key: 'lowerC',
-    label: isWarm ? 'Lower plate' : 'Lower plate off, at most',
+    label: 'Lower plate',
     kind: 'temperature',
     reasons: [
       lowerC === null

@@ -129,7 +129,7 @@ function mirrorSetting({ isMirroring, name }: Printer, settle: Settle): Setting 
   return settle({
     key: 'mirrorHere',
     label: 'Mirror in the artwork',
-    kind: 'count',
+    kind: 'flag',
     reasons: [
       {
         source: 'maker',

@@ -14,6 +14,12 @@ const PlaneQuery = Type.Object(
   { additionalProperties: false },
 );
 
+const PictureQuery = Type.Object(
+  { version: Type.Optional(Type.Integer({ title: 'Route version', minimum: 1 })) },
+  { additionalProperties: false },
+);
+const PICTURE_PX = 640;
+
 export const printEndpoints = (prints: PrintService): Endpoint[] => [
   endpoint(
     {
@@ -25,6 +31,22 @@ export const printEndpoints = (prints: PrintService): Endpoint[] => [
     async ({ params, query, res }) => {
       const { name, bytes } = await prints.plane(params.id ?? '', query.plane, query.format);
       sendFile(res, name, `image/${query.format}`, bytes);
+    },
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/lines/:id/picture',
+      summary:
+        'The print on its garment’s colour without empty margins, PNG; the version is there to be cached by',
+      query: PictureQuery,
+    },
+    async ({ params, query, res }) => {
+      const { bytes } = await prints.picture(params.id ?? '', PICTURE_PX);
+      res
+        .type('image/png')
+        .set('Cache-Control', query.version ? 'private, max-age=86400' : 'no-store')
+        .end(bytes);
     },
   ),
   endpoint(

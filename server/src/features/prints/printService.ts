@@ -48,10 +48,11 @@ export function createPrintService({ prints, lineJob, findLine, pixels, work, no
     return { name: `${fileStem(line)}-${which}.${format}`, bytes: await encode(raster, format) };
   }
 
-  /** The print on its garment's colour, PNG, no longer than `maxPx` either way. */
+  /** The print on its garment's colour without the file's empty margins, PNG, no longer than `maxPx` either way. */
   async function picture(lineId: string, maxPx: number): Promise<{ bytes: Buffer; figures: ArtFigures }> {
     const { figures, raster } = await rendered(lineId, 'composite');
     const bytes = await toSharp(raster)
+      .extract(inkBox(figures, raster))
       .resize(maxPx, maxPx, { fit: 'inside', withoutEnlargement: true })
       .png()
       .toBuffer();
@@ -73,7 +74,7 @@ export function createPrintService({ prints, lineJob, findLine, pixels, work, no
       artworkName: line.artwork?.name ?? '',
       garment: `${line.styleName}, ${line.colour.name}`,
       process: PROCESS_NAMES[line.process],
-      placement: `${PLACEMENTS[line.placement].label}, ${line.dropMm} mm below the collar`,
+      placement: `${PLACEMENTS[line.placement].label}, ${line.dropMm} mm below the ${PLACEMENTS[line.placement].from === 'collar' ? 'collar' : 'upper edge'}`,
       widthMm: figures.widthMm,
       heightMm: figures.heightMm,
       sizes: line.sizes,
@@ -115,6 +116,19 @@ function refuseMissing({ code, process }: OrderLine, which: Plane, figures: ArtF
 
 function toSharp({ data, width, height, channels }: Raster) {
   return sharp(data, { raw: { width, height, channels }, limitInputPixels: false });
+}
+
+/** Where the ink is, px; the whole picture where there is none. */
+function inkBox({ bboxMm }: ArtFigures, { width, height, pitchMm }: Raster) {
+  if (bboxMm === null) return { left: 0, top: 0, width, height };
+  const left = Math.min(width - 1, Math.max(0, Math.floor(bboxMm.x / pitchMm)));
+  const top = Math.min(height - 1, Math.max(0, Math.floor(bboxMm.y / pitchMm)));
+  return {
+    left,
+    top,
+    width: Math.max(1, Math.min(width - left, Math.ceil(bboxMm.w / pitchMm))),
+    height: Math.max(1, Math.min(height - top, Math.ceil(bboxMm.h / pitchMm))),
+  };
 }
 
 async function encode(raster: Raster, format: PlaneFormat): Promise<Buffer> {

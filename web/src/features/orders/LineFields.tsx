@@ -23,7 +23,8 @@ interface Props {
   /** When the order is due, ms since 1970; `null` while none is written. */
   dueMs: number | null;
   problems: Record<string, string>;
-  onChange: (line: LineValues) => void;
+  /** What changed of the line; the rest stays as it is by then, whatever was typed meanwhile. */
+  onChange: (part: Partial<LineValues>) => void;
   onRemove: (() => void) | null;
 }
 
@@ -35,13 +36,12 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
   const problem = (field: string): string | undefined =>
     problems[`/lines/${index}/${field}`] ?? firstBelow(problems, `/lines/${index}/${field}/`);
 
-  const change = (part: Partial<LineValues>): void => onChange({ ...line, ...part });
   const changeStyle = (styleId: string): void => {
     const next = styles.find(({ id }) => id === styleId);
     const isThere = ([size]: [string, unknown]): boolean =>
       next?.sizes.some((own) => own.size === size) ?? false;
     const fits = placementsOn(next?.kind ?? 'tee').includes(line.placement);
-    change({
+    onChange({
       styleId,
       colourId: next?.colours[0]?.id ?? '',
       quantities: Object.fromEntries(Object.entries(line.quantities).filter(isThere)),
@@ -49,7 +49,7 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
       ...(fits ? {} : usualPlace(next)),
     });
   };
-  const changePlacement = (placement: PlacementKey): void => change(usualPlace(style, placement));
+  const changePlacement = (placement: PlacementKey): void => onChange(usualPlace(style, placement));
 
   return (
     <section className="panel" aria-label={`Line ${index + 1}`}>
@@ -68,7 +68,7 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
           artwork={line.artwork}
           colourHex={colour?.hex ?? '#ffffff'}
           label={`Artwork of line ${index + 1}`}
-          onChange={(artwork) => change({ artwork })}
+          onChange={(artwork) => onChange({ artwork })}
         />
         <div className="stack">
           <div className="line-row">
@@ -92,7 +92,7 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
               label="Colour"
               size="small"
               value={line.colourId}
-              onChange={(event) => change({ colourId: event.target.value })}
+              onChange={(event) => onChange({ colourId: event.target.value })}
               slotProps={{
                 select: { native: true },
                 input: {
@@ -118,8 +118,8 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
             widths={line.widths}
             widthMm={line.widthMm}
             problem={problem('sizes') ?? problem('grades')}
-            onQuantities={(quantities) => change({ quantities })}
-            onWidths={(widths) => change({ widths })}
+            onQuantities={(quantities) => onChange({ quantities })}
+            onWidths={(widths) => onChange({ widths })}
           />
           <div className="line-row three">
             <TextField
@@ -145,7 +145,7 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
               system={system}
               value={line.dropMm}
               problem={problem('dropMm')}
-              onChange={(dropMm) => change({ dropMm })}
+              onChange={(dropMm) => onChange({ dropMm })}
             />
             <QuantityField
               label="Printed width"
@@ -153,7 +153,7 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
               system={system}
               value={line.widthMm}
               problem={problem('widthMm')}
-              onChange={(widthMm) => change({ widthMm })}
+              onChange={(widthMm) => onChange({ widthMm })}
             />
           </div>
           {['styleId', 'colourId', 'artworkId', 'id', 'process'].map(
@@ -167,8 +167,8 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
         </div>
       </div>
       <div className="line-below">
-        <LineProcess name={`process-${index}`} line={line} dueMs={dueMs} onChange={change} />
-        <LineMethods shop={house} own={line.house} onChange={(own) => change({ house: own })} />
+        <LineProcess name={`process-${index}`} line={line} dueMs={dueMs} onChange={onChange} />
+        <LineMethods shop={house} own={line.house} onChange={(own) => onChange({ house: own })} />
       </div>
     </section>
   );

@@ -43,6 +43,17 @@ export function OrderDetail({ order, onEdit, onDuplicate, onCancel, onRestore, o
           <Button variant="outlined" size="small" onClick={onDuplicate}>
             Duplicate
           </Button>
+          {order.lines.some(({ routeNumber }) => routeNumber !== null) && (
+            <Button
+              variant="outlined"
+              size="small"
+              component="a"
+              href={`/api/v1/orders/${order.id}/quote.pdf`}
+              download
+            >
+              Quote
+            </Button>
+          )}
           {isCancelled ? (
             <Button variant="outlined" size="small" onClick={onRestore}>
               Restore
@@ -91,8 +102,9 @@ function LineCard({
           </div>
           <p>{line.sizes.map(({ size, quantity }) => `${quantity} × ${size}`).join(', ')}</p>
           <p className="muted">
-            {PLACEMENTS[line.placement].label}, {formatQuantity(line.dropMm, 'length', system)} below the
-            collar, {formatQuantity(line.widthMm, 'length', system)} wide
+            {PLACEMENTS[line.placement].label}, {formatQuantity(line.dropMm, 'length', system)} below the{' '}
+            {PLACEMENTS[line.placement].from === 'collar' ? 'collar' : 'upper edge'},{' '}
+            {formatQuantity(line.widthMm, 'length', system)} wide
           </p>
           <p className="muted">{PROCESS_NAMES[line.process]}</p>
         </div>
@@ -129,7 +141,12 @@ function LineCard({
           )}
           {line.artwork && <Link to={`/artwork/${line.id}`}>Look at the artwork</Link>}
           {line.routeNumber !== null && (
-            <Link to={`/route/${line.id}`}>Route, version {line.routeNumber}</Link>
+            <>
+              <Link to={`/route/${line.id}`}>Route, version {line.routeNumber}</Link>
+              <a href={`/api/v1/lines/${line.id}/run-sheet.pdf`} download>
+                Run sheet
+              </a>
+            </>
           )}
         </div>
       )}

@@ -118,7 +118,7 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
               house={catalogue.house.document}
               dueMs={dueMs}
               problems={problems}
-              onChange={onChange}
+              onChange={(part) => onChange({ ...getValues(`lines.${i}`), ...part })}
               onRemove={fields.length > 1 ? () => remove(i) : null}
             />
           )}

@@ -47,6 +47,7 @@ export function PlacementPanel({ placement, kind, colourHex, picture, system }: 
               y={top.y}
               width={own.widthMm}
               height={own.heightMm}
+              preserveAspectRatio="none"
             />
           )}
           <rect

@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useEffect, useState } from 'react';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
+import { choiceWords } from './choiceWords.ts';
 
 interface Props {
   field: RecordField;
@@ -62,7 +63,7 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
       >
         {field.choices.map((choice) => (
           <option key={choice} value={choice}>
-            {choice.replaceAll('-', ' ')}
+            {choiceWords(choice)}
           </option>
         ))}
       </TextField>

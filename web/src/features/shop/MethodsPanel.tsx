@@ -19,13 +19,17 @@ export function MethodsPanel({ house, version }: Props) {
     null,
   );
   const [refusal, setRefusal] = useState('');
+  const [wished, setWished] = useState<{ version: number; record: HouseMethods } | null>(null); // shown while it is being written
   const write = async (record: HouseMethods, words: string): Promise<void> => {
+    setWished({ version, record });
     const answer = await setHouse({ version, record });
+    if (answer.error) setWished(null);
     setRefusal(answer.error ? problemMessage(answer.error) : '');
     if (answer.data) setTold({ words, changed: answer.data, before: house });
   };
   const choose = (key: HouseKey, choice: string): void =>
     void write({ ...house, [key]: choice }, `${HOUSE_METHODS[key].label}: ${labelOf(key, choice)}`);
+  const shown = wished?.version === version ? wished.record : house;
   return (
     <div className="stack" aria-busy={isLoading}>
       {refusal !== '' && (
@@ -55,12 +59,12 @@ export function MethodsPanel({ house, version }: Props) {
             <legend>{HOUSE_METHODS[key].label}</legend>
             {Object.entries<{ label: string; tradeOff: string }>(HOUSE_METHODS[key].choices).map(
               ([choice, { label, tradeOff }]) => (
-                <label key={choice} className="method-choice" data-chosen={house[key] === choice}>
+                <label key={choice} className="method-choice" data-chosen={shown[key] === choice}>
                   <input
                     type="radio"
                     name={key}
                     value={choice}
-                    checked={house[key] === choice}
+                    checked={shown[key] === choice}
                     disabled={isLoading}
                     onChange={() => choose(key, choice)}
                   />

@@ -1,6 +1,7 @@
 import { valueAt, withValueAt } from '@saltflat/contract/shopFields';
 import type { RecordField } from '@saltflat/contract/shopFields';
 import Button from '@mui/material/Button';
+import { choiceWords } from './choiceWords.ts';
 import { Field } from './Field.tsx';
 
 interface Props {
@@ -79,7 +80,7 @@ function ChoiceSet({
                 onChange(event.target.checked ? [...chosen, choice] : chosen.filter((own) => own !== choice))
               }
             />
-            {choice.replaceAll('-', ' ')}
+            {choiceWords(choice)}
           </label>
         ))}
       </div>

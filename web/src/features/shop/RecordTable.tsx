@@ -11,22 +11,28 @@ interface Props {
   list: RecordList;
   rows: readonly ShopRow[];
   picked: string | null;
+  /** Beside an open record: names only. */
+  isNarrow: boolean;
   system: UnitSystem;
   onPick: (id: string) => void;
 }
 
 /** What is set up, a line a record, each with what it can do and how its figures are known. */
-export function RecordTable({ list, rows, picked, system, onPick }: Props) {
+export function RecordTable({ list, rows, picked, isNarrow, system, onPick }: Props) {
   return (
     <table className="dense">
       <thead>
         <tr>
           <th>{list === 'blanks' ? 'Blank' : 'Name'}</th>
           <th>Kind</th>
-          <th>{list === 'blanks' ? 'Fabric' : 'What it is'}</th>
-          <th>{list === 'blanks' ? 'Colours' : 'Figures'}</th>
-          {list === 'materials' && <th className="number">Stock</th>}
-          {list === 'blanks' && <th className="number">From</th>}
+          {!isNarrow && (
+            <>
+              <th>{list === 'blanks' ? 'Fabric' : 'What it is'}</th>
+              <th>{list === 'blanks' ? 'Colours' : 'Figures'}</th>
+              {list === 'materials' && <th className="number">Stock</th>}
+              {list === 'blanks' && <th className="number">From</th>}
+            </>
+          )}
         </tr>
       </thead>
       <tbody>
@@ -42,10 +48,14 @@ export function RecordTable({ list, rows, picked, system, onPick }: Props) {
               {list === 'blanks' ? BLANK_KIND_NAMES[row.kind as BlankKind] : row.kind.replaceAll('-', ' ')}
               {isFirst(row, rows, list) && <div className="muted small">used first</div>}
             </td>
-            <td>{list === 'blanks' ? fabricWords(row, system) : summaryOf(row, system)}</td>
-            <td>{list === 'blanks' ? <Swatches row={row} /> : <Status row={row} />}</td>
-            {list === 'materials' && <td className="number nowrap">{stockWords(row)}</td>}
-            {list === 'blanks' && <td className="number nowrap">{cheapest(row)}</td>}
+            {!isNarrow && (
+              <>
+                <td>{list === 'blanks' ? fabricWords(row, system) : summaryOf(row, system)}</td>
+                <td>{list === 'blanks' ? <Swatches row={row} /> : <Status row={row} />}</td>
+                {list === 'materials' && <td className="number nowrap">{stockWords(row)}</td>}
+                {list === 'blanks' && <td className="number nowrap">{cheapest(row)}</td>}
+              </>
+            )}
           </tr>
         ))}
       </tbody>
@@ -75,7 +85,11 @@ function fabricWords(row: ShopRow, system: UnitSystem): string {
 function Swatches({ row }: { row: ShopRow }) {
   const colours = at(row, 'colours') as { name: string; hex: string }[];
   return (
-    <span className="row" style={{ gap: 4 }} title={colours.map(({ name }) => name).join(', ')}>
+    <span
+      className="row"
+      style={{ gap: 4, flexWrap: 'nowrap' }}
+      title={colours.map(({ name }) => name).join(', ')}
+    >
       {colours.slice(0, 8).map(({ name, hex }) => (
         <span key={name} className="swatch" style={{ background: hex }} />
       ))}
