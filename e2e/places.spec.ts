@@ -33,6 +33,12 @@ test('axe finds nothing on any place', async ({ page }) => {
     [`/route/${lineId}`, 'Cure the print'],
     ['/floor', 'Ready to start'],
     ['/ledger', 'good'],
+    ['/shop', 'Harbour tee'],
+    ['/shop/blanks/new', 'Add the blank'],
+    ['/shop/materials', 'Scree Fine Powder'],
+    ['/shop/machines', 'Press A'],
+    ['/shop/methods', 'Film: peel'],
+    ['/shop/prices', 'Save the prices'],
     ['/devices', 'Pretreatment scale'],
     ['/nowhere', 'There is no such page'],
   ];

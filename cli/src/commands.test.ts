@@ -2,7 +2,12 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_MACHINES, DEMO_MATERIALS } from '@saltflat/demo';
-import { ArtworkReport, parse } from '@saltflat/contract';
+import { ArtworkReport, parse, ratesOf, routeInputOf } from '@saltflat/contract';
+import type { LineDocument } from '@saltflat/contract';
+import { priceRoute } from '@saltflat/core/cost';
+import type { PieceCost } from '@saltflat/core/cost';
+import { planRoute } from '@saltflat/core/route';
+import type { Route } from '@saltflat/core/route';
 import { expect } from 'chai';
 import sharp from 'sharp';
 import { runCommand } from './commands.ts';
@@ -14,21 +19,26 @@ function write(name: string, content: Buffer | object): string {
   return file;
 }
 const id = '7f1d9a54-0b1e-4c5e-9a52-3f6f0b7f3a01';
-const line = {
+const line: LineDocument = {
   process: 'dtf',
   pieces: 10,
   blankCents: 340,
   garment: {
     name: 'Harbour tee',
-    fibres: { cotton: 1, polyester: 0, elastane: 0, other: 0 },
+    kind: 'tee',
+    fibres: { cotton: 1, polyester: 0, elastane: 0, nylon: 0, other: 0 },
     construction: 'knit',
     massGM2: 180,
+    thicknessMm: null,
+    features: [],
+    dyeMigrates: false,
     colourName: 'Navy',
     colourHex: '#1b2a4a',
     tone: 'dark',
     maxPressC: null,
   },
   print: {
+    lineWidthMm: 200,
     widthMm: 200,
     heightMm: 200,
     inkMm2: 30000,
@@ -39,8 +49,15 @@ const line = {
     filmM2: 0.044,
     pretreatmentM2: 0.05,
   },
-  materials: DEMO_MATERIALS.map((material) => ({ id, ...material })),
-  machines: DEMO_MACHINES.map((machine) => ({ id, ...machine })),
+  placement: {
+    key: 'full-front',
+    dropMm: 75,
+    sizes: [{ size: 'M', quantity: 10, bodyWidthMm: 510, collarDropMm: null }],
+    areas: [],
+    grades: [],
+  },
+  materials: DEMO_MATERIALS.map((material) => ({ id, version: 1, ...material })),
+  machines: DEMO_MACHINES.map((machine) => ({ id, version: 1, ...machine })),
 };
 
 describe('the command line', () => {
@@ -99,13 +116,21 @@ describe('the command line', () => {
     expect(art.data[4 * (15 * 60 + 45) + 3]).to.equal(0);
   });
 
-  it('plans a route and prices it', async () => {
-    const { route, cost } = (await runCommand(['route', write('line.json', line)])) as {
-      route: { operations: unknown[] };
-      cost: { totalCents: number };
-    };
-    expect(route.operations).to.have.lengthOf(9);
-    expect(cost.totalCents).to.be.greaterThan(340);
+  it('plans the route and price that the document’s own planner gives, house methods and own values included', async () => {
+    const own = { operation: 'press-transfer', setting: 'dwellS', value: 18, who: 'Ines', why: 'thick seam' };
+    for (const document of [
+      line,
+      { ...line, process: 'dtg' as const },
+      { ...line, house: { filmPeel: 'hot' as const }, overrides: [own] },
+    ]) {
+      const printed = (await runCommand(['route', write('line.json', document)])) as {
+        route: Route;
+        cost: PieceCost;
+      };
+      const route = planRoute(routeInputOf(document));
+      expect(printed.route).to.deep.equal(route);
+      expect(printed.cost).to.deep.equal(priceRoute(route, 340, 10, ratesOf(document)));
+    }
   });
 
   it('says in one sentence what was wrong', async () => {
@@ -118,6 +143,11 @@ describe('the command line', () => {
     expect(await refusal('route', join(folder, 'none.json'))).to.contain('cannot be read');
     expect(await refusal('route', write('bad.json', { ...line, pieces: 0 }))).to.equal(
       '“Pieces” must be at least 1, but 0 was given.',
+    );
+    const print = { ...line.print, widthMm: 900 };
+    const tooLarge = { ...line, process: 'sub-film', print, garment: { ...line.garment, tone: 'light' } };
+    expect(await refusal('route', write('large.json', tooLarge))).to.contain(
+      'larger than the sublimation printer',
     );
   });
 });

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { DEFAULT_RATES } from '../cost/index.ts';
-import { PRINT, cap, cottonTee, equipment, lineInput, polyesterBib, small } from '../route/fixtures/shop.ts';
+import { PRINT, cap, cottonTee, equipment, lineInput, polyesterBib, small } from '../fixtures/index.ts';
 import { PROCESSES } from '../route/index.ts';
 import type { LineInput } from '../route/index.ts';
 import { compareProcesses } from './index.ts';

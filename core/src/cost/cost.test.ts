@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { lineOf } from '../route/fixtures/shop.ts';
+import { lineOf } from '../fixtures/index.ts';
 import { DEFAULT_HOUSE, planRoute } from '../route/index.ts';
 import { DEFAULT_RATES, priceRoute, quoteLine } from './index.ts';
 import type { Rates } from './index.ts';

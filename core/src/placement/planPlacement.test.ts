@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { cottonTee, hoodie } from '../route/fixtures/shop.ts';
+import { cottonTee, hoodie } from '../fixtures/index.ts';
 import { PLACEMENTS, PLACEMENT_KEYS, outlineOf, planPlacement, placementsOn } from './index.ts';
 import { BLANK_KINDS } from '../blank/index.ts';
 import type { LinePlacement } from './index.ts';

@@ -11,7 +11,7 @@ import {
   lineOf,
   polyesterBib,
   small,
-} from './fixtures/shop.ts';
+} from '../fixtures/index.ts';
 import { DEFAULT_HOUSE, HOUSE_KEYS, HOUSE_METHODS, PROCESSES, REASON_SOURCES, planRoute } from './index.ts';
 import type { HouseMethods, Process, Route, RouteInput } from './index.ts';
 

@@ -10,7 +10,7 @@ import {
   lineOf,
   polyesterBib,
   small,
-} from './fixtures/shop.ts';
+} from '../fixtures/index.ts';
 import {
   DEFAULT_HOUSE,
   HOUSE_KEYS,

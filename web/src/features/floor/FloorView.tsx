@@ -1,3 +1,4 @@
+import { floorSlips } from '@saltflat/core/run';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -20,6 +21,12 @@ import { RunTabs } from './RunTabs.tsx';
 import { LinedUp, Stations } from './Stations.tsx';
 import type { LiveRun } from './useRunState.ts';
 import './floor.css';
+
+const asFloorRun = ({ run, state }: LiveRun) => ({
+  code: run.code,
+  operations: run.route.operations,
+  steps: state.steps,
+});
 
 interface Props {
   runs: readonly LiveRun[];
@@ -85,6 +92,12 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
           <NextPanel
             moment={moment}
             nowMs={nowMs}
+            slips={floorSlips(
+              asFloorRun(moment.live),
+              moment.action,
+              runs.filter(({ run }) => run.id !== moment.live.run.id).map(asFloorRun),
+              nowMs,
+            )}
             onPrimary={act}
             onWeigh={(what, massG) =>
               record(moment.live, 'reading-taken', moment.action.step.id, { reading: { what, massG } })

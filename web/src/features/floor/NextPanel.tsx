@@ -2,7 +2,7 @@ import { PLACEMENTS } from '@saltflat/contract/placements';
 import type { PlacementKey } from '@saltflat/contract/placements';
 import type { Operation } from '@saltflat/core/route';
 import { traceHeat } from '@saltflat/core/route';
-import { formatClock, formatQuantity } from '@saltflat/core/units';
+import { formatClock, formatQuantity, inShownUnits } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
 import { HeatTrace } from '../../trace/index.ts';
@@ -15,6 +15,8 @@ import { WeighIn } from './WeighIn.tsx';
 interface Props {
   moment: Moment;
   nowMs: number;
+  /** What a colleague would point out before it is done. */
+  slips: readonly string[];
   onPrimary: () => void;
   onWeigh: (what: 'before' | 'after', massG: number) => void;
   onJudge: (judgement: Judgement) => void;
@@ -31,7 +33,7 @@ export function primaryOf({ action }: Moment, nowMs: number): { word: string; is
 }
 
 /** The one thing to do next, readable from two metres. */
-export function NextPanel({ moment, nowMs, onPrimary, onWeigh, onJudge, onProblem, onUndo }: Props) {
+export function NextPanel({ moment, nowMs, slips, onPrimary, onWeigh, onJudge, onProblem, onUndo }: Props) {
   const system = useUnits();
   const { live, action } = moment;
   const operation = live.run.route.operations[action.step.index];
@@ -64,6 +66,11 @@ export function NextPanel({ moment, nowMs, onPrimary, onWeigh, onJudge, onProble
           <h2 className="next-title">{operation.title}</h2>
           <SettingsLine operation={operation} system={system} />
           <p className="next-look">{operation.look}</p>
+          {slips.map((slip) => (
+            <p key={slip} className="alarm" role="alert">
+              ◆ {inShownUnits(slip, system)}
+            </p>
+          ))}
           {operation.cautions.map((caution) => (
             <p key={caution} className="caution">
               {caution}

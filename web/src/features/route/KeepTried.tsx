@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import type { Signed } from './RouteView.tsx';
+import type { Signed } from './useTriedRoute.ts';
 
 interface Props {
   count: number;

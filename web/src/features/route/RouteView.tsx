@@ -15,16 +15,10 @@ import { KeepTried } from './KeepTried.tsx';
 import { OperationRow } from './OperationRow.tsx';
 import { PlacementPanel } from './PlacementPanel.tsx';
 import { useTriedRoute } from './useTriedRoute.ts';
-import type { Tried } from './useTriedRoute.ts';
+import type { Signed, Tried } from './useTriedRoute.ts';
 import { VersionsPanel } from './VersionsPanel.tsx';
 import { WhyPanel } from './WhyPanel.tsx';
 import './route.css';
-
-/** Who tried a value and why: kept with it. */
-export interface Signed {
-  who: string;
-  why: string;
-}
 
 interface Props {
   version: RouteVersion;

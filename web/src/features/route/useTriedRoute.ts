@@ -9,6 +9,12 @@ import { useMemo, useState } from 'react';
 /** A value being tried: not kept until somebody says who and why. */
 export type Tried = Pick<SettingOverride, 'operation' | 'setting' | 'value'>;
 
+/** Who tried a value and why: kept with it. */
+export interface Signed {
+  who: string;
+  why: string;
+}
+
 export interface TriedRoute {
   tried: readonly Tried[];
   /** As it would be with the values tried; the kept one where nothing is, or where it cannot be planned. */

@@ -4,7 +4,6 @@ export { RatesPanel } from './RatesPanel.tsx';
 export { RecordEditor } from './RecordEditor.tsx';
 export { RecordTable } from './RecordTable.tsx';
 export { rowsOf } from './recordState.ts';
-export type { ShopRow } from './recordState.ts';
 export { Replanned } from './Replanned.tsx';
 export { usePutFirstMutation, useRetireRecordMutation } from './shopApi.ts';
 export type { RecordList } from './shopApi.ts';
