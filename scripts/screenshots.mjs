@@ -44,6 +44,20 @@ await run(async () => {
     await page.getByLabel('Garment', { exact: true }).selectOption({ label: 'Slipway heather tee' });
     await page.getByLabel('Quantity, size M').fill('12');
   });
+  const file = async (artworkId) =>
+    (await page.request.get(`${server.url}/api/v1/artworks/${artworkId}/file`)).body();
+  await shoot('comparison', '/orders/new', 'Take in the order', async () => {
+    await page.getByLabel('Customer').fill('Reed Bay Kite Week');
+    await page.getByLabel('Garment', { exact: true }).selectOption({ label: 'Harbour tee' });
+    await page.getByLabel('Quantity, size M').fill('12');
+    const buffer = await file(club.lines[0].artwork.id);
+    await page
+      .getByLabel('Artwork of line 1')
+      .setInputFiles({ name: 'kite.png', mimeType: 'image/png', buffer });
+    await page.getByText('is recommended:').waitFor();
+    await page.getByRole('region', { name: 'Processes side by side' }).scrollIntoViewIfNeeded();
+    await page.mouse.wheel(0, 600);
+  });
   const measured = () => page.getByText(/^Measured\./).waitFor({ timeout: 60_000 });
   await shoot('artwork', `/artwork/${night.lines[0].id}`, 'An opaque black box', measured);
   await shoot('artwork-findings', `/artwork/${lantern.lines[0].id}`, 'A soft glow', async () => {
@@ -74,12 +88,19 @@ await run(async () => {
     await measured();
   });
   await shoot('route', `/route/${club.lines[0].id}`, 'Press the transfer');
-  await shoot('route-why', `/route/${night.lines[0].id}`, 'Cure the print', () =>
-    page
+  await shoot('route-why', `/route/${night.lines[0].id}`, 'Cure the print', async () => {
+    await page
       .locator('#operation-cure')
       .getByRole('button', { name: /^Plate/ })
-      .click(),
-  );
+      .click();
+    await page.getByLabel('Your value').fill('185');
+    await page.getByRole('form', { name: 'Values being tried' }).waitFor();
+    await page.evaluate(() => window.scrollTo(0, 0));
+  });
+  await shoot('route-placement', `/route/${crew.lines[1].id}`, 'Placement', async () => {
+    await page.getByRole('button', { name: /^Quote/ }).click();
+    await page.getByRole('region', { name: 'Placement' }).scrollIntoViewIfNeeded();
+  });
   await shoot('floor', `/floor/${runId}`, 'Ready to start', async () => {
     await page.keyboard.press('Space');
     await page.waitForTimeout(500);
@@ -88,6 +109,14 @@ await run(async () => {
   await shoot('floor-phone', `/floor/${runId}`, 'Ready to start');
   await page.setViewportSize({ width: 1280, height: 800 });
   await shoot('ledger', '/ledger?verdict=scrap', 'scrap');
+  const { styles } = await ask('/catalogue');
+  const hoodie = styles.find(({ name }) => name === 'Breakwater hoodie');
+  await shoot('shop', `/shop/blanks/${hoodie.id}`, 'Save the changes');
+  await shoot('shop-methods', '/shop/methods', 'Film: peel', async () => {
+    await page.getByRole('group', { name: 'Film: peel' }).getByRole('radio', { name: /^Hot/ }).check();
+    await page.getByRole('status', { name: 'What changed in the routes' }).waitFor();
+    await page.evaluate(() => window.scrollTo(0, 0));
+  });
   await shoot('devices', '/devices', 'Pretreatment scale');
   await browser.close();
   server.stop();
