@@ -95,11 +95,12 @@ await run(async () => {
       .click();
     await page.getByLabel('Your value').fill('185');
     await page.getByRole('form', { name: 'Values being tried' }).waitFor();
-    await page.evaluate(() => window.scrollTo(0, 0));
+    await page.evaluate(() => globalThis.scrollTo(0, 0));
   });
   await shoot('route-placement', `/route/${crew.lines[1].id}`, 'Placement', async () => {
     await page.getByRole('button', { name: /^Quote/ }).click();
     await page.getByRole('region', { name: 'Placement' }).scrollIntoViewIfNeeded();
+    await page.waitForTimeout(3000); // the picture is made for this page
   });
   await shoot('floor', `/floor/${runId}`, 'Ready to start', async () => {
     await page.keyboard.press('Space');
@@ -115,7 +116,7 @@ await run(async () => {
   await shoot('shop-methods', '/shop/methods', 'Film: peel', async () => {
     await page.getByRole('group', { name: 'Film: peel' }).getByRole('radio', { name: /^Hot/ }).check();
     await page.getByRole('status', { name: 'What changed in the routes' }).waitFor();
-    await page.evaluate(() => window.scrollTo(0, 0));
+    await page.evaluate(() => globalThis.scrollTo(0, 0));
   });
   await shoot('devices', '/devices', 'Pretreatment scale');
   await browser.close();

@@ -114,6 +114,7 @@ const PlacementDocument = strictObject({
     strictObject({
       size: Type.String(),
       quantity: Type.Integer(),
+      bodyWidthMm: nullable(Type.Number()),
       dropMm: Type.Number(),
       widthMm: Type.Number(),
       heightMm: Type.Number(),

@@ -1,4 +1,4 @@
-export { outlineOf, printTop } from './outlines.ts';
+export { outlineOf, outlineScale, printTop } from './outlines.ts';
 export type { GarmentOutline } from './outlines.ts';
 export { PLACEMENTS, PLACEMENT_KEYS, placementsOn } from './placements.ts';
 export type { NamedPlacement, PlacementKey } from './placements.ts';

@@ -124,6 +124,10 @@ const OUTLINES: Record<BlankKind, GarmentOutline> = {
   patch: PATCH,
 };
 
+/** How much larger than drawn a size is: by its body width; 1 where the chart does not say. */
+export const outlineScale = ({ bodyWidthMm }: GarmentOutline, sizeWidthMm: number | null): number =>
+  sizeWidthMm === null ? 1 : sizeWidthMm / bodyWidthMm;
+
 /** The outline for a kind of blank, from the side a placement is on. */
 export function outlineOf(kind: BlankKind, placement: PlacementKey): GarmentOutline {
   const outline = OUTLINES[kind];

@@ -40,6 +40,8 @@ export interface LinePlacement {
 export interface SizePlacement {
   size: string;
   quantity: number;
+  /** By the maker's chart; `null` where it does not say. */
+  bodyWidthMm: number | null;
   dropMm: number;
   widthMm: number;
   heightMm: number;
@@ -138,6 +140,7 @@ function placeSize(input: PlacementInput, own: LinePlacement['sizes'][number]): 
   return {
     size: own.size,
     quantity: own.quantity,
+    bodyWidthMm: own.bodyWidthMm,
     dropMm: Math.round(dropFor(input, own)),
     widthMm: Math.round(widthMm * scale),
     heightMm: Math.round(heightMm * scale),

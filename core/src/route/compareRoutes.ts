@@ -1,5 +1,6 @@
 import { formatDuration, formatQuantity } from '../units/index.ts';
 import type { Operation, Route } from './documents.ts';
+import { STATION_NAMES } from './stationNames.ts';
 
 /** One thing that differs between two routes, in words: where, what, before and after. */
 export interface RouteDifference {
@@ -32,7 +33,13 @@ function differencesIn(before: Operation, after: Operation): RouteDifference[] {
   const note = (what: string, p: string | null, q: string | null): void => {
     if (p !== q) found.push({ operation: after.title, what, before: p, after: q });
   };
-  note('name', before.title, after.title);
+  if (before.title !== after.title)
+    found.push({
+      operation: STATION_NAMES[after.station],
+      what: 'step',
+      before: before.title,
+      after: after.title,
+    });
   note('machine', before.machine, after.machine);
   note('sheet', before.sheet, after.sheet);
   const keys = [...new Set([...before.settings, ...after.settings].map(({ key }) => key))];

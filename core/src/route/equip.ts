@@ -89,9 +89,11 @@ const WANTED: Record<HouseMethods['coverSheet'], readonly SheetKind[]> = {
 export function coverSheetFor(
   { equipment, house }: Pick<RouteInput, 'equipment' | 'house'>,
   use: SheetUse,
+  /** What a transfer's own sheet asks for, in place of the house's. */
+  asked: SheetKind | null = null,
 ): { sheet: CoverSheet; isAsWished: boolean } {
   const purpose = use === 'pretreatment' ? 'pretreatment' : 'ink';
-  const kinds = WANTED[use === 'second-press' ? house.secondPressSheet : house.coverSheet];
+  const kinds = asked ? [asked] : WANTED[use === 'second-press' ? house.secondPressSheet : house.coverSheet];
   const usable = equipment.coverSheets.filter((own) => own.purpose === purpose);
   const wished = kinds.map((kind) => usable.find((own) => own.kind === kind)).find(Boolean);
   return {

@@ -184,7 +184,7 @@ describe('compareRoutes', () => {
     );
     expect(words).to.deep.equal([
       'Press the transfer, wait: at least 45\u00a0s → within 4\u00a0s',
-      'Peel hot, name: Peel cold → Peel hot',
+      'Cooling table, step: Peel cold → Peel hot',
       'Peel hot, machine: Table → null',
     ]);
   });

@@ -64,21 +64,31 @@ export function planOperation(practice: Practice, input: RouteInput): Operation 
     weighIn: null,
     isInspection: false,
     ...draft,
-    work: workOf(draft.handsS, draft.machineS ?? 0),
+    work: workOf(draft.handsS, draft.machineS ?? 0, opensItself(input, on?.name)),
   };
 }
+
+/** A press that opens by itself lets the work wait. */
+const opensItself = ({ equipment }: RouteInput, machine: string | undefined): boolean =>
+  equipment.presses.some(({ name, isAutoOpening }) => name === machine && isAutoOpening);
 
 const LOADING = 0.6; // share of the hands-on time before the machine runs; the rest takes the piece out (assumption)
 const UNLOAD_WITHIN_S = 60; // a hot press or oven is emptied at once: within a minute
 
 /** Hands, machine, hands: what a plan needs to fit people to machines. */
-function workOf(handsS: number, machineS: number): WorkPhase[] {
+function workOf(handsS: number, machineS: number, isPatient: boolean): WorkPhase[] {
   if (machineS === 0)
     return [{ label: 'hands', durationS: handsS, people: 1, canPause: true, maxWaitS: null }];
   const loadS = Math.round(handsS * LOADING);
   return [
     { label: 'load', durationS: loadS, people: 1, canPause: false, maxWaitS: 0 },
-    { label: 'run', durationS: machineS, people: 0, canPause: false, maxWaitS: UNLOAD_WITHIN_S },
+    {
+      label: 'run',
+      durationS: machineS,
+      people: 0,
+      canPause: false,
+      maxWaitS: isPatient ? null : UNLOAD_WITHIN_S,
+    },
     { label: 'unload', durationS: handsS - loadS, people: 1, canPause: false, maxWaitS: null },
   ];
 }

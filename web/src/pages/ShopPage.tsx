@@ -12,6 +12,7 @@ import {
   RecordTable,
   Replanned,
   rowsOf,
+  standInsOf,
   usePutFirstMutation,
   useRetireRecordMutation,
 } from '../features/shop/index.ts';
@@ -136,10 +137,9 @@ function Records({
     tell(await retire({ list, id, version, isRetired: false }), `“${name}” is back in use`);
   const makeFirst = async (): Promise<void> => {
     if (!row || list === 'blanks') return;
-    tell(await putFirst({ list, id: row.id }), `“${row.name}” is used first of its kind`);
+    tell(await putFirst({ list, id: row.id }), `“${row.name}” is used before the others of its use`);
   };
-  const canBeFirst =
-    row !== null && list !== 'blanks' && rows.find(({ kind }) => kind === row.kind)?.id !== row.id;
+  const canBeFirst = row !== null && list !== 'blanks' && standInsOf(row, rows)[0]?.id !== row.id;
 
   return (
     <div className="shop-split" data-editing={isEditing}>

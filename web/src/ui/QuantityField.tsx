@@ -13,6 +13,8 @@ interface Props {
   system: UnitSystem;
   onChange: (value: number | null) => void;
   problem?: string | undefined;
+  /** What is usual here: a value near it is no slip, however it looks elsewhere. */
+  usual?: number | null;
   /** Nothing typed is an answer too. */
   mayBeEmpty?: boolean;
   id?: string;
@@ -27,6 +29,7 @@ export function QuantityField({
   system,
   onChange,
   problem,
+  usual = null,
   mayBeEmpty = false,
   id,
   autoFocus,
@@ -52,7 +55,8 @@ export function QuantityField({
     setTypedProblem(parsed.ok ? '' : parsed.problem);
     onChange(parsed.ok ? parsed.value : null);
   };
-  const slip = value === null ? null : findSlip(value, kind);
+  const isUsual = value !== null && usual !== null && value >= usual / 3 && value <= usual * 3;
+  const slip = value === null || isUsual ? null : findSlip(value, kind);
   const other = value === null ? '' : otherUnit(value, kind, system);
   const wrong = problem ?? typedProblem;
   return (

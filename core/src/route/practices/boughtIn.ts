@@ -14,8 +14,8 @@ import type { TransferSource } from './transferPress.ts';
 const transferOf = ({ equipment }: RouteInput): BoughtIn => needed(equipment.boughtIn, 'bought-in transfer');
 
 function sourceOf(input: RouteInput): TransferSource {
-  const { name, peel, pressC, dwellS, kPa } = transferOf(input);
-  return { name, peel, pressC, dwellS, kPa };
+  const { name, peel, pressC, dwellS, kPa, sheet } = transferOf(input);
+  return { name, peel, pressC, dwellS, kPa, sheet };
 }
 
 /** Counts what came, and cuts it apart where it came on one sheet. */

@@ -63,6 +63,10 @@ export function capPressure(input: RouteInput, settle: Settle, kPa: number, why:
   });
 }
 
+/** The tape that holds the film on the curve must bear the plate. */
+const tapeLimit = ({ equipment: { tape } }: RouteInput): Limit[] =>
+  tape === null ? [] : [{ min: null, max: tape.maxC, text: `the tape “${tape.name}” holds no more.` }];
+
 /** Bonds a transfer to a cap's front. */
 export const capPress: Practice = {
   id: 'press-cap',
@@ -82,6 +86,7 @@ export const capPress: Practice = {
         ],
         [
           { ...film.pressC, text: `the sheet of “${film.name}”.` },
+          ...tapeLimit(input),
           {
             min: powderFor(input).meltC.max,
             max: null,

@@ -53,7 +53,15 @@ export const directAirDry: Practice = {
       ...(equipment.rack ? { on: { kind: 'rack' as const, name: equipment.rack.name } } : {}),
       handsS: 10,
       settings: [time],
-      checks: ['Hung flat, nothing touches the print area', 'Away from powder and printers'],
+      checks: [
+        'Hung flat, nothing touches the print area',
+        'Away from powder and printers',
+        ...(equipment.rack && input.pieces > equipment.rack.places
+          ? [
+              `${equipment.rack.name} holds ${equipment.rack.places}: hang the line in ${Math.ceil(input.pieces / equipment.rack.places)} goes`,
+            ]
+          : []),
+      ],
       look: 'Dry to the touch over the whole print area.',
       phases: [rest('hang', 10, true)],
       waitAfter: { minS: time.value, maxS: null, why: 'Dry to the touch over the whole print area.' },

@@ -47,6 +47,9 @@ export const directPretreat: Practice = {
       checks: [
         'Weigh before and after',
         'Only the print area and a margin; fold nothing on itself',
+        ...(print.widthMm > sprayer.widthMm
+          ? [`Wider than ${sprayer.name} sprays: two strips side by side, without a gap`]
+          : []),
         ...(sprayer.isHandGun
           ? [
               'Prime the gun off to the side; 200 to 250 mm away, three bands across, two down, each begun and ended off the garment',

@@ -48,7 +48,7 @@ const WAYS: Record<Means, Way> = {
     isBySheet: false,
     press: hovering(TRADE.hoverGapMm.start),
     cautions: [CAUTIONS.hotPlate, CAUTIONS.fumes],
-    checks: ['Plate never touches the film', 'A heated lower side shortens it'],
+    checks: ['Plate never touches the film'],
   },
   griddle: {
     kind: 'griddle',
@@ -135,7 +135,9 @@ function meltSettings(
   const powder = powderFor(input);
   const way = WAYS[means];
   const isFull = isFullFuse(input);
-  const time = isFull ? way.full : way.light;
+  const span = isFull ? way.full : way.light;
+  const isFromBothSides = means === 'hover' && pressFor(input).hasHeatedLower;
+  const time = isFromBothSides ? { ...span, start: span.min } : span;
   const isAsWished = means === input.house.meltMeans;
   const temp = settle({
     key: 'tempC',
@@ -166,7 +168,10 @@ function meltSettings(
             value: null,
           }
         : houseReason(input, 'powderCure', null),
-      tradeReason(time.start, `${time.min} to ${time.max} s; the eye decides when it is done.`),
+      tradeReason(
+        time.start,
+        `${time.min} to ${time.max} s; the eye decides when it is done.${isFromBothSides ? ' The heated lower side shortens it.' : ''}`,
+      ),
     ],
     limits: way.isBySheet ? [{ ...powder.cureS, text: `the sheet of “${powder.name}”.` }] : [],
     ability: { min: 5, max: 1800 },

@@ -11,7 +11,7 @@ import type { TransferSource, TransferWish } from './transferPress.ts';
 /** The film as what a transfer brings to the press. */
 export function filmSource(input: RouteInput): TransferSource {
   const { name, peel, pressC, dwellS } = filmFor(input);
-  return { name, peel, pressC, dwellS, kPa: null };
+  return { name, peel, pressC, dwellS, kPa: null, sheet: null };
 }
 
 /** What the fabric alone would ask a transfer for. */

@@ -1,8 +1,9 @@
+import { pressedThicknessMm } from '../../blank/index.ts';
 import type { Limit, Operation, Reason, RouteInput, Setting } from '../documents.ts';
 import { coverSheetFor, powderFor, pressFor, sheetDelay } from '../equip.ts';
 import type { SheetUse } from '../equip.ts';
 import { isHeavyWoven } from '../fabric.ts';
-import type { Range } from '../materials.ts';
+import type { Range, SheetKind } from '../materials.ts';
 import {
   PRESS_CAUTIONS,
   closed,
@@ -26,6 +27,8 @@ export interface TransferSource {
   dwellS: Range;
   /** Pressure its own sheet asks for, kPa; `null` where it says nothing. */
   kPa: number | null;
+  /** Cover sheet it asks for; `null` where the house decides. */
+  sheet: SheetKind | null;
 }
 
 /** What the fabric alone would ask for. */
@@ -64,6 +67,11 @@ const glueLimit = (input: RouteInput): Limit[] =>
         },
       ];
 
+const THICK_MM = 1; // one layer under the press; fleece from about 250 g/m² (assumption)
+
+const isClamOnThick = (input: RouteInput): boolean =>
+  pressFor(input).opening === 'clam' && pressedThicknessMm(input.garment) >= THICK_MM;
+
 /** Presses a transfer onto the line's blank on a flat press. */
 export function pressTransfer(
   input: RouteInput,
@@ -72,7 +80,7 @@ export function pressTransfer(
   wish: TransferWish,
 ): OperationDraft {
   const { garment } = input;
-  const { sheet } = coverSheetFor(input, 'press');
+  const { sheet } = coverSheetFor(input, 'press', source.sheet);
   const delay = sheetDelay(sheet);
   const temp = settle(
     plateProposal(
@@ -101,6 +109,7 @@ export function pressTransfer(
     checks: [
       'White side down, straight, at the placement on the ticket',
       'Nothing but flat fabric under the plate',
+      ...(isClamOnThick(input) ? ['Pillow under it: a clam press pinches thick fabric at its hinge'] : []),
       ...(isHeavyWoven(garment) ? ['Seams and hems off the edge of the lower plate'] : []),
     ],
     look: 'Film lies flat all over; no bubble when it opens.',

@@ -1,5 +1,5 @@
 import { isCap } from '../../blank/index.ts';
-import { printersFor } from '../equip.ts';
+import { filmFor, printersFor } from '../equip.ts';
 import type { PrinterTask } from '../machines.ts';
 import type { LineInput } from './processModule.ts';
 
@@ -7,10 +7,15 @@ import type { LineInput } from './processModule.ts';
 export const unless = (holds: boolean, sentence: string): string[] => (holds ? [] : [sentence]);
 
 /** What powder, melting and pressing need wherever film is made here. */
-export function filmWorkNeeds({ equipment, garment }: LineInput): string[] {
+export function filmWorkNeeds(line: LineInput): string[] {
+  const { equipment, garment, print } = line;
   const { films, powder, oven, griddle, presses, capPress } = equipment;
   return [
     ...unless(films.length > 0, 'No film is set up.'),
+    ...unless(
+      films.length === 0 || print.widthMm <= filmFor(line).widthMm || print.heightMm <= filmFor(line).widthMm,
+      'The print is larger than the film is wide.',
+    ),
     ...unless(powder !== null, 'No powder is set up.'),
     ...unless(
       oven !== null || griddle !== null || presses.length > 0,

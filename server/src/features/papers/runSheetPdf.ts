@@ -1,4 +1,4 @@
-import { outlineOf, printTop } from '@saltflat/core/placement';
+import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { BlankKind } from '@saltflat/core/blank';
 import { STATION_NAMES } from '@saltflat/core/route';
 import type { Operation, Route } from '@saltflat/core/route';
@@ -143,21 +143,22 @@ function drawGarment(
   { x, y, size }: { x: number; y: number; size: number },
 ): void {
   const outline = outlineOf(kind, placement.key);
-  const { box } = outline;
-  const scale = size / Math.max(box.width, box.height);
   const middle = placement.sizes[Math.floor((placement.sizes.length - 1) / 2)];
+  const grown = outlineScale(outline, middle?.bodyWidthMm ?? null);
+  const { box } = outline;
+  const scale = size / (Math.max(box.width, box.height) * grown);
   doc.save();
-  doc.translate(x + (size - box.width * scale) / 2, y + (size - box.height * scale) / 2);
-  doc.scale(scale).translate(-box.x, -box.y);
+  doc.translate(x + (size - box.width * grown * scale) / 2, y + (size - box.height * grown * scale) / 2);
+  doc.scale(scale).translate(-box.x * grown, -box.y * grown);
+  doc.save().scale(grown);
   doc.path(outline.body).lineWidth(4).stroke(INK);
   if (outline.details !== '') doc.path(outline.details).lineWidth(2).stroke(MUTED);
+  doc.restore();
   if (middle) {
-    const top = printTop(placement.key, middle.dropMm);
-    doc.image(picture, top.x - middle.widthMm / 2, top.y, { width: middle.widthMm, height: middle.heightMm });
-    doc
-      .rect(top.x - middle.widthMm / 2, top.y, middle.widthMm, middle.heightMm)
-      .lineWidth(3)
-      .stroke(INK);
+    const top = printTop(placement.key, middle.dropMm / grown);
+    const frame = { left: top.x * grown - middle.widthMm / 2, top: top.y * grown };
+    doc.image(picture, frame.left, frame.top, { width: middle.widthMm, height: middle.heightMm });
+    doc.rect(frame.left, frame.top, middle.widthMm, middle.heightMm).lineWidth(3).stroke(INK);
   }
   doc.restore();
 }

@@ -1,6 +1,6 @@
 import type { BlankKind } from '@saltflat/core/blank';
-import { outlineOf, printTop } from '@saltflat/core/placement';
-import type { PlacementPlan } from '@saltflat/core/placement';
+import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
+import type { GarmentOutline, PlacementPlan } from '@saltflat/core/placement';
 import { formatQuantity, inShownUnits } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import { useState } from 'react';
@@ -22,8 +22,12 @@ export function PlacementPanel({ placement, kind, colourHex, picture, system }: 
   if (!own) return null;
   const length = (mm: number): string => formatQuantity(mm, 'length', system);
   const outline = outlineOf(kind, placement.key);
-  const { box } = outline;
-  const top = printTop(placement.key, own.dropMm);
+  const scale = outlineScale(outline, own.bodyWidthMm);
+  const largest = Math.max(scale, ...sizes.map(({ bodyWidthMm }) => outlineScale(outline, bodyWidthMm)));
+  const box = scaledBox(outline.box, largest);
+  const top = printTop(placement.key, own.dropMm / scale);
+  const left = top.x * scale - own.widthMm / 2;
+  const upper = top.y * scale;
   return (
     <section className="panel placement" aria-label="Placement">
       <header>
@@ -36,23 +40,25 @@ export function PlacementPanel({ placement, kind, colourHex, picture, system }: 
           role="img"
           aria-label={`Print of ${length(own.widthMm)} by ${length(own.heightMm)}, ${length(own.dropMm)} down, size ${own.size}`}
         >
-          <path d={outline.body} fill={colourHex} stroke="var(--ink)" strokeWidth={3} />
-          {outline.details !== '' && (
-            <path d={outline.details} fill="none" stroke="var(--muted)" strokeWidth={2} />
-          )}
+          <g transform={`scale(${scale})`}>
+            <path d={outline.body} fill={colourHex} stroke="var(--ink)" strokeWidth={3} />
+            {outline.details !== '' && (
+              <path d={outline.details} fill="none" stroke="var(--muted)" strokeWidth={2} />
+            )}
+          </g>
           {picture && (
             <image
               href={picture}
-              x={top.x - own.widthMm / 2}
-              y={top.y}
+              x={left}
+              y={upper}
               width={own.widthMm}
               height={own.heightMm}
               preserveAspectRatio="none"
             />
           )}
           <rect
-            x={top.x - own.widthMm / 2}
-            y={top.y}
+            x={left}
+            y={upper}
             width={own.widthMm}
             height={own.heightMm}
             fill="none"
@@ -60,8 +66,8 @@ export function PlacementPanel({ placement, kind, colourHex, picture, system }: 
             strokeWidth={6}
           />
           <rect
-            x={top.x - own.widthMm / 2}
-            y={top.y}
+            x={left}
+            y={upper}
             width={own.widthMm}
             height={own.heightMm}
             fill="none"
@@ -103,7 +109,9 @@ export function PlacementPanel({ placement, kind, colourHex, picture, system }: 
             </tbody>
           </table>
           <p className="muted small">
-            Outline of a middle size, to one scale with the print.
+            {own.bodyWidthMm === null
+              ? 'Outline of a middle size, to one scale with the print.'
+              : `Size ${own.size}, ${length(own.bodyWidthMm)} wide, to one scale with the print.`}
             {platen ? ` Loaded on the ${platen} platen.` : ''}
           </p>
           {problems.map((text) => (
@@ -121,3 +129,10 @@ export function PlacementPanel({ placement, kind, colourHex, picture, system }: 
     </section>
   );
 }
+
+const scaledBox = ({ x, y, width, height }: GarmentOutline['box'], by: number): GarmentOutline['box'] => ({
+  x: x * by,
+  y: y * by,
+  width: width * by,
+  height: height * by,
+});

@@ -73,6 +73,7 @@ export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBac
               kind={setting.kind}
               system={system}
               value={setting.value}
+              usual={usualOf(setting)}
               onChange={(value) => value !== null && onTry(value)}
             />
             {isTried && <p className="muted small">Being tried: say who and why above to keep it.</p>}
@@ -133,3 +134,7 @@ function Limits({
     </div>
   );
 }
+
+/** What the setting would be without a person's own value. */
+const usualOf = ({ reasons }: Setting): number | null =>
+  reasons.find(({ source, value }) => source !== 'override' && value !== null)?.value ?? null;

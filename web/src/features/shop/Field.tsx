@@ -29,6 +29,7 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
         system={system}
         value={typeof value === 'number' ? value : null}
         problem={problem}
+        usual={quantity === 'duration' && typeof value === 'number' ? value : null}
         mayBeEmpty={isOptional}
         onChange={onChange}
       />
@@ -63,7 +64,7 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
       >
         {field.choices.map((choice) => (
           <option key={choice} value={choice}>
-            {choiceWords(choice)}
+            {choiceWords(field, choice)}
           </option>
         ))}
       </TextField>

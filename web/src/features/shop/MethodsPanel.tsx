@@ -28,7 +28,7 @@ export function MethodsPanel({ house, version }: Props) {
     if (answer.data) setTold({ words, changed: answer.data, before: house });
   };
   const choose = (key: HouseKey, choice: string): void =>
-    void write({ ...house, [key]: choice }, `${HOUSE_METHODS[key].label}: ${labelOf(key, choice)}`);
+    void write({ ...house, [key]: choice }, `${HOUSE_METHODS[key].label} is now “${labelOf(key, choice)}”`);
   const shown = wished?.version === version ? wished.record : house;
   return (
     <div className="stack" aria-busy={isLoading}>

@@ -78,7 +78,7 @@ export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave
         <span style={{ flex: 1 }} />
         {onPutFirst && (
           <Button size="small" variant="outlined" onClick={onPutFirst}>
-            Use first of its kind
+            Use this one first
           </Button>
         )}
         {onRetire && (

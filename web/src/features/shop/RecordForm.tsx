@@ -80,7 +80,7 @@ function ChoiceSet({
                 onChange(event.target.checked ? [...chosen, choice] : chosen.filter((own) => own !== choice))
               }
             />
-            {choiceWords(choice)}
+            {choiceWords(field, choice)}
           </label>
         ))}
       </div>
@@ -137,7 +137,7 @@ function Rows({
         ))}
         <div>
           <Button size="small" variant="outlined" onClick={() => onChange([...rows, emptyOf(field.columns)])}>
-            Add a {one}
+            Add a row to {(field.title.split(',')[0] ?? '').toLowerCase()}
           </Button>
         </div>
       </div>

@@ -4,6 +4,7 @@ import type { BlankKind, Fibres } from '@saltflat/core/blank';
 import { fibreWords } from '@saltflat/core/route';
 import { formatMoney, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
+import { standInsOf } from './recordState.ts';
 import type { ShopRow } from './recordState.ts';
 import type { RecordList } from './shopApi.ts';
 
@@ -65,10 +66,10 @@ export function RecordTable({ list, rows, picked, isNarrow, system, onPick }: Pr
 
 const at = (row: ShopRow, ...path: string[]): unknown => valueAt(row.record, path);
 
-const isFirst = (row: ShopRow, rows: readonly ShopRow[], list: RecordList): boolean =>
-  list !== 'blanks' &&
-  rows.filter(({ kind }) => kind === row.kind).length > 1 &&
-  rows.find(({ kind }) => kind === row.kind)?.id === row.id;
+const isFirst = (row: ShopRow, rows: readonly ShopRow[], list: RecordList): boolean => {
+  const standIns = list === 'blanks' ? [] : standInsOf(row, rows);
+  return standIns.length > 1 && standIns[0]?.id === row.id;
+};
 
 function fabricWords(row: ShopRow, system: UnitSystem): string {
   const features = (at(row, 'features') as string[]).map((feature) => feature.replaceAll('-', ' '));

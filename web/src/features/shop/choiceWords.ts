@@ -1,10 +1,13 @@
+import type { RecordField } from '@saltflat/contract/shopFields';
 import { BLANK_KIND_NAMES } from '@saltflat/core/blank';
 import { PLACEMENTS } from '@saltflat/core/placement';
 
-const NAMED: Record<string, string> = {
-  ...BLANK_KIND_NAMES,
-  ...Object.fromEntries(Object.entries(PLACEMENTS).map(([key, { label }]) => [key, label])),
-};
+const KINDS: Partial<Record<string, string>> = BLANK_KIND_NAMES;
+const PLACES: Partial<Record<string, { label: string }>> = PLACEMENTS;
 
-/** A stored choice in people's words. */
-export const choiceWords = (choice: string): string => NAMED[choice] ?? choice.replaceAll('-', ' ');
+/** A stored choice in people's words: kinds of blank and places have names of their own. */
+export function choiceWords({ path }: RecordField, choice: string): string {
+  const named =
+    path.at(-1) === 'placement' ? PLACES[choice]?.label : path.at(-1) === 'kind' ? KINDS[choice] : undefined;
+  return named ?? choice.replaceAll('-', ' ');
+}

@@ -3,7 +3,7 @@ export { MethodsPanel } from './MethodsPanel.tsx';
 export { RatesPanel } from './RatesPanel.tsx';
 export { RecordEditor } from './RecordEditor.tsx';
 export { RecordTable } from './RecordTable.tsx';
-export { rowsOf } from './recordState.ts';
+export { rowsOf, standInsOf } from './recordState.ts';
 export { Replanned } from './Replanned.tsx';
 export { usePutFirstMutation, useRetireRecordMutation } from './shopApi.ts';
 export type { RecordList } from './shopApi.ts';

@@ -15,6 +15,16 @@ export interface ShopRow {
   record: object;
 }
 
+/** Records that stand in for each other: a route takes the first of them. */
+export function standInsOf(row: ShopRow, rows: readonly ShopRow[]): ShopRow[] {
+  const use = ({ kind, record }: ShopRow): string =>
+    JSON.stringify([kind, ...USES.map((key) => valueAt(record, ['properties', key]))]);
+  return rows.filter((own) => use(own) === use(row));
+}
+
+/** What tells one use of a kind from another. */
+const USES = ['use', 'fibre', 'purpose', 'kind', 'peel', 'tasks', 'isHandGun'];
+
 const KEPT_OUT = new Set(['id', 'version']);
 
 /** The records of a list in the shop's order of preference. */
