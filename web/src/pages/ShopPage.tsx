@@ -202,7 +202,7 @@ function Records({
       </div>
       {isEditing && (
         <RecordEditor
-          key={`${recordId}/${row?.version ?? 0}`}
+          key={recordId}
           list={list}
           row={row}
           onSaved={(changed, name) => {

@@ -28,11 +28,11 @@ const ONE: Record<RecordList, string> = { blanks: 'blank', materials: 'material'
 
 /** One record being filled in or changed. What is typed survives a refusal and a reload. */
 export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave }: Props) {
-  const draftKey = `saltflat.shop.${list}.${row?.id ?? 'new'}.${row?.version ?? 0}`;
+  const draftKey = `saltflat.shop.${list}.${row?.id ?? 'new'}`;
   const [record, setRecord] = useState<object>(
     () => keptDraft(draftKey) ?? row?.record ?? newRecord(list, list === 'materials' ? 'film' : 'printer'),
   );
-  const [version, setVersion] = useState(row?.version ?? 1);
+  const [version, setVersion] = useState(row?.version ?? 1); // the one that is being changed, whatever came after
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [refusal, setRefusal] = useState('');
   const [save, { isLoading }] = useSaveRecordMutation();
@@ -64,6 +64,7 @@ export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave
       return;
     }
     sessionStorage.removeItem(draftKey);
+    setVersion(answer.data.version ?? version);
     onSaved(answer.data, String((record as { name?: unknown }).name));
   };
   return (

@@ -1,0 +1,236 @@
+import { expect } from 'chai';
+import {
+  cap,
+  cottonTee,
+  equipment,
+  hoodie,
+  lineInput,
+  lineOf,
+  polyesterBib,
+  small,
+} from '../fixtures/index.ts';
+import { DEFAULT_HOUSE, PROCESSES, PROCESS_MODULES, artJobFor, isFilmProcess, planRoute } from './index.ts';
+import type { Equipment, HouseMethods, Operation, Process, Route, RouteInput } from './index.ts';
+
+const housed = (own: Partial<HouseMethods>): HouseMethods => ({ ...DEFAULT_HOUSE, ...own });
+const white = { ...cottonTee, tone: 'light' as const, colourHex: '#ffffff' };
+/** A line each process can do. */
+const LINES: Record<Process, Partial<RouteInput>> = {
+  dtg: {},
+  dtf: {},
+  'dtf-platen': {},
+  'sub-film': { garment: white, ...small('left-chest') },
+  'bought-in': {},
+  'patch-cap': { garment: cap, ...small('cap-front') },
+};
+const routeOf = (process: Process, own: Partial<RouteInput> = {}): Route =>
+  planRoute(lineOf({ process, ...LINES[process], ...own }));
+const ids = ({ operations }: Route): string[] => operations.map(({ id }) => id);
+const at = ({ operations }: Route, id: string): Operation => operations.find((own) => own.id === id)!;
+const value = (route: Route, id: string, key: string): number =>
+  at(route, id).settings.find((own) => own.key === key)!.value;
+const uses = (route: Route, what: RegExp): number =>
+  route.operations
+    .flatMap(({ consumes }) => consumes)
+    .filter((own) => what.test(own.what))
+    .reduce((sum, { amount }) => sum + amount, 0);
+const without = (own: Partial<Equipment>): Partial<RouteInput> => ({ equipment: { ...equipment, ...own } });
+
+describe('each process', () => {
+  const AFTER_FILM = ['powder', 'melt-powder', 'cut'];
+  const ON_FLAT = ['pre-press', 'press-transfer', 'peel', 'second-press', 'inspect'];
+  const SEQUENCES: Record<Process, string[]> = {
+    dtg: ['pre-press', 'pretreat', 'dry-pretreatment', 'print', 'cure', 'inspect'],
+    dtf: ['print-film', ...AFTER_FILM, ...ON_FLAT],
+    'dtf-platen': ['print-film', ...AFTER_FILM, ...ON_FLAT],
+    'sub-film': ['feed-film', 'print-film', ...AFTER_FILM, ...ON_FLAT],
+    'bought-in': ['trim', 'pre-press', 'centre', 'press-transfer', 'peel', 'second-press', 'inspect'],
+    'patch-cap': [
+      'print-film',
+      ...AFTER_FILM,
+      'press-patch',
+      'peel',
+      'pre-press-cap',
+      'tack-patch',
+      'press-cap',
+      'inspect',
+    ],
+  };
+  for (const process of PROCESSES)
+    it(`${process} has its stations in work order, each once, and no slip of its own`, () => {
+      const route = routeOf(process);
+      expect(ids(route)).to.deep.equal(SEQUENCES[process]);
+      expect(route.slips).to.deep.equal([]);
+      expect(route.conflicts).to.deep.equal([]);
+      expect(PROCESS_MODULES[process].look(lineInput(LINES[process])).words).to.not.equal('');
+      expect(PROCESS_MODULES[process].risks(lineInput(LINES[process]))).to.not.be.empty;
+    });
+
+  it('names the machines it is planned on', () => {
+    expect(at(routeOf('dtg'), 'print')).to.include({ machineKind: 'printer', machine: 'Direct printer' });
+    expect(at(routeOf('dtf-platen'), 'print-film').machine).to.equal('Direct printer');
+    expect(at(routeOf('sub-film'), 'print-film').machine).to.equal('Desk printer');
+    expect(at(routeOf('patch-cap'), 'tack-patch').machine).to.equal('Hand iron');
+    expect(at(routeOf('patch-cap'), 'press-cap').machine).to.equal('Cap press');
+  });
+
+  it('uses white only where there is some', () => {
+    expect(
+      uses(routeOf('dtg', { garment: white, print: { ...lineOf().print, whiteMl: 0 } }), /white/),
+    ).to.equal(0);
+    expect(
+      uses(routeOf('sub-film', { print: { ...small('left-chest').print, whiteMl: 0 } }), /white/),
+    ).to.equal(0);
+    expect(uses(routeOf('dtf'), /white/)).to.be.above(0);
+  });
+
+  it('makes film only where it is made here', () => {
+    expect(PROCESSES.filter(isFilmProcess)).to.deep.equal(['dtf', 'dtf-platen', 'sub-film', 'patch-cap']);
+  });
+
+  it('says what is missing rather than planning around it', () => {
+    const refusals = (process: Process, own: Partial<RouteInput>): string =>
+      PROCESS_MODULES[process].refusals(lineInput({ ...LINES[process], ...own })).join(' ');
+    expect(refusals('dtg', without({ sprayers: [] }))).to.contain('No sprayer');
+    expect(refusals('dtg', without({ pretreatments: {} }))).to.contain('No pretreatment for cotton');
+    expect(refusals('dtg', { garment: white, ...without({ sprayers: [], pretreatments: {} }) })).to.equal('');
+    expect(refusals('dtf', without({ films: [] }))).to.contain('No film');
+    expect(refusals('dtf', without({ oven: null, griddle: null, presses: [] }))).to.contain(
+      'Nothing to melt powder with',
+    );
+    expect(refusals('dtf-platen', without({ inkSets: {} }))).to.contain('No textile ink');
+    expect(refusals('sub-film', without({ printers: equipment.printers.slice(0, 2) }))).to.contain(
+      'No sublimation printer',
+    );
+    expect(refusals('patch-cap', without({ patch: null }))).to.contain('No leatherette patch');
+    expect(refusals('bought-in', without({ boughtIn: null }))).to.contain('No supplier’s transfer');
+    const wide = { ...lineOf().print, widthMm: 900, heightMm: 900 };
+    expect(refusals('dtf', { print: wide }))
+      .to.contain('larger than the film printer prints')
+      .and.contain('film is wide');
+  });
+});
+
+describe('house methods in the route', () => {
+  it('two coats of powder use seven tenths more and take twice the hands', () => {
+    const [one, two] = [routeOf('dtf'), routeOf('dtf', { house: housed({ powderCoats: 'two' }) })];
+    expect(uses(two, /Powder/) / uses(one, /Powder/)).to.be.closeTo(1.7, 1e-9);
+    expect(at(two, 'powder').handsS).to.equal(2 * at(one, 'powder').handsS);
+  });
+
+  it('two hits of white use twice of it and print longer', () => {
+    const [one, two] = [routeOf('dtg'), routeOf('dtg', { house: housed({ whiteHits: 'double' }) })];
+    expect(uses(two, /white/) / uses(one, /white/)).to.be.closeTo(2, 1e-9);
+    expect(at(two, 'print').machineS).to.be.above(at(one, 'print').machineS);
+    expect(value(two, 'cure', 'dwellS')).to.be.at.least(value(one, 'cure', 'dwellS'));
+  });
+
+  it('melts with what there is when the wished machine is missing', () => {
+    const melted = (own: Partial<Equipment>, means: HouseMethods['meltMeans']): Operation =>
+      at(routeOf('dtf', { ...without(own), house: housed({ meltMeans: means }) }), 'melt-powder');
+    expect(melted({}, 'griddle').machineKind).to.equal('griddle');
+    expect(melted({ griddle: null }, 'griddle').machineKind).to.equal('oven');
+    expect(melted({ oven: null, griddle: null }, 'oven')).to.include({
+      machineKind: 'press',
+      station: 'press',
+    });
+  });
+
+  it('hovers shorter over a heated lower side', () => {
+    const [press] = equipment.presses;
+    const hover = (hasHeatedLower: boolean): number =>
+      value(
+        routeOf('dtf', {
+          ...without({ presses: [{ ...press!, hasHeatedLower }] }),
+          house: housed({ meltMeans: 'hover' }),
+        }),
+        'melt-powder',
+        'dwellS',
+      );
+    expect(hover(true)).to.be.below(hover(false));
+  });
+
+  it('tacks patches with the press where there is no iron', () => {
+    const route = routeOf('patch-cap', without({ handIron: null }));
+    expect(at(route, 'tack-patch')).to.include({ station: 'cap-press', machine: 'Cap press' });
+  });
+
+  it('leaves a lower plate off that cannot be heated, whatever the house wishes', () => {
+    const capPress = { ...equipment.capPress!, lowerC: null };
+    const route = routeOf('patch-cap', { ...without({ capPress }), house: housed({ capLower: 'warm' }) });
+    expect(value(route, 'press-cap', 'lowerC')).to.equal(22);
+  });
+
+  it('presses a bought-in transfer under the sheet its supplier asks for', () => {
+    const boughtIn = { ...equipment.boughtIn!, sheet: 'silicone-thick' as const };
+    expect(at(routeOf('bought-in', without({ boughtIn })), 'press-transfer').sheet).to.equal('Grey mat');
+  });
+
+  it('pulls as the film’s sheet says unless the house decides', () => {
+    const pull = (own: Partial<HouseMethods>): string | undefined =>
+      at(routeOf('dtf', { house: housed(own) }), 'peel').checks[0];
+    expect(pull({})).to.contain('Slow');
+    expect(pull({ filmPull: 'fast' })).to.contain('fast');
+    expect(pull({ filmPeel: 'hot' }), 'the hot film wants it').to.contain('fast');
+  });
+
+  it('asks for a pillow on a clam press with fleece, and splits a line that the rack does not hold', () => {
+    const [press] = equipment.presses;
+    const clam = routeOf('dtf', {
+      garment: hoodie,
+      ...without({ presses: [{ ...press!, opening: 'clam' }] }),
+    });
+    expect(at(clam, 'press-transfer').checks.join(' ')).to.contain('clam press pinches');
+    const hung = routeOf('dtg', { pieces: 70, house: housed({ pretreatmentDrying: 'air' }) });
+    expect(at(hung, 'air-dry').checks.join(' ')).to.contain('in 3 goes');
+  });
+
+  it('prints solid art in the finer mode, or everything in one where the house wants it', () => {
+    const solid = { ...lineOf().print, inkMm2: 70_000 };
+    const seconds = (own: Partial<RouteInput>): number => at(routeOf('dtf', own), 'print-film').machineS;
+    expect(seconds({ print: solid })).to.be.above(seconds({}));
+    expect(seconds({ print: solid, house: housed({ printMode: 'one' }) })).to.equal(seconds({}));
+  });
+});
+
+describe('how the artwork is measured for a process', () => {
+  const job = (
+    process: Process,
+    garment = cottonTee,
+    own: Partial<Equipment> = {},
+    overrides: RouteInput['overrides'] = [],
+  ) => artJobFor({ process, garment, widthMm: 200, equipment: { ...equipment, ...own } }, overrides);
+
+  it('is as film, as direct print with or without white, or as sublimation', () => {
+    expect(PROCESSES.map((process) => job(process).process)).to.deep.equal([
+      'dtg-dark',
+      'dtf',
+      'dtf',
+      'sub',
+      'dtf',
+      'dtf',
+    ]);
+    expect(job('dtg', white).process).to.equal('dtg-light');
+  });
+
+  it('lays down what its own ink does; garment ink on film what film takes', () => {
+    expect(job('dtg').laydown).to.deep.equal({ colourMlM2: 9, whiteMlM2: 75 });
+    expect(job('dtf').laydown).to.deep.equal({ colourMlM2: 7, whiteMlM2: 16, powderGM2: 45 });
+    expect(job('dtf-platen').laydown).to.deep.equal(job('dtf').laydown);
+    expect(job('sub-film').laydown).to.include({ colourMlM2: 8, whiteMlM2: 0 });
+    expect(
+      job('dtf', cottonTee, { inkSets: {}, powder: null }).laydown,
+      'assumed where nothing is set up',
+    ).to.deep.equal({
+      colourMlM2: 7,
+      whiteMlM2: 16,
+      powderGM2: 45,
+    });
+  });
+
+  it('takes a person’s choke and density from the route', () => {
+    const own = { operation: 'print-film', setting: 'chokeMm', value: 0.22, who: 'Ines', why: 'rim seen' };
+    expect(job('dtf', cottonTee, {}, [own]).underbase).to.include({ chokeMm: 0.22, density: 0.6 });
+    expect(job('dtg', polyesterBib).underbase).to.include({ chokeMm: 0.15, density: 1 });
+  });
+});

@@ -1,0 +1,125 @@
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { discPng } from './shop.ts';
+
+/** A new order with art on a blank, as far as the sizes. */
+async function begin(page: Page, customer: string, blank: string, seed: number): Promise<void> {
+  await page.goto('/orders/new');
+  await page.getByLabel('Customer').fill(customer);
+  await page
+    .getByLabel('Artwork of line 1')
+    .setInputFiles({ name: `disc-${seed}.png`, mimeType: 'image/png', buffer: discPng(seed) });
+  await page.getByLabel('Garment', { exact: true }).selectOption({ label: blank });
+}
+const recommended = (page: Page) => page.getByText(/is recommended:/);
+const openRoute = (page: Page): Promise<void> =>
+  page
+    .getByRole('region', { name: /^Order K-/ })
+    .getByRole('link', { name: /^Route, version/ })
+    .click();
+
+test('a cap has a cap’s places and processes, and a patch promised too soon is caught where it is promised', async ({
+  page,
+}) => {
+  await begin(page, 'Breakwater Bowls Club', 'Pier cap', 51);
+  await expect(page.getByLabel('Placement')).toHaveValue('cap-front');
+  await page.getByLabel('Quantity, size One size').fill('6');
+  await page.getByLabel('Printed width').fill('60');
+  await expect(recommended(page)).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Left out' })).toContainText(
+    'A cap does not lie flat on a platen.',
+  );
+  await page.getByRole('radio', { name: /^Film transfer on a patch/ }).check();
+  const soon = new Date(Date.now() + 6 * 3_600_000 - new Date().getTimezoneOffset() * 60_000);
+  await page.getByLabel('Due').fill(soon.toISOString().slice(0, 16));
+  await expect(page.getByText(/Promised too soon: a patched cap rests 24 h/)).toBeVisible();
+  const later = new Date(soon.getTime() + 4 * 86_400_000);
+  await page.getByLabel('Due').fill(later.toISOString().slice(0, 16));
+  await expect(page.getByText(/Promised too soon/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take in the order' }).click();
+  await openRoute(page);
+  await expect(page.locator('#operation-press-cap')).toContainText('Grey silicone mat');
+  await expect(page.getByRole('row', { name: /^Rest before it leaves/ })).toContainText('24 h');
+});
+
+test('a line is done otherwise than the shop does, and its sizes get widths of their own', async ({
+  page,
+}) => {
+  await begin(page, 'Tidewater Choir', 'Harbour tee', 52);
+  for (const [size, count] of [
+    ['S', '3'],
+    ['XL', '2'],
+  ] as const)
+    await page.getByLabel(`Quantity, size ${size}`).fill(count);
+  await page.getByRole('button', { name: 'Another width for some sizes' }).click();
+  await page.getByLabel('Width, S', { exact: true }).fill('220 mm');
+  await page.getByLabel('Width, XL', { exact: true }).fill('12 in');
+  await page.getByRole('button', { name: 'Do something otherwise than the shop does' }).click();
+  await page.getByLabel('Method of this line').selectOption({ label: 'Transfer: second press' });
+  await page.getByLabel('Transfer: second press').selectOption({ label: 'None' });
+  await expect(page.getByText(/edges may lift later/).first()).toBeVisible();
+  await expect(recommended(page)).toBeVisible();
+  await page.getByRole('radio', { name: /^Film transfer \(DTF\)/ }).check();
+  await page.getByRole('button', { name: 'Take in the order' }).click();
+  await openRoute(page);
+  await expect(page.locator('#operation-press-transfer')).toBeVisible();
+  await expect(page.locator('#operation-second-press')).toHaveCount(0);
+  const placement = page.getByRole('region', { name: 'Placement' });
+  await expect(placement.getByRole('row', { name: /^S 3/ })).toContainText(/198/); // the disc is nine tenths of its file
+  await expect(placement.getByRole('row', { name: /^XL 2/ })).toContainText(/274/);
+
+  // what was chosen for the line is still there when the order is changed
+  await page.getByRole('link', { name: 'Order', exact: true }).click();
+  await page.getByRole('button', { name: 'Edit' }).click();
+  await expect(page.getByLabel('Transfer: second press')).toHaveValue('none');
+  await page.getByRole('button', { name: 'As the shop again' }).click();
+  await page.getByRole('button', { name: 'Save the order' }).click();
+  await openRoute(page);
+  await expect(page.locator('#operation-second-press')).toBeVisible();
+});
+
+test('a machine is taken out of use: the lines that need it say so, and it is put back', async ({ page }) => {
+  await begin(page, 'Regatta Juniors', 'Canvas tote', 53);
+  await page.getByLabel('Quantity, size One size').fill('4');
+  await expect(recommended(page)).toBeVisible();
+  await page.getByRole('radio', { name: /^Film transfer \(DTF\)/ }).check();
+  await page.getByRole('button', { name: 'Take in the order' }).click();
+  await expect(page.getByRole('button', { name: 'Start on the floor' })).toBeVisible();
+  await page.goto('/shop/machines');
+  await page.getByRole('button', { name: 'Film printer', exact: true }).click();
+  await page.getByRole('button', { name: 'Take out of use' }).click();
+  const changes = page.getByRole('status', { name: 'What changed in the routes' });
+  await expect(changes).toContainText('Regatta Juniors');
+  await expect(changes).toContainText('No film printer is set up.');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('“Film printer” is back in use')).toBeVisible();
+  await expect(changes).toContainText('Regatta Juniors');
+  await expect(changes.getByText('No film printer is set up.')).toHaveCount(0);
+});
+
+test('a record that someone else changed meanwhile says so, keeps what was typed, and is saved when asked again', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/shop/materials');
+  await page.getByRole('button', { name: 'Amber heat tape' }).click();
+  const form = page.getByRole('form', { name: 'Change Amber heat tape' });
+  await form.getByLabel('In stock').fill('7');
+  const read = async () => {
+    const answer = (await (await request.get('/api/v1/catalogue')).json()) as {
+      materials: { id: string; name: string; version: number; stock: number; lot: string }[];
+    };
+    const { id, version, ...record } = answer.materials.find(({ name }) => name === 'Amber heat tape')!;
+    return { id, version, record };
+  };
+  const { id, version, record } = await read();
+  await request.put(`/api/v1/shop/materials/${id}`, {
+    data: { version, record: { ...record, lot: 'FE-32' } },
+  });
+  await form.getByRole('button', { name: 'Save the changes' }).click();
+  await expect(form.getByRole('alert')).toContainText('Someone changed “Amber heat tape” meanwhile.');
+  await expect(form.getByLabel('In stock')).toHaveValue('7');
+  await form.getByRole('button', { name: 'Save the changes' }).click();
+  await expect(page.getByText('“Amber heat tape” is changed')).toBeVisible();
+  expect((await read()).record.stock).toBe(7);
+});

@@ -1,0 +1,89 @@
+import type { Catalogue, Material } from '@saltflat/contract';
+import { BLANK_FIELDS, materialFields } from '@saltflat/contract/shopFields';
+import { DEFAULT_RATES } from '@saltflat/core/cost';
+import { DEFAULT_HOUSE } from '@saltflat/core/route';
+import { expect } from 'chai';
+import { choiceWords } from './choiceWords.ts';
+import {
+  fieldsOfRecord,
+  missingIn,
+  newRecord,
+  rowsOf,
+  standInsOf,
+  withoutEmptySpans,
+} from './recordState.ts';
+
+const ink = (name: string, use: string): Material => ({
+  id: name,
+  version: 3,
+  kind: 'ink',
+  name,
+  maker: 'Made-up',
+  lot: '',
+  stock: null,
+  stockUnit: '',
+  properties: { use },
+});
+const catalogue: Catalogue = {
+  customers: [],
+  styles: [],
+  materials: [ink('A', 'film'), ink('B', 'textile'), ink('C', 'film')],
+  machines: [],
+  house: { document: DEFAULT_HOUSE, version: 1 },
+  rates: { document: DEFAULT_RATES, version: 1 },
+};
+
+describe('records in the shop’s forms', () => {
+  it('leave out identity and version, which no form edits', () => {
+    const [row] = rowsOf('materials', catalogue);
+    expect(row).to.include({ id: 'A', version: 3, kind: 'ink' });
+    expect(row?.record).to.not.have.any.keys('id', 'version');
+  });
+
+  it('know which records stand in for each other: the first of them is used', () => {
+    const rows = rowsOf('materials', catalogue);
+    expect(standInsOf(rows[0]!, rows).map(({ name }) => name)).to.deep.equal(['A', 'C']);
+    expect(standInsOf(rows[1]!, rows).map(({ name }) => name)).to.deep.equal(['B']);
+  });
+
+  it('begin a blank with the usual sizes and one colour, and say what it still needs', () => {
+    const record = newRecord('blanks', 'tee');
+    const missing = missingIn(BLANK_FIELDS, record);
+    expect(missing['/name']).to.equal('“Name” is missing.');
+    expect(missing['/fibres/cotton']).to.equal('“Cotton” is missing.');
+    expect(missing['/massGM2']).to.equal('“Mass” is missing.');
+    expect(missing['/sizes/0/cents']).to.equal('“Price” is missing.');
+    expect(missing['/colours/0/name']).to.equal('“Colour” is missing.');
+    expect(missing).to.not.have.any.keys('/thicknessMm', '/maxPressC', '/sizes/0/bodyWidthMm', '/maker');
+  });
+
+  it('have the fields of their kind', () => {
+    const titles = (kind: string): string[] =>
+      fieldsOfRecord('materials', { kind }).map(({ title }) => title);
+    expect(titles('powder')).to.include('Grain').and.not.include('Peel');
+    expect(titles('film')).to.include('Peel');
+    expect(newRecord('materials', 'tape')).to.deep.include({ kind: 'tape' });
+  });
+
+  it('send a span that was left empty as none, and keep one that is half filled for the server to say so', () => {
+    const record = {
+      name: 'X',
+      properties: { cureC: { min: null, max: null }, pressC: { min: 130, max: null } },
+    };
+    expect(withoutEmptySpans(record)).to.deep.equal({
+      name: 'X',
+      properties: { cureC: null, pressC: { min: 130, max: null } },
+    });
+  });
+
+  it('show choices in people’s words, places and kinds by their names', () => {
+    const field = (title: string) => BLANK_FIELDS.find((own) => own.title === title)!;
+    expect(choiceWords(field('Kind'), 'cap-six')).to.equal('Cap, six panels');
+    expect(choiceWords(field('Features'), 'pocket')).to.equal('pocket');
+    expect(choiceWords(field('Features'), 'thick-seams')).to.equal('thick seams');
+    const [place] = field('Printable areas').columns;
+    expect(choiceWords(place!, 'pocket')).to.equal('Above the pocket');
+    const sheet = materialFields('cover-sheet').find(({ title }) => title === 'Sheet')!;
+    expect(choiceWords(sheet, 'silicone-thick')).to.equal('silicone thick');
+  });
+});
