@@ -141,7 +141,7 @@ describe('house methods in the route', () => {
     const hover = (hasHeatedLower: boolean): number =>
       value(
         routeOf('dtf', {
-          ...without({ presses: [{ ...press!, hasHeatedLower }] }),
+          ...without({ presses: [{ ...press, hasHeatedLower }] }),
           house: housed({ meltMeans: 'hover' }),
         }),
         'melt-powder',
@@ -178,7 +178,7 @@ describe('house methods in the route', () => {
     const [press] = equipment.presses;
     const clam = routeOf('dtf', {
       garment: hoodie,
-      ...without({ presses: [{ ...press!, opening: 'clam' }] }),
+      ...without({ presses: [{ ...press, opening: 'clam' }] }),
     });
     expect(at(clam, 'press-transfer').checks.join(' ')).to.contain('clam press pinches');
     const hung = routeOf('dtg', { pieces: 70, house: housed({ pretreatmentDrying: 'air' }) });
