@@ -187,7 +187,7 @@ function turningPoint(input: ComparisonInput, best: Possible, second: Possible):
     if (top && top.process !== best.process)
       return count > pieces
         ? `From about ${count} pieces on, ${named(top.name)} comes out ahead.`
-        : `At ${count} ${count === 1 ? 'piece' : 'pieces'} or fewer, ${named(top.name)} comes out ahead.`;
+        : `${count === 1 ? 'For a single piece' : `At ${count} pieces or fewer`}, ${named(top.name)} comes out ahead.`;
   }
   const { look } = second.plan;
   if (look.softness > best.plan.look.softness)

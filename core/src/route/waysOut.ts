@@ -31,6 +31,7 @@ function commonBounds(limits: readonly Limit[]): { min: number; max: number } | 
 }
 
 function boundWords({ min, max }: { min: number; max: number }, shown: (value: number) => string): string {
+  if (min === max) return `at ${shown(min)}`;
   if (min === -Infinity) return `at most ${shown(max)}`;
   return max === Infinity ? `at least ${shown(min)}` : `between ${shown(min)} and ${shown(max)}`;
 }

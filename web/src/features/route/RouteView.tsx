@@ -166,10 +166,14 @@ function Warnings({
   return (
     <section className="stack" role="status" aria-label="Conflicts" style={{ gap: 8 }}>
       {promise !== '' && <p className="alarm">◆ {promise}</p>}
-      {conflicts.map(({ operation, setting, text, waysOut }) => (
-        <div key={`${operation}/${setting}/${text}`} className="alarm">
-          <div className="row" style={{ justifyContent: 'space-between' }}>
-            <span>■ {inShownUnits(text, system)}</span>
+      {grouped(conflicts).map(({ operation, setting, texts, waysOut }) => (
+        <div key={`${operation}/${setting}`} className="alarm">
+          <div className="row" style={{ justifyContent: 'space-between', flexWrap: 'nowrap' }}>
+            <div>
+              {texts.map((text) => (
+                <p key={text}>■ {inShownUnits(text, system)}</p>
+              ))}
+            </div>
             <Button size="small" variant="text" onClick={() => onPick({ operation, setting })}>
               Why
             </Button>
@@ -188,4 +192,16 @@ function Warnings({
       ))}
     </section>
   );
+}
+
+/** Conflicts of one setting together: their ways out are the same. */
+function grouped(conflicts: Route['conflicts']): (Route['conflicts'][number] & { texts: string[] })[] {
+  const groups = new Map<string, Route['conflicts'][number] & { texts: string[] }>();
+  for (const conflict of conflicts) {
+    const key = `${conflict.operation}/${conflict.setting}`;
+    const group = groups.get(key) ?? { ...conflict, texts: [] };
+    group.texts.push(conflict.text);
+    groups.set(key, group);
+  }
+  return [...groups.values()];
 }
