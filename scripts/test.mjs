@@ -46,7 +46,9 @@ await run(async () => {
   const cluster = await openCluster({ home, isThrowaway: true });
   mkdirSync(join(ROOT, 'test-results'), { recursive: true });
   try {
-    for (const [name, command, args] of CHECKS) await check(name, command, args);
+    const lint = CHECKS.filter(([name]) => name === 'lint');
+    const others = CHECKS.filter(([name]) => name !== 'lint');
+    await Promise.all([inTurn(lint), inTurn(others)]); // lint takes as long as all the others together
     await suite(
       'unit and server tests',
       bin('mocha'),
@@ -74,9 +76,13 @@ await run(async () => {
   if (counts.failed > 0) process.exitCode = 1;
 });
 
-async function check(name, command, args) {
-  const { code } = await stream(`\n— ${name}`, command, args, {});
-  counts[code === 0 ? 'passed' : 'failed']++;
+async function inTurn(checks) {
+  for (const [name, command, args] of checks) {
+    const { code, text } = await quiet(command, args);
+    say(`\n— ${name}`);
+    if (code !== 0) process.stdout.write(text);
+    counts[code === 0 ? 'passed' : 'failed']++;
+  }
 }
 
 async function suite(name, command, args, env, passed, failed) {
@@ -84,6 +90,20 @@ async function suite(name, command, args, env, passed, failed) {
   const count = (pattern) => Number(pattern.exec(text)?.[1] ?? 0);
   counts.passed += count(passed);
   counts.failed += Math.max(count(failed), code === 0 ? 0 : 1);
+}
+
+/** Several at once would mix their lines: what one says is kept until it is done. */
+function quiet(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      env: { ...process.env, FORCE_COLOR: '0' },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    let text = '';
+    for (const out of [child.stdout, child.stderr]) out.on('data', (data) => (text += data));
+    child.on('close', (code) => resolve({ code, text }));
+  });
 }
 
 function stream(title, command, args, env) {

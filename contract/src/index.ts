@@ -63,7 +63,7 @@ export {
   parseMachine,
   parseMaterial,
 } from './shop.ts';
-export type { ImportLine, Replanned, ShopList } from './shop.ts';
+export type { ImportLine, ReplanReport, Replanned, ShopList } from './shop.ts';
 export { BLANK_FIELDS, machineFields, materialFields } from './shopFields.ts';
 export { HouseDocument, RatesDocument } from './shopSettings.ts';
 export type { HouseChoices } from './shopSettings.ts';

@@ -51,8 +51,12 @@ export const ShopChanged = strictObject({
   replanned: Type.Array(Replanned),
   /** Draft routes that came out the same. */
   unchanged: Type.Integer(),
+  /** Drafts beyond what is planned at once: they follow in the background. */
+  queued: Type.Integer(),
 });
 export type ShopChanged = Static<typeof ShopChanged>;
+/** What a change of the set-up does to the drafts. */
+export type ReplanReport = Pick<ShopChanged, 'replanned' | 'unchanged' | 'queued'>;
 
 export const ImportQuery = strictObject({
   list: Type.Enum([...SHOP_LISTS], { title: 'List' }),

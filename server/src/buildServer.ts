@@ -77,6 +77,7 @@ export async function buildServer({ databaseUrl, webFolder, log, now, isDemo }: 
     keepPreparation: artworks.keepPreparation,
     setPreparation: orderRows.setPreparation,
     setLineState: orderRows.setLineState,
+    askForPlan: (lineId) => askForPlan(lineId),
   });
   const weighings = createWeighingService({
     db,

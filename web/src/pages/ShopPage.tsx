@@ -174,7 +174,11 @@ function Records({
                 </Button>
               )}
             </div>
-            <Replanned changes={told.changed.replanned} unchanged={told.changed.unchanged} />
+            <Replanned
+              changes={told.changed.replanned}
+              unchanged={told.changed.unchanged}
+              queued={told.changed.queued}
+            />
           </>
         )}
         <section className="panel shop-list" tabIndex={0} role="region" aria-label={`All ${list}`}>

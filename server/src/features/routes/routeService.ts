@@ -4,6 +4,7 @@ import type {
   OrderLine,
   PreparationInput,
   ProvenLine,
+  ReplanReport,
   Replanned,
   RoutePlanInput,
   RouteVersion,
@@ -15,6 +16,8 @@ import type { Database } from '../../db/connection.ts';
 import { asPlanned, asRefusal } from './routePlanner.ts';
 import type { RoutePlanner } from './routePlanner.ts';
 import type { NewRouteVersion, RouteStore } from './routeStore.ts';
+
+const AT_ONCE = 120; // drafts planned while a person waits for the answer; the others follow in the background
 
 interface Needs {
   db: Database;
@@ -38,6 +41,7 @@ interface Needs {
     planProblem: string | null,
     tx: Database,
   ) => Promise<void>;
+  askForPlan: (lineId: string) => Promise<void>;
 }
 
 export type RouteService = ReturnType<typeof createRouteService>;
@@ -50,6 +54,7 @@ export function createRouteService({
   keepPreparation,
   setPreparation,
   setLineState,
+  askForPlan,
 }: Needs) {
   async function latest(lineId: string): Promise<RouteVersion> {
     const version = await routes.latest(lineId);
@@ -112,15 +117,21 @@ export function createRouteService({
   }
 
   /** Plans every route anew that is not on the floor yet, and says what came out differently and where. */
-  async function replanDrafts(): Promise<{ replanned: Replanned[]; unchanged: number }> {
+  async function replanDrafts(): Promise<ReplanReport> {
     const replanned: Replanned[] = [];
     let unchanged = 0;
-    for (const lineId of await routes.draftLines()) {
+    const drafts = await routes.draftLines();
+    for (const lineId of drafts.slice(0, AT_ONCE)) {
       const change = await replanDraft(lineId);
       if (change) replanned.push(change);
       else unchanged++;
     }
-    return { replanned, unchanged };
+    const later = drafts.slice(AT_ONCE);
+    for (const lineId of later) {
+      await setLineState(lineId, 'planning', null, db);
+      await askForPlan(lineId);
+    }
+    return { replanned, unchanged, queued: later.length };
   }
 
   async function replanDraft(lineId: string): Promise<Replanned | null> {

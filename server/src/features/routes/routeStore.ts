@@ -4,6 +4,8 @@ import type { ProvenLine, RouteVersion } from '@saltflat/contract';
 import type { Process } from '@saltflat/core/route';
 import type { Database } from '../../db/connection.ts';
 
+const LATELY = 3000; // pieces looked back at: what a shop did years ago says little of today
+
 export type RouteStore = ReturnType<typeof routeStore>;
 export type NewRouteVersion = Pick<RouteVersion, 'lineId' | 'route' | 'cost' | 'overrides' | 'pieces'>;
 
@@ -52,18 +54,20 @@ export function routeStore(db: Database) {
         `select r.line_id as "lineId", max('K-' || o.number) as code, max(k.name) as customer, max(c.name || ' ' || s.name) as garment,
            max(s.id::text) as "styleId", count(*)::int as pieces, count(*) filter (where x.verdict = 'good')::int as good,
            max(v.number)::int as "routeNumber"
-         from outcome x join run r on r.id = x.run_id join route_version v on v.id = r.route_version_id join order_line l on l.id = r.line_id
+         from (select verdict, run_id from outcome order by at desc limit ${LATELY}) x
+         join run r on r.id = x.run_id join route_version v on v.id = r.route_version_id join order_line l on l.id = r.line_id
          join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
          join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id
          where v.document ->> 'process' = $1 and r.line_id <> $2 and r.finished_at is not null
          group by r.line_id order by count(*) filter (where x.verdict = 'good') desc, max(o.number) desc limit 30`,
         [process, exceptLineId],
       ),
-    /** Pieces that came out by a process, and how many of them were not good. */
+    /** Of the pieces that came out last: how many by a process, and how many of them were not good. */
     spoilage: async (process: Process): Promise<{ inspected: number; spoiled: number }> =>
       (await db.row<{ inspected: number; spoiled: number }>(
         `select count(*)::int as inspected, count(*) filter (where x.verdict <> 'good')::int as spoiled
-         from outcome x join run r on r.id = x.run_id join route_version v on v.id = r.route_version_id
+         from (select verdict, run_id from outcome order by at desc limit ${LATELY}) x
+         join run r on r.id = x.run_id join route_version v on v.id = r.route_version_id
          where v.document ->> 'process' = $1`,
         [process],
       )) ?? { inspected: 0, spoiled: 0 },

@@ -1,4 +1,5 @@
-import type { Catalogue, ImportLine, ImportReport, Replanned, ShopList } from '@saltflat/contract';
+import { DomainError } from '@saltflat/contract';
+import type { Catalogue, ImportLine, ImportReport, ReplanReport, ShopList } from '@saltflat/contract';
 import type { Database } from '../../db/connection.ts';
 import { readTable, recordDifferences, recordsOf } from './shopTables.ts';
 import type { ReadLine, ShopRecord } from './shopTables.ts';
@@ -7,7 +8,7 @@ import type { ShopStore } from './shopStore.ts';
 interface Needs {
   shop: ShopStore;
   readCatalogue: () => Promise<Catalogue>;
-  replanDrafts: () => Promise<{ replanned: Replanned[]; unchanged: number }>;
+  replanDrafts: () => Promise<ReplanReport>;
 }
 
 export type ImportService = ReturnType<typeof createImportService>;
@@ -42,30 +43,36 @@ export function createImportService({ shop, readCatalogue, replanDrafts }: Needs
   }
 
   async function write(found: ShopRecord, former: Known | null, tx: Database): Promise<void> {
-    const id = former?.id ?? null;
-    const version = former?.version ?? 1;
+    const isWritten = await (former?.id == null ? insert(found, former, tx) : update(found, former, tx));
+    if (!isWritten)
+      throw new DomainError('stale-version', 'Someone changed the list meanwhile. Choose the file again.');
+  }
+
+  async function insert(found: ShopRecord, former: Known | null, tx: Database): Promise<boolean> {
     if (found.list === 'methods')
-      await shop.writeSetting('house', version, { ...former?.record, ...found.record }, tx);
-    else if (found.list === 'blanks') {
-      const blank = withColourIds(found.record, former);
-      if (id === null) await shop.insertBlank(blank, tx);
-      else await shop.updateBlank(id, version, blank, tx);
-    } else if (found.list === 'materials') {
-      if (id === null) await shop.insertMaterial(found.record, tx);
-      else await shop.updateMaterial(id, version, found.record, tx);
-    } else if (id === null) await shop.insertMachine(found.record, tx);
-    else await shop.updateMachine(id, version, found.record, tx);
+      return shop.writeSetting('house', former?.version ?? 1, { ...former?.record, ...found.record }, tx);
+    if (found.list === 'blanks') await shop.insertBlank(found.record, tx);
+    else if (found.list === 'materials') await shop.insertMaterial(found.record, tx);
+    else await shop.insertMachine(found.record, tx);
+    return true;
+  }
+
+  async function update(found: ShopRecord, former: Known, tx: Database): Promise<boolean> {
+    const { id, version } = former;
+    if (id === null || found.list === 'methods') return insert(found, former, tx);
+    if (found.list === 'blanks')
+      return shop.updateBlank(id, version, withColourIds(found.record, former), tx);
+    return found.list === 'materials'
+      ? shop.updateMaterial(id, version, found.record, tx)
+      : shop.updateMachine(id, version, found.record, tx);
   }
 
   return { bringIn };
 }
 
 /** Colours of the same name stay the ones order lines point at. */
-function withColourIds<T extends { colours: { id?: string; name: string }[] }>(
-  blank: T,
-  former: Known | null,
-): T {
-  const colours = (former?.record as { colours?: { id: string; name: string }[] } | undefined)?.colours ?? [];
+function withColourIds<T extends { colours: { id?: string; name: string }[] }>(blank: T, former: Known): T {
+  const colours = (former.record as { colours?: { id: string; name: string }[] }).colours ?? [];
   return {
     ...blank,
     colours: blank.colours.map((colour) => {

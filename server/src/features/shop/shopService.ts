@@ -9,7 +9,7 @@ import type {
   MaterialChange,
   MaterialInput,
   RatesChange,
-  Replanned,
+  ReplanReport,
   ShopChanged,
 } from '@saltflat/contract';
 import type { Database } from '../../db/connection.ts';
@@ -19,7 +19,7 @@ interface Needs {
   shop: ShopStore;
   readCatalogue: () => Promise<Catalogue>;
   /** Plans every route anew that is not on the floor, and says what differs. */
-  replanDrafts: () => Promise<{ replanned: Replanned[]; unchanged: number }>;
+  replanDrafts: () => Promise<ReplanReport>;
 }
 
 export type ShopService = ReturnType<typeof createShopService>;

@@ -50,7 +50,11 @@ export function MethodsPanel({ house, version }: Props) {
               Undo
             </Button>
           </div>
-          <Replanned changes={told.changed.replanned} unchanged={told.changed.unchanged} />
+          <Replanned
+            changes={told.changed.replanned}
+            unchanged={told.changed.unchanged}
+            queued={told.changed.queued}
+          />
         </>
       )}
       <section className="panel methods" aria-label="House methods">

@@ -33,7 +33,9 @@ export function RatesPanel({ rates, version }: { rates: Rates; version: number }
   };
   return (
     <div className="stack">
-      {changed && <Replanned changes={changed.replanned} unchanged={changed.unchanged} />}
+      {changed && (
+        <Replanned changes={changed.replanned} unchanged={changed.unchanged} queued={changed.queued} />
+      )}
       <form
         className="panel record-editor"
         aria-label="Prices"

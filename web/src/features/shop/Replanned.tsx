@@ -5,7 +5,16 @@ import { DifferenceList } from '../../ui/DifferenceList.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 
 /** What a change of the set-up did to the routes that were not run yet. */
-export function Replanned({ changes, unchanged }: { changes: readonly Change[]; unchanged: number | null }) {
+export function Replanned({
+  changes,
+  unchanged,
+  queued = 0,
+}: {
+  changes: readonly Change[];
+  unchanged: number | null;
+  /** Drafts still to come. */
+  queued?: number;
+}) {
   const system = useUnits();
   const none = changes.length === 0;
   return (
@@ -18,6 +27,7 @@ export function Replanned({ changes, unchanged }: { changes: readonly Change[]; 
         </h2>
         {unchanged !== null && (
           <span className="muted small">
+            {queued > 0 && `${queued} more are being planned in the background; `}
             {unchanged} {unchanged === 1 ? 'draft' : 'drafts'} came out the same; routes on the floor or run
             stay as they were
           </span>
