@@ -1,7 +1,7 @@
 import type { Comparison } from '@saltflat/core/compare';
 import { Type } from 'typebox';
 import { PLACEMENT_KEYS } from './placements.ts';
-import { SizeQuantity } from './orders.ts';
+import { Grade, SizeQuantity } from './orders.ts';
 import { nullable, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 import { HouseChoices } from './shopSettings.ts';
@@ -16,6 +16,7 @@ export const ComparisonQuery = strictObject({
   dropMm: Type.Number({ title: 'Distance below the collar, mm', minimum: 0, maximum: 700 }),
   widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
   sizes: Type.Array(SizeQuantity, { title: 'Sizes', minItems: 1, maxItems: 20 }),
+  grades: Type.Optional(Type.Array(Grade, { title: 'Widths by size', maxItems: 10 })),
   house: Type.Optional(HouseChoices),
 });
 export type ComparisonQuery = Omit<Static<typeof ComparisonQuery>, 'house'> & { house?: HouseChoices };

@@ -15,7 +15,7 @@ export const SizeQuantity = strictObject({
 });
 
 /** Sizes that get the artwork at a width of their own. */
-const Grade = strictObject({
+export const Grade = strictObject({
   sizes: Type.Array(shortText('Size', 12), { title: 'Sizes', minItems: 1, maxItems: 20 }),
   widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
 });

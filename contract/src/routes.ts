@@ -125,7 +125,7 @@ const PlacementDocument = strictObject({
   problems: Type.Array(Type.String()),
   needs: Type.Array(
     strictObject({
-      what: Type.Enum(['riser', 'tape', 'pad', 'fold-away', 'off-platen']),
+      what: Type.Enum(['riser', 'tape', 'pad', 'fold-away']),
       text: Type.String(),
     }),
   ),

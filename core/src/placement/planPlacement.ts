@@ -51,7 +51,7 @@ export interface SizePlacement {
 
 /** Something that is put under, over or beside the garment so that the print comes out, and why. */
 export interface PlacementNeed {
-  what: 'riser' | 'tape' | 'pad' | 'fold-away' | 'off-platen';
+  what: 'riser' | 'tape' | 'pad' | 'fold-away';
   text: string;
 }
 

@@ -6,7 +6,7 @@ import { useEffect, useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { serverNow } from '../../api/serverClock.ts';
 import { useComparisonQuery } from './comparisonApi.ts';
-import { piecesOf } from './orderFormValues.ts';
+import { gradesOf, piecesOf } from './orderFormValues.ts';
 import type { LineValues } from './orderFormValues.ts';
 import { ProcessComparison } from './ProcessComparison.tsx';
 
@@ -86,13 +86,23 @@ function waitingWords(line: LineValues, query: ComparisonQuery | null): string {
 
 /** What is asked of the server; `null` while too little is known. */
 function queryOf(line: LineValues): ComparisonQuery | null {
-  const { artwork, styleId, colourId, placement, dropMm, widthMm, quantities, house } = line;
+  const { artwork, styleId, colourId, placement, dropMm, widthMm, quantities, widths, house } = line;
   const sizes = Object.entries(quantities)
     .map(([size, text]) => ({ size, quantity: Number(text) }))
     .filter(({ quantity }) => Number.isInteger(quantity) && quantity > 0);
   if (artwork === null || widthMm === null || dropMm === null || piecesOf(line) === 0 || sizes.length === 0)
     return null;
-  return { styleId, colourId, artworkId: artwork.id, placement, dropMm, widthMm, sizes, house };
+  return {
+    styleId,
+    colourId,
+    artworkId: artwork.id,
+    placement,
+    dropMm,
+    widthMm,
+    sizes,
+    grades: gradesOf(widths, sizes),
+    house,
+  };
 }
 
 /** The value once it has stayed the same for a while: nothing is asked at every key. */

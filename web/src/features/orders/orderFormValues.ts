@@ -144,7 +144,7 @@ function lineInput(line: LineValues, path: string, problems: Record<string, stri
 }
 
 /** Sizes of one width together, in the order of the sizes; only sizes that are ordered. */
-function gradesOf(
+export function gradesOf(
   widths: LineValues['widths'],
   sizes: readonly { size: string }[],
 ): NonNullable<OrderLineInput['grades']> {
