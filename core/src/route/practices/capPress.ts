@@ -1,6 +1,6 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
 import type { Limit, RouteInput, Setting } from '../documents.ts';
-import { capPressFor, filmFor, powderFor } from '../equip.ts';
+import { capPressFor, filmFor } from '../equip.ts';
 import { heatByShare } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
@@ -16,7 +16,7 @@ import { makerReason } from '../resolveSetting.ts';
 import { stackUnder } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { filmSource, isPressedNow } from './filmPress.ts';
-import { peelRest } from './transferPress.ts';
+import { glueLimit, peelRest } from './transferPress.ts';
 
 /** Lower plate of the cap press: off, or warm at most; hotter and the stiffener lets go. */
 export function lowerPlate(input: RouteInput, settle: Settle): Setting {
@@ -84,15 +84,7 @@ export const capPress: Practice = {
           makerReason(film.name, film.pressC, wish.value, 'temperature'),
           tradeReason(wish.value, `Cap fronts: 135 to 140 °C. ${wish.reason.text}`),
         ],
-        [
-          { ...film.pressC, text: `the sheet of “${film.name}”.` },
-          ...tapeLimit(input),
-          {
-            min: powderFor(input).meltC.max,
-            max: null,
-            text: `the glue “${powderFor(input).name}” has only melted there.`,
-          },
-        ],
+        [{ ...film.pressC, text: `the sheet of “${film.name}”.` }, ...tapeLimit(input), ...glueLimit(input)],
       ),
       label: 'Upper plate',
       ability: press.plateC,

@@ -8,7 +8,8 @@ import type { Practice, Settle } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
 
-const WAIT_FOR_POWDER = {
+/** After any printing of film. */
+export const WAIT_FOR_POWDER = {
   minS: 0,
   maxS: TRADE.powderStandS.max,
   why: 'Powder holds only on wet ink: minutes, not tens of minutes.',
@@ -96,7 +97,7 @@ export const platenFilmPrint: Practice = {
 };
 
 /** Seconds for all prints of the line at a mode's speed. */
-const runTimeS = (input: RouteInput, minPerM2: number): number =>
+export const runTimeS = (input: RouteInput, minPerM2: number): number =>
   Math.round(input.print.filmM2 * areaScale(input) * input.pieces * minPerM2 * 60);
 
 /** How many loads of film on the largest platen the line takes. */
@@ -118,7 +119,7 @@ const filmChecks = ({ coated, isGlitter }: Film): string[] => [
   ...(isGlitter ? ['Glitter film: print on the side without glitter grains'] : []),
 ];
 
-const mirrorCheck = ({ isMirroring, name }: Printer): string =>
+export const mirrorCheck = ({ isMirroring, name }: Printer): string =>
   isMirroring
     ? `Mirrored once: the software of ${name} does it, so not here`
     : `Mirrored once: the software of ${name} does not, so here`;

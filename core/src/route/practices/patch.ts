@@ -1,6 +1,6 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput, Setting } from '../documents.ts';
-import { capPressFor, coverSheetFor, filmFor, needed, powderFor, pressFor, sheetDelay } from '../equip.ts';
+import { capPressFor, coverSheetFor, filmFor, needed, pressFor, sheetDelay } from '../equip.ts';
 import { heatByShare, heatLimits } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
@@ -20,7 +20,7 @@ import { stackUnder } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { capPressure, lowerPlate } from './capPress.ts';
 import { filmSource } from './filmPress.ts';
-import { peelRest } from './transferPress.ts';
+import { glueLimit, peelRest } from './transferPress.ts';
 
 const patchOf = ({ equipment }: RouteInput): NonNullable<RouteInput['equipment']['patch']> =>
   needed(equipment.patch, 'leatherette patch');
@@ -33,7 +33,6 @@ export const patchPress: Practice = {
   plan: (input, settle) => {
     const { blank, cents } = patchOf(input);
     const film = filmFor(input);
-    const powder = powderFor(input);
     const { sheet } = coverSheetFor(input, 'press');
     const temp = settle({
       ...plateProposal(input, [
@@ -43,7 +42,7 @@ export const patchPress: Practice = {
       limits: [
         ...heatLimits(blank),
         { ...film.pressC, text: `the sheet of “${film.name}”.` },
-        { min: powder.meltC.max, max: null, text: `the glue “${powder.name}” has only melted there.` },
+        ...glueLimit(input),
       ],
     });
     const { start, min, max } = TRADE.patchTransferS;

@@ -2,8 +2,7 @@ import type { RouteInput } from '../documents.ts';
 import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { houseReason, rest } from '../practice.ts';
 import type { Practice } from '../practice.ts';
-import { TRADE } from '../tradeRanges.ts';
-import { filmUse, inkUse } from './filmPrint.ts';
+import { WAIT_FOR_POWDER, filmUse, inkUse, mirrorCheck, runTimeS } from './filmPrint.ts';
 
 /** Makes film go through a desk printer's rollers. */
 export const sublimationFeed: Practice = {
@@ -34,7 +33,7 @@ export const sublimationPrint: Practice = {
     const ink = inkFor(input, 'sublimation');
     const film = filmFor(input);
     const mode = printModeFor(input, printer);
-    const machineS = Math.round(input.print.filmM2 * areaScale(input) * input.pieces * mode.minPerM2 * 60);
+    const machineS = runTimeS(input, mode.minPerM2);
     return {
       title: 'Print the film, colour only',
       per: 'batch',
@@ -44,19 +43,13 @@ export const sublimationPrint: Practice = {
       timerS: machineS,
       checks: [
         'No white: what is white in the art shows the garment',
-        printer.isMirroring
-          ? `Mirrored once: the software of ${printer.name} does it, so not here`
-          : `Mirrored once: the software of ${printer.name} does not, so here`,
+        mirrorCheck(printer),
         `Mode ${mode.name}: ${mode.why}`,
       ],
       look: 'Even colour that stands on the film without running.',
       phases: [rest('print', machineS)],
       consumes: [...inkUse(input, ink), filmUse(input, film)],
-      waitAfter: {
-        minS: 0,
-        maxS: TRADE.powderStandS.max,
-        why: 'Powder holds only on wet ink: minutes, not tens of minutes.',
-      },
+      waitAfter: WAIT_FOR_POWDER,
     };
   },
 };

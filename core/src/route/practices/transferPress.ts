@@ -55,8 +55,8 @@ export function peelRest(
   };
 }
 
-/** The glue must melt under this plate. */
-const glueLimit = (input: RouteInput): Limit[] =>
+/** The glue must melt under this plate; a supplier's glue is its own affair. */
+export const glueLimit = (input: RouteInput): Limit[] =>
   input.equipment.powder === null || input.process === 'bought-in'
     ? []
     : [

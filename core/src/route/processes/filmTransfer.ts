@@ -14,7 +14,8 @@ import type { Practice } from '../practice.ts';
 import type { LineInput, Look, ProcessModule } from './processModule.ts';
 import { filmWorkNeeds, printerNeed, unless } from './refusals.ts';
 
-const whenPressed = (practice: Practice): Practice => ({
+/** Left out where transfers go on the shelf. */
+export const whenPressed = (practice: Practice): Practice => ({
   ...practice,
   applies: (input) => isPressedNow(input) && practice.applies(input),
 });

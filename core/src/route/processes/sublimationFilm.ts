@@ -15,6 +15,7 @@ import { pressTransfer } from '../practices/transferPress.ts';
 import { tradeReason } from '../practice.ts';
 import type { Practice } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
+import { whenPressed } from './filmTransfer.ts';
 import type { ProcessModule } from './processModule.ts';
 import { filmWorkNeeds, printerNeed, unless } from './refusals.ts';
 
@@ -58,7 +59,7 @@ export const sublimationFilm: ProcessModule = {
     filmMeltHover,
     filmCut,
     filmStore,
-    { ...prePress, applies: isPressedNow },
+    whenPressed(prePress),
     subPress,
     filmPeel,
     filmSecondPress,
