@@ -1,6 +1,6 @@
 import type { Setting } from './documents.ts';
 import type { Settle } from './practice.ts';
-import { tradeReason } from './practice.ts';
+import { tradeReason } from './practiceParts.ts';
 import type { TradeRange } from './tradeRanges.ts';
 
 /** How far white stays inside the colour, on film and on fabric alike; only the range and its reason differ. */

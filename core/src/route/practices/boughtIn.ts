@@ -3,7 +3,7 @@ import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
 import { areaScale, needed } from '../equip.ts';
 import type { BoughtIn } from '../materials.ts';
-import { dwellProposal, plateProposal, pressureProposal, rest } from '../practice.ts';
+import { dwellProposal, plateProposal, pressureProposal, rest } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { fabricWish } from './filmPress.ts';

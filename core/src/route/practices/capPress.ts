@@ -3,14 +3,14 @@ import type { Limit, RouteInput, Setting } from '../documents.ts';
 import { capPressFor, filmFor } from '../equip.ts';
 import { heatByShare } from '../fabric.ts';
 import {
-  PRESS_CAUTIONS,
-  closed,
   dwellProposal,
-  heat,
   houseReason,
+  onCapPress,
   plateProposal,
+  pressedOnce,
+  sheetLimit,
   tradeReason,
-} from '../practice.ts';
+} from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { stackUnder } from '../stack.ts';
@@ -84,7 +84,7 @@ export const capPress: Practice = {
           makerReason(film.name, film.pressC, wish.value, 'temperature'),
           tradeReason(wish.value, `Cap fronts: 135 to 140 °C. ${wish.reason.text}`),
         ],
-        [{ ...film.pressC, text: `the sheet of “${film.name}”.` }, ...tapeLimit(input), ...glueLimit(input)],
+        [sheetLimit(film.name, film.pressC), ...tapeLimit(input), ...glueLimit(input)],
       ),
       label: 'Upper plate',
       ability: press.plateC,
@@ -96,7 +96,7 @@ export const capPress: Practice = {
           makerReason(film.name, film.dwellS, start, 'duration'),
           tradeReason(start, `Cap fronts: ${min} to ${max} s.`),
         ],
-        [{ ...film.dwellS, text: `the sheet of “${film.name}”.` }],
+        [sheetLimit(film.name, film.dwellS)],
       ),
     );
     const lower = lowerPlate(input, settle);
@@ -108,22 +108,14 @@ export const capPress: Practice = {
     );
     return {
       title: 'Press the transfer on the cap',
-      per: 'piece',
-      on: { kind: 'cap-press', name: press.name },
+      ...pressedOnce(onCapPress(input), 'press', { temp, dwell, pressure, lower }),
       handsS: 40,
-      machineS: dwell.value,
-      timerS: dwell.value,
-      settings: [temp, lower, dwell, pressure],
       checks: [
         'Heat tape at the corners of the film',
         'Seam under a pad where the front has one',
         input.house.capLower === 'cold' ? 'Lower plate off and cool' : 'Lower plate warm, not hot',
       ],
       look: 'Film lies flat over the curve; no bubble in the front.',
-      cautions: PRESS_CAUTIONS,
-      phases: [
-        heat('press', temp.value, dwell.value, closed(pressure.value, lower.value > 40 ? lower.value : null)),
-      ],
       stack: stackUnder(garment, { carries: 'transfer' }),
       waitAfter: peelRest(input, filmSource(input)),
     };

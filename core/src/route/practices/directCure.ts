@@ -1,7 +1,7 @@
 import { isThinWicking } from '../../blank/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { Reason, RouteInput } from '../documents.ts';
-import { coverSheetFor, inkFor, pressFor, sheetDelay } from '../equip.ts';
+import { coverSheetFor, inkFor, sheetDelay } from '../equip.ts';
 import { heatByShare, isMostlyPolyester, needsWhite } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
@@ -10,15 +10,18 @@ import {
   heat,
   houseReason,
   hovering,
+  onPress,
   plateProposal,
   pressureProposal,
+  sheetLimit,
   sheetUse,
   tradeReason,
-} from '../practice.ts';
+} from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { stackUnder } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
+import { isDoubleWhite } from './directPrint.ts';
 
 /** Sets the ink: a hover until touch-dry, then a very light covered press. */
 export const directCure: Practice = {
@@ -41,7 +44,7 @@ export const directCure: Practice = {
             : []),
           fabric.reason,
         ],
-        ink.cureC && !isPolyester ? [{ ...ink.cureC, text: `the sheet of “${ink.name}”.` }] : [],
+        ink.cureC && !isPolyester ? [sheetLimit(ink.name, ink.cureC)] : [],
       ),
     );
     const dwell = settle(dwellProposal(dwellReasons(input)));
@@ -65,7 +68,7 @@ export const directCure: Practice = {
     return {
       title: isBursts ? 'Cure in four bursts' : 'Cure the print',
       per: 'piece',
-      on: { kind: 'press', name: pressFor(input).name },
+      on: onPress(input),
       handsS: isBursts ? 50 : 20,
       machineS: hover.value + dwell.value,
       timerS: hover.value + dwell.value,
@@ -105,7 +108,7 @@ const inkWaterGM2 = ({ print }: RouteInput): number =>
   Math.round(((print.colourMl + print.whiteMl) * INK_WATER_G_ML) / (Math.max(1, print.inkMm2) / 1e6));
 
 function dwellReasons(input: RouteInput): Reason[] {
-  const { garment, print, house } = input;
+  const { garment, print } = input;
   const ink = inkFor(input, 'textile');
   const delay = sheetDelay(coverSheetFor(input, 'cure').sheet);
   const longer = (s: number): number => Math.round(s * (delay?.factor ?? 1));
@@ -125,7 +128,7 @@ function dwellReasons(input: RouteInput): Reason[] {
       ),
     ];
   const { min, max } = TRADE.directCureDarkS;
-  const isDouble = house.whiteHits === 'double' || garment.construction === 'fleece';
+  const isDouble = isDoubleWhite(input);
   const whiteness = Math.min(1, print.whiteShare * (isDouble ? 1.3 : 1));
   const wished = longer(Math.round((min + (max - min) * whiteness) / 5) * 5);
   return [

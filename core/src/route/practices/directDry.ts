@@ -1,6 +1,6 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
-import { coverSheetFor, pressFor } from '../equip.ts';
+import { coverSheetFor } from '../equip.ts';
 import { heatByShare } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
@@ -9,12 +9,14 @@ import {
   heat,
   houseReason,
   hovering,
+  onPress,
   plateProposal,
+  pressedOnce,
   pressureProposal,
   rest,
   sheetUse,
   tradeReason,
-} from '../practice.ts';
+} from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
 import { stackUnder } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
@@ -83,18 +85,12 @@ export const directLayFibres: Practice = {
     const pressure = settle(pressureProposal(input, 50, 'Firm, once: it only lays the fibres.'));
     return {
       title: 'Lay the fibres',
-      per: 'piece',
-      on: { kind: 'press', name: pressFor(input).name },
+      ...pressedOnce(onPress(input), 'lay fibres', { temp, dwell, pressure }),
       handsS: 10,
-      machineS: dwell.value,
-      timerS: dwell.value,
-      settings: [temp, dwell, pressure],
       sheet: `${sheet.name}, the one kept for pretreatment`,
       checks: ['Dry before it is pressed'],
       look: 'Flat, no box to be seen.',
-      cautions: PRESS_CAUTIONS,
       consumes: [sheetUse(input, 'pretreatment')],
-      phases: [heat('lay fibres', temp.value, dwell.value, closed(pressure.value))],
       stack: stackUnder(input.garment, { sheet }),
     };
   },
@@ -149,7 +145,7 @@ function burstDry(input: RouteInput, settle: Settle): OperationDraft {
   return {
     title: 'Dry the pretreatment',
     per: 'piece',
-    on: { kind: 'press', name: pressFor(input).name },
+    on: onPress(input),
     handsS: 10 * bursts.value,
     machineS: totalS,
     timerS: totalS,
@@ -187,7 +183,7 @@ function hoverDry(input: RouteInput, settle: Settle): OperationDraft {
   return {
     title: 'Hover dry, then press once',
     per: 'piece',
-    on: { kind: 'press', name: pressFor(input).name },
+    on: onPress(input),
     handsS: 20,
     machineS: hover.value + dwell.value,
     timerS: hover.value + dwell.value,

@@ -2,7 +2,7 @@ import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
 import { areaScale, needed, sprayerFor } from '../equip.ts';
 import { isMostlyPolyester, needsWhite } from '../fabric.ts';
-import { houseReason, rest } from '../practice.ts';
+import { houseReason, rest } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';

@@ -2,7 +2,7 @@ import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput, Setting } from '../documents.ts';
 import { areaScale, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { isMostlyPolyester, needsWhite } from '../fabric.ts';
-import { houseReason, rest, tradeReason } from '../practice.ts';
+import { houseReason, rest, tradeReason } from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
 import { placementOf } from '../placing.ts';
 import { TRADE } from '../tradeRanges.ts';
@@ -54,10 +54,18 @@ export const directPrint: Practice = {
   },
 };
 
+/** Fleece of natural fibre swallows one hit of white. */
+const isThickPile = ({ garment }: Pick<RouteInput, 'garment'>): boolean =>
+  garment.construction === 'fleece' && !isMostlyPolyester(garment);
+
+/** True where white is planned in two hits. */
+export const isDoubleWhite = (input: Pick<RouteInput, 'garment' | 'house'>): boolean =>
+  input.house.whiteHits === 'double' || isThickPile(input);
+
 /** Hits of white: two where the house wants it bright, and always where fleece would swallow one. */
 function whiteHits(input: RouteInput, settle: Settle): Setting {
-  const { garment, house } = input;
-  const isThick = garment.construction === 'fleece' && !isMostlyPolyester(garment);
+  const { house } = input;
+  const isThick = isThickPile(input);
   return settle({
     key: 'whiteHits',
     label: 'White hits',

@@ -1,5 +1,5 @@
 import { CAUTIONS } from '../cautions.ts';
-import { rest } from '../practice.ts';
+import { rest } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 
 /** Takes the sheet apart. */

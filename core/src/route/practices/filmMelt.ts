@@ -3,7 +3,15 @@ import type { PressState, RouteInput, Setting, Station } from '../documents.ts';
 import { needed, powderFor, pressFor } from '../equip.ts';
 import type { MachineKind } from '../machines.ts';
 import type { Range } from '../materials.ts';
-import { FROM_BELOW, IN_CHAMBER, heat, houseReason, hovering, tradeReason } from '../practice.ts';
+import {
+  FROM_BELOW,
+  IN_CHAMBER,
+  heat,
+  houseReason,
+  hovering,
+  sheetLimit,
+  tradeReason,
+} from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
@@ -149,7 +157,7 @@ function meltSettings(
       tradeReason(way.tempRange.start, `${way.tempRange.min} to ${way.tempRange.max} °C this way.`),
     ],
     limits: [
-      ...(way.isBySheet ? [{ ...powder.cureC, text: `the sheet of “${powder.name}”.` }] : []),
+      ...(way.isBySheet ? [sheetLimit(powder.name, powder.cureC)] : []),
       { min: powder.meltC.max, max: null, text: `“${powder.name}” has only melted there.` },
     ],
     ability,
@@ -173,7 +181,7 @@ function meltSettings(
         `${time.min} to ${time.max} s; the eye decides when it is done.${isFromBothSides ? ' The heated lower side shortens it.' : ''}`,
       ),
     ],
-    limits: way.isBySheet ? [{ ...powder.cureS, text: `the sheet of “${powder.name}”.` }] : [],
+    limits: way.isBySheet ? [sheetLimit(powder.name, powder.cureS)] : [],
     ability: { min: 5, max: 1800 },
   });
   return [temp, dwell];

@@ -2,7 +2,7 @@ import { isCap } from '../../blank/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
 import { filmFor } from '../equip.ts';
-import { rest } from '../practice.ts';
+import { rest } from '../practiceParts.ts';
 import type { OperationDraft, Practice } from '../practice.ts';
 import { isPressedNow } from './filmPress.ts';
 

@@ -1,7 +1,7 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
 import { areaScale, powderFor } from '../equip.ts';
-import { houseReason, rest, tradeReason } from '../practice.ts';
+import { houseReason, rest, tradeReason } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 

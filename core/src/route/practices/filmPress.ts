@@ -2,7 +2,7 @@ import { isCap } from '../../blank/index.ts';
 import { filmFor } from '../equip.ts';
 import type { RouteInput } from '../documents.ts';
 import { byShare, heatByShare, isHeavyWoven } from '../fabric.ts';
-import { tradeReason } from '../practice.ts';
+import { tradeReason } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { pressTransfer } from './transferPress.ts';

@@ -3,7 +3,7 @@ import type { Consumption, RouteInput, Setting } from '../documents.ts';
 import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
 import type { Printer } from '../machines.ts';
 import type { Film, InkSet } from '../materials.ts';
-import { houseReason, rest, tradeReason } from '../practice.ts';
+import { houseReason, rest, tradeReason } from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';

@@ -2,7 +2,13 @@ import { isCap } from '../../blank/index.ts';
 import { coverSheetFor, filmFor, sheetDelay } from '../equip.ts';
 import type { RouteInput, Setting } from '../documents.ts';
 import { heatByShare } from '../fabric.ts';
-import { dwellProposal, houseReason, plateProposal, pressureProposal, tradeReason } from '../practice.ts';
+import {
+  dwellProposal,
+  houseReason,
+  plateProposal,
+  pressureProposal,
+  tradeReason,
+} from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';

@@ -1,4 +1,4 @@
-import { rest } from '../practice.ts';
+import { rest } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 
 /** The last look at each piece. */

@@ -1,5 +1,5 @@
 import { isThinWicking } from '../../blank/index.ts';
-import { rest } from '../practice.ts';
+import { rest } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { crossesPocket } from '../../placement/index.ts';
 import type { RouteInput } from '../documents.ts';

@@ -1,6 +1,6 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput, Setting } from '../documents.ts';
-import { capPressFor, coverSheetFor, filmFor, needed, pressFor, sheetDelay } from '../equip.ts';
+import { capPressFor, coverSheetFor, filmFor, needed, sheetDelay } from '../equip.ts';
 import { heatByShare, heatLimits } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
@@ -8,12 +8,17 @@ import {
   dwellProposal,
   heat,
   houseReason,
+  onCapPress,
+  onPress,
   plateProposal,
+  pressedOnce,
   pressureProposal,
   rest,
+  sheetLimit,
   sheetUse,
+  sheetWear,
   tradeReason,
-} from '../practice.ts';
+} from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { stackUnder } from '../stack.ts';
@@ -39,11 +44,7 @@ export const patchPress: Practice = {
         makerReason(film.name, film.pressC, TRADE.patchTransferC.start, 'temperature'),
         tradeReason(TRADE.patchTransferC.start, 'Leatherette marks easily: 110 to 140 °C.'),
       ]),
-      limits: [
-        ...heatLimits(blank),
-        { ...film.pressC, text: `the sheet of “${film.name}”.` },
-        ...glueLimit(input),
-      ],
+      limits: [...heatLimits(blank), sheetLimit(film.name, film.pressC), ...glueLimit(input)],
     });
     const { start, min, max } = TRADE.patchTransferS;
     const dwell = settle(
@@ -55,24 +56,18 @@ export const patchPress: Practice = {
     const pressure = settle(pressureProposal(input, 30, 'Medium, so that the grain of the patch stays.'));
     return {
       title: 'Press the transfer on the patch',
-      per: 'piece',
-      on: { kind: 'press', name: pressFor(input).name },
+      ...pressedOnce(onPress(input), 'press', { temp, dwell, pressure }),
       handsS: 20,
-      machineS: dwell.value,
-      timerS: dwell.value,
-      settings: [temp, dwell, pressure],
       sheet: sheet.name,
       checks: [
         'Middle of the art on the middle of the patch',
         'Patch’s own glue side on paper, not on the pad',
       ],
       look: 'Flat, grain of the patch still to be seen beside the print.',
-      cautions: PRESS_CAUTIONS,
       consumes: [
         sheetUse(input, 'press'),
         { what: blank.name, amount: 1, kind: 'count', cents, isAssumed: false },
       ],
-      phases: [heat('press', temp.value, dwell.value, closed(pressure.value))],
       stack: stackUnder(blank, { sheet, carries: 'transfer' }),
       waitAfter: peelRest(input, filmSource(input)),
     };
@@ -106,7 +101,7 @@ export const patchTackPress: Practice = {
     const [temp, dwell] = tackSettings(input, settle, press.plateC);
     return {
       ...tacked(temp, dwell),
-      on: { kind: 'cap-press', name: press.name },
+      on: onCapPress(input),
       cautions: PRESS_CAUTIONS,
       phases: [rest('place', 15, true), heat('tack', temp.value, dwell.value, closed(5))],
     };
@@ -192,12 +187,8 @@ export const patchCapPress: Practice = {
     );
     return {
       title: 'Press the patch on the cap',
-      per: 'piece',
-      on: { kind: 'cap-press', name: press.name },
+      ...pressedOnce(onCapPress(input), 'press', { temp, dwell, pressure, lower }),
       handsS: 35,
-      machineS: dwell.value,
-      timerS: dwell.value,
-      settings: [temp, lower, dwell, pressure],
       sheet: mat?.name ?? null,
       checks: [
         'Front smooth on the form',
@@ -205,21 +196,7 @@ export const patchCapPress: Practice = {
         'No glue rim, no lifted corner when it opens',
       ],
       look: 'Edges down all round, no rim of glue, no bubble in the front.',
-      cautions: PRESS_CAUTIONS,
-      consumes: mat
-        ? [
-            {
-              what: mat.name,
-              amount: 1 / mat.uses,
-              kind: 'count',
-              cents: mat.centsEach / mat.uses,
-              isAssumed: true,
-            },
-          ]
-        : [],
-      phases: [
-        heat('press', temp.value, dwell.value, closed(pressure.value, lower.value > 40 ? lower.value : null)),
-      ],
+      consumes: mat ? [sheetWear(mat)] : [],
       stack: stackUnder(garment, { sheet: mat, carries: 'bonded', patch: blank }),
       waitAfter: { minS: 60, maxS: null, why: 'Let it cool on the form before it is taken off.' },
     };

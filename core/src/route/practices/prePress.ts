@@ -1,7 +1,7 @@
 import { hasFeature, isCap, isThinWicking } from '../../blank/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
-import { capPressFor, pressFor } from '../equip.ts';
+import { capPressFor } from '../equip.ts';
 import { heatByShare, isMostlyPolyester } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
@@ -9,10 +9,13 @@ import {
   dwellProposal,
   heat,
   houseReason,
+  onCapPress,
+  onPress,
   plateProposal,
+  pressedOnce,
   pressureProposal,
   tradeReason,
-} from '../practice.ts';
+} from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { shelfWaterGM2, stackUnder } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
@@ -36,16 +39,11 @@ export const prePress: Practice = {
     const layers = isThinWicking(garment) ? 1 : 2;
     return {
       title: 'Pre-press the blank',
-      per: 'piece',
-      on: { kind: 'press', name: pressFor(input).name },
+      ...pressedOnce(onPress(input), 'pre-press', { temp, dwell, pressure }),
       handsS: 8,
-      timerS: dwell.value,
-      machineS: dwell.value,
-      settings: [temp, dwell, pressure],
       checks: ['Lint rolled off', 'No seam, zip or pocket under the print area', 'Not roughed up afterwards'],
       look: 'Flat, dry, a little steam and then none.',
       cautions: [...PRESS_CAUTIONS, CAUTIONS.steam],
-      phases: [heat('pre-press', temp.value, dwell.value, closed(pressure.value))],
       stack: stackUnder(garment, { layers, waterGM2: shelfWaterGM2(garment) }),
     };
   },
@@ -94,7 +92,7 @@ export const prePressCap: Practice = {
     return {
       title: 'Pre-press the cap',
       per: 'piece',
-      on: { kind: 'cap-press', name: press.name },
+      on: onCapPress(input),
       handsS: 15,
       timerS: dwell.value,
       machineS: dwell.value,

@@ -1,6 +1,6 @@
 import type { RouteInput } from '../documents.ts';
 import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
-import { houseReason, rest } from '../practice.ts';
+import { houseReason, rest } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { WAIT_FOR_POWDER, filmUse, inkUse, mirrorCheck, runTimeS } from './filmPrint.ts';
 

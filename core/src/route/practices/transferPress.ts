@@ -5,15 +5,15 @@ import type { SheetUse } from '../equip.ts';
 import { isHeavyWoven } from '../fabric.ts';
 import type { Range, SheetKind } from '../materials.ts';
 import {
-  PRESS_CAUTIONS,
-  closed,
   dwellProposal,
-  heat,
+  onPress,
   plateProposal,
+  pressedOnce,
   pressureProposal,
+  sheetLimit,
   sheetUse,
   tradeReason,
-} from '../practice.ts';
+} from '../practiceParts.ts';
 import type { OperationDraft, Settle } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { stackUnder } from '../stack.ts';
@@ -86,7 +86,7 @@ export function pressTransfer(
     plateProposal(
       input,
       [makerReason(source.name, source.pressC, wish.temp.value, 'temperature'), wish.temp.reason],
-      [{ ...source.pressC, text: `the sheet of “${source.name}”.` }, ...glueLimit(input)],
+      [sheetLimit(source.name, source.pressC), ...glueLimit(input)],
     ),
   );
   const dwell = settle(dwellFor(source, wish, delay));
@@ -99,12 +99,8 @@ export function pressTransfer(
   );
   return {
     title: 'Press the transfer',
-    per: 'piece',
-    on: { kind: 'press', name: pressFor(input).name },
+    ...pressedOnce(onPress(input), 'press', { temp, dwell, pressure }),
     handsS: 25,
-    machineS: dwell.value,
-    timerS: dwell.value,
-    settings: [temp, dwell, pressure],
     sheet: sheet.name,
     checks: [
       'White side down, straight, at the placement on the ticket',
@@ -113,9 +109,7 @@ export function pressTransfer(
       ...(isHeavyWoven(garment) ? ['Seams and hems off the edge of the lower plate'] : []),
     ],
     look: 'Film lies flat all over; no bubble when it opens.',
-    cautions: PRESS_CAUTIONS,
     consumes: [sheetUse(input, 'press')],
-    phases: [heat('press', temp.value, dwell.value, closed(pressure.value))],
     stack: stackUnder(garment, { sheet, carries: 'transfer' }),
     waitAfter: peelRest(input, source),
   };
@@ -127,7 +121,7 @@ function dwellFor(
   delay: ReturnType<typeof sheetDelay>,
 ): Parameters<Settle>[0] {
   const bySheet = makerReason(source.name, source.dwellS, wish.dwell.value, 'duration');
-  const limit = { ...source.dwellS, text: `the sheet of “${source.name}”.` };
+  const limit = sheetLimit(source.name, source.dwellS);
   if (delay === null) return dwellProposal([bySheet, wish.dwell.reason], [limit]);
   const longer = (s: number): number => Math.round(s * delay.factor);
   return dwellProposal(
@@ -137,8 +131,8 @@ function dwellFor(
     ],
     [
       {
-        min: longer(limit.min),
-        max: longer(limit.max),
+        min: longer(source.dwellS.min),
+        max: longer(source.dwellS.max),
         text: `${limit.text} Through silicone it counts ${delay.factor === 2 ? 'double' : 'a quarter more'}.`,
       },
     ],
@@ -153,21 +147,15 @@ export function pressAgain(
   const { sheet } = coverSheetFor(input, own.use);
   return {
     title: 'Second press, covered',
-    per: 'piece',
-    on: { kind: 'press', name: pressFor(input).name },
+    ...pressedOnce(onPress(input), 'second press', own),
     handsS: 12,
-    machineS: own.dwell.value,
-    timerS: own.dwell.value,
-    settings: [own.temp, own.dwell, own.pressure],
     sheet: sheet.name,
     checks: ['Clean side of the sheet on the print'],
     look:
       sheet.kind === 'ptfe'
         ? 'Slightly glossy, edges sunk into the fabric.'
         : 'Matt, edges sunk into the fabric.',
-    cautions: PRESS_CAUTIONS,
     consumes: [sheetUse(input, own.use)],
-    phases: [heat('second press', own.temp.value, own.dwell.value, closed(own.pressure.value))],
     stack: stackUnder(input.garment, { sheet, carries: 'bonded' }),
   };
 }

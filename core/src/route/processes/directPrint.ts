@@ -3,7 +3,7 @@ import { isMostlyPolyester, needsWhite } from '../fabric.ts';
 import { directCure } from '../practices/directCure.ts';
 import { directAirDry, directDry, directLayFibres } from '../practices/directDry.ts';
 import { directPretreat, isPretreated } from '../practices/directPretreat.ts';
-import { directPrint as print } from '../practices/directPrint.ts';
+import { isDoubleWhite, directPrint as print } from '../practices/directPrint.ts';
 import { inspect } from '../practices/inspect.ts';
 import { levelPlaten, splitLoad } from '../practices/levelPlaten.ts';
 import { prePress } from '../practices/prePress.ts';
@@ -58,9 +58,9 @@ export const directPrint: ProcessModule = {
         : []),
     ];
   },
-  look: ({ garment, house }) => {
-    const hasWhite = needsWhite(garment);
-    const isDouble = house.whiteHits === 'double' || garment.construction === 'fleece';
+  look: (line) => {
+    const hasWhite = needsWhite(line.garment);
+    const isDouble = isDoubleWhite(line);
     return {
       opacity: hasWhite ? (isDouble ? 0.85 : 0.7) : 1,
       softness: hasWhite ? (isDouble ? 0.65 : 0.75) : 0.95,

@@ -12,7 +12,7 @@ import { inspect } from '../practices/inspect.ts';
 import { prePress } from '../practices/prePress.ts';
 import { sublimationFeed, sublimationPrint } from '../practices/sublimationPrint.ts';
 import { pressTransfer } from '../practices/transferPress.ts';
-import { tradeReason } from '../practice.ts';
+import { tradeReason } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { whenPressed } from './filmTransfer.ts';
