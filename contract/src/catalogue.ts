@@ -219,8 +219,8 @@ export const MACHINE_DOCUMENTS = {
     ...size,
   }),
   'hand-iron': strictObject({ plateC: heat('Sole') }),
-  oven: strictObject({ chamberC: heat('Chamber') }),
-  griddle: strictObject({ surfaceC: heat('Surface') }),
+  oven: strictObject({ chamberC: heat('Chamber'), ...size }),
+  griddle: strictObject({ surfaceC: heat('Surface'), ...size }),
   rack: strictObject({ places: Type.Integer({ title: 'Places', minimum: 1, maximum: 1000 }) }),
   'cooling-table': strictObject({
     places: Type.Integer({ title: 'Places', minimum: 1, maximum: 1000 }),

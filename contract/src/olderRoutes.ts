@@ -16,9 +16,11 @@ export function readRoute(stored: Route): Route {
   };
 }
 
-const NO_NEWS: Pick<Operation, 'machine' | 'machineKind' | 'work' | 'stack'> = {
+const NO_NEWS: Pick<Operation, 'machine' | 'machineKind' | 'work' | 'stack' | 'perLoad' | 'timerPieceS'> = {
   machine: null,
   machineKind: null,
+  perLoad: null,
+  timerPieceS: 0,
   work: [],
   stack: [],
 };

@@ -1,6 +1,7 @@
 import type { RunEventInput } from '@saltflat/contract';
 import type { Operation, Route } from '@saltflat/core/route';
-import { faultsOf, stepId } from '@saltflat/core/run';
+import { loadsOf, piecesInLoad } from '@saltflat/core/route';
+import { countdownS, faultsOf, stepId } from '@saltflat/core/run';
 import type { RunEventPayload, Verdict } from '@saltflat/core/run';
 
 /** What makes one made-up run different from another, and the same every time. */
@@ -38,10 +39,11 @@ export function inventRun(
     });
   };
   const pass = (seconds: number): void => void (atMs += Math.round(seconds * (900 + 250 * random())));
-  const work = (operation: Operation, step: string): void => {
+  const work = (operation: Operation, step: string, piecesIn: number): void => {
+    const timerS = countdownS(operation, { pieces: piecesIn });
     push('step-started', step);
     if (operation.weighIn) weigh(operation.weighIn.targetG, step);
-    pass(operation.timerS > 0 ? operation.timerS * (1 + 0.04 * random()) : Math.min(operation.handsS, 60));
+    pass(timerS > 0 ? timerS * (1 + 0.04 * random()) : Math.min(operation.handsS, 60));
     if (operation.isInspection) push('piece-inspected', step, { inspection: judge(route, random) });
     else push('step-completed', step);
     pass((operation.waitAfter?.minS ?? 0) + 4);
@@ -56,10 +58,11 @@ export function inventRun(
   };
 
   for (const operation of route.operations)
-    if (operation.per === 'batch') work(operation, stepId(1, operation.id, 0));
+    for (let load = 1; operation.per === 'batch' && load <= loadsOf(pieces, operation.perLoad); load++)
+      work(operation, stepId(1, operation.id, 0, load), piecesInLoad(pieces, operation.perLoad, load));
   for (let piece = 1; piece <= Math.min(pieces, piecesJudged); piece++) {
     for (const operation of route.operations)
-      if (operation.per === 'piece') work(operation, stepId(1, operation.id, piece));
+      if (operation.per === 'piece') work(operation, stepId(1, operation.id, piece), 1);
   }
   return events;
 }

@@ -234,12 +234,16 @@ export interface Operation {
   title: string;
   /** Done once for all pieces, or for each piece. */
   per: 'batch' | 'piece';
-  /** Hands-on time, s (per piece, or for the whole batch). */
+  /** Pieces its machine takes at once where a batch may need several loads; `null` where all go together. */
+  perLoad: number | null;
+  /** Hands-on time, s (per piece, or for the whole batch with all its loads). */
   handsS: number;
-  /** Time it runs by itself on its machine, s. */
+  /** Time it runs by itself on its machine, s; of a batch all loads together. */
   machineS: number;
-  /** The floor's countdown, s; 0 when nothing is timed. */
+  /** The floor's countdown, s, for one piece or one load; 0 when nothing is timed. */
   timerS: number;
+  /** What each piece in a batch or load adds to that countdown, s: printing goes piece by piece, melting does not. */
+  timerPieceS: number;
   settings: Setting[];
   sheet: string | null;
   checks: string[];

@@ -57,4 +57,5 @@ export type { LineInput, Look, ProcessModule } from './processes/index.ts';
 export { promiseSlip } from './slips.ts';
 export { STATION_NAMES } from './stationNames.ts';
 export { TRADE } from './tradeRanges.ts';
+export { goesWords, loadsOf, piecesInLoad } from './loads.ts';
 export { planWork } from './workPlan.ts';

@@ -69,11 +69,16 @@ export interface HandIron {
 export interface Oven {
   name: string;
   chamberC: Range;
+  /** Of one level film lies flat on, mm. */
+  widthMm: number;
+  heightMm: number;
 }
 
 export interface Griddle {
   name: string;
   surfaceC: Range;
+  widthMm: number;
+  heightMm: number;
 }
 
 export interface Sprayer {

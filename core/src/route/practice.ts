@@ -36,6 +36,8 @@ export function planOperation(practice: Practice, input: RouteInput): Operation 
     machine: on?.name ?? null,
     machineS: 0,
     timerS: 0,
+    timerPieceS: 0,
+    perLoad: null,
     settings: [],
     sheet: null,
     cautions: [],

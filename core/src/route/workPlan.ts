@@ -1,4 +1,5 @@
 import type { Operation, Route } from './documents.ts';
+import { loadsOf } from './loads.ts';
 
 /** An operation of a batch as a day plan takes it: phases in whole minutes and people in hundredths. */
 export interface PlannedWork {
@@ -51,12 +52,15 @@ export function planWork(
   };
 }
 
-/** One piece after the other is a stream, whose people count by their share of the cycle; a batch has exact phases. */
-function phasesOf({ per, work, handsS, machineS }: Operation, pieces: number): PlannedWork['phases'] {
-  if (per === 'piece') {
+/** One piece or load after the other is a stream, whose people count by their share of the cycle; a batch has exact phases. */
+function phasesOf(operation: Operation, pieces: number): PlannedWork['phases'] {
+  const { per, perLoad, work, handsS, machineS } = operation;
+  const isStream = per === 'piece' || loadsOf(pieces, perLoad) > 1;
+  if (isStream) {
     const cycleS = handsS + machineS;
     const share = cycleS === 0 ? 100 : Math.min(100, Math.ceil((100 * handsS) / cycleS / 5) * 5);
-    return [{ d: Math.max(1, Math.ceil((pieces * cycleS) / 60)), ops: share, brk: true, wait: 0 }];
+    const totalS = per === 'piece' ? pieces * cycleS : cycleS;
+    return [{ d: Math.max(1, Math.ceil(totalS / 60)), ops: share, brk: true, wait: 0 }];
   }
   return work
     .filter(({ durationS }) => durationS > 0)

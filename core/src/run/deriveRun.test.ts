@@ -1,13 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { RUN_EVENT_KINDS, deriveRun, judgeWeighIn, nextActions, stepId } from './index.ts';
+import { RUN_EVENT_KINDS, countdownS, deriveRun, judgeWeighIn, nextActions, stepId } from './index.ts';
 import type { RunEvent, RunEventKind, RunEventPayload, RunOperation, RunPlan } from './index.ts';
 
 const operation = (id: string, per: 'batch' | 'piece', more: Partial<RunOperation> = {}): RunOperation => ({
   id,
   per,
   station: id,
+  perLoad: null,
   timerS: 0,
+  timerPieceS: 0,
   waitAfter: null,
   weighIn: null,
   isInspection: false,
@@ -107,6 +109,31 @@ describe('deriveRun', () => {
     expect(deriveRun(plan, [film, press]).lastEventId).to.equal(press.id);
   });
 
+  it('takes a batch through a small machine load by load, and reprints by as many loads as they need', () => {
+    const small: RunPlan = {
+      pieces: 5,
+      operations: plan.operations.map((own) => (own.id === 'film' ? { ...own, perLoad: 2 } : own)),
+    };
+    const films = (round: number, events: RunEvent[]) =>
+      deriveRun(small, events)
+        .steps.filter((step) => step.operation === 'film' && step.round === round)
+        .map(({ id, status }) => `${id} ${status}`);
+    expect(films(1, [done('1/film/0.2', 0), done('1/film/0', 5)])).to.deep.equal([
+      '1/film/0 done',
+      '1/film/0.2 idle',
+      '1/film/0.3 idle',
+    ]);
+    const early = deriveRun(small, [done('1/film/0', 0), done('1/film/0.2', 9), done('1/press/1', 20)]);
+    expect(early.ignored.map(({ why }) => why)).to.deep.equal(['the step before it is not done']);
+    const all = [done('1/film/0', 0), done('1/film/0.2', 9), done('1/film/0.3', 19)];
+    const pressed = deriveRun(small, [...all, done('1/press/1', 30)]);
+    expect(pressed.ignored).to.deep.equal([]);
+    const reprints = [1, 2, 3, 4, 5].flatMap((piece) =>
+      onePiece(piece, 1, 100 * piece, piece <= 3 ? 'reprint' : 'good'),
+    );
+    expect(films(2, [...all, ...reprints])).to.deep.equal(['2/film/0 idle', '2/film/0.2 idle']);
+  });
+
   it('keeps both weighings with the step', () => {
     const state = deriveRun(plan, [
       event('reading-taken', '1/film/0', 0, { reading: { what: 'before', massG: 180 } }),
@@ -147,6 +174,39 @@ describe('nextActions', () => {
     ]);
     const rested = nextActions(plan, deriveRun(plan, [...events, done('1/press/1', 116)]), at(170));
     expect(rested.map(({ step }) => step.id)).to.deep.equal(['1/peel/1', '1/press/2']);
+  });
+
+  it('lets the next load follow at once: rest and window are for what comes after the last', () => {
+    const small: RunPlan = {
+      pieces: 4,
+      operations: [
+        operation('powder', 'batch', { waitAfter: { minS: 0, maxS: 600 } }),
+        operation('melt', 'batch', { perLoad: 2, timerS: 150, waitAfter: { minS: 60, maxS: null } }),
+        ...plan.operations.slice(1),
+      ],
+    };
+    const events = [done('1/powder/0', 0), done('1/melt/0', 200)];
+    const [second] = nextActions(small, deriveRun(small, events), at(210));
+    expect(second).to.deep.include({ kind: 'start', dueAt: at(200), latestAt: null });
+    expect(second.step.id).to.equal('1/melt/0.2');
+    const [press] = nextActions(small, deriveRun(small, [...events, done('1/melt/0.2', 400)]), at(410));
+    expect([press.step.id, press.dueAt]).to.deep.equal(['1/press/1', at(460)]);
+  });
+
+  it('counts down for what is in the step: a reprint of one is printed sooner than the line', () => {
+    const printing: RunPlan = {
+      pieces: 24,
+      operations: [operation('print', 'batch', { timerS: 10, timerPieceS: 30 }), ...plan.operations.slice(1)],
+    };
+    const [line] = deriveRun(printing, []).steps;
+    expect([line.pieces, countdownS(printing.operations[0], line)]).to.deep.equal([24, 730]);
+    const printed = done('1/print/0', 800);
+    const judgedAll = Array.from({ length: 24 }, (_, i) =>
+      onePiece(i + 1, 1, 1000 + 200 * i, i === 0 ? 'reprint' : 'good'),
+    ).flat();
+    const state = deriveRun(printing, [printed, ...judgedAll, event('step-started', '2/print/0', 9000)]);
+    const [action] = nextActions(printing, state, at(9001));
+    expect([action.step.id, action.dueAt]).to.deep.equal(['2/print/0', at(9040)]);
   });
 
   it('counts a rest down and offers other work meanwhile', () => {

@@ -1,5 +1,6 @@
 import { orderEvents } from './events.ts';
 import type { RunEvent, Verdict } from './events.ts';
+import { loadsOf, piecesInLoad } from '../route/index.ts';
 import { stepId } from './runPlan.ts';
 import type { RunOperation, RunPlan } from './runPlan.ts';
 
@@ -11,6 +12,12 @@ export interface StepState {
   index: number;
   /** 0 stands for the whole batch. */
   piece: number;
+  /** How many pieces are in it. */
+  pieces: number;
+  /** Which load of its batch, from 1. */
+  load: number;
+  /** Loads of its batch; 1 where all go together. */
+  loads: number;
   status: 'idle' | 'running' | 'done';
   startedAt: string | null;
   completedAt: string | null;
@@ -160,23 +167,34 @@ class Replay {
     const first = this.state.pieces + 1;
     this.state.pieces += pieces;
     this.plan.operations.forEach((operation, index) => {
-      if (operation.per === 'batch') this.addStep(round, operation, index, 0);
+      if (operation.per !== 'batch') return;
+      const loads = loadsOf(pieces, operation.perLoad);
+      for (let load = 1; load <= loads; load++) {
+        const own = piecesInLoad(pieces, operation.perLoad, load);
+        this.addStep(round, operation, index, { piece: 0, pieces: own, load, loads });
+      }
     });
     for (let piece = first; piece < first + pieces; piece++) {
       this.plan.operations.forEach((operation, index) => {
-        if (operation.per === 'piece') this.addStep(round, operation, index, piece);
+        if (operation.per === 'piece')
+          this.addStep(round, operation, index, { piece, pieces: 1, load: 1, loads: 1 });
       });
     }
   }
 
-  private addStep(round: number, operation: RunOperation, index: number, piece: number): void {
-    const id = stepId(round, operation.id, piece);
+  private addStep(
+    round: number,
+    operation: RunOperation,
+    index: number,
+    part: Pick<StepState, 'piece' | 'pieces' | 'load' | 'loads'>,
+  ): void {
+    const id = stepId(round, operation.id, part.piece, part.load);
     const step: StepState = {
       id,
       round,
       operation: operation.id,
       index,
-      piece,
+      ...part,
       status: 'idle',
       startedAt: null,
       completedAt: null,
@@ -198,7 +216,7 @@ class Replay {
 }
 
 /**
- * The step that must be done before another: the piece's own former one, or the batch's.
+ * The step that must be done before another: the load before it, the piece's own former one, or the batch's last load.
  *
  * @returns `null` for the first step of a round
  */
@@ -207,11 +225,12 @@ export function previousStep(
   steps: ReadonlyMap<string, StepState>,
   step: StepState,
 ): StepState | null {
+  const { round, piece, load } = step;
+  if (load > 1) return steps.get(stepId(round, step.operation, piece, load - 1)) ?? null;
   for (let index = step.index - 1; index >= 0; index--) {
-    const operation = plan.operations[index];
-    const piece = operation.per === 'batch' ? 0 : step.piece;
-    const found = steps.get(stepId(step.round, operation.id, piece));
-    if (found) return found;
+    const { id, per } = plan.operations[index];
+    const found = steps.get(stepId(round, id, per === 'batch' ? 0 : piece));
+    if (found) return steps.get(stepId(round, id, found.piece, found.loads)) ?? found;
   }
   return null;
 }

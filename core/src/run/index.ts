@@ -6,7 +6,7 @@ export { floorSlips } from './floorSlips.ts';
 export { nextActions } from './nextActions.ts';
 export type { FloorAction } from './nextActions.ts';
 export { FAULTS, faultsOf } from './faults.ts';
-export { stepId } from './runPlan.ts';
+export { countdownS, stepId } from './runPlan.ts';
 export type { RunOperation, RunPlan } from './runPlan.ts';
 export { judgeWeighIn } from './weighIn.ts';
 export type { WeighResult } from './weighIn.ts';

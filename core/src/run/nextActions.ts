@@ -1,5 +1,6 @@
 import { previousStep } from './deriveRun.ts';
 import type { RunState, StepState } from './deriveRun.ts';
+import { countdownS } from './runPlan.ts';
 import type { RunOperation, RunPlan } from './runPlan.ts';
 
 /** Something a person can do now or soon. Times are milliseconds since 1970, UTC. */
@@ -42,7 +43,7 @@ function completion(step: StepState, operation: RunOperation): FloorAction {
     step,
     operation,
     kind: 'complete',
-    dueAt: Date.parse(step.startedAt ?? '') + 1000 * operation.timerS,
+    dueAt: Date.parse(step.startedAt ?? '') + 1000 * countdownS(operation, step),
     latestAt: null,
   };
 }
@@ -57,6 +58,7 @@ function beginning(
   if (before === null) return { step, operation, kind: 'start', dueAt: 0, latestAt: null };
   if (before.status !== 'done') return null;
   const doneAt = Date.parse(before.completedAt ?? '');
+  if (before.index === step.index) return { step, operation, kind: 'start', dueAt: doneAt, latestAt: null }; // its next load
   const wait = plan.operations[before.index].waitAfter;
   const latestAt = wait && wait.maxS !== null ? doneAt + 1000 * wait.maxS : null;
   return { step, operation, kind: 'start', dueAt: doneAt + 1000 * (wait?.minS ?? 0), latestAt };
@@ -71,7 +73,7 @@ function compareUrgency(p: FloorAction, q: FloorAction, nowMs: number): number {
   const closingP = closesAt(p, nowMs);
   const closingQ = closesAt(q, nowMs);
   if (closingP !== closingQ) return closingP - closingQ;
-  return q.step.index - p.step.index || p.step.piece - q.step.piece;
+  return q.step.index - p.step.index || p.step.piece - q.step.piece || p.step.load - q.step.load;
 }
 
 /** A window closing within two minutes comes before everything else that could be started. */

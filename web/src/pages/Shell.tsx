@@ -1,3 +1,4 @@
+import { countdownS } from '@saltflat/core/run';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
@@ -26,9 +27,10 @@ export function Shell() {
   const nowMs = useNow(serverNow, 1000);
   const moments = momentsOf(live, nowMs);
   const timers = live.flatMap(({ plan, state }) =>
-    state.steps.filter(
-      ({ status, index }) => status === 'running' && (plan.operations[index]?.timerS ?? 0) > 0,
-    ),
+    state.steps.filter((step) => {
+      const operation = plan.operations[step.index];
+      return step.status === 'running' && operation !== undefined && countdownS(operation, step) > 0;
+    }),
   ).length;
   return (
     <>

@@ -13,9 +13,11 @@ import {
   tradeReason,
 } from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
+import { liesFlat, loadsOf, printsOn } from '../loads.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
 import type { TradeRange } from '../tradeRanges.ts';
+import { LOOSE_POWDER_S } from './filmPowder.ts';
 
 type Means = RouteInput['house']['meltMeans'];
 
@@ -72,14 +74,22 @@ const WAYS: Record<Means, Way> = {
   },
 };
 
+/** What film is melted on or in. */
+interface Melter {
+  name: string;
+  ability: Range;
+  surface: { widthMm: number; heightMm: number };
+}
+
 /** The house's way of melting, or the one there is a machine for. */
-function meansFor({ equipment, house }: RouteInput): { means: Means; name: string; ability: Range } {
-  const there: Record<Means, { name: string; ability: Range } | null> = {
-    oven: equipment.oven && { name: equipment.oven.name, ability: equipment.oven.chamberC },
-    griddle: equipment.griddle && { name: equipment.griddle.name, ability: equipment.griddle.surfaceC },
-    hover: equipment.presses[0]
-      ? { name: equipment.presses[0].name, ability: equipment.presses[0].plateC }
-      : null,
+function meansFor(input: RouteInput): Melter & { means: Means } {
+  const { equipment, house } = input;
+  const { oven, griddle } = equipment;
+  const press = equipment.presses.length > 0 ? pressFor(input) : null;
+  const there: Record<Means, Melter | null> = {
+    oven: oven && { name: oven.name, ability: oven.chamberC, surface: oven },
+    griddle: griddle && { name: griddle.name, ability: griddle.surfaceC, surface: griddle },
+    hover: press && { name: press.name, ability: press.plateC, surface: press },
   };
   const order: Means[] = [house.meltMeans, 'oven', 'hover', 'griddle'];
   const means = needed(
@@ -109,19 +119,23 @@ export const filmMeltHover: Practice = {
 };
 
 function melt(input: RouteInput, settle: Settle): OperationDraft {
-  const { means, name, ability } = meansFor(input);
+  const { means, name, ability, surface } = meansFor(input);
   const way = WAYS[means];
   const isFull = isFullFuse(input);
   const [temp, dwell] = meltSettings(input, settle, means, ability);
+  const perLoad = printsOn(input, surface);
+  const loads = loadsOf(input.pieces, perLoad);
   return {
     title: isFull ? 'Melt the powder, full fuse' : 'Melt the powder',
     per: 'batch',
-    on: { kind: way.kind, name: means === 'hover' ? pressFor(input).name : name },
-    handsS: means === 'griddle' ? 30 + 5 * input.pieces : 45,
-    machineS: dwell.value,
+    perLoad,
+    on: { kind: way.kind, name },
+    handsS: means === 'griddle' ? 30 * loads + 5 * input.pieces : 45 * loads,
+    machineS: loads * dwell.value,
     timerS: dwell.value,
     settings: [temp, dwell],
     checks: [
+      ...loadChecks(input, { name, surface, perLoad, loads, dwellS: dwell.value }),
       ...way.checks,
       isFull ? 'White grains gone all over' : 'White powder clear; a trace of grain may stay',
     ],
@@ -133,6 +147,26 @@ function melt(input: RouteInput, settle: Settle): OperationDraft {
     waitAfter: { minS: 60, maxS: null, why: 'Let the film cool flat before it is cut.' },
   };
 }
+
+/** What to know where not all film goes in at once. */
+function loadChecks(
+  input: RouteInput,
+  own: Pick<Melter, 'name' | 'surface'> & { perLoad: number; loads: number; dwellS: number },
+): string[] {
+  const { name, surface, perLoad, loads, dwellS } = own;
+  const inTime = Math.max(1, Math.floor(LOOSE_POWDER_S / (dwellS + HANDLING_S)));
+  return [
+    ...(liesFlat(input, surface)
+      ? []
+      : [`Larger than ${name}: melted half by half, turned once; look twice at the middle`]),
+    ...(loads > 1 ? [`${loads} loads of up to ${perLoad}, each with its own time`] : []),
+    ...(loads > inTime
+      ? [`Powder no more than ${inTime * perLoad} at a time: loose powder must not lie and be moved about`]
+      : []),
+  ];
+}
+
+const HANDLING_S = 45; // out, in, and a look, per load (assumption)
 
 function meltSettings(
   input: RouteInput,

@@ -7,6 +7,9 @@ import { TRADE } from '../tradeRanges.ts';
 
 const SECOND_COAT = 0.7; // of the first: part of it finds no wet ink any more (assumption)
 
+/** Powdered film is melted within this time: loose powder shakes off (assumption). */
+export const LOOSE_POWDER_S = 600;
+
 /** Powder picked up by one print, g. */
 export function powderPerPrintG(input: RouteInput): number {
   const coats = input.house.powderCoats === 'two' ? 1 + SECOND_COAT : 1;
@@ -89,7 +92,7 @@ export const filmPowder: Practice = {
       ],
       waitAfter: {
         minS: 0,
-        maxS: 600,
+        maxS: LOOSE_POWDER_S,
         why: 'Loose powder shakes off: melt it before the film is moved about.',
       },
     };

@@ -2,9 +2,10 @@ import { CAUTIONS } from '../cautions.ts';
 import type { Consumption, RouteInput, Setting } from '../documents.ts';
 import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
 import type { Printer } from '../machines.ts';
+import { loadsOf, printsOn } from '../loads.ts';
 import type { Film, InkSet } from '../materials.ts';
 import { houseReason, rest, tradeReason } from '../practiceParts.ts';
-import type { Practice, Settle } from '../practice.ts';
+import type { OperationDraft, Practice, Settle } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
 
@@ -25,14 +26,11 @@ export const filmPrint: Practice = {
     const ink = inkFor(input, 'film');
     const film = filmFor(input);
     const mode = printModeFor(input, printer);
-    const machineS = runTimeS(input, mode.minPerM2);
     return {
       title: 'Print the film',
-      per: 'batch',
+      ...printed(input, mode.minPerM2),
       on: { kind: 'printer', name: printer.name },
       handsS: 120,
-      machineS,
-      timerS: machineS,
       settings: [...whiteSettings(settle), pauseSetting(settle), mirrorSetting(printer, settle)],
       checks: [
         'White ink agitated, nozzle check clean',
@@ -41,7 +39,6 @@ export const filmPrint: Practice = {
         mirrorCheck(printer),
       ],
       look: 'No puddles, no lines; the white covers all colour but a hair at the edge.',
-      phases: [rest('print', machineS)],
       consumes: [...inkUse(input, ink), filmUse(input, film)],
       waitAfter: WAIT_FOR_POWDER,
     };
@@ -59,17 +56,20 @@ export const platenFilmPrint: Practice = {
     const film = filmFor(input);
     const mode = printModeFor(input, printer);
     const isTwoJobs = printer.whiteJobs === 'two';
-    const sheets = sheetsOnPlaten(input, printer);
+    const perLoad = printsOn(input, largestPlaten(printer));
+    const sheets = loadsOf(input.pieces, perLoad);
     const between = isTwoJobs ? [betweenJobs(settle)] : [];
-    const machineS =
-      runTimeS(input, mode.minPerM2) + sheets * between.reduce((sum, { value }) => sum + value, 0);
+    const betweenS = between.reduce((sum, { value }) => sum + value, 0);
+    const run = printed(input, mode.minPerM2);
+    const machineS = run.machineS + sheets * betweenS;
     return {
       title: isTwoJobs ? 'Print the film: colour, dry, white' : 'Print the film on the platen',
-      per: 'batch',
+      ...run,
       on: { kind: 'printer', name: printer.name },
+      perLoad,
       handsS: sheets * (isTwoJobs ? 180 : 120),
       machineS,
-      timerS: machineS,
+      timerS: betweenS,
       settings: [
         ...whiteSettings(settle),
         isTwoJobs ? between[0] : pauseSetting(settle),
@@ -96,21 +96,22 @@ export const platenFilmPrint: Practice = {
   },
 };
 
-/** Seconds for all prints of the line at a mode's speed. */
-export const runTimeS = (input: RouteInput, minPerM2: number): number =>
-  Math.round(input.print.filmM2 * areaScale(input) * input.pieces * minPerM2 * 60);
-
-/** How many loads of film on the largest platen the line takes. */
-function sheetsOnPlaten({ print, pieces }: RouteInput, { platens, widthMm, heightMm }: Printer): number {
-  const largest = platens.reduce(
-    (best, own) => (own.widthMm * own.heightMm > best.widthMm * best.heightMm ? own : best),
-    { widthMm: platens[0]?.widthMm ?? widthMm, heightMm: platens[0]?.heightMm ?? heightMm },
-  );
-  const GAP_MM = 10;
-  const across = Math.max(1, Math.floor(largest.widthMm / (print.widthMm + GAP_MM)));
-  const down = Math.max(1, Math.floor(largest.heightMm / (print.heightMm + GAP_MM)));
-  return Math.ceil(pieces / (across * down));
+/** A printer at work on all prints of the line at a mode's speed: one after the other. */
+export function printed(
+  input: RouteInput,
+  minPerM2: number,
+): Pick<OperationDraft, 'per'> & Required<Pick<OperationDraft, 'machineS' | 'timerPieceS' | 'phases'>> {
+  const pieceS = input.print.filmM2 * areaScale(input) * minPerM2 * 60;
+  const machineS = Math.round(pieceS * input.pieces);
+  return { per: 'batch', machineS, timerPieceS: pieceS, phases: [rest('print', machineS)] };
 }
+
+/** Film is laid on the largest platen there is. */
+const largestPlaten = ({ platens, widthMm, heightMm }: Printer): { widthMm: number; heightMm: number } =>
+  platens.reduce(
+    (best, own) => (own.widthMm * own.heightMm > best.widthMm * best.heightMm ? own : best),
+    platens[0] ?? { widthMm, heightMm },
+  );
 
 const filmChecks = ({ coated, isGlitter }: Film): string[] => [
   coated === 'one'

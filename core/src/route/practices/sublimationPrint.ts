@@ -2,7 +2,7 @@ import type { RouteInput } from '../documents.ts';
 import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { houseReason, rest } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
-import { WAIT_FOR_POWDER, filmUse, inkUse, mirrorCheck, runTimeS } from './filmPrint.ts';
+import { WAIT_FOR_POWDER, filmUse, inkUse, mirrorCheck, printed } from './filmPrint.ts';
 
 /** Makes film go through a desk printer's rollers. */
 export const sublimationFeed: Practice = {
@@ -33,21 +33,17 @@ export const sublimationPrint: Practice = {
     const ink = inkFor(input, 'sublimation');
     const film = filmFor(input);
     const mode = printModeFor(input, printer);
-    const machineS = runTimeS(input, mode.minPerM2);
     return {
       title: 'Print the film, colour only',
-      per: 'batch',
+      ...printed(input, mode.minPerM2),
       on: { kind: 'printer', name: printer.name },
       handsS: 45 * sheetsOf(input),
-      machineS,
-      timerS: machineS,
       checks: [
         'No white: what is white in the art shows the garment',
         mirrorCheck(printer),
         `Mode ${mode.name}: ${mode.why}`,
       ],
       look: 'Even colour that stands on the film without running.',
-      phases: [rest('print', machineS)],
       consumes: [...inkUse(input, ink), filmUse(input, film)],
       waitAfter: WAIT_FOR_POWDER,
     };

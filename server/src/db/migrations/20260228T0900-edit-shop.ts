@@ -40,6 +40,7 @@ export const editShop: Migration = {
     alter table machine
       add maker text not null default '', add version integer not null default 1 check (version >= 1), add retired_at timestamptz,
       add check (kind in ('printer', 'sprayer', 'press', 'cap-press', 'hand-iron', 'oven', 'griddle', 'rack', 'cooling-table'));
+    update machine set properties = '{"widthMm":400,"heightMm":500}'::jsonb || properties where kind = 'oven';
     update machine set properties = '{"opening":"clam","isAutoOpening":false,"hasHeatedLower":false,"pressureScale":[]}'::jsonb || properties where kind = 'press';
     update machine set properties = (properties - 'process' - 'minPerM2') || jsonb_build_object(
       'tasks', jsonb_build_array(case properties ->> 'process' when 'dtf' then 'film' else 'direct' end),

@@ -1,6 +1,6 @@
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { BlankKind } from '@saltflat/core/blank';
-import { STATION_NAMES } from '@saltflat/core/route';
+import { STATION_NAMES, goesWords } from '@saltflat/core/route';
 import type { Operation, Route } from '@saltflat/core/route';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import {
@@ -225,7 +225,7 @@ function drawOperation(
   });
   if (operation.machine)
     write(doc, operation.machine, { x: margin + 18, y: top + 22, size: 9, colour: MUTED });
-  write(doc, operation.per === 'batch' ? 'once for all' : 'each piece', {
+  write(doc, goesWords(operation), {
     x: margin + 18,
     y: top + 34,
     size: 9,

@@ -1,4 +1,4 @@
-import { floorSlips } from '@saltflat/core/run';
+import { countdownS, floorSlips } from '@saltflat/core/run';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -50,14 +50,20 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
   const act = useCallback(() => {
     if (!moment) return;
     const { action, live } = moment;
-    const { weighIn, isInspection, timerS } = action.operation;
+    const { weighIn, isInspection } = action.operation;
     if (isInspection) return;
     const what = action.step.beforeG === null ? 'before' : 'after';
     if (weighIn !== null && (action.step.beforeG === null || action.step.afterG === null)) {
       if (scale?.isStable && scale.value !== null)
         record(live, 'reading-taken', action.step.id, { reading: { what, massG: scale.value } });
     } else
-      record(live, action.kind === 'start' && timerS > 0 ? 'step-started' : 'step-completed', action.step.id);
+      record(
+        live,
+        action.kind === 'start' && countdownS(action.operation, action.step) > 0
+          ? 'step-started'
+          : 'step-completed',
+        action.step.id,
+      );
   }, [moment, record, scale]);
   const lastEventId = chosen?.state.lastEventId ?? null;
   const undo = useCallback(() => {

@@ -2,6 +2,8 @@ import { PLACEMENTS } from '@saltflat/contract/placements';
 import type { PlacementKey } from '@saltflat/contract/placements';
 import type { Operation } from '@saltflat/core/route';
 import { traceHeat } from '@saltflat/core/route';
+import { countdownS } from '@saltflat/core/run';
+import type { StepState } from '@saltflat/core/run';
 import { formatClock, formatQuantity, inShownUnits } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
@@ -9,6 +11,7 @@ import { HeatTrace } from '../../trace/index.ts';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { Inspection } from './Inspection.tsx';
 import type { Judgement } from './Inspection.tsx';
+import { partOf } from './moments.ts';
 import type { Moment } from './moments.ts';
 import { WeighIn } from './WeighIn.tsx';
 
@@ -27,7 +30,7 @@ interface Props {
 /** What the big button does now, and how urgent it is. */
 export function primaryOf({ action }: Moment, nowMs: number): { word: string; isDue: boolean } {
   const isDue = action.dueAt <= nowMs;
-  const { timerS } = action.operation;
+  const timerS = countdownS(action.operation, action.step);
   if (action.kind === 'complete') return { word: timerS > 0 && !isDue ? 'Done early' : 'Done', isDue };
   return { word: timerS > 0 ? (isDue ? 'Start' : 'Start early') : isDue ? 'Done' : 'Done early', isDue };
 }
@@ -39,21 +42,20 @@ export function NextPanel({ moment, nowMs, slips, onPrimary, onWeigh, onJudge, o
   const operation = live.run.route.operations[action.step.index];
   if (!operation) return null;
   const primary = primaryOf(moment, nowMs);
+  const timerS = countdownS(operation, action.step);
   const isJudged = operation.isInspection;
   const isWeighed =
     operation.weighIn !== null && (action.step.beforeG === null || action.step.afterG === null);
   return (
     <section
       className="panel next"
-      data-due={primary.isDue && action.kind === 'complete' && operation.timerS > 0}
+      data-due={primary.isDue && action.kind === 'complete' && timerS > 0}
       aria-label="Next"
     >
       <div className="next-head">
         <span className="code">{live.run.code}</span>
         <span>
-          {action.step.piece > 0
-            ? `piece ${action.step.piece} of ${live.state.pieces}`
-            : `all ${live.run.pieces} pieces`}
+          {partWords(action.step, live.state.pieces)}
           {action.step.round > 1 && ', reprint'}
         </span>
         <span className="muted">
@@ -117,6 +119,14 @@ export function NextPanel({ moment, nowMs, slips, onPrimary, onWeigh, onJudge, o
   );
 }
 
+/** "piece 3 of 12", "load 2 of 3, 4 pieces", "all 12 pieces". */
+function partWords(step: StepState, piecesInRun: number): string {
+  const count = `${step.pieces} ${step.pieces === 1 ? 'piece' : 'pieces'}`;
+  if (step.piece > 0) return `${partOf(step)} of ${piecesInRun}`;
+  if (step.loads > 1) return `${partOf(step)}, ${count}`;
+  return step.pieces > 1 ? `all ${count}` : count;
+}
+
 function SettingsLine({ operation, system }: { operation: Operation; system: UnitSystem }) {
   const shown = operation.settings.map(({ key, label, value, kind }) => ({
     key,
@@ -138,7 +148,7 @@ function SettingsLine({ operation, system }: { operation: Operation; system: Uni
 
 /** Counts down while something runs or rests; derived from the event's time, so it survives a reload. */
 function Timer({ moment: { action }, nowMs }: { moment: Moment; nowMs: number }) {
-  const { timerS } = action.operation;
+  const timerS = countdownS(action.operation, action.step);
   const leftS = (action.dueAt - nowMs) / 1000;
   const isResting = action.kind === 'start' && leftS > 0;
   if (action.kind === 'start' && !isResting) {

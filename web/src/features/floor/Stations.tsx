@@ -1,6 +1,7 @@
+import { countdownS } from '@saltflat/core/run';
 import { formatClock } from '@saltflat/core/units';
 import type { Moment } from './moments.ts';
-import { titleOf } from './moments.ts';
+import { partOf, titleOf } from './moments.ts';
 import type { LiveRun } from './useRunState.ts';
 
 interface Props {
@@ -16,15 +17,14 @@ export function Stations({ runs, nowMs, stationName }: Props) {
       .filter(({ status }) => status === 'running')
       .map((step) => {
         const operation = live.plan.operations[step.index];
+        const timerS = operation ? countdownS(operation, step) : 0;
         const leftS =
-          operation && operation.timerS > 0 && step.startedAt
-            ? (Date.parse(step.startedAt) + 1000 * operation.timerS - nowMs) / 1000
-            : null;
+          timerS > 0 && step.startedAt ? (Date.parse(step.startedAt) + 1000 * timerS - nowMs) / 1000 : null;
         return {
           key: step.id + live.run.id,
           station: operation?.station ?? '',
           code: live.run.code,
-          piece: step.piece,
+          part: partOf(step),
           leftS,
         };
       }),
@@ -40,11 +40,11 @@ export function Stations({ runs, nowMs, stationName }: Props) {
         </p>
       )}
       <ul>
-        {busy.map(({ key, station, code, piece, leftS }) => (
+        {busy.map(({ key, station, code, part, leftS }) => (
           <li key={key} className="station-row">
             <span className="muted">{stationName(station)}</span>
             <span className="code">{code}</span>
-            <span>{piece > 0 ? `piece ${piece}` : 'all'}</span>
+            <span>{part}</span>
             <strong data-over={leftS !== null && leftS <= 0}>
               {leftS === null
                 ? '▶'
@@ -89,8 +89,8 @@ export function LinedUp({
                 <span>
                   {titleOf(moment.live, moment.action)}{' '}
                   <span className="muted code">{moment.live.run.code}</span>
-                  {moment.action.step.piece > 0 && (
-                    <span className="muted"> piece {moment.action.step.piece}</span>
+                  {partOf(moment.action.step) !== 'all' && (
+                    <span className="muted"> {partOf(moment.action.step)}</span>
                   )}
                 </span>
               </button>

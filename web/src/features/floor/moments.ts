@@ -1,5 +1,5 @@
 import { nextActions } from '@saltflat/core/run';
-import type { FloorAction } from '@saltflat/core/run';
+import type { FloorAction, StepState } from '@saltflat/core/run';
 import type { LiveRun } from './useRunState.ts';
 
 /** A thing some run wants done, with whose it is. */
@@ -27,7 +27,13 @@ export function momentsOf(runs: readonly LiveRun[], nowMs: number): Moment[] {
     );
 }
 
-/** "Press the transfer", "piece 7" where it is one. */
+/** Which part of the line a step is about: "piece 7", "load 2 of 3", or all of it. */
+export function partOf({ piece, load, loads }: StepState): string {
+  if (piece > 0) return `piece ${piece}`;
+  return loads > 1 ? `load ${load} of ${loads}` : 'all';
+}
+
+/** "Press the transfer", as its route calls it. */
 export function titleOf({ run }: LiveRun, { step }: FloorAction): string {
   return run.route.operations[step.index]?.title ?? step.operation;
 }

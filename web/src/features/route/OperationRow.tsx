@@ -1,4 +1,4 @@
-import { STATION_NAMES } from '@saltflat/core/route';
+import { STATION_NAMES, goesWords } from '@saltflat/core/route';
 import type { Operation } from '@saltflat/core/route';
 import { formatDuration, formatQuantity, inShownUnits } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
@@ -18,7 +18,6 @@ export function OperationRow({ operation, isLit, picked, system, onPick }: Props
     station,
     machine,
     title,
-    per,
     handsS,
     machineS,
     settings,
@@ -36,7 +35,7 @@ export function OperationRow({ operation, isLit, picked, system, onPick }: Props
         <h2 className="operation-title">{title}</h2>
         <div className="muted small">
           {machine && `${machine}, `}
-          {per === 'batch' ? 'once for all pieces' : 'each piece'}
+          {goesWords(operation)}
         </div>
       </div>
       <div className="stack" style={{ gap: 8 }}>

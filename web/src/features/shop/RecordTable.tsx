@@ -130,7 +130,14 @@ function summaryOf(row: ShopRow, system: UnitSystem): string {
         ]
       : [];
   });
-  return [...(Array.isArray(tasks) ? [`prints ${tasks.join(', ')}`] : []), ...words, ...heat].join(', ');
+  const [width, height] = ['widthMm', 'heightMm'].map((key) => at(row, 'properties', key));
+  const size =
+    typeof width === 'number' && typeof height === 'number'
+      ? [`${formatQuantity(width, 'length', system)} × ${formatQuantity(height, 'length', system)}`]
+      : [];
+  return [...(Array.isArray(tasks) ? [`prints ${tasks.join(', ')}`] : []), ...words, ...heat, ...size].join(
+    ', ',
+  );
 }
 
 /** How the figures of a record are known: by weighing or gauge in this shop, by its maker, or not at all yet. */
