@@ -65,6 +65,7 @@ export function LedgerPage() {
         <input
           type="search"
           className="search"
+          style={{ width: 196 }}
           aria-label="Search the ledger"
           placeholder="Search line, customer, person"
           value={search}

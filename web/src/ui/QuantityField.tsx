@@ -36,6 +36,7 @@ export function QuantityField({
 }: Props) {
   const [text, setText] = useState(() => shownText(value, kind, system));
   const [typedProblem, setTypedProblem] = useState('');
+  const [isTyped, setIsTyped] = useState(false);
   useEffect(() => {
     const parsed = parseQuantity(text, kind, system);
     if (value !== null && !(parsed.ok && Math.abs(parsed.value - value) < 0.05))
@@ -46,6 +47,7 @@ export function QuantityField({
 
   const type = (typed: string): void => {
     setText(typed);
+    setIsTyped(true);
     if (mayBeEmpty && typed.trim() === '') {
       setTypedProblem('');
       onChange(null);
@@ -56,7 +58,7 @@ export function QuantityField({
     onChange(parsed.ok ? parsed.value : null);
   };
   const isUsual = value !== null && usual !== null && value >= usual / 3 && value <= usual * 3;
-  const slip = value === null || isUsual ? null : findSlip(value, kind);
+  const slip = value === null || isUsual || !isTyped ? null : findSlip(value, kind); // what stood there before was meant
   const other = value === null ? '' : otherUnit(value, kind, system);
   const wrong = problem ?? typedProblem;
   return (

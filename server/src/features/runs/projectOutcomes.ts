@@ -5,14 +5,14 @@ import type { PieceOutcome, RunState } from '@saltflat/core/run';
 export interface OutcomeRow extends PieceOutcome {
   plateC: number | null;
   dwellS: number | null;
-  /** From start to end of the deciding press, s. */
+  /** From start to end of the deciding press, less what was planned to hover before it closed, s. */
   actualDwellS: number | null;
   pretreatmentG: number | null;
   pretreatmentTargetG: number | null;
 }
 
-/** The press that decides: the transfer's, or the cure of a direct print. */
-const DECIDING = ['press-transfer', 'cure'];
+/** The press that decides: the transfer's, on a cap the cap press, or the cure of a direct print. */
+const DECIDING = ['press-transfer', 'press-cap', 'cure'];
 
 /** Puts settings and readings beside each piece's verdict. */
 export function projectOutcomes(route: Route, state: RunState): OutcomeRow[] {
@@ -30,7 +30,7 @@ export function projectOutcomes(route: Route, state: RunState): OutcomeRow[] {
       dwellS: value('dwellS'),
       actualDwellS:
         pressed?.startedAt && pressed.completedAt
-          ? (Date.parse(pressed.completedAt) - Date.parse(pressed.startedAt)) / 1000
+          ? (Date.parse(pressed.completedAt) - Date.parse(pressed.startedAt)) / 1000 - (value('hoverS') ?? 0)
           : null,
       pretreatmentG:
         weighed && weighed.beforeG !== null && weighed.afterG !== null

@@ -1,4 +1,5 @@
 import type { LedgerRow } from '@saltflat/contract';
+import { PROCESS_SHORT_NAMES } from '@saltflat/core/route';
 import { FAULTS } from '@saltflat/core/run';
 import { formatQuantity } from '@saltflat/core/units';
 import { createColumnHelper, flexRender, getCoreRowModel, useReactTable } from '@tanstack/react-table';
@@ -20,7 +21,7 @@ const columns = (system: UnitSystem) => [
   column.accessor('code', {
     header: 'Line',
     cell: ({ row: { original } }) => (
-      <Link className="code" to={`/orders/${original.orderId}`}>
+      <Link className="code nowrap" to={`/orders/${original.orderId}`}>
         {original.code}
       </Link>
     ),
@@ -34,7 +35,7 @@ const columns = (system: UnitSystem) => [
       </>
     ),
   }),
-  column.accessor('process', { header: 'Process', cell: ({ getValue }) => getValue().toUpperCase() }),
+  column.accessor('process', { header: 'Process', cell: ({ getValue }) => PROCESS_SHORT_NAMES[getValue()] }),
   column.accessor('plateC', {
     header: 'Plate',
     meta: 'number',

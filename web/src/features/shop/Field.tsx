@@ -29,7 +29,7 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
         system={system}
         value={typeof value === 'number' ? value : null}
         problem={problem}
-        usual={quantity === 'duration' && typeof value === 'number' ? value : null}
+        usual={hasNoSlip(field) && typeof value === 'number' ? value : null}
         mayBeEmpty={isOptional}
         onChange={onChange}
       />
@@ -100,6 +100,10 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
     />
   );
 }
+
+/** Times here run from seconds to days, and a span may begin at the room's own temperature. */
+const hasNoSlip = ({ quantity, path }: RecordField): boolean =>
+  quantity === 'duration' || path.at(-1) === 'min';
 
 /** A bare number, or money typed in whole units: what is not understood stays on the screen and says so. */
 function NumberField({

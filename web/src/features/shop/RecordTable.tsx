@@ -130,14 +130,21 @@ function summaryOf(row: ShopRow, system: UnitSystem): string {
         ]
       : [];
   });
-  const [width, height] = ['widthMm', 'heightMm'].map((key) => at(row, 'properties', key));
+  const [width, height, places] = ['widthMm', 'heightMm', 'places'].map((key) => at(row, 'properties', key));
   const size =
-    typeof width === 'number' && typeof height === 'number'
-      ? [`${formatQuantity(width, 'length', system)} × ${formatQuantity(height, 'length', system)}`]
-      : [];
-  return [...(Array.isArray(tasks) ? [`prints ${tasks.join(', ')}`] : []), ...words, ...heat, ...size].join(
-    ', ',
-  );
+    typeof width !== 'number'
+      ? []
+      : typeof height === 'number'
+        ? [`${formatQuantity(width, 'length', system)} × ${formatQuantity(height, 'length', system)}`]
+        : [`${formatQuantity(width, 'length', system)} wide`];
+  const room = typeof places === 'number' ? [`${places} places`] : [];
+  return [
+    ...(Array.isArray(tasks) ? [`prints ${tasks.join(', ')}`] : []),
+    ...words,
+    ...heat,
+    ...size,
+    ...room,
+  ].join(', ');
 }
 
 /** How the figures of a record are known: by weighing or gauge in this shop, by its maker, or not at all yet. */
