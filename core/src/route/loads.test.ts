@@ -1,16 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { equipment, lineOf, small } from '../fixtures/index.ts';
+import { equipment, housed, lineOf, operationOf, small } from '../fixtures/index.ts';
 import { liesFlat, loadsOf, printsOn } from './loads.ts';
 import { countdownS } from '../run/index.ts';
-import { DEFAULT_HOUSE, planRoute, planWork } from './index.ts';
+import { planRoute, planWork } from './index.ts';
 import type { Operation, RouteInput } from './index.ts';
 
 const printOf = (widthMm: number, heightMm: number): Pick<RouteInput, 'print'> => ({
   print: { ...lineOf().print, widthMm, heightMm },
 });
-const melted = (own: Partial<RouteInput>): Operation =>
-  planRoute(lineOf(own)).operations.find(({ id }) => id === 'melt-powder')!;
+const melted = (own: Partial<RouteInput>): Operation => operationOf(planRoute(lineOf(own)), 'melt-powder');
 
 describe('loads', () => {
   it('turns prints the way more of them fit, with room to get between', () => {
@@ -64,7 +63,7 @@ describe('melting more film than the machine takes', () => {
   });
 
   it('counts the plate where the press is held above, and says when a print hangs over', () => {
-    const house = { ...DEFAULT_HOUSE, meltMeans: 'hover' as const };
+    const house = housed({ meltMeans: 'hover' });
     const [press] = equipment.presses;
     expect(melted({ house, pieces: 10 })).to.include({ perLoad: 1, machine: press.name });
     expect(melted({ house, pieces: 10, ...small('left-chest') }).perLoad, 'turned').to.equal(8 * 7);

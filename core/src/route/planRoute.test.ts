@@ -7,12 +7,15 @@ import {
   equipment,
   hoodie,
   hotFilm,
+  housed,
   lineOf,
+  operationOf,
   polyesterBib,
+  settingOf,
   small,
+  valueOf,
 } from '../fixtures/index.ts';
 import {
-  DEFAULT_HOUSE,
   HOUSE_KEYS,
   HOUSE_METHODS,
   compareRoutes,
@@ -24,13 +27,6 @@ import {
   provenOverrides,
   traceHeat,
 } from './index.ts';
-import type { HouseMethods, Operation, Route, Setting } from './index.ts';
-
-const operation = (route: Route, id: string): Operation => route.operations.find((found) => found.id === id)!;
-const setting = (route: Route, id: string, key: string): Setting =>
-  operation(route, id).settings.find((found) => found.key === key)!;
-const value = (route: Route, id: string, key: string): number => setting(route, id, key).value;
-const housed = (own: Partial<HouseMethods>): HouseMethods => ({ ...DEFAULT_HOUSE, ...own });
 
 describe('planRoute', () => {
   it('leaves pretreatment out where no white is printed', () => {
@@ -49,23 +45,23 @@ describe('planRoute', () => {
 
   it('gives polyester its own fluid', () => {
     const route = planRoute(lineOf({ process: 'dtg', garment: polyesterBib }));
-    expect(operation(route, 'pretreat').consumes[0]?.what).to.equal('Fen Primer P');
+    expect(operationOf(route, 'pretreat').consumes[0]?.what).to.equal('Fen Primer P');
   });
 
   it('waits before peeling as the film asks, and names the peel', () => {
     const hot = planRoute(lineOf({ house: housed({ filmPeel: 'hot' }) }));
     const cold = planRoute(lineOf());
-    expect(operation(hot, 'press-transfer').waitAfter).to.deep.include({ minS: 0, maxS: 4 });
-    expect(operation(hot, 'peel').title).to.equal('Peel hot');
-    expect(operation(hot, 'peel').checks[0]).to.contain('fast');
-    expect(operation(cold, 'press-transfer').waitAfter?.minS).to.be.at.least(30);
-    expect(operation(cold, 'peel').title).to.equal('Peel cold');
+    expect(operationOf(hot, 'press-transfer').waitAfter).to.deep.include({ minS: 0, maxS: 4 });
+    expect(operationOf(hot, 'peel').title).to.equal('Peel hot');
+    expect(operationOf(hot, 'peel').checks[0]).to.contain('fast');
+    expect(operationOf(cold, 'press-transfer').waitAfter?.minS).to.be.at.least(30);
+    expect(operationOf(cold, 'peel').title).to.equal('Peel cold');
   });
 
   it('keeps a person’s value with who and why, flags it outside a limit, and refuses what the machine cannot do', () => {
     const own = { operation: 'press-transfer', setting: 'tempC', value: 185, who: 'Ines', why: 'thick seam' };
     const route = planRoute(lineOf({ overrides: [own] }));
-    expect(setting(route, 'press-transfer', 'tempC').reasons[0]).to.deep.equal({
+    expect(settingOf(route, 'press-transfer', 'tempC').reasons[0]).to.deep.equal({
       source: 'override',
       text: 'Ines: thick seam',
       value: 185,
@@ -113,8 +109,8 @@ describe('planRoute', () => {
   it('keeps one cover sheet for pretreatment and another for ink, and says when one is worn', () => {
     const worn = equipment.coverSheets.map((own) => ({ ...own, usesSoFar: own.uses - 3 }));
     const route = planRoute(lineOf({ process: 'dtg', equipment: { ...equipment, coverSheets: worn } }));
-    expect(operation(route, 'dry-pretreatment').sheet).to.contain('Primer parchment');
-    expect(operation(route, 'cure').sheet).to.match(/^Parchment/);
+    expect(operationOf(route, 'dry-pretreatment').sheet).to.contain('Primer parchment');
+    expect(operationOf(route, 'cure').sheet).to.match(/^Parchment/);
     expect(route.slips.map(({ text }) => text).join(' ')).to.contain('97 of about 100');
   });
 
@@ -122,7 +118,7 @@ describe('planRoute', () => {
     const { placement } = lineOf();
     const graded = { ...placement, grades: [{ sizes: ['L'], widthMm: 560 }] };
     const grams = (own: typeof placement): number =>
-      operation(planRoute(lineOf({ placement: own })), 'powder').consumes[0]?.amount ?? NaN;
+      operationOf(planRoute(lineOf({ placement: own })), 'powder').consumes[0]?.amount ?? NaN;
     expect(grams(graded) / grams(placement)).to.be.closeTo((3 + 4 + 3 * 4) / 10, 1e-9);
   });
 
@@ -211,7 +207,7 @@ describe('provenOverrides', () => {
     expect(provenOverrides(current, proven, by)).to.deep.equal([own]);
     expect(provenOverrides(current, current, by)).to.deep.equal([]);
     const copied = planRoute(lineOf({ overrides: provenOverrides(current, proven, by) }));
-    expect(value(copied, 'press-transfer', 'dwellS')).to.equal(18);
+    expect(valueOf(copied, 'press-transfer', 'dwellS')).to.equal(18);
   });
 
   it('flags what the other fabric does not bear', () => {
@@ -224,14 +220,17 @@ describe('provenOverrides', () => {
 
 describe('what later models read from a route', () => {
   it('has a stack under the plate with every layer’s thickness, sheet first and pad last', () => {
-    const { stack } = operation(planRoute(lineOf()), 'press-transfer');
+    const { stack } = operationOf(planRoute(lineOf()), 'press-transfer');
     expect(stack.map(({ material }) => material)).to.deep.equal([
       'parchment', 'film', 'transfer-ink', 'adhesive-fused', 'cotton-jersey', 'cotton-jersey', 'sponge-pad',
     ]); // prettier-ignore
     expect(stack[4]?.dMm).to.be.closeTo(180 / 378, 0.005);
-    const capStack = operation(planRoute(lineOf({ garment: cap, ...small('cap-front') })), 'press-cap').stack;
+    const capStack = operationOf(
+      planRoute(lineOf({ garment: cap, ...small('cap-front') })),
+      'press-cap',
+    ).stack;
     expect(capStack.map(({ material }) => material)).to.include.members(['cap-twill', 'buckram']);
-    const wet = operation(planRoute(lineOf({ process: 'dtg', garment: hoodie })), 'dry-pretreatment').stack;
+    const wet = operationOf(planRoute(lineOf({ process: 'dtg', garment: hoodie })), 'dry-pretreatment').stack;
     expect(wet.reduce((sum, { waterGM2 }) => sum + waterGM2, 0)).to.be.greaterThan(100);
   });
 
@@ -258,7 +257,7 @@ describe('a press’s pressure scale', () => {
     expect(kPaAtMark(press, 3)).to.equal(30);
     expect(markForKPa(press, 30)).to.equal(3);
     expect([kPaAtMark(press, 9), markForKPa(press, 120)]).to.deep.equal([null, null]);
-    expect(setting(planRoute(lineOf()), 'press-transfer', 'kPa').reasons[0]?.text).to.contain('mark 5');
+    expect(settingOf(planRoute(lineOf()), 'press-transfer', 'kPa').reasons[0]?.text).to.contain('mark 5');
   });
 });
 
@@ -268,6 +267,6 @@ describe('traceHeat', () => {
     const trace = traceHeat(route.operations);
     trace.forEach((segment, i) => expect(segment.fromS).to.equal(i === 0 ? 0 : trace[i - 1]?.toS));
     const hottest = Math.max(...trace.map(({ tempC }) => tempC));
-    expect(hottest).to.equal(value(route, 'press-transfer', 'tempC'));
+    expect(hottest).to.equal(valueOf(route, 'press-transfer', 'tempC'));
   });
 });

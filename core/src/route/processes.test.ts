@@ -4,15 +4,18 @@ import {
   cottonTee,
   equipment,
   hoodie,
+  housed,
   lineInput,
   lineOf,
+  operationOf,
   polyesterBib,
+  shopWith,
   small,
+  valueOf,
 } from '../fixtures/index.ts';
-import { DEFAULT_HOUSE, PROCESSES, PROCESS_MODULES, artJobFor, isFilmProcess, planRoute } from './index.ts';
+import { PROCESSES, PROCESS_MODULES, artJobFor, isFilmProcess, planRoute } from './index.ts';
 import type { Equipment, HouseMethods, Operation, Process, Route, RouteInput } from './index.ts';
 
-const housed = (own: Partial<HouseMethods>): HouseMethods => ({ ...DEFAULT_HOUSE, ...own });
 const white = { ...cottonTee, tone: 'light' as const, colourHex: '#ffffff' };
 /** A line each process can do. */
 const LINES: Record<Process, Partial<RouteInput>> = {
@@ -26,15 +29,11 @@ const LINES: Record<Process, Partial<RouteInput>> = {
 const routeOf = (process: Process, own: Partial<RouteInput> = {}): Route =>
   planRoute(lineOf({ process, ...LINES[process], ...own }));
 const ids = ({ operations }: Route): string[] => operations.map(({ id }) => id);
-const at = ({ operations }: Route, id: string): Operation => operations.find((own) => own.id === id)!;
-const value = (route: Route, id: string, key: string): number =>
-  at(route, id).settings.find((own) => own.key === key)!.value;
 const uses = (route: Route, what: RegExp): number =>
   route.operations
     .flatMap(({ consumes }) => consumes)
     .filter((own) => what.test(own.what))
     .reduce((sum, { amount }) => sum + amount, 0);
-const without = (own: Partial<Equipment>): Partial<RouteInput> => ({ equipment: { ...equipment, ...own } });
 
 describe('each process', () => {
   const AFTER_FILM = ['powder', 'melt-powder', 'cut'];
@@ -67,11 +66,14 @@ describe('each process', () => {
     });
 
   it('names the machines it is planned on', () => {
-    expect(at(routeOf('dtg'), 'print')).to.include({ machineKind: 'printer', machine: 'Direct printer' });
-    expect(at(routeOf('dtf-platen'), 'print-film').machine).to.equal('Direct printer');
-    expect(at(routeOf('sub-film'), 'print-film').machine).to.equal('Desk printer');
-    expect(at(routeOf('patch-cap'), 'tack-patch').machine).to.equal('Hand iron');
-    expect(at(routeOf('patch-cap'), 'press-cap').machine).to.equal('Cap press');
+    expect(operationOf(routeOf('dtg'), 'print')).to.include({
+      machineKind: 'printer',
+      machine: 'Direct printer',
+    });
+    expect(operationOf(routeOf('dtf-platen'), 'print-film').machine).to.equal('Direct printer');
+    expect(operationOf(routeOf('sub-film'), 'print-film').machine).to.equal('Desk printer');
+    expect(operationOf(routeOf('patch-cap'), 'tack-patch').machine).to.equal('Hand iron');
+    expect(operationOf(routeOf('patch-cap'), 'press-cap').machine).to.equal('Cap press');
   });
 
   it('uses white only where there is some', () => {
@@ -91,19 +93,21 @@ describe('each process', () => {
   it('says what is missing rather than planning around it', () => {
     const refusals = (process: Process, own: Partial<RouteInput>): string =>
       PROCESS_MODULES[process].refusals(lineInput({ ...LINES[process], ...own })).join(' ');
-    expect(refusals('dtg', without({ sprayers: [] }))).to.contain('No sprayer');
-    expect(refusals('dtg', without({ pretreatments: {} }))).to.contain('No pretreatment for cotton');
-    expect(refusals('dtg', { garment: white, ...without({ sprayers: [], pretreatments: {} }) })).to.equal('');
-    expect(refusals('dtf', without({ films: [] }))).to.contain('No film');
-    expect(refusals('dtf', without({ oven: null, griddle: null, presses: [] }))).to.contain(
+    expect(refusals('dtg', shopWith({ sprayers: [] }))).to.contain('No sprayer');
+    expect(refusals('dtg', shopWith({ pretreatments: {} }))).to.contain('No pretreatment for cotton');
+    expect(refusals('dtg', { garment: white, ...shopWith({ sprayers: [], pretreatments: {} }) })).to.equal(
+      '',
+    );
+    expect(refusals('dtf', shopWith({ films: [] }))).to.contain('No film');
+    expect(refusals('dtf', shopWith({ oven: null, griddle: null, presses: [] }))).to.contain(
       'Nothing to melt powder with',
     );
-    expect(refusals('dtf-platen', without({ inkSets: {} }))).to.contain('No textile ink');
-    expect(refusals('sub-film', without({ printers: equipment.printers.slice(0, 2) }))).to.contain(
+    expect(refusals('dtf-platen', shopWith({ inkSets: {} }))).to.contain('No textile ink');
+    expect(refusals('sub-film', shopWith({ printers: equipment.printers.slice(0, 2) }))).to.contain(
       'No sublimation printer',
     );
-    expect(refusals('patch-cap', without({ patch: null }))).to.contain('No leatherette patch');
-    expect(refusals('bought-in', without({ boughtIn: null }))).to.contain('No supplier’s transfer');
+    expect(refusals('patch-cap', shopWith({ patch: null }))).to.contain('No leatherette patch');
+    expect(refusals('bought-in', shopWith({ boughtIn: null }))).to.contain('No supplier’s transfer');
     const wide = { ...lineOf().print, widthMm: 900, heightMm: 900 };
     expect(refusals('dtf', { print: wide }))
       .to.contain('larger than the film printer prints')
@@ -115,19 +119,19 @@ describe('house methods in the route', () => {
   it('two coats of powder use seven tenths more and take twice the hands', () => {
     const [one, two] = [routeOf('dtf'), routeOf('dtf', { house: housed({ powderCoats: 'two' }) })];
     expect(uses(two, /Powder/) / uses(one, /Powder/)).to.be.closeTo(1.7, 1e-9);
-    expect(at(two, 'powder').handsS).to.equal(2 * at(one, 'powder').handsS);
+    expect(operationOf(two, 'powder').handsS).to.equal(2 * operationOf(one, 'powder').handsS);
   });
 
   it('two hits of white use twice of it and print longer', () => {
     const [one, two] = [routeOf('dtg'), routeOf('dtg', { house: housed({ whiteHits: 'double' }) })];
     expect(uses(two, /white/) / uses(one, /white/)).to.be.closeTo(2, 1e-9);
-    expect(at(two, 'print').machineS).to.be.above(at(one, 'print').machineS);
-    expect(value(two, 'cure', 'dwellS')).to.be.at.least(value(one, 'cure', 'dwellS'));
+    expect(operationOf(two, 'print').machineS).to.be.above(operationOf(one, 'print').machineS);
+    expect(valueOf(two, 'cure', 'dwellS')).to.be.at.least(valueOf(one, 'cure', 'dwellS'));
   });
 
   it('melts with what there is when the wished machine is missing', () => {
     const melted = (own: Partial<Equipment>, means: HouseMethods['meltMeans']): Operation =>
-      at(routeOf('dtf', { ...without(own), house: housed({ meltMeans: means }) }), 'melt-powder');
+      operationOf(routeOf('dtf', { ...shopWith(own), house: housed({ meltMeans: means }) }), 'melt-powder');
     expect(melted({}, 'griddle').machineKind).to.equal('griddle');
     expect(melted({ griddle: null }, 'griddle').machineKind).to.equal('oven');
     expect(melted({ oven: null, griddle: null }, 'oven')).to.include({
@@ -139,9 +143,9 @@ describe('house methods in the route', () => {
   it('hovers shorter over a heated lower side', () => {
     const [press] = equipment.presses;
     const hover = (hasHeatedLower: boolean): number =>
-      value(
+      valueOf(
         routeOf('dtf', {
-          ...without({ presses: [{ ...press, hasHeatedLower }] }),
+          ...shopWith({ presses: [{ ...press, hasHeatedLower }] }),
           house: housed({ meltMeans: 'hover' }),
         }),
         'melt-powder',
@@ -151,24 +155,26 @@ describe('house methods in the route', () => {
   });
 
   it('tacks patches with the press where there is no iron', () => {
-    const route = routeOf('patch-cap', without({ handIron: null }));
-    expect(at(route, 'tack-patch')).to.include({ station: 'cap-press', machine: 'Cap press' });
+    const route = routeOf('patch-cap', shopWith({ handIron: null }));
+    expect(operationOf(route, 'tack-patch')).to.include({ station: 'cap-press', machine: 'Cap press' });
   });
 
   it('leaves a lower plate off that cannot be heated, whatever the house wishes', () => {
     const capPress = { ...equipment.capPress!, lowerC: null };
-    const route = routeOf('patch-cap', { ...without({ capPress }), house: housed({ capLower: 'warm' }) });
-    expect(value(route, 'press-cap', 'lowerC')).to.equal(22);
+    const route = routeOf('patch-cap', { ...shopWith({ capPress }), house: housed({ capLower: 'warm' }) });
+    expect(valueOf(route, 'press-cap', 'lowerC')).to.equal(22);
   });
 
   it('presses a bought-in transfer under the sheet its supplier asks for', () => {
     const boughtIn = { ...equipment.boughtIn!, sheet: 'silicone-thick' as const };
-    expect(at(routeOf('bought-in', without({ boughtIn })), 'press-transfer').sheet).to.equal('Grey mat');
+    expect(operationOf(routeOf('bought-in', shopWith({ boughtIn })), 'press-transfer').sheet).to.equal(
+      'Grey mat',
+    );
   });
 
   it('pulls as the film’s sheet says unless the house decides', () => {
     const pull = (own: Partial<HouseMethods>): string | undefined =>
-      at(routeOf('dtf', { house: housed(own) }), 'peel').checks[0];
+      operationOf(routeOf('dtf', { house: housed(own) }), 'peel').checks[0];
     expect(pull({})).to.contain('Slow');
     expect(pull({ filmPull: 'fast' })).to.contain('fast');
     expect(pull({ filmPeel: 'hot' }), 'the hot film wants it').to.contain('fast');
@@ -178,16 +184,17 @@ describe('house methods in the route', () => {
     const [press] = equipment.presses;
     const clam = routeOf('dtf', {
       garment: hoodie,
-      ...without({ presses: [{ ...press, opening: 'clam' }] }),
+      ...shopWith({ presses: [{ ...press, opening: 'clam' }] }),
     });
-    expect(at(clam, 'press-transfer').checks.join(' ')).to.contain('clam press pinches');
+    expect(operationOf(clam, 'press-transfer').checks.join(' ')).to.contain('clam press pinches');
     const hung = routeOf('dtg', { pieces: 70, house: housed({ pretreatmentDrying: 'air' }) });
-    expect(at(hung, 'air-dry').checks.join(' ')).to.contain('in 3 goes');
+    expect(operationOf(hung, 'air-dry').checks.join(' ')).to.contain('in 3 goes');
   });
 
   it('prints solid art in the finer mode, or everything in one where the house wants it', () => {
     const solid = { ...lineOf().print, inkMm2: 70_000 };
-    const seconds = (own: Partial<RouteInput>): number => at(routeOf('dtf', own), 'print-film').machineS;
+    const seconds = (own: Partial<RouteInput>): number =>
+      operationOf(routeOf('dtf', own), 'print-film').machineS;
     expect(seconds({ print: solid })).to.be.above(seconds({}));
     expect(seconds({ print: solid, house: housed({ printMode: 'one' }) })).to.equal(seconds({}));
   });

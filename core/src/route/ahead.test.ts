@@ -1,0 +1,147 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { anyLine, cap, cottonTee, equipment, hoodie, lineOf, small } from '../fixtures/index.ts';
+import { planRoute, planWork, promiseSlip, traceHeat } from './index.ts';
+import type { Operation, Route } from './index.ts';
+import { stackUnder } from './stack.ts';
+
+const rested = (minS: number, maxS: number | null): Operation => {
+  const { operations } = planRoute(lineOf());
+  return { ...operations[0], phases: [], waitAfter: { minS, maxS, why: 'a test' } };
+};
+
+describe('the heat trace', () => {
+  it('shows a rest and then what is left of its window, a minute of it at most', () => {
+    const spans = (minS: number, maxS: number | null): [string, number, number][] =>
+      traceHeat([rested(minS, maxS)]).map(({ kind, fromS, toS }) => [kind, fromS, toS]);
+    expect(spans(20, 50)).to.deep.equal([
+      ['rest', 0, 20],
+      ['window', 20, 50],
+    ]);
+    expect(spans(20, 600)).to.deep.equal([
+      ['rest', 0, 20],
+      ['window', 20, 80],
+    ]);
+    expect(spans(0, 4)).to.deep.equal([['window', 0, 4]]);
+    expect(spans(45, null)).to.deep.equal([['rest', 0, 45]]);
+    expect(spans(0, null)).to.deep.equal([]);
+  });
+
+  it('has no gap and no empty stretch, whatever the route', () => {
+    fc.assert(
+      fc.property(anyLine, (input) => {
+        let route: Route;
+        try {
+          route = planRoute(input);
+        } catch {
+          return;
+        }
+        let at = 0;
+        for (const { fromS, toS, tempC, kind } of traceHeat(route.operations)) {
+          expect(fromS).to.equal(at);
+          expect(toS).to.be.above(fromS);
+          if (kind !== 'heat') expect(tempC).to.equal(22);
+          at = toS;
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('a batch as a plan reads it', () => {
+  const workOf = (route: Route, pieces: number, id: string) =>
+    planWork(route, pieces).work.find(({ operation }) => operation === id)!;
+
+  it('holds its machine at the temperature set, and none where there is none', () => {
+    const route = planRoute(lineOf());
+    const press = route.operations.find(({ id }) => id === 'press-transfer')!;
+    const tempC = press.settings.find(({ key }) => key === 'tempC')!.value;
+    expect(workOf(route, 10, 'press-transfer')).to.include({ machineKind: 'press', stateC: tempC });
+    expect(workOf(route, 10, 'cut')).to.include({ machineKind: null, stateC: null });
+  });
+
+  it('rounds a wait to the safe side: shortest up, longest down, never longest before shortest', () => {
+    const lag = (minS: number, maxS: number | null) => {
+      const route = planRoute(lineOf());
+      const operations = route.operations.map((own, i) =>
+        i === 0 ? { ...own, ...rested(minS, maxS) } : own,
+      );
+      const [{ min, max }] = planWork({ operations }, 10).lags;
+      return [min, max];
+    };
+    expect(lag(0, 119)).to.deep.equal([0, 1]);
+    expect(lag(61, 300)).to.deep.equal([2, 5]);
+    expect(lag(50, 55)).to.deep.equal([1, 1]);
+    expect(lag(45, null)).to.deep.equal([1, null]);
+  });
+
+  it('lets a piece lie in a press that opens by itself, and empties any other within a minute', () => {
+    const [press] = equipment.presses;
+    const waits = (isAutoOpening: boolean): (number | null)[] =>
+      planRoute(lineOf({ equipment: { ...equipment, presses: [{ ...press, isAutoOpening }] } }))
+        .operations.find(({ id }) => id === 'press-transfer')!
+        .work.filter(({ label }) => label === 'run')
+        .map(({ maxWaitS }) => maxWaitS);
+    expect(waits(true)).to.deep.equal([null]);
+    expect(waits(false)).to.deep.equal([60]);
+  });
+});
+
+describe('what lies under the plate', () => {
+  const materials = (...given: Parameters<typeof stackUnder>): string[] =>
+    stackUnder(...given).map(({ material }) => material);
+
+  it('is two layers of a garment slipped over, one of what is opened up, of a cap and of a patch', () => {
+    expect(materials(cottonTee)).to.deep.equal(['cotton-jersey', 'cotton-jersey', 'sponge-pad']);
+    expect(materials(cottonTee, { layers: 1 })).to.deep.equal(['cotton-jersey', 'sponge-pad']);
+    expect(materials(cap)).to.deep.equal(['cap-twill', 'buckram', 'sponge-pad']);
+    expect(materials(equipment.patch!.blank)).to.deep.equal(['leatherette', 'sponge-pad']);
+  });
+
+  it('is named by fabric: fleece, woven, polyester or cotton knit; foam and stiffener in a cap', () => {
+    const knit = { ...cottonTee, fibres: { ...cottonTee.fibres, cotton: 0, polyester: 1 } };
+    expect(materials(hoodie)[0]).to.equal('fleece');
+    expect(materials(knit)[0]).to.equal('polyester-knit');
+    expect(materials({ ...cottonTee, construction: 'woven' })[0]).to.equal('canvas');
+    expect(materials({ ...cap, features: ['foam', 'stiffener'] })).to.include.ordered.members([
+      'cap-twill',
+      'cap-foam',
+      'buckram',
+    ]);
+  });
+
+  it('has the sheet on top and a patch over its cap, each with its own thickness', () => {
+    const [parchment, , mat] = equipment.coverSheets;
+    expect(stackUnder(cottonTee, { sheet: parchment })[0]).to.include({ material: 'parchment', dMm: 0.05 });
+    const stack = stackUnder(cap, { sheet: mat, carries: 'bonded', patch: equipment.patch!.blank });
+    expect(stack.map(({ material }) => material)).to.deep.equal([
+      'silicone-mat',
+      'transfer-ink',
+      'adhesive-fused',
+      'leatherette',
+      'cap-twill',
+      'buckram',
+      'sponge-pad',
+    ]);
+    expect(stack[0].dMm).to.equal(3);
+    expect(stack[3].dMm).to.equal(1.1);
+  });
+});
+
+describe('a promise', () => {
+  const patched = planRoute(lineOf({ process: 'patch-cap', garment: cap, ...small('cap-front') }));
+  const HOUR = 3_600_000;
+  it('is too soon while the making and the rest together do not fit, to the second', () => {
+    const needed = (patched.restBeforeDispatchS + patched.totals.elapsedS) * 1000;
+    expect(promiseSlip(patched, 0, needed)).to.equal(null);
+    expect(promiseSlip(patched, 0, needed - 1000)).to.contain('Promised too soon');
+  });
+
+  it('is no slip once it is past, nor where nothing rests; and a short while is said as an hour', () => {
+    expect(promiseSlip(patched, 2 * HOUR, HOUR)).to.equal(null);
+    expect(promiseSlip({ ...patched, restBeforeDispatchS: 0 }, 0, HOUR)).to.equal(null);
+    expect(promiseSlip(patched, 0, 60_000)).to.match(/there are 1 h left/);
+    expect(promiseSlip({ ...patched, process: 'dtf' }, 0, HOUR)).to.contain('a piece rests');
+  });
+});

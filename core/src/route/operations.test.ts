@@ -1,0 +1,266 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import {
+  anyLine,
+  cap,
+  cottonTee,
+  equipment,
+  hoodie,
+  housed,
+  lineOf,
+  operationOf,
+  settingOf,
+  shopWith,
+  small,
+  valueOf,
+} from '../fixtures/index.ts';
+import { markForKPa } from './machines.ts';
+import { planRoute } from './index.ts';
+import type { Operation, Process, Route, RouteInput } from './index.ts';
+
+/** Every route out of many lines; those that cannot be done are left out, but most can. */
+function eachRoute(check: (route: Route, input: RouteInput) => void, numRuns = 250): void {
+  let planned = 0;
+  fc.assert(
+    fc.property(anyLine, (input) => {
+      let route: Route;
+      try {
+        route = planRoute(input);
+      } catch {
+        return; // why it cannot be done is tried elsewhere
+      }
+      planned++;
+      check(route, input);
+    }),
+    { numRuns },
+  );
+  expect(planned).to.be.above(numRuns / 2);
+}
+const heatS = ({ phases }: Operation): number =>
+  phases.filter(({ kind }) => kind === 'heat').reduce((sum, { durationS }) => sum + durationS, 0);
+const handsOnS = ({ phases }: Operation): number =>
+  phases.filter(({ isHandsOn }) => isHandsOn).reduce((sum, { durationS }) => sum + durationS, 0);
+const conflictsWith = (process: Process, overrides: RouteInput['overrides'], own: Partial<RouteInput> = {}) =>
+  planRoute(lineOf({ process, ...own, overrides }))
+    .conflicts.map(({ text }) => text)
+    .join(' ');
+const own = (operation: string, setting: string, value: number): RouteInput['overrides'][number] => ({
+  operation,
+  setting,
+  value,
+  who: 'Ines',
+  why: 'a test',
+});
+
+describe('the operations of any route', () => {
+  it('are on a machine exactly as long as they heat on it, piece by piece or load by load', () => {
+    eachRoute(({ operations }) => {
+      for (const operation of operations) {
+        const { id, machineKind, per, machineS, timerS, timerPieceS } = operation;
+        if (heatS(operation) === 0) continue;
+        expect(['press', 'cap-press', 'hand-iron', 'oven', 'griddle'], id).to.include(machineKind);
+        expect(heatS(operation), id).to.be.closeTo(timerS, 1e-9);
+        expect(timerPieceS, id).to.equal(0);
+        if (per === 'piece') expect(machineS, id).to.be.closeTo(timerS, 1e-9);
+      }
+    });
+  });
+
+  it('show hands in the trace where only hands work, and never more of them than are counted', () => {
+    eachRoute(({ operations }) => {
+      for (const operation of operations) {
+        expect(handsOnS(operation), operation.id).to.be.at.most(operation.handsS);
+        if (operation.machineKind === null && operation.handsS > 0)
+          expect(handsOnS(operation), operation.id).to.be.above(0);
+      }
+    });
+  });
+
+  it('have work phases that add up to hands and machine, with one person at most', () => {
+    eachRoute(({ operations }) => {
+      for (const { id, work, handsS, machineS } of operations) {
+        const total = work.reduce((sum, { durationS }) => sum + durationS, 0);
+        expect(total, id).to.be.closeTo(handsS + machineS, 1e-6);
+        const people = work.reduce((sum, { durationS, people: count }) => sum + durationS * count, 0);
+        expect(people, id).to.be.closeTo(handsS, 1e-6);
+        for (const phase of work) expect(phase.people).to.be.within(0, 1);
+      }
+    });
+  });
+
+  it('add up to the totals of the line', () => {
+    eachRoute(({ operations, totals }, { pieces }) => {
+      const times = ({ per }: Operation): number => (per === 'piece' ? pieces : 1);
+      const hands = operations.reduce((sum, operation) => sum + times(operation) * operation.handsS, 0);
+      const machines = operations.reduce((sum, operation) => sum + times(operation) * operation.machineS, 0);
+      const rests = operations.reduce((sum, { waitAfter }) => sum + (waitAfter?.minS ?? 0), 0);
+      expect(totals.handsS).to.be.closeTo(hands, 1e-6);
+      expect(totals.elapsedS).to.be.closeTo(hands + machines + rests, 1e-6);
+    });
+  });
+
+  it('have names of their own, and use things in amounts that can be paid for', () => {
+    eachRoute(({ operations }) => {
+      const ids = operations.map(({ id }) => id);
+      expect(new Set(ids).size).to.equal(ids.length);
+      for (const { consumes } of operations)
+        for (const { what, amount, cents } of consumes) {
+          expect(amount, what).to.be.a('number').and.at.least(0);
+          expect(cents, what).to.be.at.least(0);
+          expect(Number.isFinite(amount + cents), what).to.equal(true);
+        }
+    });
+  });
+
+  it('use as much a piece however many pieces there are', () => {
+    fc.assert(
+      fc.property(anyLine, (input) => {
+        const used = (pieces: number): string => {
+          try {
+            const { operations } = planRoute({ ...input, pieces });
+            return JSON.stringify(operations.map(({ id, consumes }) => [id, consumes]));
+          } catch {
+            return '';
+          }
+        };
+        const [few, many] = [used(20), used(60)];
+        if (few !== '' && many !== '') expect(many).to.equal(few);
+      }),
+      { numRuns: 80 },
+    );
+  });
+});
+
+describe('the wall of a machine', () => {
+  it('takes a value at either end of every setting and refuses the first beyond, in words', () => {
+    eachRoute((route, input) => {
+      for (const { id, settings } of route.operations)
+        for (const { key, ability, value } of settings) {
+          expect(value, `${id}.${key}`).to.be.within(ability.min, ability.max);
+          const at = (wished: number): number =>
+            valueOf(planRoute({ ...input, overrides: [own(id, key, wished)] }), id, key);
+          if (key === 'bursts' || key === 'whiteHits' || key === 'mirrorHere') continue; // whole numbers, tried below
+          expect(at(ability.max)).to.equal(ability.max);
+          const beyond = ability.max + Math.max(1e-6, Math.abs(ability.max) * 1e-6);
+          expect(() => at(beyond), `${id}.${key}`).to.throw(RangeError, 'beyond what can be set');
+        }
+    }, 12);
+  });
+
+  it('is where the trade’s machines end', () => {
+    const walls = (process: Process, given: Partial<RouteInput> = {}): Record<string, [number, number]> =>
+      Object.fromEntries(
+        planRoute(lineOf({ process, ...given })).operations.flatMap(({ id, settings }) =>
+          settings.map(({ key, ability }) => [`${id}.${key}`, [ability.min, ability.max]]),
+        ),
+      );
+    expect(walls('dtf')).to.deep.include({
+      'print-film.pauseS': [0, 120],
+      'print-film.chokeMm': [0, 3],
+      'print-film.whiteDensity': [0, 1],
+      'powder.standS': [0, 3600],
+      'melt-powder.tempC': [40, 200],
+      'melt-powder.dwellS': [5, 1800],
+      'press-transfer.tempC': [20, 220],
+      'press-transfer.dwellS': [1, 600],
+      'press-transfer.kPa': [5, 90],
+    });
+    expect(walls('dtf-platen')).to.deep.include({ 'print-film.betweenJobsS': [0, 600] });
+    expect(walls('dtg')).to.deep.include({ 'dry-pretreatment.bursts': [1, 12], 'print.whiteHits': [1, 3] });
+    const air = { house: housed({ pretreatmentDrying: 'air' as const }) };
+    expect(walls('dtg', air)).to.deep.include({ 'air-dry.restS': [60, 14_400] });
+    const capWalls = walls('patch-cap', { garment: cap, ...small('cap-front') });
+    expect(capWalls).to.deep.include({ 'press-cap.lowerC': [20, 150], 'tack-patch.tempC': [60, 200] });
+  });
+});
+
+describe('direct print', () => {
+  it('takes the time of its area at the mode’s speed: white and colour, each further hit half of it and a pause', () => {
+    const print = { ...lineOf().print, widthMm: 250, heightMm: 400 }; // 0.1 m²
+    const seconds = (given: Partial<RouteInput>): number =>
+      operationOf(planRoute(lineOf({ process: 'dtg', print, ...given })), 'print').machineS;
+    expect(seconds({})).to.equal(228); // 0.1 m² × 38 min/m²
+    expect(seconds({ house: housed({ whiteHits: 'double' }) })).to.equal(228 * 1.5 + 60);
+    expect(seconds({ garment: { ...cottonTee, tone: 'light' } })).to.equal(228 / 2);
+  });
+
+  it('cures in one go or in bursts as the house wishes, in bursts on polyester whatever it wishes', () => {
+    const title = (given: Partial<RouteInput>): string =>
+      operationOf(planRoute(lineOf({ process: 'dtg', ...given })), 'cure').title;
+    const polyester = { ...cottonTee, fibres: { ...cottonTee.fibres, cotton: 0, polyester: 1 } };
+    expect(title({})).to.equal('Cure the print');
+    expect(title({ house: housed({ directCure: 'bursts' }) })).to.equal('Cure in four bursts');
+    expect(title({ garment: polyester })).to.equal('Cure in four bursts');
+    const hands = (given: Partial<RouteInput>): number =>
+      operationOf(planRoute(lineOf({ process: 'dtg', ...given })), 'cure').handsS;
+    expect(hands({ garment: polyester })).to.be.above(hands({}));
+  });
+
+  it('flags a third hit of white, and takes a second on thick cotton fleece alone', () => {
+    expect(conflictsWith('dtg', [own('print', 'whiteHits', 3)])).to.contain('third hit cracks');
+    expect(conflictsWith('dtg', [own('print', 'whiteHits', 2)])).to.equal('');
+    const hits = (garment: RouteInput['garment']): number =>
+      valueOf(planRoute(lineOf({ process: 'dtg', garment })), 'print', 'whiteHits');
+    expect(hits({ ...hoodie, fibres: cottonTee.fibres })).to.equal(2);
+    expect(hits({ ...hoodie, fibres: { ...cottonTee.fibres, cotton: 0.4, polyester: 0.6 } })).to.equal(1);
+  });
+
+  it('dries as many bursts as are set, open between them', () => {
+    const route = planRoute(lineOf({ process: 'dtg', overrides: [own('dry-pretreatment', 'bursts', 5)] }));
+    const { phases, machineS } = operationOf(route, 'dry-pretreatment');
+    expect(phases.map(({ kind }) => kind)).to.deep.equal(Array(5).fill(['heat', 'rest']).flat());
+    expect(machineS).to.equal(5 * valueOf(route, 'dry-pretreatment', 'dwellS'));
+  });
+});
+
+describe('film on a platen', () => {
+  it('waits between the two jobs on every sheet, and not at all where one job does both', () => {
+    const [film, direct, desk] = equipment.printers;
+    const machineS = (whiteJobs: 'one' | 'two', pieces: number): number =>
+      operationOf(
+        planRoute(
+          lineOf({
+            process: 'dtf-platen',
+            pieces,
+            ...shopWith({ printers: [film, { ...direct, whiteJobs }, desk] }),
+          }),
+        ),
+        'print-film',
+      ).machineS;
+    expect(machineS('two', 4) - machineS('one', 4)).to.equal(4 * 60);
+  });
+
+  it('asks for another time between them only within what dries without drying out', () => {
+    expect(conflictsWith('dtf-platen', [own('print-film', 'betweenJobsS', 10)])).to.contain('shorter bleeds');
+    expect(conflictsWith('dtf-platen', [own('print-film', 'betweenJobsS', 121)])).to.contain('dry out');
+    expect(conflictsWith('dtf-platen', [own('print-film', 'betweenJobsS', 120)])).to.equal('');
+  });
+});
+
+describe('a transfer under the press', () => {
+  it('is pinched by a clam press from one millimetre of fabric on', () => {
+    const checks = (thicknessMm: number): string =>
+      operationOf(planRoute(lineOf({ garment: { ...hoodie, thicknessMm } })), 'press-transfer').checks.join();
+    expect(checks(0.99)).to.not.contain('pinches');
+    expect(checks(1)).to.contain('pinches');
+  });
+
+  it('stays twice as long under a thick mat, its sheet’s limits with it', () => {
+    const through = (coverSheet: 'parchment' | 'silicone') =>
+      settingOf(planRoute(lineOf({ house: housed({ coverSheet }) })), 'press-transfer', 'dwellS');
+    const [bare, mat] = [through('parchment'), through('silicone')];
+    expect(mat.value).to.equal(2 * bare.value);
+    expect(mat.limits.map(({ min, max }) => [min, max])).to.deep.equal(
+      bare.limits.map(({ min, max }) => [2 * (min ?? NaN), 2 * (max ?? NaN)]),
+    );
+  });
+
+  it('names the mark on the dial only where the gauge has been at it', () => {
+    const [press] = equipment.presses;
+    expect(markForKPa(press, 10)).to.equal(1);
+    expect(markForKPa(press, 9)).to.equal(null);
+    expect(markForKPa(press, 90)).to.equal(8);
+    expect(markForKPa(press, 91)).to.equal(null);
+    expect(markForKPa({ ...press, pressureScale: press.pressureScale.slice(0, 1) }, 10)).to.equal(null);
+  });
+});
