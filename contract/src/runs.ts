@@ -109,7 +109,7 @@ export const LedgerQuery = strictObject({
   verdict: Type.Optional(Type.Enum([...VERDICTS], { title: 'Verdict' })),
   fault: Type.Optional(Type.String({ title: 'Fault', maxLength: 40 })),
   process: Type.Optional(Process),
-  cursor: Type.Optional(Type.String({ title: 'Cursor', maxLength: 200 })),
+  cursor: Type.Optional(Type.Integer({ title: 'Cursor', minimum: 0, maximum: 10_000_000 })),
   limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 500 })),
 });
 export type LedgerQuery = Static<typeof LedgerQuery>;

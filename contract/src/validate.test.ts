@@ -61,7 +61,13 @@ describe('parse', () => {
     expect(refusal(without)).to.deep.equal({ '/dueAt': '“Due” is missing.' });
   });
 
-  it('reads numbers out of query strings', () => {
+  it('reads numbers out of query strings, and only there', () => {
     expect(parse(OrderQuery, { limit: '20' }, { coerce: true })).to.deep.equal({ limit: 20 });
+    expect(() => parse(OrderQuery, { limit: '20' })).to.throw('“Limit” must be a whole number');
+  });
+
+  it('refuses a number beyond all numbers, which would pass every limit', () => {
+    for (const limit of ['1e400', 'Infinity', '-1e999'])
+      expect(() => parse(OrderQuery, { limit }, { coerce: true }), limit).to.throw('“Limit” is too large');
   });
 });

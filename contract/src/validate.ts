@@ -5,9 +5,8 @@ import type { Static, TSchema } from 'typebox';
 import { DomainError } from './problems.ts';
 import type { FieldProblem } from './problems.ts';
 
-const compiled = new WeakMap<object, ValidateFunction>();
-const strict = makeAjv(false);
-const coercing = makeAjv(true);
+const strict = { ajv: makeAjv(false), compiled: new WeakMap<object, ValidateFunction>() };
+const coercing = { ajv: makeAjv(true), compiled: new WeakMap<object, ValidateFunction>() };
 
 function makeAjv(coerceTypes: boolean): Ajv {
   const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, strictTypes: false, coerceTypes });
@@ -28,15 +27,28 @@ export function parse<T extends TSchema>(
   data: unknown,
   options: { coerce?: boolean } = {},
 ): Static<T> {
+  const { ajv, compiled } = options.coerce ? coercing : strict;
   let check = compiled.get(schema);
   if (!check) {
-    check = (options.coerce ? coercing : strict).compile(schema);
+    check = ajv.compile(schema);
     compiled.set(schema, check);
   }
-  if (check(data)) return data as Static<T>;
-  const fields = fieldProblems(check.errors ?? []);
+  const isSound = check(data);
+  const fields = isSound ? endlessNumbers(schema, data) : fieldProblems(check.errors ?? []);
+  if (fields.length === 0) return data as Static<T>;
   const sentence = fields.map(({ message }) => message).join(' ');
   throw new DomainError('invalid-input', sentence, { fields });
+}
+
+/** Text that reads as a number beyond all numbers ("1e400") is coerced past every limit: it is refused here. */
+function endlessNumbers(schema: TSchema, data: unknown): FieldProblem[] {
+  const { properties = {} } = schema as { properties?: Record<string, { title?: string }> };
+  return Object.entries(data ?? {})
+    .filter(([, value]) => typeof value === 'number' && !Number.isFinite(value))
+    .map(([key]) => ({
+      path: `/${key}`,
+      message: `“${properties[key]?.title ?? key}” is too large a number.`,
+    }));
 }
 
 /** Ajv's findings as sentences, one per field. */

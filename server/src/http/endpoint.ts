@@ -30,7 +30,7 @@ export interface Endpoint {
   handle: (req: Request, res: Response) => Promise<void>;
 }
 
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
 /** Declares an endpoint. A handler that returns something has it sent as JSON; one that returns nothing has answered itself. */
 export function endpoint<const S extends EndpointShape>(

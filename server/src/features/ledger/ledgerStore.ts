@@ -27,9 +27,9 @@ export function ledgerStore(db: Database) {
            count(*) filter (where x.verdict = 'scrap')::int as scrap ${TABLES} ${where}`,
         bind,
       );
-      const offset = Number(query.cursor ?? 0) || 0; // a past that only grows at its new end: an offset is steady enough
+      const offset = query.cursor ?? 0; // a past that only grows at its new end: an offset is steady enough
       const found = await db.rows<Row>(
-        `${ROW} ${TABLES} ${where} order by x.at desc, x.run_id, x.piece limit ${limit + 1} offset ${Math.max(0, Math.floor(offset))}`,
+        `${ROW} ${TABLES} ${where} order by x.at desc, x.run_id, x.piece limit ${limit + 1} offset ${offset}`,
         bind,
       );
       const { good, reprint, scrap } = counts ?? { good: 0, reprint: 0, scrap: 0 };
@@ -55,7 +55,7 @@ function filters(query: LedgerQuery): { conditions: string[]; bind: unknown[] } 
   if (query.search) {
     const like = put(`%${query.search.replace(/[\\%_]/g, '\\$&')}%`);
     conditions.push(
-      `(('K-' || o.number) ilike ${like} or k.name ilike ${like} or s.name ilike ${like} or c.name ilike ${like} or x.by_name ilike ${like} or x.note ilike ${like})`,
+      `(('K-' || o.number) ilike ${like} or ('K-' || o.number || '/' || l.position) ilike ${like} or k.name ilike ${like} or s.name ilike ${like} or c.name ilike ${like} or x.by_name ilike ${like} or x.note ilike ${like})`,
     );
   }
   return { conditions, bind };

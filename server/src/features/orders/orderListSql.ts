@@ -1,11 +1,17 @@
+import { DomainError } from '@saltflat/contract';
 import type { OrderQuery } from '@saltflat/contract';
+import { UUID } from '../../http/endpoint.ts';
 
 /** What each sort compares, as SQL over the order `o` and the customer `k`, and how a cursor value is read back. */
 const SORT_KEYS = {
-  due: { sql: 'o.due_at', type: 'timestamptz' },
-  code: { sql: 'o.number', type: 'integer' },
-  customer: { sql: 'lower(k.name)', type: 'text' },
-  created: { sql: 'o.created_at', type: 'timestamptz' },
+  due: { sql: 'o.due_at', type: 'timestamptz', isValue: (text: string) => !Number.isNaN(Date.parse(text)) },
+  code: { sql: 'o.number', type: 'integer', isValue: (text: string) => /^\d{1,9}$/.test(text) },
+  customer: { sql: 'lower(k.name)', type: 'text', isValue: () => true },
+  created: {
+    sql: 'o.created_at',
+    type: 'timestamptz',
+    isValue: (text: string) => !Number.isNaN(Date.parse(text)),
+  },
 } as const;
 
 export interface ListSql {
@@ -27,15 +33,16 @@ export function orderListSql(query: OrderQuery, limit: number): ListSql {
     const like = put(`%${query.search.replace(/[\\%_]/g, '\\$&')}%`);
     conditions.push(`(('K-' || o.number) ilike ${like} or k.name ilike ${like} or o.note ilike ${like}
       or exists (select 1 from order_line l join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id
-                 where l.order_id = o.id and l.removed_at is null and (s.name ilike ${like} or c.name ilike ${like})))`);
+                 where l.order_id = o.id and l.removed_at is null
+                   and (s.name ilike ${like} or c.name ilike ${like} or ('K-' || o.number || '/' || l.position) ilike ${like})))`);
   }
   if (query.state === 'open') conditions.push(`o.state not in ('done', 'cancelled')`);
   else if (query.state) conditions.push(`o.state = ${put(query.state)}`);
   const countText = conditions.join(' and ');
   const countBind = [...bind];
-  const { sql: sortKey, type } = SORT_KEYS[query.sort ?? 'due'];
+  const { sql: sortKey, type, isValue } = SORT_KEYS[query.sort ?? 'due'];
   const isDown = query.direction === 'desc';
-  const cursor = readCursor(query.cursor);
+  const cursor = query.cursor ? readCursor(query.cursor, isValue) : null;
   if (cursor)
     conditions.push(
       `(${sortKey}, o.id) ${isDown ? '<' : '>'} (${put(cursor.value)}::${type}, ${put(cursor.id)}::uuid)`,
@@ -49,13 +56,14 @@ export function orderListSql(query: OrderQuery, limit: number): ListSql {
 export const writeCursor = (value: string, id: string): string =>
   Buffer.from(JSON.stringify([value, id])).toString('base64url');
 
-/** @returns `null` for no cursor or one that was never ours */
-export function readCursor(cursor: string | undefined): { value: string; id: string } | null {
-  if (!cursor) return null;
+/** @throws DomainError for one that is no place in this list as it is sorted now */
+function readCursor(cursor: string, isValue: (text: string) => boolean): { value: string; id: string } {
   try {
     const [value, id] = JSON.parse(Buffer.from(cursor, 'base64url').toString()) as [string, string];
-    return { value, id };
+    if (isValue(value) && UUID.test(id)) return { value, id };
   } catch {
-    return null;
+    // said below, like any other that was never ours
   }
+  const message = '“Cursor” is no place in this list: leave it out to begin at the start.';
+  throw new DomainError('invalid-input', message, { fields: [{ path: '/cursor', message }] });
 }
