@@ -4,7 +4,7 @@ import type { Route } from '@saltflat/core/route';
 import { Type } from 'typebox';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Process } from './process.ts';
-import { Id, Instant, nullable, shortText, strictObject } from './scalars.ts';
+import { Id, Instant, MOST_ROWS, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 const Span = strictObject({ min: Type.Number(), max: Type.Number() });
@@ -195,7 +195,7 @@ export type SettingOverride = Static<typeof SettingOverride>;
 export const RoutePlanInput = strictObject({
   overrides: Type.Array(SettingOverride, { title: 'Overrides', maxItems: 60 }),
   /** The version the person was looking at. */
-  basedOn: Type.Integer({ title: 'Based on version', minimum: 1 }),
+  basedOn: Type.Integer({ title: 'Based on version', minimum: 1, maximum: MOST_ROWS }),
 });
 export type RoutePlanInput = Static<typeof RoutePlanInput>;
 

@@ -3,7 +3,7 @@ import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
 import { Type } from 'typebox';
 import { Process } from './process.ts';
 import { RouteDocument } from './routes.ts';
-import { Id, Instant, nullable, shortText, strictObject } from './scalars.ts';
+import { Id, Instant, MOST_ROWS, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 const Payload = strictObject({
@@ -29,7 +29,7 @@ const Payload = strictObject({
 export const RunEventInput = strictObject({
   id: Id,
   clientId: Id,
-  clientSeq: Type.Integer({ minimum: 1 }),
+  clientSeq: Type.Integer({ minimum: 1, maximum: MOST_ROWS }),
   kind: Type.Enum([...RUN_EVENT_KINDS]),
   step: nullable(shortText('Step', 120)),
   at: Instant,

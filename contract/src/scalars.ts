@@ -16,22 +16,27 @@ export const strictObject = <P extends Record<string, TSchema>>(
   options: { title?: string } = {},
 ) => Type.Object(properties, { additionalProperties: false, ...options });
 
+/** Control characters and halves of characters: nothing a person writes. */
+const NO_TEXT = '\\u0000-\\u0008\\u000b\\u000c\\u000e-\\u001f\\u007f\\ud800-\\udfff';
+
 /** A line of text a person wrote: something in it, no control characters. */
 export const shortText = (title: string, maxLength = 120) =>
   Type.String({
     title,
     minLength: 1,
     maxLength,
-    pattern:
-      '^[^\\u0000-\\u0008\\u000b\\u000c\\u000e-\\u001f\\u007f]*[^\\s\\u0000-\\u001f\\u007f][^\\u0000-\\u0008\\u000b\\u000c\\u000e-\\u001f\\u007f]*$',
+    pattern: `^[^${NO_TEXT}]*[^\\s${NO_TEXT}][^${NO_TEXT}]*$`,
   });
 
 /** Text that may be empty. */
 export const longText = (title: string, maxLength = 2000) =>
-  Type.String({ title, maxLength, pattern: '^[^\\u0000-\\u0008\\u000b\\u000c\\u000e-\\u001f\\u007f]*$' });
+  Type.String({ title, maxLength, pattern: `^[^${NO_TEXT}]*$` });
+
+/** Counters are 32-bit in the database. */
+export const MOST_ROWS = 2_147_483_647;
 
 /** The version a person saw when they began to edit; a write against an older one is refused. */
-export const Version = Type.Integer({ title: 'Version', minimum: 1 });
+export const Version = Type.Integer({ title: 'Version', minimum: 1, maximum: MOST_ROWS });
 
 /** One page of a long list. */
 export const page = <T extends TSchema>(item: T) =>

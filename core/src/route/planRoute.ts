@@ -64,9 +64,9 @@ function refuseLostOverrides({ overrides, process }: RouteInput, operations: Ope
   for (const { operation, setting } of overrides) {
     const found = operations.find(({ id }) => id === operation);
     if (!found)
-      throw new RangeError(`operation “${operation}” is not part of ${PROCESS_NAMES[process]} here`);
+      throw new RangeError(`Operation “${operation}” is not part of ${PROCESS_NAMES[process]} here.`);
     if (!found.settings.some(({ key }) => key === setting))
-      throw new RangeError(`“${found.title}” has no setting “${setting}”`);
+      throw new RangeError(`“${found.title}” has no setting “${setting}”.`);
   }
 }
 

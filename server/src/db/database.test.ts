@@ -55,6 +55,7 @@ describe('the database', function () {
       databaseProblem(new DatabaseError(Object.assign(new Error('x'), { code, sql: '' })));
     expect(refusal('53100')?.code).to.equal('disk-full');
     expect(refusal('57P01')?.code).to.equal('database-away');
+    expect(refusal('22003')?.code).to.equal('invalid-input');
     expect(refusal('23505')).to.equal(null);
     const away = databaseProblem(new ConnectionRefusedError(new Error('x')));
     expect(away)

@@ -14,19 +14,23 @@ const AWAY_CODES = new Set([
   'EPIPE',
 ]);
 const FULL_CODES = new Set(['53100', 'ENOSPC']);
+/** A number or a date beyond what its column holds. */
+const BEYOND_CODES = new Set(['22003', '22008']);
 
 const AWAY =
   'The database is not answering. What you entered is still on your screen: try again in a moment.';
+const BEYOND = 'One of the numbers or dates is too large or too small to be kept.';
 const FULL = 'The disk of the server is full. Nothing was saved: free some space, then try again.';
 
 /**
- * Turns a database that is away or full into words; everything else is not ours to explain.
+ * Turns a database that is away or full, or cannot hold a value, into words; everything else is not ours to explain.
  *
  * @returns `null` when the error is of another kind
  */
 export function databaseProblem(error: unknown): DomainError | null {
   const code = codeOf(error);
   if (FULL_CODES.has(code)) return new DomainError('disk-full', FULL, {}, { cause: error });
+  if (BEYOND_CODES.has(code)) return new DomainError('invalid-input', BEYOND, {}, { cause: error });
   if (error instanceof ConnectionError || AWAY_CODES.has(code))
     return new DomainError('database-away', AWAY, {}, { cause: error });
   if (error instanceof Error && error.message.startsWith('Connection terminated'))

@@ -1,0 +1,306 @@
+import { randomUUID } from 'node:crypto';
+import type { Problem, Run } from '@saltflat/contract';
+import { expect } from 'chai';
+import { orderInput, plannedOrder, startTestServer } from './testing/testServer.ts';
+import type { TestServer } from './testing/testServer.ts';
+
+interface JsonSchema {
+  type?: string;
+  enum?: unknown[];
+  const?: unknown;
+  anyOf?: JsonSchema[];
+  properties?: Record<string, JsonSchema>;
+  required?: string[];
+  patternProperties?: Record<string, JsonSchema>;
+  items?: JsonSchema;
+  minItems?: number;
+  minimum?: number;
+  maximum?: number;
+  exclusiveMinimum?: number;
+  minLength?: number;
+  maxLength?: number;
+  format?: string;
+}
+interface Described {
+  method: 'get' | 'post' | 'put';
+  path: string;
+  query: { name: string; schema: JsonSchema }[];
+  body: JsonSchema | null;
+}
+
+/** Calls of each endpoint; more find more, see `SALTFLAT_HOSTILE_ROUNDS`. */
+const ROUNDS = Number(process.env.SALTFLAT_HOSTILE_ROUNDS ?? 12);
+
+/** What people and machines send that is no honest value. */
+const HOSTILE = [
+  '',
+  ' ',
+  '0',
+  '-1',
+  '1e400',
+  'NaN',
+  'null',
+  "'; drop table customer_order; --",
+  '%_\\',
+  '<script>alert(1)</script>',
+  '=1+1',
+  '\u0000',
+  'a\u0000b',
+  '\ud800',
+  '\u202e‮𝕊😀',
+  '../../etc/passwd',
+  '{"a":1}',
+  '[]',
+  'x'.repeat(300),
+  '2031-02-30T99:99:99Z',
+  '0001-01-01T00:00:00Z',
+  '+275760-09-13T00:00:00Z',
+];
+const HOSTILE_NUMBERS = [0, -0, -1, 0.5, 1e-320, 1e21, 2 ** 31, 2 ** 53, -(2 ** 53), 1e308];
+
+const STRANGE: readonly unknown[] = [...HOSTILE, ...HOSTILE_NUMBERS, null, [], {}];
+
+/** Numerical Recipes' linear congruential generator, 0–1: a failure comes back with its seed. */
+function lcg(seed: number): () => number {
+  let state = Math.imul(seed + 1, 2_654_435_761) >>> 0; // neighbouring seeds begin far apart
+  return () => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 2 ** 32;
+}
+
+/** Bodies that a schema allows, with strange leaves, and now and then one it does not. */
+class Sender {
+  private readonly random: () => number;
+  private readonly ids: readonly string[];
+  /** Share of leaves that are strange: a body that is strange all over is refused at the door. */
+  private readonly strangeness: number;
+
+  constructor(seed: number, ids: readonly string[]) {
+    this.random = lcg(seed);
+    this.ids = ids;
+    this.strangeness = this.pick([0, 0.02, 0.3]);
+  }
+
+  pick<T>(from: readonly T[]): T {
+    return from[Math.floor(this.random() * from.length)]!;
+  }
+
+  isLikely(share: number): boolean {
+    return this.random() < share;
+  }
+
+  path(path: string): string {
+    return path.replaceAll(/\{\w+\}/g, () =>
+      encodeURIComponent(this.isLikely(0.8) ? this.pick(this.ids) : this.pick(HOSTILE).toWellFormed() || 'x'),
+    );
+  }
+
+  value(schema: JsonSchema): unknown {
+    if (this.isLikely(this.strangeness / 8)) return this.pick([null, [], {}, true, this.pick(HOSTILE), 1e9]);
+    if (schema.const !== undefined) return schema.const;
+    if (schema.enum) return this.pick(schema.enum);
+    if (schema.anyOf) return this.value(this.pick(schema.anyOf));
+    if (schema.type === 'object' || schema.properties) return this.object(schema);
+    if (schema.type === 'array') {
+      const count = (schema.minItems ?? 0) + Math.floor(this.random() * 3);
+      return Array.from({ length: count }, () => this.value(schema.items ?? {}));
+    }
+    if (schema.type === 'boolean') return this.isLikely(0.5);
+    if (schema.type === 'null') return null;
+    if (schema.type === 'number' || schema.type === 'integer') return this.number(schema);
+    return this.text(schema);
+  }
+
+  private object({ properties = {}, required = [], patternProperties }: JsonSchema): object {
+    const own = Object.entries(properties)
+      .filter(([key]) => required.includes(key) || this.isLikely(0.7))
+      .map(([key, schema]): [string, unknown] => [key, this.value(schema)]);
+    const free = patternProperties ? [[this.pick(HOSTILE) || 'x', this.pick(HOSTILE)]] : [];
+    return Object.fromEntries([...own, ...free]) as object;
+  }
+
+  private number({ type, minimum, maximum, exclusiveMinimum }: JsonSchema): number {
+    if (this.isLikely(this.strangeness)) return this.pick(HOSTILE_NUMBERS);
+    if (minimum !== undefined && this.isLikely(0.5)) return minimum; // most often a version
+    const low = minimum ?? exclusiveMinimum ?? 0;
+    const value = low + this.random() * Math.min(1000, (maximum ?? low + 1000) - low);
+    return type === 'integer' ? Math.ceil(value) : value;
+  }
+
+  private text({ format, maxLength = 300 }: JsonSchema): string {
+    if (this.isLikely(this.strangeness)) return this.pick(HOSTILE).slice(0, maxLength);
+    if (format === 'uuid') return this.isLikely(0.9) ? this.pick(this.ids) : randomUUID();
+    if (format === 'date-time') return '2031-02-03T15:00:00.000Z';
+    return this.pick(["'; drop table run; --", '<b>bold</b>', '%_', 'ordinary', '#aabbcc']).slice(
+      0,
+      maxLength,
+    );
+  }
+}
+
+describe('whatever is sent', function () {
+  this.timeout(120_000);
+  let server: TestServer;
+  let endpoints: Described[];
+  let ids: string[];
+  before(async () => {
+    server = await startTestServer();
+    endpoints = await described(server);
+    const order = await plannedOrder(server);
+    const running = await plannedOrder(server);
+    const { body: run } = (await server.api
+      .post('/api/v1/runs')
+      .send({ lineId: running.lines[0]?.id, by: 'Ada' })
+      .expect(201)) as { body: Run };
+    const { styles, materials, machines } = server.catalogue;
+    ids = [
+      order.id,
+      order.lines[0]!.id,
+      order.lines[0]!.artwork!.id,
+      running.id,
+      running.lines[0]!.id,
+      run.id,
+      ...[styles, materials, machines].flatMap((list) => list.slice(0, 2).map(({ id }) => id)),
+      styles[0]!.colours[0]!.id,
+      'scale',
+      'hygrometer',
+    ];
+  });
+  after(() => server.stop());
+
+  it('is answered: taken, or refused in a sentence, and never with a fault of ours', async () => {
+    const codes = new Set<number>();
+    const faults: string[] = [];
+    for (const [at, { method, path, query, body }] of endpoints.entries())
+      for (let round = 0; round < ROUNDS; round++) {
+        const sender = new Sender(1000 * at + round, ids);
+        const asked = Object.fromEntries(
+          query
+            .filter(() => sender.isLikely(0.6))
+            .map(({ name, schema }) => [
+              name,
+              sender.isLikely(0.5) ? sender.pick(HOSTILE) : String(sender.value(schema)),
+            ]),
+        );
+        const request = server.api[method](`/api/v1${sender.path(path)}`).query(asked);
+        const sent = body ? sender.value(body) : undefined;
+        const answer = await (sent === undefined
+          ? request
+          : request.set('Content-Type', 'application/json').send(JSON.stringify(sent)));
+        codes.add(answer.status);
+        const what = `${method} ${path} ${JSON.stringify(asked)} ${JSON.stringify(sent)?.slice(0, 2000)}`;
+        const isInWords =
+          answer.headers['content-type']?.includes('application/problem+json') === true &&
+          /[.?!]$/.test((answer.body as Problem).detail);
+        if (answer.status >= 500 || (answer.status >= 400 && !isInWords))
+          faults.push(`${answer.status} to ${what}`);
+      }
+    expect(faults).to.deep.equal([]);
+    expect([...codes], 'some was taken, some refused').to.include.members([200, 400, 404]);
+  });
+
+  it('in one field of a sound body is answered, and what is taken comes back as it was sent', async () => {
+    const { materials, machines, styles } = server.catalogue;
+    const bare = <T extends { id: string; version: number }>({ id: _id, version: _version, ...record }: T) =>
+      record;
+    const film = bare(materials.find(({ kind }) => kind === 'film')!);
+    const press = bare(machines.find(({ kind }) => kind === 'press')!);
+    const { colours, ...tee } = bare(styles[0]!);
+    const blank = { ...tee, colours: colours.map(({ id: _id, ...colour }) => colour) };
+    const sound = {
+      '/orders': orderInput(server, null),
+      '/shop/materials': film,
+      '/shop/machines': press,
+      '/shop/blanks': blank,
+    };
+    const cases = Object.entries(sound).flatMap(([path, body]) =>
+      leavesOf(body).flatMap((leaf, i) =>
+        STRANGE.filter((_, k) => (i + k) % 3 === 0).map((strange, k) => {
+          const name = 'name' in body ? { name: `${body.name} ${i}.${k}` } : {}; // each a name of its own
+          return { path, leaf, strange, body: withLeaf({ ...body, ...name }, leaf, strange) };
+        }),
+      ),
+    );
+    const faults: string[] = [];
+    let taken = 0;
+    for (const { path, leaf, strange, body } of cases) {
+      const answer = await server.api
+        .post(`/api/v1${path}`)
+        .set('Content-Type', 'application/json')
+        .send(JSON.stringify(body));
+      const what = `${answer.status} to ${path} ${leaf.join('/')} = ${JSON.stringify(strange)}`;
+      if (answer.status >= 500) faults.push(what);
+      if (answer.status !== 201) continue;
+      taken++;
+      const [field] = leaf;
+      if (path !== '/orders' || (field !== 'customer' && field !== 'note')) continue;
+      const kept = (answer.body as Record<string, unknown>)[field];
+      if (kept !== strange && kept !== String(strange).trim())
+        faults.push(`${what}, kept as ${String(kept)}`);
+    }
+    expect(faults).to.deep.equal([]);
+    expect(taken).to.be.above(10);
+  });
+
+  it('leaves the shop working', async () => {
+    const order = await plannedOrder(server, { customer: 'After the storm' });
+    expect(order.lines[0]?.planProblem ?? order.lines[0]?.state).to.be.a('string');
+    await server.api.get('/api/v1/orders').expect(200);
+    await server.api.get('/api/v1/catalogue').expect(200);
+  });
+
+  it('as bytes is a picture, or is refused in a sentence', async () => {
+    for (const path of ['/artworks', '/photos'])
+      for (const bytes of [
+        Buffer.alloc(1),
+        Buffer.from('89504e470d0a1a0a', 'hex'),
+        Buffer.from('GIF89a'),
+        Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="1e9" height="1e9"/>'),
+        Buffer.from('%PDF-1.7'),
+        Buffer.from('II*\u0000\u0008\u0000\u0000\u0000', 'latin1'),
+      ]) {
+        const { status, body } = await server.api
+          .post(`/api/v1${path}`)
+          .query({ name: 'a\u0000<b>.png' })
+          .set('Content-Type', 'application/octet-stream')
+          .send(bytes);
+        expect(status, `${path} ${bytes.subarray(0, 8).toString('hex')}`).to.be.within(400, 499);
+        expect((body as Problem).detail).to.match(/[.?!]$/);
+      }
+  });
+});
+
+type Path = readonly (string | number)[];
+
+/** Where every value of a document is that holds no others. */
+function leavesOf(value: unknown, path: Path = []): Path[] {
+  if (value === null || typeof value !== 'object') return [path];
+  return Object.entries(value).flatMap(([key, own]) =>
+    leavesOf(own, [...path, Array.isArray(value) ? Number(key) : key]),
+  );
+}
+
+/** The document with another value there; the document itself stays as it is. */
+function withLeaf(value: unknown, [key, ...rest]: Path, leaf: unknown): unknown {
+  if (key === undefined) return leaf;
+  if (Array.isArray(value))
+    return value.map((own: unknown, i) => (i === key ? withLeaf(own, rest, leaf) : own));
+  const record = value as Record<string, unknown>; // arrays are behind us
+  return { ...record, [key]: withLeaf(record[key], rest, leaf) };
+}
+
+async function described({ api }: TestServer): Promise<Described[]> {
+  interface Operation {
+    parameters?: { name: string; in: string; schema: JsonSchema }[];
+    requestBody?: { content: Record<string, { schema?: JsonSchema }> };
+  }
+  const { body } = (await api.get('/api/v1/openapi.json').expect(200)) as {
+    body: { paths: Record<string, Record<string, Operation>> };
+  };
+  return Object.entries(body.paths).flatMap(([path, methods]) =>
+    Object.entries(methods).map(([method, { parameters = [], requestBody }]) => ({
+      method: method as Described['method'],
+      path,
+      query: parameters.filter((own) => own.in === 'query'),
+      body: requestBody?.content['application/json']?.schema ?? null,
+    })),
+  );
+}
