@@ -11,13 +11,13 @@ import { run, say } from './lib/say.mjs';
 import { startDemoServer } from './lib/testServer.mjs';
 
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
+const LINT = [
+  'lint',
+  bin('eslint'),
+  ['.', '--cache', '--cache-location', 'node_modules/.cache/eslint/', '--max-warnings', '0'],
+];
 const CHECKS = [
   ['types', process.execPath, ['node_modules/typescript7/bin/tsc', '-b']],
-  [
-    'lint',
-    bin('eslint'),
-    ['.', '--cache', '--cache-location', 'node_modules/.cache/eslint/', '--max-warnings', '0'],
-  ],
   [
     'boundaries',
     bin('depcruise'),
@@ -46,9 +46,8 @@ await run(async () => {
   const cluster = await openCluster({ home, isThrowaway: true });
   mkdirSync(join(ROOT, 'test-results'), { recursive: true });
   try {
-    const lint = CHECKS.filter(([name]) => name === 'lint');
-    const others = CHECKS.filter(([name]) => name !== 'lint');
-    await Promise.all([inTurn(lint), inTurn(others)]); // lint takes as long as all the others together
+    const linting = quiet(LINT); // takes as long as the other checks and half the tests together
+    for (const check of CHECKS) report(check, await quiet(check));
     await suite(
       'unit and server tests',
       bin('mocha'),
@@ -57,6 +56,7 @@ await run(async () => {
       /(\d+) passing/,
       /(\d+) failing/,
     );
+    report(LINT, await linting);
     await ensureBuilt();
     const server = await startDemoServer(cluster, { log: join(home, 'server.log') });
     const env = { SALTFLAT_E2E_URL: server.url, SALTFLAT_E2E_DATABASE: server.databaseUrl };
@@ -76,13 +76,10 @@ await run(async () => {
   if (counts.failed > 0) process.exitCode = 1;
 });
 
-async function inTurn(checks) {
-  for (const [name, command, args] of checks) {
-    const { code, text } = await quiet(command, args);
-    say(`\n— ${name}`);
-    if (code !== 0) process.stdout.write(text);
-    counts[code === 0 ? 'passed' : 'failed']++;
-  }
+function report([name], { code, text }) {
+  say(`\n— ${name}`);
+  if (code !== 0) process.stdout.write(text);
+  counts[code === 0 ? 'passed' : 'failed']++;
 }
 
 async function suite(name, command, args, env, passed, failed) {
@@ -93,7 +90,7 @@ async function suite(name, command, args, env, passed, failed) {
 }
 
 /** Several at once would mix their lines: what one says is kept until it is done. */
-function quiet(command, args) {
+function quiet([, command, args]) {
   return new Promise((resolve) => {
     const child = spawn(command, args, {
       cwd: ROOT,

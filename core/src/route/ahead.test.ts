@@ -1,6 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { anyLine, cap, cottonTee, equipment, hoodie, lineOf, small } from '../fixtures/index.ts';
+import {
+  anyLine,
+  cap,
+  cottonTee,
+  equipment,
+  hoodie,
+  lineOf,
+  polyesterBib,
+  small,
+} from '../fixtures/index.ts';
 import { planRoute, planWork, promiseSlip, traceHeat } from './index.ts';
 import type { Operation, Route } from './index.ts';
 import { stackUnder } from './stack.ts';
@@ -109,6 +118,25 @@ describe('what lies under the plate', () => {
       'cap-foam',
       'buckram',
     ]);
+  });
+
+  it('has moisture in every layer, and fluid or ink on the one it was laid on', () => {
+    const water = (...given: Parameters<typeof stackUnder>): number[] =>
+      stackUnder(...given)
+        .filter(({ material }) => material === 'cotton-jersey')
+        .map(({ waterGM2 }) => waterGM2);
+    expect(water(cottonTee, { waterGM2: 14 })).to.deep.equal([14, 14]);
+    expect(water(cottonTee, { wetGM2: 117 })).to.deep.equal([117, 0]);
+    expect(water(cottonTee, { waterGM2: 14, wetGM2: 117 })).to.deep.equal([131, 14]);
+  });
+
+  it('is one layer of a thin wicking knit for direct print, two for a transfer', () => {
+    const layers = (process: 'dtg' | 'dtf'): number[] =>
+      planRoute(lineOf({ process, garment: polyesterBib }))
+        .operations.filter(({ stack }) => stack.length > 0)
+        .map(({ stack }) => stack.filter(({ material }) => material === 'polyester-knit').length);
+    expect(new Set(layers('dtg'))).to.deep.equal(new Set([1]));
+    expect(new Set(layers('dtf'))).to.deep.equal(new Set([2]));
   });
 
   it('has the sheet on top and a patch over its cap, each with its own thickness', () => {

@@ -1,6 +1,6 @@
-import { FIBRES, hasFeature } from '../blank/index.ts';
+import { FIBRES, hasFeature, isThinWicking } from '../blank/index.ts';
 import type { Garment } from '../blank/index.ts';
-import type { Limit, Reason } from './documents.ts';
+import type { Limit, Reason, RouteInput } from './documents.ts';
 import type { Range } from './materials.ts';
 import { TRADE } from './tradeRanges.ts';
 import type { TradeRange } from './tradeRanges.ts';
@@ -28,6 +28,10 @@ export const isMostlyPolyester = ({ fibres }: Pick<Garment, 'fibres'>): boolean 
 /** Canvas and denim. */
 export const isHeavyWoven = ({ construction, massGM2 }: Garment): boolean =>
   construction === 'woven' && massGM2 >= HEAVY_WOVEN_G_M2;
+
+/** Thin wicking knits are opened up for direct print, so that ink and heat meet one layer only. */
+export const isSplitOpen = ({ process, garment }: Pick<RouteInput, 'process' | 'garment'>): boolean =>
+  process === 'dtg' && isThinWicking(garment);
 
 /** White ink is needed unless the fabric is white, nearly white or a pale tint. */
 export const needsWhite = ({ tone }: Pick<Garment, 'tone'>): boolean => tone === 'dark';

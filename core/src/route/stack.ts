@@ -1,7 +1,7 @@
 import { hasFeature, isCap, pressedThicknessMm } from '../blank/index.ts';
 import type { Garment } from '../blank/index.ts';
-import type { StackLayer, StackMaterial } from './documents.ts';
-import { isMostlyPolyester } from './fabric.ts';
+import type { RouteInput, StackLayer, StackMaterial } from './documents.ts';
+import { isMostlyPolyester, isSplitOpen } from './fabric.ts';
 import type { CoverSheet, SheetKind } from './materials.ts';
 
 const layer = (material: StackMaterial, dMm: number, waterGM2 = 0): StackLayer => ({
@@ -69,21 +69,29 @@ export function stackUnder(
   own: {
     sheet?: CoverSheet | null;
     carries?: keyof typeof CARRIED;
+    /** Moisture of every layer of the blank, g/m². */
     waterGM2?: number;
+    /** Fluid or wet ink on the layer that was sprayed or printed, g/m². */
+    wetGM2?: number;
     layers?: 1 | 2;
     /** A patch lying on a cap. */
     patch?: Garment | null;
   } = {},
 ): StackLayer[] {
-  const { sheet = null, carries = 'nothing', waterGM2 = 0, patch = null } = own;
+  const { sheet = null, carries = 'nothing', waterGM2 = 0, wetGM2 = 0, patch = null } = own;
   const layers = own.layers ?? (isCap(garment) || garment.kind === 'patch' ? 1 : 2);
-  const fabric = fabricLayers(garment, waterGM2);
   return [
     ...(sheet ? [layer(SHEET_MATERIALS[sheet.kind], sheet.thicknessMm)] : []),
     ...CARRIED[carries],
     ...(patch ? fabricLayers(patch, 0) : []),
-    ...fabric,
-    ...(layers === 2 ? fabric : []),
+    ...fabricLayers(garment, waterGM2 + wetGM2),
+    ...(layers === 2 ? fabricLayers(garment, waterGM2) : []),
     layer('sponge-pad', isCap(garment) ? 3 : 9),
   ];
 }
+
+/** {@link stackUnder} of the line's blank, loaded as its process loads it: slipped over, or split open to one layer. */
+export const stackOf = (
+  input: Pick<RouteInput, 'process' | 'garment'>,
+  own: Omit<NonNullable<Parameters<typeof stackUnder>[1]>, 'layers'> = {},
+): StackLayer[] => stackUnder(input.garment, isSplitOpen(input) ? { ...own, layers: 1 } : own);

@@ -13,7 +13,7 @@ import {
 } from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
-import { stackUnder } from '../stack.ts';
+import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { filmSource, isPressedNow } from './filmPress.ts';
 import { glueLimit, peelRest } from './transferPress.ts';
@@ -116,7 +116,7 @@ export const capPress: Practice = {
         input.house.capLower === 'cold' ? 'Lower plate off and cool' : 'Lower plate warm, not hot',
       ],
       look: 'Film lies flat over the curve; no bubble in the front.',
-      stack: stackUnder(garment, { carries: 'transfer' }),
+      stack: stackOf(input, { carries: 'transfer' }),
       waitAfter: peelRest(input, filmSource(input)),
     };
   },

@@ -1,8 +1,7 @@
-import { isThinWicking } from '../../blank/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { Reason, RouteInput } from '../documents.ts';
 import { coverSheetFor, inkFor, sheetDelay } from '../equip.ts';
-import { heatByShare, isMostlyPolyester, needsWhite } from '../fabric.ts';
+import { heatByShare, isMostlyPolyester, isSplitOpen, needsWhite } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
   closed,
@@ -19,7 +18,7 @@ import {
 } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
-import { stackUnder } from '../stack.ts';
+import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { isDoubleWhite } from './directPrint.ts';
 
@@ -77,7 +76,7 @@ export const directCure: Practice = {
       checks: [
         isBursts ? 'Turn the sheet between bursts' : 'Turn the sheet after each piece',
         'No ink comes off on the sheet',
-        ...(isThinWicking(garment) ? ['One layer only, underlay in place'] : []),
+        ...(isSplitOpen(input) ? ['One layer only, underlay in place'] : []),
         ...(isPolyester && isBelowInk
           ? [
               `Cooler than the ink’s own ${ink.cureC?.min} °C: only with an ink made for low heat; wash a test`,
@@ -91,21 +90,20 @@ export const directCure: Practice = {
         heat('hover', temp.value, hover.value, hovering(TRADE.hoverGapMm.start)),
         heat('cure', temp.value, dwell.value, closed(pressure.value)),
       ],
-      stack: stackUnder(garment, {
-        sheet,
-        carries: 'print',
-        layers: isThinWicking(garment) ? 1 : 2,
-        waterGM2: inkWaterGM2(input),
-      }),
+      stack: stackOf(input, { sheet, carries: 'print', wetGM2: inkWaterGM2(input) }),
     };
   },
 };
 
 const INK_WATER_G_ML = 0.6; // water in textile ink, the rest is pigment and binder (assumption)
 
-/** Water the wet print brings under the plate, g per m² of print. */
-const inkWaterGM2 = ({ print }: RouteInput): number =>
-  Math.round(((print.colourMl + print.whiteMl) * INK_WATER_G_ML) / (Math.max(1, print.inkMm2) / 1e6));
+/** Water the wet print brings under the plate, g per m² of print: white counts where it is printed, once a hit. */
+function inkWaterGM2(input: RouteInput): number {
+  const { print, garment } = input;
+  const hits = needsWhite(garment) ? (isDoubleWhite(input) ? 2 : 1) : 0;
+  const ml = print.colourMl + hits * print.whiteMl;
+  return Math.round((ml * INK_WATER_G_ML) / (Math.max(1, print.inkMm2) / 1e6));
+}
 
 function dwellReasons(input: RouteInput): Reason[] {
   const { garment, print } = input;

@@ -18,9 +18,9 @@ import {
   tradeReason,
 } from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
-import { stackUnder } from '../stack.ts';
+import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
-import { isPretreated } from './directPretreat.ts';
+import { fluidWish, isPretreated } from './directPretreat.ts';
 
 /** Gets the water out of the pretreatment under a hot plate. */
 export const directDry: Practice = {
@@ -91,7 +91,7 @@ export const directLayFibres: Practice = {
       checks: ['Dry before it is pressed'],
       look: 'Flat, no box to be seen.',
       consumes: [sheetUse(input, 'pretreatment')],
-      stack: stackUnder(input.garment, { sheet }),
+      stack: stackOf(input, { sheet }),
     };
   },
 };
@@ -107,12 +107,7 @@ const dryingPlate = (input: RouteInput): Parameters<Settle>[0] => {
 };
 
 /** Water on the print area as pretreatment leaves it, g/m²: nearly all of the fluid is water (assumption). */
-const fluidWaterGM2 = ({ garment }: RouteInput): number =>
-  Math.round(
-    TRADE.pretreatmentCottonGM2.start *
-      (garment.construction === 'fleece' ? TRADE.pretreatmentFleeceFactor.start : 1) *
-      0.9,
-  );
+const fluidWaterGM2 = (input: RouteInput): number => Math.round(0.9 * fluidWish(input).wished);
 
 function burstDry(input: RouteInput, settle: Settle): OperationDraft {
   const { sheet } = coverSheetFor(input, 'pretreatment');
@@ -159,7 +154,7 @@ function burstDry(input: RouteInput, settle: Settle): OperationDraft {
       heat(`burst ${i + 1}`, temp.value, burst.value, closed(pressure.value)),
       rest('open', 8, true),
     ]).flat(),
-    stack: stackUnder(input.garment, { sheet, waterGM2: fluidWaterGM2(input) }),
+    stack: stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) }),
   };
 }
 
@@ -197,6 +192,6 @@ function hoverDry(input: RouteInput, settle: Settle): OperationDraft {
       heat('hover', temp.value, hover.value, hovering(TRADE.hoverGapMm.start)),
       heat('press', temp.value, dwell.value, closed(35)),
     ],
-    stack: stackUnder(input.garment, { sheet, waterGM2: fluidWaterGM2(input) }),
+    stack: stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) }),
   };
 }

@@ -20,7 +20,7 @@ export const directPretreat: Practice = {
     const { garment, print, equipment, house } = input;
     const fibre = isMostlyPolyester(garment) ? 'polyester' : 'cotton';
     const fluid = needed(equipment.pretreatments[fibre], `pretreatment for ${fibre}`);
-    const { wished, isFleece, why } = wishFor(input);
+    const { wished, isFleece, why } = fluidWish(input);
     const perArea = settle({
       key: 'gM2',
       label: 'Pretreatment per area',
@@ -84,7 +84,7 @@ export const directPretreat: Practice = {
 };
 
 /** What the fabric asks for, g/m², and why. Fleece drinks more than any sheet for tees says. */
-function wishFor({ garment }: RouteInput): { wished: number; isFleece: boolean; why: string } {
+export function fluidWish({ garment }: RouteInput): { wished: number; isFleece: boolean; why: string } {
   const base = TRADE.pretreatmentCottonGM2;
   const times = ({ start }: { start: number }): number => Math.round(base.start * start);
   if (isMostlyPolyester(garment))

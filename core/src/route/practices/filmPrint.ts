@@ -158,7 +158,7 @@ export function inkUse(input: RouteInput, ink: InkSet): Consumption[] {
   });
   return [
     row('colour', print.colourMl, ink.colourCentsPerMl),
-    ...(print.whiteMl > 0 ? [row('white', print.whiteMl, ink.whiteCentsPerMl)] : []),
+    ...(print.whiteMl > 0 && ink.whiteMlM2 > 0 ? [row('white', print.whiteMl, ink.whiteCentsPerMl)] : []),
   ];
 }
 

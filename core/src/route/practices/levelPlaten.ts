@@ -1,8 +1,8 @@
-import { isThinWicking } from '../../blank/index.ts';
 import { rest } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { crossesPocket } from '../../placement/index.ts';
 import type { RouteInput } from '../documents.ts';
+import { isSplitOpen } from '../fabric.ts';
 import { placementOf } from '../placing.ts';
 
 /** Makes the platen level where a pocket would lift the print, once for the whole line. */
@@ -47,7 +47,7 @@ export function isOverPocket(input: RouteInput): boolean {
 export const splitLoad: Practice = {
   id: 'split-load',
   station: 'preparation',
-  applies: ({ garment }) => isThinWicking(garment),
+  applies: isSplitOpen,
   plan: () => ({
     title: 'Split open and lay single',
     per: 'piece',

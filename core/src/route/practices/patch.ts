@@ -21,7 +21,7 @@ import {
 } from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
-import { stackUnder } from '../stack.ts';
+import { stackOf, stackUnder } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { capPressure, lowerPlate } from './capPress.ts';
 import { filmSource } from './filmPress.ts';
@@ -197,7 +197,7 @@ export const patchCapPress: Practice = {
       ],
       look: 'Edges down all round, no rim of glue, no bubble in the front.',
       consumes: mat ? [sheetWear(mat)] : [],
-      stack: stackUnder(garment, { sheet: mat, carries: 'bonded', patch: blank }),
+      stack: stackOf(input, { sheet: mat, carries: 'bonded', patch: blank }),
       waitAfter: { minS: 60, maxS: null, why: 'Let it cool on the form before it is taken off.' },
     };
   },

@@ -1,4 +1,4 @@
-import { hasFeature, isCap, isThinWicking } from '../../blank/index.ts';
+import { hasFeature, isCap } from '../../blank/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
 import { capPressFor } from '../equip.ts';
@@ -17,7 +17,7 @@ import {
   tradeReason,
 } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
-import { shelfWaterGM2, stackUnder } from '../stack.ts';
+import { shelfWaterGM2, stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 
 /** Drives the moisture out and lays the fibres flat, before a transfer and before a direct print alike. */
@@ -36,7 +36,6 @@ export const prePress: Practice = {
     const dwell = settle(dwellProposal(dwellReasons(input)));
     const { kPa, why } = pressureFor(input);
     const pressure = settle(pressureProposal(input, kPa, why));
-    const layers = isThinWicking(garment) ? 1 : 2;
     return {
       title: 'Pre-press the blank',
       ...pressedOnce(onPress(input), 'pre-press', { temp, dwell, pressure }),
@@ -44,7 +43,7 @@ export const prePress: Practice = {
       checks: ['Lint rolled off', 'No seam, zip or pocket under the print area', 'Not roughed up afterwards'],
       look: 'Flat, dry, a little steam and then none.',
       cautions: [...PRESS_CAUTIONS, CAUTIONS.steam],
-      stack: stackUnder(garment, { layers, waterGM2: shelfWaterGM2(garment) }),
+      stack: stackOf(input, { waterGM2: shelfWaterGM2(garment) }),
     };
   },
 };
@@ -101,7 +100,7 @@ export const prePressCap: Practice = {
       look: 'The front keeps the form’s curve.',
       cautions: [...PRESS_CAUTIONS, CAUTIONS.steam],
       phases: [heat('pre-press', temp.value, dwell.value, closed(40))],
-      stack: stackUnder(garment, { waterGM2: shelfWaterGM2(garment) }),
+      stack: stackOf(input, { waterGM2: shelfWaterGM2(garment) }),
     };
   },
 };

@@ -16,7 +16,7 @@ import {
 } from '../practiceParts.ts';
 import type { OperationDraft, Settle } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
-import { stackUnder } from '../stack.ts';
+import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 
 /** What a transfer brings to the press: whose sheet it is, and how it is peeled. */
@@ -110,7 +110,7 @@ export function pressTransfer(
     ],
     look: 'Film lies flat all over; no bubble when it opens.',
     consumes: [sheetUse(input, 'press')],
-    stack: stackUnder(garment, { sheet, carries: 'transfer' }),
+    stack: stackOf(input, { sheet, carries: 'transfer' }),
     waitAfter: peelRest(input, source),
   };
 }
@@ -156,6 +156,6 @@ export function pressAgain(
         ? 'Slightly glossy, edges sunk into the fabric.'
         : 'Matt, edges sunk into the fabric.',
     consumes: [sheetUse(input, own.use)],
-    stack: stackUnder(input.garment, { sheet, carries: 'bonded' }),
+    stack: stackOf(input, { sheet, carries: 'bonded' }),
   };
 }

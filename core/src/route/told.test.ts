@@ -1,0 +1,108 @@
+import { expect } from 'chai';
+import {
+  ROUTES_AS_TOLD,
+  cap,
+  cottonTee,
+  hoodie,
+  housed,
+  lineOf,
+  polyesterBib,
+  small,
+} from '../fixtures/index.ts';
+import { formatDuration, formatQuantity } from '../units/index.ts';
+import { planRoute } from './index.ts';
+import type { Operation, Route, RouteInput } from './index.ts';
+
+const white = { ...cottonTee, tone: 'light' as const, colourName: 'White', colourHex: '#ffffff' };
+const capFront = { garment: cap, ...small('cap-front') };
+
+/** Lines that between them go through every practice. */
+const LINES: Record<string, Partial<RouteInput>> = {
+  'film on cotton': { process: 'dtf' },
+  'film on polyester, hot peel': {
+    process: 'dtf',
+    garment: polyesterBib,
+    house: housed({ filmPeel: 'hot', meltMeans: 'griddle' }),
+  },
+  'film for stock, two coats, hovered': {
+    process: 'dtf',
+    house: housed({ filmUse: 'stock', powderCoats: 'two', meltMeans: 'hover' }),
+  },
+  'film on a cap, warm from below': { process: 'dtf', ...capFront, house: housed({ capLower: 'warm' }) },
+  'film on fleece through silicone': {
+    process: 'dtf',
+    garment: hoodie,
+    house: housed({ coverSheet: 'silicone', secondPress: '15', preheat: 'long' }),
+  },
+  'film made on the direct printer': {
+    process: 'dtf-platen',
+    house: housed({ filmHold: 'liquid', powderStand: 'stand' }),
+  },
+  'direct on navy cotton': { process: 'dtg' },
+  'direct on white cotton': { process: 'dtg', garment: white },
+  'direct on a thin polyester': {
+    process: 'dtg',
+    garment: polyesterBib,
+    house: housed({ spraying: 'hand' }),
+  },
+  'direct on fleece over its pocket, air-dried': {
+    process: 'dtg',
+    garment: hoodie,
+    house: housed({ pretreatmentDrying: 'air', rollering: 'left' }),
+    placement: { ...lineOf().placement, dropMm: 140 },
+  },
+  'direct, hovered dry, cured in bursts': {
+    process: 'dtg',
+    house: housed({ pretreatmentDrying: 'hover', directCure: 'bursts', whiteHits: 'double' }),
+  },
+  'sublimation ink on film': { process: 'sub-film', garment: white, ...small('left-chest') },
+  'bought-in transfers': { process: 'bought-in' },
+  'a patch on a cap under a mat, tacked with the iron': { process: 'patch-cap', ...capFront },
+  'a patch on a cap, bare, tacked with the press': {
+    process: 'patch-cap',
+    ...capFront,
+    house: housed({ patchTack: 'press', capMat: 'bare' }),
+  },
+};
+
+const seconds = (s: number): string => formatDuration(Math.round(s)).replaceAll('\u00a0', ' ');
+const plain = (text: string): string => text.replaceAll('\u00a0', ' ');
+
+/** An operation as it would be told over the bench: what, on what, how long, how set, with what, and then what. */
+function told({ id, per, perLoad, machine, ...operation }: Operation): string {
+  const { handsS, machineS, settings, sheet, waitAfter, weighIn, consumes, stack } = operation;
+  const loads = perLoad === null ? 'all at once' : `${perLoad} at once`;
+  const parts = [
+    `${id}${machine ? ` on ${machine}` : ''}`,
+    per === 'piece' ? 'each' : loads,
+    `hands ${seconds(handsS)}${machineS > 0 ? `, alone ${seconds(machineS)}` : ''}`,
+    settings.map(({ key, value, kind }) => `${key} ${plain(formatQuantity(value, kind))}`).join(', '),
+    sheet ? `under ${sheet}` : '',
+    weighIn ? `weigh in ${weighIn.targetG} ± ${weighIn.toleranceG} g` : '',
+    consumes.map(({ what, amount, cents }) => `${what} ${short(amount)} for ${short(cents)} c`).join(', '),
+    stack
+      .map(({ material, dMm, waterGM2 }) => `${material} ${dMm}${waterGM2 ? ` ${waterGM2} g` : ''}`)
+      .join(' / '),
+    waitAfter
+      ? `then ${seconds(waitAfter.minS)} to ${waitAfter.maxS === null ? 'any time' : seconds(waitAfter.maxS)}`
+      : '',
+  ];
+  return parts.filter((part) => part !== '').join(' | ');
+}
+const short = (value: number): string => String(Number(value.toPrecision(3)));
+
+const routeAsTold = (route: Route): string[] => [
+  `${seconds(route.totals.handsS)} of hands, ${seconds(route.totals.elapsedS)} in all, rests ${seconds(route.restBeforeDispatchS)}`,
+  ...route.operations.map(told),
+];
+
+describe('a route as it would be told over the bench', () => {
+  for (const [name, own] of Object.entries(LINES))
+    it(name, () => {
+      expect(routeAsTold(planRoute(lineOf(own)))).to.deep.equal(ROUTES_AS_TOLD[name]);
+    });
+
+  it('is written down for every line above and for no other', () => {
+    expect(Object.keys(ROUTES_AS_TOLD)).to.deep.equal(Object.keys(LINES));
+  });
+});
