@@ -41,11 +41,18 @@ export function makeEvent(
   };
 }
 
+/** What other pages had written when this one began, by key. */
+const adopted = new Map<string, string>();
+
 /** Events left behind by pages that closed before they were sent; sending one twice is harmless. */
 function leftBehind(): OutboxEntry[] {
   return Object.keys(localStorage)
     .filter((key) => key.startsWith(PREFIX))
-    .flatMap((key) => JSON.parse(localStorage.getItem(key) ?? '[]') as OutboxEntry[]); // written by us alone
+    .flatMap((key) => {
+      const text = localStorage.getItem(key) ?? '[]';
+      adopted.set(key, text);
+      return JSON.parse(text) as OutboxEntry[]; // written by us alone
+    });
 }
 
 /** Steps done on the floor that the server has not yet confirmed; kept on this device until it has. */
@@ -74,12 +81,11 @@ export const outboxSlice = createSlice({
 
 /** Writes what waits to this device; a page that closes now loses nothing. */
 export function keepOutbox(waiting: readonly OutboxEntry[]): void {
-  for (const key of Object.keys(localStorage)) {
-    const isAdopted = key.startsWith(PREFIX) && key !== PREFIX + clientId;
-    if (isAdopted && waiting.length === 0) localStorage.removeItem(key);
-  }
-  if (waiting.length === 0) localStorage.removeItem(PREFIX + clientId);
-  else localStorage.setItem(PREFIX + clientId, JSON.stringify(waiting));
+  if (waiting.length === 0) {
+    // a page that is still open may have written more since: that is its own to send
+    for (const [key, text] of adopted) if (localStorage.getItem(key) === text) localStorage.removeItem(key);
+    localStorage.removeItem(PREFIX + clientId);
+  } else localStorage.setItem(PREFIX + clientId, JSON.stringify(waiting));
 }
 
 export const { eventHappened, eventsConfirmed, eventsRefused, refusalsSeen } = outboxSlice.actions;
