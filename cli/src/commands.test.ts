@@ -1,9 +1,8 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { DEMO_MACHINES, DEMO_MATERIALS } from '@saltflat/demo';
+import { demoLine } from '@saltflat/demo';
 import { ArtworkReport, parse, ratesOf, routeInputOf } from '@saltflat/contract';
-import type { LineDocument } from '@saltflat/contract';
 import { priceRoute } from '@saltflat/core/cost';
 import type { PieceCost } from '@saltflat/core/cost';
 import { planRoute } from '@saltflat/core/route';
@@ -18,47 +17,7 @@ function write(name: string, content: Buffer | object): string {
   writeFileSync(file, Buffer.isBuffer(content) ? content : JSON.stringify(content));
   return file;
 }
-const id = '7f1d9a54-0b1e-4c5e-9a52-3f6f0b7f3a01';
-const line: LineDocument = {
-  process: 'dtf',
-  pieces: 10,
-  blankCents: 340,
-  garment: {
-    name: 'Harbour tee',
-    kind: 'tee',
-    fibres: { cotton: 1, polyester: 0, elastane: 0, nylon: 0, other: 0 },
-    construction: 'knit',
-    massGM2: 180,
-    thicknessMm: null,
-    features: [],
-    dyeMigrates: false,
-    colourName: 'Navy',
-    colourHex: '#1b2a4a',
-    tone: 'dark',
-    maxPressC: null,
-  },
-  print: {
-    lineWidthMm: 200,
-    widthMm: 200,
-    heightMm: 200,
-    inkMm2: 30000,
-    whiteShare: 0.6,
-    colourMl: 0.2,
-    whiteMl: 0.3,
-    powderG: 1.4,
-    filmM2: 0.044,
-    pretreatmentM2: 0.05,
-  },
-  placement: {
-    key: 'full-front',
-    dropMm: 75,
-    sizes: [{ size: 'M', quantity: 10, bodyWidthMm: 510, collarDropMm: null }],
-    areas: [],
-    grades: [],
-  },
-  materials: DEMO_MATERIALS.map((material) => ({ id, version: 1, ...material })),
-  machines: DEMO_MACHINES.map((machine) => ({ id, version: 1, ...machine })),
-};
+const line = demoLine();
 
 describe('the command line', () => {
   it('measures an artwork', async () => {
@@ -129,7 +88,7 @@ describe('the command line', () => {
       };
       const route = planRoute(routeInputOf(document));
       expect(printed.route).to.deep.equal(route);
-      expect(printed.cost).to.deep.equal(priceRoute(route, 340, 10, ratesOf(document)));
+      expect(printed.cost).to.deep.equal(priceRoute(route, 343, 24, ratesOf(document)));
     }
   });
 

@@ -1,5 +1,6 @@
 export { DEMO_ART } from './art.ts';
 export type { DemoArt } from './art.ts';
+export { demoLine } from './line.ts';
 export { DEMO_ORDERS } from './orders.ts';
 export type { DemoLine, DemoOrder } from './orders.ts';
 export { inventRun } from './runHistory.ts';

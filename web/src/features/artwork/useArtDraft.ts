@@ -1,5 +1,6 @@
 import type { ArtStep, UnderbaseSettings } from '@saltflat/core/artwork';
 import { useCallback, useEffect, useState } from 'react';
+import { beginWith, changed, redone, undone } from './draftHistory.ts';
 
 /** What a person is trying on an artwork before it is kept for the line. */
 export interface ArtDraft {
@@ -8,14 +9,6 @@ export interface ArtDraft {
   chokeMm: number;
   density: number;
   widthMm: number;
-}
-
-interface History {
-  past: ArtDraft[];
-  now: ArtDraft;
-  future: ArtDraft[];
-  /** Changes of one kind in a row, a slider being drawn, are one step back. */
-  lastKind: string;
 }
 
 export interface ArtDraftState {
@@ -30,18 +23,11 @@ export interface ArtDraftState {
   reset: () => void;
 }
 
-const LONGEST_PAST = 100;
-
 /** A draft with undo and redo that survives a reload of the page, kept apart for each line and what was kept for it. */
 export function useArtDraft(lineId: string, kept: ArtDraft): ArtDraftState {
   const keptKey = JSON.stringify(kept);
   const store = `saltflat.art.${lineId}`;
-  const [history, setHistory] = useState<History>(() => ({
-    past: [],
-    now: restored(store, keptKey) ?? kept,
-    future: [],
-    lastKind: '',
-  }));
+  const [history, setHistory] = useState(() => beginWith(restored(store, keptKey) ?? kept));
   const { past, now, future } = history;
   const isChanged = JSON.stringify(now) !== keptKey;
 
@@ -50,29 +36,12 @@ export function useArtDraft(lineId: string, kept: ArtDraft): ArtDraftState {
     else localStorage.removeItem(store);
   }, [store, keptKey, now, isChanged]);
 
-  const change = useCallback((part: Partial<ArtDraft>, kind = ''): void => {
-    setHistory((before) => {
-      const next = { ...before.now, ...part };
-      if (JSON.stringify(next) === JSON.stringify(before.now)) return before;
-      const isSameMove = kind !== '' && kind === before.lastKind;
-      const past = isSameMove ? before.past : [...before.past, before.now].slice(-LONGEST_PAST);
-      return { past, now: next, future: [], lastKind: kind };
-    });
-  }, []);
-  const undo = useCallback((): void => {
-    setHistory((before) => {
-      const last = before.past.at(-1);
-      return last
-        ? { past: before.past.slice(0, -1), now: last, future: [before.now, ...before.future], lastKind: '' }
-        : before;
-    });
-  }, []);
-  const redo = useCallback((): void => {
-    setHistory((before) => {
-      const [next, ...rest] = before.future;
-      return next ? { past: [...before.past, before.now], now: next, future: rest, lastKind: '' } : before;
-    });
-  }, []);
+  const change = useCallback(
+    (part: Partial<ArtDraft>, kind?: string): void => setHistory((before) => changed(before, part, kind)),
+    [],
+  );
+  const undo = useCallback((): void => setHistory(undone), []);
+  const redo = useCallback((): void => setHistory(redone), []);
   const reset = useCallback((): void => change(JSON.parse(keptKey) as ArtDraft), [change, keptKey]);
   return {
     draft: now,

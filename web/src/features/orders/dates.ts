@@ -10,10 +10,12 @@ export const isLate = (iso: string, state: string, nowMs: number): boolean =>
 /** Value for a date-and-time field, local time. */
 export const toLocalField = (iso: string): string => dayjs(iso).format('YYYY-MM-DDTHH:mm');
 
-/** ISO instant of a date-and-time field; `null` when it is not one. */
+/** ISO instant of a date-and-time field; `null` when it is not one, the 45th of a 13th month included. */
 export function fromLocalField(text: string): string | null {
   const parsed = dayjs(text);
-  return text !== '' && parsed.isValid() ? parsed.toISOString() : null;
+  if (text === '' || !parsed.isValid()) return null;
+  const iso = parsed.toISOString();
+  return toLocalField(iso) === text.slice(0, 16) ? iso : null;
 }
 
 /** Five in the afternoon, three days on: where a new order's due time starts. */
