@@ -71,6 +71,15 @@ describe('melting more film than the machine takes', () => {
     expect(melted({ equipment: tray }).checks.join(' ')).to.contain('Larger than Oven: melted half by half');
   });
 
+  it('wants powder on the first prints before they are dry, where printing all takes longer than ink stays wet', () => {
+    const checks = (pieces: number, process: 'dtf' | 'dtf-platen' = 'dtf'): string =>
+      operationOf(planRoute(lineOf({ process, pieces })), 'print-film').checks.join(' ');
+    // 0.09 m² at 22 min/m² is two minutes a print, and ink stays wet for five
+    expect(checks(2)).to.not.contain('as it comes off');
+    expect(checks(3)).to.contain('Powder as it comes off, 2 at a time at most');
+    expect(checks(3, 'dtf-platen')).to.contain('as it comes off, 1 at a time');
+  });
+
   it('films printed on a platen go on it load by load as well', () => {
     const route = planRoute(lineOf({ process: 'dtf-platen', pieces: 3 }));
     const [print] = route.operations;

@@ -67,7 +67,7 @@ export function LedgerPage() {
           className="search"
           style={{ width: 196 }}
           aria-label="Search the ledger"
-          placeholder="Search line, customer, person"
+          placeholder="Line, customer, person"
           value={search}
           onChange={(event) => setSearch(event.target.value)}
         />

@@ -34,6 +34,7 @@ export const filmPrint: Practice = {
       settings: [...whiteSettings(settle), pauseSetting(settle), mirrorSetting(printer, settle)],
       checks: [
         'White ink agitated, nozzle check clean',
+        ...wetCheck(input, mode.minPerM2),
         ...filmChecks(film),
         `Mode ${mode.name}: ${mode.why}`,
         mirrorCheck(printer),
@@ -78,6 +79,7 @@ export const platenFilmPrint: Practice = {
       checks: [
         `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'} on the platen: ${houseReason(input, 'filmHold', null).text}`,
         'Platen at its highest: film is thinner than any garment',
+        ...wetCheck(input, mode.minPerM2),
         ...filmChecks(film),
         ...(isTwoJobs
           ? [
@@ -96,12 +98,26 @@ export const platenFilmPrint: Practice = {
   },
 };
 
+/** Printing time of one print at a mode's speed, s. */
+const printS = (input: RouteInput, minPerM2: number): number =>
+  input.print.filmM2 * areaScale(input) * minPerM2 * 60;
+
+/** Where the first prints would be dry before the last is printed. */
+export function wetCheck(input: RouteInput, minPerM2: number): string[] {
+  const inTime = Math.max(1, Math.floor(TRADE.powderStandS.max / printS(input, minPerM2)));
+  return input.pieces > inTime
+    ? [
+        `Powder as it comes off, ${inTime} at a time at most: the first would be dry before the last is printed`,
+      ]
+    : [];
+}
+
 /** A printer at work on all prints of the line at a mode's speed: one after the other. */
 export function printed(
   input: RouteInput,
   minPerM2: number,
 ): Pick<OperationDraft, 'per'> & Required<Pick<OperationDraft, 'machineS' | 'timerPieceS' | 'phases'>> {
-  const pieceS = input.print.filmM2 * areaScale(input) * minPerM2 * 60;
+  const pieceS = printS(input, minPerM2);
   const machineS = Math.round(pieceS * input.pieces);
   return { per: 'batch', machineS, timerPieceS: pieceS, phases: [rest('print', machineS)] };
 }

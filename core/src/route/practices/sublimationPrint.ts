@@ -2,7 +2,7 @@ import type { RouteInput } from '../documents.ts';
 import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { houseReason, rest } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
-import { WAIT_FOR_POWDER, filmUse, inkUse, mirrorCheck, printed } from './filmPrint.ts';
+import { WAIT_FOR_POWDER, filmUse, inkUse, mirrorCheck, printed, wetCheck } from './filmPrint.ts';
 
 /** Makes film go through a desk printer's rollers. */
 export const sublimationFeed: Practice = {
@@ -40,6 +40,7 @@ export const sublimationPrint: Practice = {
       handsS: 45 * sheetsOf(input),
       checks: [
         'No white: what is white in the art shows the garment',
+        ...wetCheck(input, mode.minPerM2),
         mirrorCheck(printer),
         `Mode ${mode.name}: ${mode.why}`,
       ],
