@@ -65,6 +65,28 @@ test('a reprint comes back as a round of its own', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Next' }).getByText(', reprint')).toBeVisible();
 });
 
+test('more film than the oven takes is melted load by load, each with its own countdown', async ({
+  page,
+}) => {
+  const { lineId } = await orderOverApi(page.request, 14, 20);
+  await openOnFloor(page, lineId);
+  const next = page.getByRole('region', { name: 'Next' });
+  await expect(next.getByText('all 20 pieces')).toBeVisible();
+  await finishStep(page, 'Print the film');
+  await finishStep(page, 'Powder the film');
+  await expect(next.getByText('load 1 of 2, 16 pieces')).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Start/ })
+    .first()
+    .click();
+  expect(await secondsLeft(page)).toBeGreaterThan(140);
+  await expect(page.getByRole('region', { name: 'Stations' }).getByText('load 1 of 2')).toBeVisible();
+  await page.getByRole('button', { name: /^Done/ }).click();
+  await expect(next.getByText('load 2 of 2, 4 pieces')).toBeVisible();
+  await finishStep(page, 'Melt the powder');
+  await expect(nextTitle(page)).toHaveText('Cut the transfers apart');
+});
+
 test('a server killed in mid-run loses nothing: steps done meanwhile arrive when it is back', async ({
   page,
 }) => {

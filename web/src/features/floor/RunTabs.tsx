@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import type { LiveRun } from './useRunState.ts';
 
 /** The lines on the floor, each with how far it is. */
@@ -10,8 +11,15 @@ export function RunTabs({
   chosenId: string | null;
   onChoose: (runId: string) => void;
 }) {
+  const group = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // on a phone the lines are one strip: the chosen one is never out of sight
+    group.current
+      ?.querySelector('[aria-pressed=true]')
+      ?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+  }, [chosenId]);
   return (
-    <div role="group" aria-label="Lines on the floor" className="run-tabs">
+    <div ref={group} role="group" aria-label="Lines on the floor" className="run-tabs">
       {runs.map(({ run, state }) => {
         const left = state.pieces - state.outcomes.length;
         return (
