@@ -68,7 +68,7 @@ test('a reprint comes back as a round of its own', async ({ page }) => {
 test('more film than the oven takes is melted load by load, each with its own countdown', async ({
   page,
 }) => {
-  const { lineId } = await orderOverApi(page.request, 14, 20);
+  const { lineId, code } = await orderOverApi(page.request, 14, 20);
   await openOnFloor(page, lineId);
   const next = page.getByRole('region', { name: 'Next' });
   await expect(next.getByText('all 20 pieces')).toBeVisible();
@@ -80,7 +80,8 @@ test('more film than the oven takes is melted load by load, each with its own co
     .first()
     .click();
   expect(await secondsLeft(page)).toBeGreaterThan(140);
-  await expect(page.getByRole('region', { name: 'Stations' }).getByText('load 1 of 2')).toBeVisible();
+  const onMachines = page.getByRole('region', { name: 'Stations' }).getByRole('listitem');
+  await expect(onMachines.filter({ hasText: code })).toContainText('load 1 of 2');
   await page.getByRole('button', { name: /^Done/ }).click();
   await expect(next.getByText('load 2 of 2, 4 pieces')).toBeVisible();
   await finishStep(page, 'Melt the powder');
