@@ -104,7 +104,7 @@ function sizeRows(
       length(solid.circleMm),
       parts.components === 1
         ? 'the art is one part'
-        : `the art is ${parts.components.toLocaleString('en')} separate parts`,
+        : `the art is ${formatQuantity(parts.components, 'count')} separate parts`,
     ),
   ];
 }

@@ -1,4 +1,5 @@
 import type { Finding, Fix } from '@saltflat/core/artwork';
+import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
 import { findingWords } from './findingWords.ts';
@@ -95,6 +96,6 @@ function swatchOf(fix: Fix): React.ReactNode {
 
 function placeWords({ places, placeCount }: Finding, place: number): string {
   if (places.length === 1) return 'Show where';
-  if (place < 0) return `Show where (${placeCount.toLocaleString('en')} places)`;
-  return `Place ${place + 1} of ${placeCount.toLocaleString('en')}: next`;
+  if (place < 0) return `Show where (${formatQuantity(placeCount, 'count')} places)`;
+  return `Place ${place + 1} of ${formatQuantity(placeCount, 'count')}: next`;
 }

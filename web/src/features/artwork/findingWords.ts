@@ -4,7 +4,7 @@ import type { UnitSystem } from '@saltflat/core/units';
 
 const percent = (share: unknown): string =>
   formatQuantity(Number(share), 'share', undefined, Number(share) < 0.1 ? 1 : 0);
-const whole = (value: unknown): string => Math.round(Number(value)).toLocaleString('en');
+const whole = (value: unknown): string => formatQuantity(Number(value), 'count');
 const cm2 = (mm2: unknown): string => `${(Number(mm2) / 100).toFixed(1)} cm²`;
 
 interface Words {
