@@ -19,13 +19,16 @@ export const strictObject = <P extends Record<string, TSchema>>(
 /** Control characters and halves of characters: nothing a person writes. */
 const NO_TEXT = '\\u0000-\\u0008\\u000b\\u000c\\u000e-\\u001f\\u007f\\ud800-\\udfff';
 
-/** A line of text a person wrote: something in it, no control characters. */
+/** In one line no breaks either. */
+const NO_LINE = '\\u0000-\\u001f\\u007f\\u0085\\u2028\\u2029\\ud800-\\udfff';
+
+/** A line of text a person wrote: something in it, no control characters, no break. */
 export const shortText = (title: string, maxLength = 120) =>
   Type.String({
     title,
     minLength: 1,
     maxLength,
-    pattern: `^[^${NO_TEXT}]*[^\\s${NO_TEXT}][^${NO_TEXT}]*$`,
+    pattern: `^[^${NO_LINE}]*[^\\s${NO_LINE}][^${NO_LINE}]*$`,
   });
 
 /** Text that may be empty. */

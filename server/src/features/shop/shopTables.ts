@@ -128,25 +128,63 @@ function readJson(list: ShopList, text: string): ReadLine[] {
 }
 
 function readCsv(list: ShopList, text: string): ReadLine[] {
-  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\ufeff/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (heading) => heading.trim(),
+  const [head, ...rows] = linesOf(text.replace(/^\ufeff/, ''));
+  const headings = head?.cells.map((heading) => heading.trim()) ?? [];
+  refuseHeadings(list, headings, head?.line ?? 1);
+  const read = rows.map(({ line, cells }) => ({
+    line,
+    extra: cells.slice(headings.length).filter((cell) => cell.trim() !== ''),
+    row: Object.fromEntries(headings.map((heading, i) => [heading, cells[i] ?? ''])),
+  }));
+  if (list === 'methods') return [readMethods(read)];
+  return read.map((own) => readRow(list, own));
+}
+
+interface CsvRow {
+  /** Where it begins in the file, as an editor counts. */
+  line: number;
+  row: Record<string, string>;
+  /** Cells beyond the last heading. */
+  extra: string[];
+}
+
+/** The rows of a CSV text that are not empty. A quoted cell may go over several lines: a row is where it begins. */
+function linesOf(text: string): { line: number; cells: string[] }[] {
+  const found: { line: number; cells: string[] }[] = [];
+  let at = 0;
+  let line = 1;
+  Papa.parse<string[]>(text, {
+    step: ({ data, meta }) => {
+      if (data.some((cell) => cell.trim() !== '')) found.push({ line, cells: data });
+      line += text.slice(at, meta.cursor).split(/\r\n|\r|\n/).length - 1;
+      at = meta.cursor;
+    },
   });
+  return found;
+}
+
+function refuseHeadings(list: ShopList, headings: readonly string[], line: number): void {
   const columns = columnsOf(list);
-  const unknown = (meta.fields ?? []).filter((name) => !columns.includes(name));
+  const unknown = headings.filter((name) => !columns.includes(name));
   if (unknown.length > 0)
     throw new DomainError(
       'invalid-input',
-      `Line 1: there is no column “${unknown.join('”, “')}” in ${list}; the columns are ${columns.join(', ')}.`,
+      `Line ${line}: there is no column “${unknown.join('”, “')}” in ${list}; the columns are ${columns.join(', ')}.`,
     );
-  if (list === 'methods') return [readMethods(data)];
-  return data.map((row, i) => readRow(list, row, i + 2));
+  const twice = headings.find((name, i) => headings.indexOf(name) < i);
+  if (twice !== undefined)
+    throw new DomainError('invalid-input', `Line ${line}: the column “${twice}” is there twice.`);
 }
 
-function readRow(list: ShopList, row: Record<string, string>, line: number): ReadLine {
+function readRow(list: ShopList, { row, line, extra }: CsvRow): ReadLine {
   const cell = (name: string): string => unguarded(row[name] ?? '');
   const name = cell('Name').trim();
+  if (extra.length > 0)
+    return {
+      line,
+      name,
+      problems: [`“${extra[0]}” stands beyond the last column: quote a cell that has commas.`],
+    };
   const fields = fieldsFor(list, cell('Kind').trim());
   if (fields === null)
     return {
@@ -182,19 +220,20 @@ function withEmptySpans(record: unknown, fields: readonly RecordField[]): unknow
   return result;
 }
 
-function readMethods(rows: readonly Record<string, string>[]): ReadLine {
+function readMethods(rows: readonly CsvRow[]): ReadLine {
   const problems: string[] = [];
   const record: Record<string, string> = {};
-  for (const [i, { Method = '', Choice = '' }] of rows.entries()) {
+  for (const { line, row } of rows) {
+    const { Method = '', Choice = '' } = row;
     const key = HOUSE_KEYS.find((own) => HOUSE_METHODS[own].label === Method.trim());
     if (!key) {
-      problems.push(`Line ${i + 2}: there is no method “${Method}”.`);
+      problems.push(`Line ${line}: there is no method “${Method}”.`);
       continue;
     }
     const choices = Object.keys(HOUSE_METHODS[key].choices);
     if (!choices.includes(Choice.trim()))
       problems.push(
-        `Line ${i + 2}: “${Method}” must be one of ${choices.join(', ')}, but “${Choice}” was given.`,
+        `Line ${line}: “${Method}” must be one of ${choices.join(', ')}, but “${Choice}” was given.`,
       );
     record[key] = Choice.trim();
   }

@@ -1,0 +1,106 @@
+import { expect } from 'chai';
+import { DEMO_BLANKS, DEMO_MACHINES, DEMO_MATERIALS } from '@saltflat/demo';
+import { DEFAULT_RATES } from '@saltflat/core/cost';
+import { DEFAULT_HOUSE } from '@saltflat/core/route';
+import type { Catalogue } from '@saltflat/contract';
+import Papa from 'papaparse';
+import { asJson } from './importService.ts';
+import { readTable, recordsOf, tableOf } from './shopTables.ts';
+import type { ReadLine } from './shopTables.ts';
+
+const id = '7f1d9a54-0b1e-4c5e-9a52-3f6f0b7f3a01';
+const catalogue: Catalogue = {
+  customers: [],
+  styles: DEMO_BLANKS.map((blank) => ({
+    ...blank,
+    id,
+    version: 3,
+    colours: blank.colours.map((colour) => ({ ...colour, id })),
+  })),
+  materials: DEMO_MATERIALS.map((material) => ({ ...material, id, version: 2 })),
+  machines: DEMO_MACHINES.map((machine) => ({ ...machine, id, version: 1 })),
+  house: { document: DEFAULT_HOUSE, version: 1 },
+  rates: { document: DEFAULT_RATES, version: 1 },
+};
+const LISTS = ['blanks', 'materials', 'machines'] as const;
+
+const csvOf = (list: (typeof LISTS)[number] | 'methods'): string => {
+  const { columns, rows } = tableOf(list, catalogue);
+  return Papa.unparse({ fields: columns, data: rows }, { escapeFormulae: true });
+};
+const records = (lines: readonly ReadLine[]): object[] =>
+  lines.map((line) => {
+    if ('problems' in line) throw new Error(`line ${line.line}: ${line.problems.join(' ')}`);
+    return line.found.record;
+  });
+const problemsOf = (lines: readonly ReadLine[]): [line: number, problems: string[]][] =>
+  lines.flatMap((line) => ('problems' in line ? [[line.line, line.problems]] : []));
+
+describe('a list as a table', () => {
+  it('comes back whole, whatever is in it, in both formats', () => {
+    for (const list of LISTS) {
+      const wanted = recordsOf(list, catalogue);
+      expect(records(readTable(list, 'csv', csvOf(list))), list).to.deep.equal(wanted);
+      expect(records(readTable(list, 'json', asJson(list, catalogue))), list).to.deep.equal(wanted);
+    }
+  });
+
+  it('comes back from a spreadsheet: with a mark before it, other line ends, other order, empty rows', () => {
+    const { columns, rows } = tableOf('machines', catalogue);
+    const turned = Papa.unparse({ fields: [...columns].reverse(), data: rows }).split('\r\n');
+    const text = `\ufeff${turned[0]}\n\n${turned.slice(1).join('\n,,,\n')}\n\n`;
+    expect(records(readTable('machines', 'csv', text))).to.deep.equal(recordsOf('machines', catalogue));
+  });
+
+  it('keeps a name that looks like a formula as the name it is', () => {
+    const [tape] = catalogue.materials.filter(({ kind }) => kind === 'tape');
+    const own = { ...catalogue, materials: [{ ...tape!, name: '=1+1', maker: '@home' }] };
+    const { columns, rows } = tableOf('materials', own);
+    const text = Papa.unparse({ fields: columns, data: rows }, { escapeFormulae: true });
+    expect(text).to.contain(`'=1+1`);
+    expect(records(readTable('materials', 'csv', text))[0]).to.include({ name: '=1+1', maker: '@home' });
+  });
+
+  it('names a bad row by the line it begins in, empty lines and cells over several lines counted', () => {
+    const [head = '', first = '', second = ''] = csvOf('materials').split('\r\n');
+    const broken = second.replace(/^[^,]*/, 'plutonium');
+    const twoLines = first.replace(catalogue.materials[0]!.name, '"Tarn\nFilm"');
+    const text = [head, '', first, twoLines, broken, '', broken].join('\n');
+    const lines = readTable('materials', 'csv', text);
+    expect(lines.map(({ line }) => line)).to.deep.equal([3, 4, 6, 8]);
+    expect(problemsOf(lines)).to.deep.equal([
+      [4, ['“Name” has characters that cannot be used.']],
+      [6, ['“Kind” is “plutonium”, which no material is.']],
+      [8, ['“Kind” is “plutonium”, which no material is.']],
+    ]);
+  });
+
+  it('refuses what has no heading, a heading that is there twice, and one that is none', () => {
+    const [head = '', first = ''] = csvOf('machines').split('\r\n');
+    expect(problemsOf(readTable('machines', 'csv', `${head}\n${first},stray`))).to.deep.equal([
+      [2, ['“stray” stands beyond the last column: quote a cell that has commas.']],
+    ]);
+    expect(() => readTable('machines', 'csv', `${head},Name\n${first}`)).to.throw('“Name” is there twice');
+    expect(() => readTable('machines', 'csv', '\nNme\nx')).to.throw('Line 2: there is no column “Nme”');
+    expect(() => readTable('machines', 'json', '{"name": 1}')).to.throw('must hold a list');
+  });
+
+  it('takes methods by their names, and says which choices there are', () => {
+    const text = csvOf('methods');
+    expect(records(readTable('methods', 'csv', text))[0]).to.deep.equal(DEFAULT_HOUSE);
+    const [line] = readTable(
+      'methods',
+      'csv',
+      'Method,Choice\nFilm: peel,tepid\n\nFilm: pull,fast\nHaste,yes',
+    );
+    expect(problemsOf([line!])).to.deep.equal([
+      [
+        2,
+        [
+          'Line 2: “Film: peel” must be one of cold, warm, hot, but “tepid” was given.',
+          'Line 5: there is no method “Haste”.',
+        ],
+      ],
+    ]);
+  });
+});
