@@ -15,7 +15,7 @@ import {
   valueOf,
 } from '../fixtures/index.ts';
 import { markForKPa } from './machines.ts';
-import { planRoute } from './index.ts';
+import { goesWords, planRoute } from './index.ts';
 import type { Operation, Process, Route, RouteInput } from './index.ts';
 
 /** Every route out of many lines; those that cannot be done are left out, but most can. */
@@ -262,5 +262,100 @@ describe('a transfer under the press', () => {
     expect(markForKPa(press, 90)).to.equal(8);
     expect(markForKPa(press, 91)).to.equal(null);
     expect(markForKPa({ ...press, pressureScale: press.pressureScale.slice(0, 1) }, 10)).to.equal(null);
+  });
+});
+
+describe('what only some fabrics and shops are told', () => {
+  const polyester = { ...cottonTee, fibres: { ...cottonTee.fibres, cotton: 0, polyester: 1 } };
+  const checksOf = (id: string, given: Partial<RouteInput>): string =>
+    operationOf(planRoute(lineOf(given)), id).checks.join(' ');
+
+  it('is that polyester is cured cooler than the ink’s own sheet asks, where it is', () => {
+    expect(checksOf('cure', { process: 'dtg', garment: polyester })).to.contain(
+      'Cooler than the ink’s own 155',
+    );
+    expect(checksOf('cure', { process: 'dtg' })).to.not.contain('Cooler than the ink');
+    const textile = { ...equipment.inkSets.textile!, cureC: { min: 130, max: 150 } };
+    const lowHeat = shopWith({ inkSets: { ...equipment.inkSets, textile } });
+    expect(checksOf('cure', { process: 'dtg', garment: polyester, ...lowHeat })).to.not.contain(
+      'Cooler than',
+    );
+  });
+
+  it('is the pretreatment’s own sheet, which speaks of tees and polyester and not of fleece', () => {
+    const limits = (garment: RouteInput['garment']): number =>
+      settingOf(planRoute(lineOf({ process: 'dtg', garment })), 'pretreat', 'gM2').limits.length;
+    expect([limits(cottonTee), limits(polyester), limits(hoodie)]).to.deep.equal([1, 1, 0]);
+    expect(conflictsWith('dtg', [own('pretreat', 'gM2', 230)], { garment: polyester })).to.contain(
+      'Fen Primer P',
+    );
+  });
+
+  it('is a firmer press on canvas and denim, by their weave and not by their weight alone', () => {
+    const kPa = (given: Partial<RouteInput['garment']>): number =>
+      valueOf(planRoute(lineOf({ garment: { ...cottonTee, ...given } })), 'press-transfer', 'kPa');
+    expect(kPa({ construction: 'woven', massGM2: 250 })).to.equal(55);
+    expect(kPa({ construction: 'woven', massGM2: 249 })).to.equal(50);
+    expect(kPa({ massGM2: 250 })).to.equal(50);
+  });
+
+  it('is powder by the ink’s area where the artwork was not weighed in powder', () => {
+    const grams = (powderG: number): number =>
+      operationOf(planRoute(lineOf({ print: { ...lineOf().print, powderG } })), 'powder').consumes[0].amount;
+    expect(grams(2)).to.equal(2);
+    expect(grams(0)).to.be.closeTo(0.05 * 45, 1e-9); // 0.05 m² at 45 g/m²
+  });
+
+  it('is that another sheet stands in, at the press it stands in at', () => {
+    const slipsOf = (given: Parameters<typeof housed>[0]): [string | null, string][] =>
+      planRoute(lineOf({ house: housed(given) })).slips.map(({ operation, text }) => [operation, text]);
+    expect(slipsOf({})).to.deep.equal([]);
+    const [press] = slipsOf({ coverSheet: 'ptfe' });
+    expect(press?.[0]).to.equal('press-transfer');
+    const [second] = slipsOf({ secondPressSheet: 'kraft' });
+    expect(second).to.deep.equal([
+      'second-press',
+      'This shop presses under kraft paper, but none is set up for ink: planned with “Parchment”.',
+    ]);
+  });
+
+  it('is how a line goes through each machine', () => {
+    const words = (id: string): string => goesWords(operationOf(planRoute(lineOf()), id));
+    expect([words('powder'), words('melt-powder'), words('peel')]).to.deep.equal([
+      'once for all',
+      'up to 4 at once',
+      'each piece',
+    ]);
+  });
+
+  it('is when to peel: sooner on metal, at once or in a window as the film is made', () => {
+    const rest = (given: Partial<RouteInput>): [number, number | null] => {
+      const { waitAfter } = operationOf(planRoute(lineOf(given)), 'press-transfer');
+      return [waitAfter!.minS, waitAfter!.maxS];
+    };
+    expect(rest({})).to.deep.equal([45, null]);
+    expect(rest(shopWith({ coolingTable: { name: 'Steel', places: 4, isMetal: true } }))).to.deep.equal([
+      25,
+      null,
+    ]);
+    expect(rest(shopWith({ coolingTable: null }))).to.deep.equal([45, null]);
+    expect(rest({ process: 'bought-in' })).to.deep.equal([12, 30]);
+  });
+
+  it('is a reason in words that fits: practice on one fibre, or between two by their share', () => {
+    const reason = (share: number): string => {
+      const fibres = { ...cottonTee.fibres, cotton: 1 - share, polyester: share };
+      const { reasons } = settingOf(
+        planRoute(lineOf({ garment: { ...cottonTee, fibres } })),
+        'press-transfer',
+        'tempC',
+      );
+      return reasons.find(({ source }) => source === 'trade')!.text;
+    };
+    expect(reason(0)).to.match(/^Practice on cotton: 150 to 165 °C/);
+    expect(reason(1)).to.match(/^Practice on polyester: 130 to 140 °C/);
+    expect(reason(0.4)).to.match(
+      /^A blend lies between by its share of fibres that melt \(40 %\): 142 to 155 °C/,
+    );
   });
 });
