@@ -9,6 +9,8 @@ export interface RecordField {
   type: 'number' | 'integer' | 'text' | 'choice' | 'flag' | 'set' | 'rows';
   /** May be left empty. */
   isOptional: boolean;
+  /** Text that must say something. */
+  needsText: boolean;
   quantity: QuantityKind | null;
   isMoney: boolean;
   help: string;
@@ -29,6 +31,8 @@ interface Schema {
   quantity?: QuantityKind;
   money?: boolean;
   help?: string;
+  minLength?: number;
+  pattern?: string;
 }
 
 /** The fields of an object schema in order, nested objects flattened; `null`-able objects become optional fields. */
@@ -53,6 +57,7 @@ function fieldsIn(schema: Schema, path: readonly string[], isOptional: boolean):
     title: schema.title ?? path[path.length - 1] ?? '',
     type: 'text',
     isOptional,
+    needsText: !isOptional && refusesEmpty(schema),
     quantity: schema.quantity ?? null,
     isMoney: schema.money ?? false,
     help: schema.help ?? '',
@@ -67,6 +72,10 @@ function fieldsIn(schema: Schema, path: readonly string[], isOptional: boolean):
     ? [{ ...field, type: 'set', choices: schema.items.enum.map(String) }]
     : [{ ...field, type: 'rows', columns: fieldsOf(schema.items) }];
 }
+
+/** True of text that has a shortest length, or a pattern that nothing does not fit. */
+const refusesEmpty = ({ type, minLength = 0, pattern }: Schema): boolean =>
+  type === 'string' && (minLength > 0 || (pattern !== undefined && !new RegExp(pattern, 'u').test('')));
 
 /** What a field reads in a record; `undefined` where an object on the way is empty. */
 export function valueAt(record: unknown, path: readonly string[]): unknown {

@@ -53,17 +53,18 @@ export function ImportPanel({ list }: { list: ShopList }) {
               Export {format.toUpperCase()}
             </Button>
           ))}
-          <label className="file-choice">
-            <span>Import a CSV or JSON file</span>
+          <Button component="label" size="small" variant="outlined">
+            Import a CSV or JSON file
             <input
               type="file"
+              className="visually-hidden"
               accept=".csv,.json,text/csv,application/json"
               onChange={(event) => {
                 void take(event.target.files?.[0]);
                 event.target.value = '';
               }}
             />
-          </label>
+          </Button>
         </div>
         {refusal !== '' && (
           <p className="alarm" role="alert">

@@ -54,6 +54,7 @@ describe('records in the shop’s forms', () => {
     expect(missing['/massGM2']).to.equal('“Mass” is missing.');
     expect(missing['/sizes/0/cents']).to.equal('“Price” is missing.');
     expect(missing['/colours/0/name']).to.equal('“Colour” is missing.');
+    expect(missing['/colours/0/hex']).to.equal('“Hex” is missing.');
     expect(missing).to.not.have.any.keys('/thicknessMm', '/maxPressC', '/sizes/0/bodyWidthMm', '/maker');
   });
 

@@ -75,7 +75,8 @@ export function missingIn(fields: readonly RecordField[], record: object, at = '
       typeof value !== 'number'
     )
       found[path] = `“${field.title}” is missing.`;
-    else if (field.path.at(-1) === 'name' && value === '') found[path] = `“${field.title}” is missing.`;
+    else if (field.needsText && (value === '' || value === undefined))
+      found[path] = `“${field.title}” is missing.`;
   }
   return found;
 }
