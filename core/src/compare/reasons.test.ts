@@ -15,6 +15,12 @@ const ONE_PRINTER = {
   boughtIn: null,
 };
 
+/** One with a film printer alone: it makes transfers, or buys them in. */
+const FILM_OR_BOUGHT = {
+  ...equipment,
+  printers: equipment.printers.filter(({ tasks }) => tasks.includes('film')),
+};
+
 interface Line {
   pieces: number;
   fill: number;
@@ -56,8 +62,9 @@ describe('the reasons of a recommendation', () => {
   it('are true of the two processes they compare', () => {
     const seen = new Set<string>();
     fc.assert(
-      fc.property(lines, (line) => {
-        const comparison = compareProcesses(inputOf(line, ONE_PRINTER));
+      fc.property(lines, fc.boolean(), (own, isFilm) => {
+        const line = isFilm ? { ...own, pieces: own.pieces + 12 } : own; // bought in from ten on
+        const comparison = compareProcesses(inputOf(line, isFilm ? FILM_OR_BOUGHT : ONE_PRINTER));
         const [best, second] = bothOf(comparison);
         for (const reason of comparison.reasons) {
           const [first = NaN, then = NaN] = (reason.match(/\d+(?:\.\d+)?/g) ?? []).map(Number);
@@ -81,7 +88,7 @@ describe('the reasons of a recommendation', () => {
           } else expect(reason).to.match(/settings|level with the next/);
         }
       }),
-      { numRuns: 120 },
+      { numRuns: 80 },
     );
     expect([...seen]).to.include.members(['cost', 'hands', 'hand']);
   });

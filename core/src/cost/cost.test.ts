@@ -69,6 +69,10 @@ describe('quoteLine', () => {
     expect(quoteLine({ routeFor, garment, sizes, rates }).upCharges).to.deep.equal([
       { what: 'performance fabric', cents: 100 },
     ]);
+    const plain = quoteLine({ routeFor, garment: lineOf().garment, sizes, rates });
+    const dearer = quoteLine({ routeFor, garment, sizes, rates });
+    // a euro more, less the quantity's tenth
+    expect((dearer.sizes[0]?.eachCents ?? NaN) - (plain.sizes[0]?.eachCents ?? NaN)).to.be.closeTo(90, 1);
     expect(() => quoteLine({ routeFor, garment, sizes, rates: { ...rates, marginShare: 1 } })).to.throw(
       RangeError,
       'margin',

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { cottonTee, hoodie } from '../fixtures/index.ts';
+import { cap, cottonTee, hoodie } from '../fixtures/index.ts';
 import { PLACEMENTS, PLACEMENT_KEYS, outlineOf, planPlacement, placementsOn } from './index.ts';
 import { BLANK_KINDS } from '../blank/index.ts';
 import type { LinePlacement } from './index.ts';
@@ -87,6 +87,34 @@ describe('placement', () => {
     expect(plan({ garment: zipped, placement: { ...front, key: 'left-chest' } }).problems.join(' ')).to.equal(
       '',
     );
+  });
+
+  it('sees a seam in the middle of a six-panel front, and nowhere else', () => {
+    const six = { ...cap, kind: 'cap-six' as const, features: ['panel-seam', 'stiffener'] as const };
+    const problems = (garment: typeof cottonTee, key: LinePlacement['key']): string =>
+      plan({ garment, placement: { ...front, key, dropMm: 20 }, widthMm: 60, heightMm: 40 }).problems.join(
+        ' ',
+      );
+    expect(problems(six, 'cap-front')).to.contain('six-panel front has its seam');
+    expect(problems(six, 'cap-side')).to.equal('');
+    expect(problems({ ...six, features: ['stiffener'] }, 'cap-front')).to.equal('');
+    expect(problems({ ...six, kind: 'cap-five' }, 'cap-front')).to.equal('');
+  });
+
+  it('keeps a chest mark off a tee’s pocket, and asks for a pillow only under a flat press', () => {
+    const pocket = { ...cottonTee, features: ['pocket'] as const };
+    const marks = (garment: typeof cottonTee, key: LinePlacement['key']): string =>
+      plan({ garment, placement: { ...front, key }, widthMm: 90, heightMm: 60 }).problems.join(' ');
+    expect(marks(pocket, 'left-chest')).to.contain('pocket is where the mark goes');
+    expect(marks(pocket, 'right-chest')).to.equal('');
+    expect(marks({ ...hoodie, features: ['pocket'] }, 'left-chest')).to.equal('');
+    const pillows = (own: Partial<Input>): number =>
+      plan(own).needs.filter(({ text }) => text.startsWith('Pillow')).length;
+    expect(pillows({ garment: hoodie })).to.equal(1);
+    expect(pillows({ garment: hoodie, press: null })).to.equal(0);
+    expect(pillows({ garment: cottonTee })).to.equal(0);
+    const seamed = { ...cap, features: ['thick-seams'] as const };
+    expect(pillows({ garment: seamed, placement: { ...front, key: 'cap-front' } })).to.equal(0);
   });
 
   it('knows a place for every blank, and an outline that holds it', () => {
