@@ -55,6 +55,26 @@ export const FAULTS: Record<string, Fault> = {
   },
   'front-bubbled': { name: 'cap front bubbled', firstCause: 'lower plate too hot', seenIn: ['patch'] },
   'patch-stretched': { name: 'patch image stretched', firstCause: 'iron pushed', seenIn: ['patch'] },
+  puddles: { name: 'ink puddles', firstCause: 'too much ink for this film', seenIn: ['film'] },
+  bumps: { name: 'bumps in the image', firstCause: 'powder sank into over-wet ink', seenIn: ['film'] },
+  'white-over-colour': {
+    name: 'colour hidden behind white',
+    firstCause: 'layer order, or the wrong side of the film',
+    seenIn: ['film'],
+  },
+  'box-round-art': {
+    name: 'box printed round the art',
+    firstCause: 'opaque background',
+    seenIn: ['film', 'direct'],
+  },
+  'heavy-patch': { name: 'heavy, sweaty patch', firstCause: 'a large solid', seenIn: ['film'] },
+  blotchy: { name: 'blotchy', firstCause: 'contrast or ink limit too high', seenIn: ['direct'] },
+  'soft-edges': { name: 'soft, dusty edges', firstCause: 'platen too low', seenIn: ['direct'] },
+  'head-strike': {
+    name: 'smeared by the head',
+    firstCause: 'platen too high, or a wrinkle',
+    seenIn: ['direct'],
+  },
   cracks: {
     name: 'cracks when stretched',
     firstCause: 'under-cured, or white too thick',

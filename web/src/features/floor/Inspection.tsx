@@ -93,10 +93,11 @@ function FaultForm({
   };
   return (
     <div className="stack">
-      <div role="group" aria-label="What was seen" className="row" style={{ gap: 8 }}>
+      <div role="group" aria-label="What was seen" className="row" style={{ gap: 6 }}>
         {faultsOf(process).map(([fault, { name }]) => (
           <Button
             key={fault}
+            className="fault"
             variant={faults.includes(fault) ? 'contained' : 'outlined'}
             aria-pressed={faults.includes(fault)}
             onClick={() => toggle(fault)}
