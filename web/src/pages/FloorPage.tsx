@@ -1,5 +1,6 @@
+import type { Run } from '@saltflat/contract';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { problemMessage } from '../api/problemMessage.ts';
 import {
@@ -24,7 +25,7 @@ export function FloorPage() {
   const navigate = useNavigate();
   const { data: runs, error, refetch } = useActiveRunsQuery(undefined, { refetchOnMountOrArgChange: true });
   const { data: own, error: ownError } = useRunQuery(runId ?? '', { skip: runId === null });
-  const live = useLiveRuns(runs ?? []);
+  const live = useLiveRuns(useMemo(() => withOwn(runs ?? [], own), [runs, own]));
   const [chosen] = useLiveRuns(own ? [own] : []);
   const failure = runs ? ownError : (error ?? ownError);
   if (failure) {
@@ -60,6 +61,10 @@ export function FloorPage() {
     </>
   );
 }
+
+/** The line that is looked at is among those on the floor even where the list does not know it yet: no other takes its place. */
+const withOwn = (runs: readonly Run[], own: Run | undefined): readonly Run[] =>
+  own && !runs.some(({ id }) => id === own.id) ? [...runs, own] : runs;
 
 /** Lines that can be started, soonest due first. */
 function ReadyLines() {

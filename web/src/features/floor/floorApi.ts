@@ -1,10 +1,25 @@
 import type { Run, RunEventInput } from '@saltflat/contract';
 import { baseApi } from '../../api/baseApi.ts';
+import { newerRun } from './newerRun.ts';
 
 const floorApi = baseApi.injectEndpoints({
   endpoints: (build) => ({
-    activeRuns: build.query<Run[], void>({ query: () => '/runs?state=active', providesTags: ['Run'] }),
-    run: build.query<Run, string>({ query: (id) => `/runs/${id}`, providesTags: ['Run'] }),
+    activeRuns: build.query<Run[], void>({
+      query: () => '/runs?state=active',
+      providesTags: ['Run'],
+      merge: (known, answer) =>
+        answer.map((run) =>
+          newerRun(
+            known.find(({ id }) => id === run.id),
+            run,
+          ),
+        ),
+    }),
+    run: build.query<Run, string>({
+      query: (id) => `/runs/${id}`,
+      providesTags: ['Run'],
+      merge: (known, answer) => newerRun(known, answer),
+    }),
     startRun: build.mutation<Run, { lineId: string; by: string }>({
       query: (body) => ({ url: '/runs', method: 'POST', body }),
       invalidatesTags: ['Run', 'Order', 'Line'],
