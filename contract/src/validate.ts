@@ -33,8 +33,11 @@ export function parse<T extends TSchema>(
     check = ajv.compile(schema);
     compiled.set(schema, check);
   }
-  const isSound = check(data);
-  const fields = isSound ? endlessNumbers(schema, data) : fieldProblems(check.errors ?? []);
+  const fields = !check(data)
+    ? fieldProblems(check.errors ?? [])
+    : options.coerce
+      ? endlessNumbers(schema, data)
+      : [];
   if (fields.length === 0) return data as Static<T>;
   const sentence = fields.map(({ message }) => message).join(' ');
   throw new DomainError('invalid-input', sentence, { fields });

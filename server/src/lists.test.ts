@@ -1,7 +1,7 @@
-import type { LedgerPage, Order, OrderLineInput, OrderPage, Problem, Run } from '@saltflat/contract';
+import type { LedgerPage, Order, OrderPage, Problem, Run } from '@saltflat/contract';
 import { expect } from 'chai';
 import Papa from 'papaparse';
-import { event, orderInput, plannedOrder, startTestServer } from './testing/testServer.ts';
+import { event, lineInput, orderInput, plannedOrder, startTestServer } from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 type Query = Record<string, string | number>;
@@ -14,7 +14,6 @@ describe('lists', function () {
   });
   after(() => server.stop());
 
-  const lineInput = (): OrderLineInput => orderInput(server, null).lines[0]!;
   const get = async <T>(path: string, query: Query, status = 200): Promise<T> =>
     (await server.api.get(`/api/v1${path}`).query(query).expect(status)).body as T;
   const text = async (path: string, query: Query): Promise<string> =>
@@ -40,7 +39,7 @@ describe('lists', function () {
       const style = server.catalogue.styles.find(({ name }) => name === 'Harbour tee')!;
       for (const [i, day] of days.entries()) {
         const colourId = style.colours.find(({ name }) => name === colours[i])?.id ?? '';
-        const line = lineInput();
+        const line = lineInput(server);
         await server.api
           .post('/api/v1/orders')
           .send(
@@ -141,17 +140,17 @@ describe('lists', function () {
   describe('of what came out', () => {
     let order: Order;
     before(async () => {
+      const artworkId = (await plannedOrder(server, { customer: 'Art alone' })).lines[0]!.artwork!.id;
       order = await plannedOrder(server, {
         customer: 'Whimbrel Rowing',
         lines: [
-          { ...lineInput(), sizes: [{ size: 'M', quantity: 3 }] },
-          { ...lineInput(), sizes: [{ size: 'L', quantity: 1 }] },
+          lineInput(server, { artworkId, sizes: [{ size: 'M', quantity: 3 }] }),
+          lineInput(server, { artworkId, sizes: [{ size: 'L', quantity: 1 }] }),
         ],
       });
-      // art comes later here: only what has art can be planned and run
       const { body: run } = (await server.api
         .post('/api/v1/runs')
-        .send({ lineId: (await artOn(order)).lines[0]!.id, by: 'Ada' })
+        .send({ lineId: order.lines[0]!.id, by: 'Ada' })
         .expect(201)) as { body: Run };
       const batch = run.route.operations.filter(({ per }) => per === 'batch');
       await send(
@@ -178,27 +177,6 @@ describe('lists', function () {
     const send = async (run: Run, events: object[]): Promise<void> => {
       await server.api.post(`/api/v1/runs/${run.id}/events`).send({ events }).expect(200);
     };
-    /** Gives every line of an order the same small art, and waits for its routes. */
-    async function artOn(own: Order): Promise<Order> {
-      const other = await plannedOrder(server, { customer: 'Art alone' });
-      const artworkId = other.lines[0]!.artwork?.id ?? null;
-      const input = orderInput(server, null);
-      await server.api
-        .put(`/api/v1/orders/${own.id}`)
-        .send({
-          ...input,
-          customer: own.customer,
-          version: own.version,
-          lines: own.lines.map(({ id, sizes }) => ({ ...lineInput(), id, sizes, artworkId })),
-        })
-        .expect(200);
-      for (let tries = 0; tries < 200; tries++) {
-        const now = await get<Order>(`/orders/${own.id}`, {});
-        if (now.lines.every(({ state }) => state === 'ready')) return now;
-        await new Promise((resolve) => setTimeout(resolve, 50));
-      }
-      throw new Error('the routes were not planned within ten seconds');
-    }
     const page = (query: Query): Promise<LedgerPage> => get('/ledger', query);
 
     it('are filtered by verdict, fault and process, and counted as filtered', async () => {

@@ -1,7 +1,14 @@
 import type { Order, OrderInput, OrderLineInput, Problem } from '@saltflat/contract';
 import { expect } from 'chai';
 import sharp from 'sharp';
-import { discPng, orderInput, plannedOrder, startTestServer, upload } from './testing/testServer.ts';
+import {
+  discPng,
+  lineInput,
+  orderInput,
+  plannedOrder,
+  startTestServer,
+  upload,
+} from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 describe('changes of an order', function () {
@@ -12,10 +19,7 @@ describe('changes of an order', function () {
   });
   after(() => server.stop());
 
-  const lineInput = (own: Partial<OrderLineInput> = {}): OrderLineInput => ({
-    ...orderInput(server, null).lines[0]!,
-    ...own,
-  });
+  const line = (own: Partial<OrderLineInput> = {}): OrderLineInput => lineInput(server, own);
   const takeIn = async (lines: OrderLineInput[]): Promise<Order> =>
     (
       await server.api
@@ -36,11 +40,11 @@ describe('changes of an order', function () {
         .expect(status)
     ).body as Order & Problem;
   const asInput = ({ id, sizes, artwork }: Order['lines'][number]): OrderLineInput =>
-    lineInput({ id, sizes, artworkId: artwork?.id ?? null });
+    line({ id, sizes, artworkId: artwork?.id ?? null });
   const codes = ({ lines }: Order): string[] => lines.map(({ code }) => code);
 
   it('number lines once there are several, and keep the others’ places when one goes', async () => {
-    const order = await takeIn([lineInput(), lineInput(), lineInput()]);
+    const order = await takeIn([line(), line(), line()]);
     expect(codes(order)).to.deep.equal([1, 2, 3].map((place) => `${order.code}/${place}`));
     const [first, , third] = order.lines;
     const fewer = await change(order, { lines: [asInput(first!), asInput(third!)] });
@@ -50,16 +54,16 @@ describe('changes of an order', function () {
   });
 
   it('add a line beside those there are, which stay the lines they were', async () => {
-    const order = await takeIn([lineInput()]);
+    const order = await takeIn([line()]);
     const more = await change(order, {
-      lines: [...order.lines.map(asInput), lineInput({ sizes: [{ size: 'L', quantity: 7 }] })],
+      lines: [...order.lines.map(asInput), line({ sizes: [{ size: 'L', quantity: 7 }] })],
     });
     expect(more.lines.map(({ pieces }) => pieces)).to.deep.equal([2, 7]);
     expect(more.lines[0]!.id).to.equal(order.lines[0]!.id);
   });
 
   it('refuse a line of another order, and an order without any', async () => {
-    const [order, other] = [await takeIn([lineInput()]), await takeIn([lineInput()])];
+    const [order, other] = [await takeIn([line()]), await takeIn([line()])];
     const foreign = await change(order, { lines: [asInput(other.lines[0]!)] }, 400);
     expect(foreign.fields?.map(({ path }) => path)).to.deep.equal(['/lines/0/id']);
     const none = await change(order, { lines: [] }, 400);
@@ -69,7 +73,7 @@ describe('changes of an order', function () {
   it('leave a line on the floor as it is, and let its neighbours change', async () => {
     const { id: artworkId } = (await plannedOrder(server)).lines[0]!.artwork!;
     const order = await plannedOrder(server, {
-      lines: [lineInput({ artworkId }), lineInput({ artworkId })],
+      lines: [line({ artworkId }), line({ artworkId })],
     });
     const [busy, free] = order.lines;
     await server.api.post('/api/v1/runs').send({ lineId: busy!.id, by: 'Ada' }).expect(201);
@@ -84,7 +88,7 @@ describe('changes of an order', function () {
   });
 
   it('refuse a change of an order that is cancelled, and say how to get at it', async () => {
-    const order = await takeIn([lineInput()]);
+    const order = await takeIn([line()]);
     await server.api.post(`/api/v1/orders/${order.id}/cancel`).send({ version: order.version }).expect(200);
     const now = (await server.api.get(`/api/v1/orders/${order.id}`)).body as Order;
     expect((await change(now, { note: 'after all' }, 409)).detail).to.contain(
@@ -104,7 +108,7 @@ describe('changes of an order', function () {
   });
 
   it('let two people save at once: one is taken, the other sees what it now is', async () => {
-    const order = await takeIn([lineInput()]);
+    const order = await takeIn([line()]);
     const answers = await Promise.all(
       ['mine', 'theirs', 'a third one'].map((note) =>
         server.api.put(`/api/v1/orders/${order.id}`).send({

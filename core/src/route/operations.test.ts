@@ -4,6 +4,7 @@ import {
   anyLine,
   cap,
   cottonTee,
+  eachRoute,
   equipment,
   hoodie,
   housed,
@@ -16,26 +17,10 @@ import {
 } from '../fixtures/index.ts';
 import { markForKPa } from './machines.ts';
 import { goesWords, planRoute } from './index.ts';
-import type { Operation, Process, Route, RouteInput } from './index.ts';
+import type { Operation, Process, RouteInput } from './index.ts';
 
-/** Every route out of many lines; those that cannot be done are left out, but most can. */
-function eachRoute(check: (route: Route, input: RouteInput) => void, numRuns = 250): void {
-  let planned = 0;
-  fc.assert(
-    fc.property(anyLine, (input) => {
-      let route: Route;
-      try {
-        route = planRoute(input);
-      } catch {
-        return; // why it cannot be done is tried elsewhere
-      }
-      planned++;
-      check(route, input);
-    }),
-    { numRuns },
-  );
-  expect(planned).to.be.above(numRuns / 2);
-}
+const RUNS = 250;
+
 const heatS = ({ phases }: Operation): number =>
   phases.filter(({ kind }) => kind === 'heat').reduce((sum, { durationS }) => sum + durationS, 0);
 const handsOnS = ({ phases }: Operation): number =>
@@ -63,7 +48,7 @@ describe('the operations of any route', () => {
         expect(timerPieceS, id).to.equal(0);
         if (per === 'piece') expect(machineS, id).to.be.closeTo(timerS, 1e-9);
       }
-    });
+    }, RUNS);
   });
 
   it('show hands in the trace where only hands work, and never more of them than are counted', () => {
@@ -73,7 +58,7 @@ describe('the operations of any route', () => {
         if (operation.machineKind === null && operation.handsS > 0)
           expect(handsOnS(operation), operation.id).to.be.above(0);
       }
-    });
+    }, RUNS);
   });
 
   it('have work phases that add up to hands and machine, with one person at most', () => {
@@ -85,7 +70,7 @@ describe('the operations of any route', () => {
         expect(people, id).to.be.closeTo(handsS, 1e-6);
         for (const phase of work) expect(phase.people).to.be.within(0, 1);
       }
-    });
+    }, RUNS);
   });
 
   it('add up to the totals of the line', () => {
@@ -96,7 +81,7 @@ describe('the operations of any route', () => {
       const rests = operations.reduce((sum, { waitAfter }) => sum + (waitAfter?.minS ?? 0), 0);
       expect(totals.handsS).to.be.closeTo(hands, 1e-6);
       expect(totals.elapsedS).to.be.closeTo(hands + machines + rests, 1e-6);
-    });
+    }, RUNS);
   });
 
   it('have names of their own, and use things in amounts that can be paid for', () => {
@@ -109,7 +94,7 @@ describe('the operations of any route', () => {
           expect(cents, what).to.be.at.least(0);
           expect(Number.isFinite(amount + cents), what).to.equal(true);
         }
-    });
+    }, RUNS);
   });
 
   it('use as much a piece however many pieces there are', () => {

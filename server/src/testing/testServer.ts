@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { deflateSync } from 'node:zlib';
-import type { Order, OrderInput, RunEventInput } from '@saltflat/contract';
+import type { Order, OrderInput, OrderLineInput, RunEventInput } from '@saltflat/contract';
 import type { Catalogue } from '@saltflat/contract';
 import pg from 'pg';
 import { pino } from 'pino';
@@ -90,33 +90,35 @@ export async function upload({ api }: TestServer, bytes: Buffer, name: string) {
     .send(bytes);
 }
 
-/** A sound order of three navy tees; parts may be given. */
-export function orderInput(
-  { catalogue }: TestServer,
-  artworkId: string | null,
-  own: Partial<OrderInput> = {},
-): OrderInput {
+/** A sound line of two navy tees; parts may be given. */
+export function lineInput({ catalogue }: TestServer, own: Partial<OrderLineInput> = {}): OrderLineInput {
   const style = catalogue.styles.find(({ name }) => name === 'Harbour tee');
   const colour = style?.colours.find(({ name }) => name === 'Navy');
   return {
-    customer: 'Test Pier',
-    dueAt: '2031-02-03T15:00:00.000Z',
-    note: '',
-    lines: [
-      {
-        styleId: style?.id ?? '',
-        colourId: colour?.id ?? '',
-        artworkId,
-        placement: 'full-front',
-        dropMm: 75,
-        widthMm: 200,
-        process: 'dtf',
-        sizes: [{ size: 'M', quantity: 2 }],
-      },
-    ],
+    styleId: style?.id ?? '',
+    colourId: colour?.id ?? '',
+    artworkId: null,
+    placement: 'full-front',
+    dropMm: 75,
+    widthMm: 200,
+    process: 'dtf',
+    sizes: [{ size: 'M', quantity: 2 }],
     ...own,
   };
 }
+
+/** A sound order of one such line; parts may be given. */
+export const orderInput = (
+  server: TestServer,
+  artworkId: string | null,
+  own: Partial<OrderInput> = {},
+): OrderInput => ({
+  customer: 'Test Pier',
+  dueAt: '2031-02-03T15:00:00.000Z',
+  note: '',
+  lines: [lineInput(server, { artworkId })],
+  ...own,
+});
 
 /** Takes in an order with art and waits until its route is planned. */
 export async function plannedOrder(server: TestServer, own: Partial<OrderInput> = {}): Promise<Order> {

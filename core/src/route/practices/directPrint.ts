@@ -7,6 +7,7 @@ import type { Practice, Settle } from '../practice.ts';
 import { placementOf } from '../placing.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
+import { inkUse } from './filmPrint.ts';
 import { isOverPocket } from './levelPlaten.ts';
 
 /** Straight onto the garment: white first where it is dark, then colour. */
@@ -44,7 +45,7 @@ export const directPrint: Practice = {
       look: hasWhite ? 'Bright white under all colour, no grey fibres through.' : 'Even colour, no lines.',
       cautions: [CAUTIONS.headStrike],
       phases: [rest('print', machineS)],
-      consumes: inkUse(input, hits?.value ?? 0),
+      consumes: inkUse(input, inkFor(input, 'textile'), hits?.value ?? 0),
       waitAfter: {
         minS: TRADE.directStandS.start,
         maxS: null,
@@ -79,27 +80,6 @@ function whiteHits(input: RouteInput, settle: Settle): Setting {
     limits: [{ min: 1, max: 2, text: 'a third hit cracks when it is stretched (trade).' }],
     ability: { min: 1, max: 3 },
   });
-}
-
-function inkUse(input: RouteInput, hits: number): ReturnType<typeof rows> {
-  const scale = areaScale(input);
-  return rows(input, input.print.colourMl * scale, hits === 0 ? 0 : input.print.whiteMl * scale * hits);
-}
-
-function rows(input: RouteInput, colourMl: number, whiteMl: number) {
-  const ink = inkFor(input, 'textile');
-  const isAssumed = ink.status === 'assumed';
-  const row = (what: string, amount: number, centsPerMl: number) => ({
-    what: `${ink.name}, ${what}`,
-    amount,
-    kind: 'volume' as const,
-    cents: amount * centsPerMl,
-    isAssumed,
-  });
-  return [
-    row('colour', colourMl, ink.colourCentsPerMl),
-    ...(whiteMl > 0 ? [row('white', whiteMl, ink.whiteCentsPerMl)] : []),
-  ];
 }
 
 /** How much white, and how far inside the colour. */

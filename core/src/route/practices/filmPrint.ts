@@ -162,19 +162,21 @@ function mirrorSetting({ isMirroring, name }: Printer, settle: Settle): Setting 
   });
 }
 
-export function inkUse(input: RouteInput, ink: InkSet): Consumption[] {
+/** Ink on one print: colour once, white as often as it is laid; an ink set without white lays none. */
+export function inkUse(input: RouteInput, ink: InkSet, whiteHits = 1): Consumption[] {
   const { print } = input;
   const scale = areaScale(input);
-  const row = (what: string, ml: number, centsPerMl: number): Consumption => ({
+  const row = (what: string, amount: number, centsPerMl: number): Consumption => ({
     what: `${ink.name}, ${what}`,
-    amount: ml * scale,
+    amount,
     kind: 'volume',
-    cents: ml * scale * centsPerMl,
+    cents: amount * centsPerMl,
     isAssumed: ink.status === 'assumed',
   });
+  const whiteMl = ink.whiteMlM2 > 0 ? print.whiteMl * scale * whiteHits : 0;
   return [
-    row('colour', print.colourMl, ink.colourCentsPerMl),
-    ...(print.whiteMl > 0 && ink.whiteMlM2 > 0 ? [row('white', print.whiteMl, ink.whiteCentsPerMl)] : []),
+    row('colour', print.colourMl * scale, ink.colourCentsPerMl),
+    ...(whiteMl > 0 ? [row('white', whiteMl, ink.whiteCentsPerMl)] : []),
   ];
 }
 

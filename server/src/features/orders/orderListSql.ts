@@ -2,16 +2,14 @@ import { DomainError } from '@saltflat/contract';
 import type { OrderQuery } from '@saltflat/contract';
 import { UUID } from '../../http/endpoint.ts';
 
+const isTime = (text: string): boolean => !Number.isNaN(Date.parse(text));
+
 /** What each sort compares, as SQL over the order `o` and the customer `k`, and how a cursor value is read back. */
 const SORT_KEYS = {
-  due: { sql: 'o.due_at', type: 'timestamptz', isValue: (text: string) => !Number.isNaN(Date.parse(text)) },
+  due: { sql: 'o.due_at', type: 'timestamptz', isValue: isTime },
   code: { sql: 'o.number', type: 'integer', isValue: (text: string) => /^\d{1,9}$/.test(text) },
   customer: { sql: 'lower(k.name)', type: 'text', isValue: () => true },
-  created: {
-    sql: 'o.created_at',
-    type: 'timestamptz',
-    isValue: (text: string) => !Number.isNaN(Date.parse(text)),
-  },
+  created: { sql: 'o.created_at', type: 'timestamptz', isValue: isTime },
 } as const;
 
 export interface ListSql {
