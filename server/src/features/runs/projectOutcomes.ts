@@ -1,11 +1,11 @@
 import type { Route } from '@saltflat/core/route';
-import type { PieceOutcome, RunState } from '@saltflat/core/run';
+import type { PieceOutcome, RunState, StepState } from '@saltflat/core/run';
 
 /** An outcome with the settings and readings its piece really had. */
 export interface OutcomeRow extends PieceOutcome {
   plateC: number | null;
   dwellS: number | null;
-  /** From start to end of the deciding press, less what was planned to hover before it closed, s. */
+  /** From start to end of the deciding press, less the hover planned before it closed, s; `null` where it was over sooner. */
   actualDwellS: number | null;
   pretreatmentG: number | null;
   pretreatmentTargetG: number | null;
@@ -28,10 +28,7 @@ export function projectOutcomes(route: Route, state: RunState): OutcomeRow[] {
       ...outcome,
       plateC: value('tempC'),
       dwellS: value('dwellS'),
-      actualDwellS:
-        pressed?.startedAt && pressed.completedAt
-          ? (Date.parse(pressed.completedAt) - Date.parse(pressed.startedAt)) / 1000 - (value('hoverS') ?? 0)
-          : null,
+      actualDwellS: pressed ? keptDwellS(pressed, value('hoverS') ?? 0) : null,
       pretreatmentG:
         weighed && weighed.beforeG !== null && weighed.afterG !== null
           ? weighed.afterG - weighed.beforeG
@@ -39,4 +36,11 @@ export function projectOutcomes(route: Route, state: RunState): OutcomeRow[] {
       pretreatmentTargetG: pretreat?.weighIn?.targetG ?? null,
     };
   });
+}
+
+/** How long a press was closed, as far as its start and end tell. */
+function keptDwellS({ startedAt, completedAt }: StepState, hoverS: number): number | null {
+  if (startedAt === null || completedAt === null) return null;
+  const closedS = (Date.parse(completedAt) - Date.parse(startedAt)) / 1000 - hoverS;
+  return closedS < 0 ? null : closedS;
 }

@@ -11,7 +11,7 @@ import type { UnitSystem } from '@saltflat/core/units';
 
 const column = createColumnHelper<LedgerRow>();
 const seconds = (value: number | null): string =>
-  value === null ? '' : formatQuantity(Math.round(value), 'duration');
+  value === null ? '–' : formatQuantity(Math.round(value), 'duration');
 
 const columns = (system: UnitSystem) => [
   column.accessor('at', {
