@@ -63,16 +63,6 @@ export default tseslint.config(
       ...sizes(400, 200, 4),
     },
   },
-  // A factory is a list of small functions that share what they were given: its length is that of a file.
-  {
-    files: [
-      'server/src/**/*Store.ts',
-      'server/src/**/*Service.ts',
-      'server/src/**/*Endpoints.ts',
-      'server/src/buildServer.ts',
-    ],
-    rules: { 'max-lines-per-function': ['error', { max: 200, skipBlankLines: true, skipComments: true }] },
-  },
   { files: ['demo/src/**/*.ts'], rules: { 'max-params': ['error', 6] } },
   {
     files: ['**/*.test.ts', 'e2e/**/*.ts'],

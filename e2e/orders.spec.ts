@@ -97,7 +97,7 @@ test('a machine is taken out of use: the lines that need it say so, and it is pu
   await expect(changes.getByText('No film printer is set up.')).toHaveCount(0);
 });
 
-test('a record that someone else changed meanwhile says so, keeps what was typed, and is saved when asked again', async ({
+test('a record that someone else changed meanwhile says so, after a reload too; nothing of theirs vanishes unseen', async ({
   page,
   request,
 }) => {
@@ -107,19 +107,32 @@ test('a record that someone else changed meanwhile says so, keeps what was typed
   await form.getByLabel('In stock').fill('7');
   const read = async () => {
     const answer = (await (await request.get('/api/v1/catalogue')).json()) as {
-      materials: { id: string; name: string; version: number; stock: number; lot: string }[];
+      materials: { id: string; name: string; version: number; stock: number; lot: string; learnt: unknown }[];
     };
-    const { id, version, ...record } = answer.materials.find(({ name }) => name === 'Amber heat tape')!;
+    const {
+      id,
+      version,
+      learnt: _learnt,
+      ...record
+    } = answer.materials.find(({ name }) => name === 'Amber heat tape')!;
     return { id, version, record };
   };
   const { id, version, record } = await read();
-  await request.put(`/api/v1/shop/materials/${id}`, {
+  const theirs = await request.put(`/api/v1/shop/materials/${id}`, {
     data: { version, record: { ...record, lot: 'FE-32' } },
   });
-  await form.getByRole('button', { name: 'Save the changes' }).click();
-  await expect(form.getByRole('alert')).toContainText('Someone changed “Amber heat tape” meanwhile.');
+  expect(theirs.status()).toBe(200);
+  await page.reload();
   await expect(form.getByLabel('In stock')).toHaveValue('7');
+  await expect(form.getByText('was changed by somebody else after you began')).toBeVisible();
+  await form.getByRole('button', { name: 'Save the changes' }).click();
+  await expect(form.getByRole('alert').last()).toContainText('Someone changed “Amber heat tape” meanwhile.');
+  await expect(form.getByLabel('In stock')).toHaveValue('7');
+  expect((await read()).record).toMatchObject({ stock: record.stock, lot: 'FE-32' });
+  await form.getByRole('button', { name: 'Start again from theirs' }).click();
+  await expect(form.getByLabel('Lot')).toHaveValue('FE-32');
+  await form.getByLabel('In stock').fill('7');
   await form.getByRole('button', { name: 'Save the changes' }).click();
   await expect(page.getByText('“Amber heat tape” is changed')).toBeVisible();
-  expect((await read()).record.stock).toBe(7);
+  expect((await read()).record).toMatchObject({ stock: 7, lot: 'FE-32' });
 });

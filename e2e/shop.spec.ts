@@ -98,9 +98,9 @@ test('a blank of a new fabric is added, ordered, compared, quoted and printed ou
   await cost.getByRole('button', { name: /^Quote/ }).click();
   await expect(cost.getByText(/^Cost over one minus the margin of 40 %/)).toContainText('5 % off');
   const quote = await downloaded(page, () =>
-    cost.getByRole('link', { name: 'Quote of the order, A4' }).click(),
+    cost.getByRole('link', { name: 'Draft of the quote, A4' }).click(),
   );
-  expect(quote.name).toMatch(/^K-\d+-quote\.pdf$/);
+  expect(quote.name).toMatch(/^K-\d+-quote-draft\.pdf$/);
   expect(quote.head).toContain('%PDF-');
   const sheet = await downloaded(page, () => cost.getByRole('link', { name: 'Letter' }).first().click());
   expect(sheet.name).toMatch(/^K-\d+-run-sheet\.pdf$/);

@@ -1,7 +1,7 @@
 import { mkdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { ArtworkJob, LineDocument, artJobOf, parse, ratesOf, routeInputOf } from '@saltflat/contract';
+import { artJobOf, readArtworkJob, readLineDocument, routeInputOf } from '@saltflat/contract';
 import {
   analyseArtwork,
   mirrorPixels,
@@ -11,7 +11,7 @@ import {
 } from '@saltflat/core/artwork';
 import type { ArtAnalysis, ArtJob, Pixels } from '@saltflat/core/artwork';
 import { priceRoute } from '@saltflat/core/cost';
-import { planRoute } from '@saltflat/core/route';
+import { planRoute, refusalText } from '@saltflat/core/route';
 import sharp from 'sharp';
 
 const USAGE = 'Say what to do: artwork FILE.png JOB.json [--out DIR], or route LINE.json';
@@ -47,7 +47,7 @@ function readArguments(rest: readonly string[]): { files: string[]; out: string 
 
 /** Figures and findings of an artwork for a job; with `out`, its planes too, as PNG at the print's resolution. */
 async function artwork(imageFile: string, jobFile: string, out: string | null): Promise<object> {
-  const job = artJobOf(parse(ArtworkJob, await readJson(jobFile)));
+  const job = artJobOf(readArtworkJob(await readJson(jobFile)));
   const analysis = analyseArtwork(await decode(imageFile), job);
   if (out !== null) await writePlanes(analysis, job, out);
   return analysis.figures;
@@ -99,9 +99,11 @@ async function writePlanes(
 
 /** Route and cost of one line: LINE holds the garment, the print's needs, pieces, process, materials and machines. */
 async function route(lineFile: string): Promise<object> {
-  const line = parse(LineDocument, await readJson(lineFile)) as LineDocument; // its schema says so
+  const line = readLineDocument(await readJson(lineFile));
   const planned = planRoute(routeInputOf(line));
-  return { route: planned, cost: priceRoute(planned, line.blankCents, line.pieces, ratesOf(line)) };
+  if (!planned.ok) throw new Error(refusalText(planned.refusals));
+  const { route } = planned;
+  return { route, cost: priceRoute(route, line.blankCents, line.pieces, line.rates) };
 }
 
 async function readJson(file: string): Promise<unknown> {

@@ -10,7 +10,7 @@ import {
   parse,
 } from './index.ts';
 
-const JOB = { widthMm: 203.2, garment: '#111111', process: 'dtg-dark' };
+const JOB = { format: 2, widthMm: 203.2, garment: '#111111', process: 'dtg-dark' };
 /** Paths and sentences of a refusal. */
 function refusedFields(schema: Parameters<typeof parse>[0], value: unknown): Record<string, string> {
   try {
@@ -24,13 +24,15 @@ function refusedFields(schema: Parameters<typeof parse>[0], value: unknown): Rec
 }
 
 describe('an artwork job as a document', () => {
-  it('becomes what the core reads, the knock-out first', () => {
+  it('becomes what the core reads', () => {
     const job = artJobOf(
       parse(ArtworkJob, {
         ...JOB,
         garment: '#ABCDEF',
-        knockout: { hex: '#000000', tol: 8, soft: 14, mode: 'global' },
-        steps: [{ kind: 'crop-margin' }],
+        steps: [
+          { kind: 'knock-out', hex: '#000000', tol: 8, soft: 14, mode: 'global' },
+          { kind: 'crop-margin' },
+        ],
         settings: { ub: { chokeMm: 0.2, near1: 12 }, laydown: { whiteMlM2: 80 } },
       }),
     );

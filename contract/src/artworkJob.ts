@@ -1,4 +1,4 @@
-import type { ArtJob, ArtStep } from '@saltflat/core/artwork';
+import type { ArtJob } from '@saltflat/core/artwork';
 import { Type } from 'typebox';
 import { strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
@@ -83,34 +83,25 @@ const Settings = strictObject({
 
 /** How an artwork is to be judged, as the command line reads it. */
 export const ArtworkJob = strictObject({
+  format: Type.Literal(2),
   widthMm: Type.Number({ title: 'Printed width, mm', exclusiveMinimum: 0, maximum: 5000 }),
   garment: Hex('Garment colour'),
   process: Type.Enum(['dtf', 'dtg-dark', 'dtg-light', 'sub'], { title: 'Process' }),
-  /** One colour to take out; short for a first step. */
-  knockout: Type.Optional(strictObject(knockOutFields)),
   steps: Type.Optional(ArtSteps),
   settings: Type.Optional(Settings),
 });
 export type ArtworkJob = Static<typeof ArtworkJob>;
 
 /** The job as the core reads it. */
-export function artJobOf({
-  widthMm,
-  garment,
-  process,
-  knockout,
-  steps = [],
-  settings = {},
-}: ArtworkJob): ArtJob {
+export function artJobOf({ widthMm, garment, process, steps = [], settings = {} }: ArtworkJob): ArtJob {
   const { near0, near1, ...underbase } = settings.ub ?? {};
-  const first: ArtStep[] = knockout ? [{ kind: 'knock-out', ...knockout }] : [];
   const nearGarment =
     near0 === undefined && near1 === undefined ? {} : { nearGarment: { from: near0 ?? 3, to: near1 ?? 10 } };
   return {
     widthMm,
     garment: garment.toLowerCase(),
     process,
-    steps: [...first, ...steps],
+    steps,
     underbase: { ...underbase, ...nearGarment },
     laydown: settings.laydown ?? {},
     separation: settings.separation ?? {},

@@ -26,3 +26,7 @@ export type Artwork = Static<typeof Artwork>;
 export const ArtworkUpload = strictObject({
   name: Type.String({ title: 'File name', minLength: 1, maxLength: 200 }),
 });
+
+/** A photo of a fault, named by its content. */
+export const Photo = strictObject({ sha256: Type.String() });
+export type Photo = Static<typeof Photo>;

@@ -245,36 +245,39 @@ const machineFields = {
 };
 
 export const MaterialInput = strictObject({ ...materialFields, properties: Properties });
-export type MaterialInput = Omit<Static<typeof MaterialInput>, 'properties'> & {
-  properties: Record<string, unknown>;
-};
+export type MaterialInput = Static<typeof MaterialInput>;
 export const MachineInput = strictObject({ ...machineFields, properties: Properties });
-export type MachineInput = Omit<Static<typeof MachineInput>, 'properties'> & {
-  properties: Record<string, unknown>;
-};
-export const Material = strictObject({ id: Id, ...materialFields, properties: Properties, version: Version });
-export type Material = MaterialInput & { id: string; version: number };
+export type MachineInput = Static<typeof MachineInput>;
+
+/** What this shop's weighings say of a material, in place of what is assumed of it. Never edited, only weighed anew. */
+export const Learnt = strictObject({
+  weighings: Type.Integer({ minimum: 1 }),
+  /** By the name of the assumed figure. */
+  values: Type.Record(Type.String(), strictObject({ value: Type.Number(), sd: Type.Number() })),
+});
+export type Learnt = Static<typeof Learnt>;
+export const Material = strictObject({
+  id: Id,
+  ...materialFields,
+  properties: Properties,
+  /** `null` until something of it was weighed. */
+  learnt: nullable(Learnt),
+  version: Version,
+});
+export type Material = Static<typeof Material>;
 export const Machine = strictObject({ id: Id, ...machineFields, properties: Properties, version: Version });
-export type Machine = MachineInput & { id: string; version: number };
+export type Machine = Static<typeof Machine>;
 
 /** The parts of a material's and a machine's own document that a form or a table shows before its properties. */
 export const MATERIAL_HEAD = strictObject(materialFields);
 export const MACHINE_HEAD = strictObject(machineFields);
 
-export const Customer = strictObject({ id: Id, name: Type.String() });
-
 /** What the shop has to work with, read whole. Lists are in the shop's order of preference. */
 export const Catalogue = strictObject({
-  customers: Type.Array(Customer),
   styles: Type.Array(GarmentStyle),
   materials: Type.Array(Material),
   machines: Type.Array(Machine),
   house: versioned(HouseDocument),
   rates: versioned(RatesDocument),
 });
-export type Catalogue = Omit<Static<typeof Catalogue>, 'materials' | 'machines' | 'house' | 'rates'> & {
-  materials: Material[];
-  machines: Machine[];
-  house: { document: HouseDocument; version: number };
-  rates: { document: RatesDocument; version: number };
-};
+export type Catalogue = Static<typeof Catalogue>;

@@ -1,7 +1,8 @@
-import type { Comparison } from '@saltflat/core/compare';
 import { Type } from 'typebox';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Grade, SizeQuantity } from './orders.ts';
+import { Process } from './process.ts';
+import { CostDocument } from './routes.ts';
 import { nullable, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 import { HouseChoices } from './shopSettings.ts';
@@ -19,10 +20,43 @@ export const ComparisonQuery = strictObject({
   grades: Type.Optional(Type.Array(Grade, { title: 'Widths by size', maxItems: 10 })),
   house: Type.Optional(HouseChoices),
 });
-export type ComparisonQuery = Omit<Static<typeof ComparisonQuery>, 'house'> & { house?: HouseChoices };
+export type ComparisonQuery = Static<typeof ComparisonQuery>;
+
+const Minutes = Type.Number({ minimum: 0 });
+const Judged = Type.Number({ minimum: 0, maximum: 1 });
 
 /** Every process side by side, and what is taken at this moment. */
-export interface ComparisonAnswer extends Comparison {
+export const ComparisonAnswer = strictObject({
+  options: Type.Array(
+    strictObject({
+      process: Process,
+      name: Type.String(),
+      refusals: Type.Array(Type.String()),
+      plan: nullable(
+        strictObject({
+          handsS: Minutes,
+          elapsedS: Minutes,
+          restBeforeDispatchS: Minutes,
+          cost: CostDocument,
+          look: strictObject({
+            opacity: Judged,
+            softness: Judged,
+            breathing: Judged,
+            stretch: Judged,
+            words: Type.String(),
+          }),
+          risks: Type.Array(Type.String()),
+          conflicts: Type.Array(Type.String()),
+          problems: Type.Array(Type.String()),
+          machines: Type.Array(Type.String()),
+        }),
+      ),
+    }),
+  ),
+  recommended: nullable(Process),
+  reasons: Type.Array(Type.String()),
+  wouldChange: Type.String(),
   /** Machines a run is on now, with the line it is for. */
-  taken: { machine: string; code: string }[];
-}
+  taken: Type.Array(strictObject({ machine: Type.String(), code: Type.String() })),
+});
+export type ComparisonAnswer = Static<typeof ComparisonAnswer>;

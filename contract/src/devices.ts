@@ -34,6 +34,10 @@ export type DeviceDrive = Static<typeof DeviceDrive>;
 
 /** What the server pushes: a record that changed, or a device that spoke. */
 export type LiveMessage =
-  | { kind: 'changed'; noun: 'order' | 'line' | 'run' | 'artwork' | 'material' | 'everything'; id: string }
+  | {
+      kind: 'changed';
+      noun: 'order' | 'line' | 'run' | 'artwork' | 'material' | 'change' | 'everything';
+      id: string;
+    }
   | { kind: 'device'; device: Device }
   | { kind: 'clock'; serverAt: string };

@@ -37,7 +37,9 @@ export function equipmentOf(
   // each T is checked against MATERIAL_DOCUMENTS or MACHINE_DOCUMENTS when it is stored
 
   const all = <T>(from: readonly (Material | Machine)[], kind: MaterialKind | MachineKind): T[] =>
-    from.filter((item) => item.kind === kind).map(({ name, properties }) => ({ name, ...properties }) as T);
+    from
+      .filter((item) => item.kind === kind)
+      .map((item) => ({ name: item.name, ...item.properties, ...learntOf(item) }) as T);
   // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters
   const first = <T>(from: readonly (Material | Machine)[], kind: MaterialKind | MachineKind): T | null =>
     all<T>(from, kind)[0] ?? null;
@@ -60,6 +62,14 @@ export function equipmentOf(
     rack: first<Rack>(machines, 'rack'),
     coolingTable: first<CoolingTable>(machines, 'cooling-table'),
   };
+}
+
+/** What was weighed stands in front of what is assumed. */
+function learntOf(item: Material | Machine): Record<string, unknown> {
+  const learnt = 'learnt' in item ? item.learnt : null;
+  if (learnt === null) return {};
+  const values = Object.entries(learnt.values).map(([key, { value }]): [string, number] => [key, value]);
+  return { ...Object.fromEntries(values), status: 'weighed' };
 }
 
 function firstBy<T, K extends string>(items: readonly T[], key: (item: T) => K): Partial<Record<K, T>> {

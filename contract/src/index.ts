@@ -1,6 +1,6 @@
 export { ArtworkJob, artJobOf } from './artworkJob.ts';
 export { ArtworkReport } from './artworkReport.ts';
-export { UPLOAD_LIMIT_BYTES, UPLOAD_LIMIT_PIXELS, Artwork, ArtworkUpload } from './artworks.ts';
+export { UPLOAD_LIMIT_BYTES, UPLOAD_LIMIT_PIXELS, Artwork, ArtworkUpload, Photo } from './artworks.ts';
 export {
   BlankInput,
   Catalogue,
@@ -13,6 +13,7 @@ export {
 export type {
   GarmentColour,
   GarmentStyle,
+  Learnt,
   Machine,
   MachineKind,
   Material,
@@ -21,22 +22,41 @@ export type {
 export { Device, DeviceDrive } from './devices.ts';
 export type { LiveMessage } from './devices.ts';
 export { equipmentOf, garmentOf, patchOf } from './equipment.ts';
-export { ComparisonQuery } from './comparisons.ts';
-export type { ComparisonAnswer } from './comparisons.ts';
+export { ComparisonAnswer, ComparisonQuery } from './comparisons.ts';
 export {
   ArtworkChoice,
   ArtworkUse,
+  Customer,
+  CustomerQuery,
+  LINE_STATES,
+  LineOnOrder,
+  ORDER_STATES,
   Order,
   OrderChange,
   OrderInput,
   OrderPage,
   OrderQuery,
+  ReadyLine,
   VersionOnly,
 } from './orders.ts';
-export type { OrderLine, OrderLineInput, OrderSummary } from './orders.ts';
+export type { OrderLine, OrderLineInput, OrderSummary, SizeQuantity } from './orders.ts';
 export { LineDocument } from './lineDocument.ts';
-export { ratesOf, routeInputOf } from './routeInput.ts';
-export { readCost, readRoute } from './olderRoutes.ts';
+export { routeInputOf } from './routeInput.ts';
+export { readArtworkJob } from './formats/jobFormat.ts';
+export { readLineDocument } from './formats/lineFormat.ts';
+export { ROUTE_FORMAT, readStoredRoute } from './formats/storedRoute.ts';
+export { PlanInput, ShopFacts, putTogether, takeApart } from './planInput.ts';
+export {
+  GivenQuote,
+  LineQuote,
+  OrderQuotes,
+  QUOTE_STATES,
+  QuoteAcceptance,
+  QuoteDocument,
+  QuoteGiving,
+} from './quotes.ts';
+export type { QuotedLine } from './quotes.ts';
+export { Health, Readiness } from './health.ts';
 export { PLACEMENTS } from './placements.ts';
 export type { PlacementKey } from './placements.ts';
 export { DomainError, PROBLEMS } from './problems.ts';
@@ -44,8 +64,20 @@ export type { FieldProblem, Problem, ProblemCode } from './problems.ts';
 export { Preparation, PreparationInput, ProofAnswer, ProofAnswerInput, RightsInput } from './preparations.ts';
 export { ProvenLine, RoutePlanInput, RouteVersion } from './routes.ts';
 export type { SettingOverride } from './routes.ts';
-export { LedgerPage, LedgerQuery, Run, RunEvents, RunQuery, RunStart } from './runs.ts';
-export type { LedgerRow, RunEventInput } from './runs.ts';
+export {
+  LedgerPage,
+  LedgerQuery,
+  LedgerRow,
+  Run,
+  RunEvents,
+  RunHead,
+  RunNews,
+  RunNewsQuery,
+  RunQuery,
+  RunReceipt,
+  RunStart,
+} from './runs.ts';
+export type { RunEventInput, StoredEvent } from './runs.ts';
 export { columnName, fieldsOf, fromCell, toCell, valueAt, withValueAt } from './recordFields.ts';
 export type { RecordField } from './recordFields.ts';
 export {
@@ -58,15 +90,17 @@ export {
   MaterialChange,
   RatesChange,
   SHOP_LISTS,
+  ShopChange,
   ShopChanged,
   parseBlank,
   parseMachine,
   parseMaterial,
 } from './shop.ts';
-export type { ImportLine, ReplanReport, Replanned, ShopList } from './shop.ts';
+export { Replanned } from './shop.ts';
+export type { ImportLine, ShopList } from './shop.ts';
 export { BLANK_FIELDS, machineFields, materialFields } from './shopFields.ts';
 export { HouseDocument, RatesDocument } from './shopSettings.ts';
 export type { HouseChoices } from './shopSettings.ts';
-export { strictObject } from './scalars.ts';
+export { MOST_COUNTED, strictObject } from './scalars.ts';
 export { parse } from './validate.ts';
 export { LaydownFit, WeighingInput } from './weighings.ts';

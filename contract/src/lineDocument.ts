@@ -1,5 +1,4 @@
 import { BLANK_KINDS, FEATURES } from '@saltflat/core/blank';
-import type { Rates } from '@saltflat/core/cost';
 import { Type } from 'typebox';
 import { Machine, Material } from './catalogue.ts';
 import { PLACEMENT_KEYS } from './placements.ts';
@@ -7,7 +6,7 @@ import { Process } from './process.ts';
 import { SettingOverride } from './routes.ts';
 import { nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
-import { HouseChoices, RatesDocument } from './shopSettings.ts';
+import { HouseDocument, RatesDocument } from './shopSettings.ts';
 
 const Share = Type.Number({ minimum: 0, maximum: 1 });
 const Amount = Type.Number({ minimum: 0 });
@@ -29,6 +28,7 @@ const GarmentDocument = strictObject({
 
 /** All that a route is planned from, as one document: what the command line reads, and what the server plans from. */
 export const LineDocument = strictObject({
+  format: Type.Literal(2),
   process: Process,
   pieces: Type.Integer({ title: 'Pieces', minimum: 1 }),
   blankCents: Type.Number({ title: 'Price of the blank, cents', minimum: 0 }),
@@ -54,6 +54,8 @@ export const LineDocument = strictObject({
         quantity: Type.Integer({ minimum: 1 }),
         bodyWidthMm: nullable(Amount),
         collarDropMm: nullable(Amount),
+        /** Price of the blank in this size. */
+        cents: Amount,
       }),
     ),
     areas: Type.Array(
@@ -63,16 +65,11 @@ export const LineDocument = strictObject({
   }),
   materials: Type.Array(Material),
   machines: Type.Array(Machine),
-  /** The patch caps are given; leave out where there is none. */
-  patch: Type.Optional(nullable(strictObject({ blank: GarmentDocument, cents: Amount }))),
-  /** Where it differs from the usual start. */
-  house: Type.Optional(HouseChoices),
-  rates: Type.Optional(RatesDocument),
-  overrides: Type.Optional(Type.Array(SettingOverride)),
+  /** The patch caps are given; `null` where there is none. */
+  patch: nullable(strictObject({ blank: GarmentDocument, cents: Amount })),
+  /** What is done where practitioners differ: the shop's methods with the line's own in front. */
+  house: HouseDocument,
+  rates: RatesDocument,
+  overrides: Type.Array(SettingOverride),
 });
-export type LineDocument = Omit<Static<typeof LineDocument>, 'materials' | 'machines' | 'house' | 'rates'> & {
-  materials: Material[];
-  machines: Machine[];
-  house?: HouseChoices;
-  rates?: Rates;
-};
+export type LineDocument = Static<typeof LineDocument>;

@@ -6,13 +6,25 @@ import { Process } from './process.ts';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Preparation, ProofAnswer } from './preparations.ts';
 import { HouseChoices } from './shopSettings.ts';
-import { Id, Instant, Version, longText, nullable, page, shortText, strictObject } from './scalars.ts';
+import {
+  Cursor,
+  Id,
+  Instant,
+  Version,
+  longText,
+  nullable,
+  page,
+  shortText,
+  strictObject,
+} from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 export const SizeQuantity = strictObject({
   size: shortText('Size', 12),
   quantity: Type.Integer({ title: 'Quantity', minimum: 1, maximum: 9999 }),
 });
+
+export type SizeQuantity = Static<typeof SizeQuantity>;
 
 /** Sizes that get the artwork at a width of their own. */
 export const Grade = strictObject({
@@ -39,7 +51,7 @@ export const OrderLineInput = strictObject({
   /** Leave out to keep what the line has; empty for the shop's methods throughout. */
   house: Type.Optional(HouseChoices),
 });
-export type OrderLineInput = Omit<Static<typeof OrderLineInput>, 'house'> & { house?: HouseChoices };
+export type OrderLineInput = Static<typeof OrderLineInput>;
 
 const orderFields = {
   customer: shortText('Customer'),
@@ -48,9 +60,9 @@ const orderFields = {
   lines: Type.Array(OrderLineInput, { title: 'Lines', minItems: 1, maxItems: 20 }),
 };
 export const OrderInput = strictObject(orderFields);
-export type OrderInput = Omit<Static<typeof OrderInput>, 'lines'> & { lines: OrderLineInput[] };
+export type OrderInput = Static<typeof OrderInput>;
 export const OrderChange = strictObject({ ...orderFields, version: Version });
-export type OrderChange = OrderInput & { version: number };
+export type OrderChange = Static<typeof OrderChange>;
 export const ArtworkChoice = strictObject({ artworkId: Type.String({ format: 'uuid', title: 'Artwork' }) });
 /** A line printed from an artwork, and the number of its preparation. */
 export const ArtworkUse = strictObject({
@@ -97,10 +109,11 @@ export const OrderLine = strictObject({
   pieces: Type.Integer(),
   state: Type.Enum([...LINE_STATES]),
   planProblem: nullable(Type.String()),
+  /** The route it is made by as it now stands; `null` until that is planned. */
   routeNumber: nullable(Type.Integer()),
   activeRunId: nullable(Id),
 });
-export type OrderLine = Omit<Static<typeof OrderLine>, 'house'> & { house: HouseChoices };
+export type OrderLine = Static<typeof OrderLine>;
 
 export const Order = strictObject({
   id: Id,
@@ -114,7 +127,7 @@ export const Order = strictObject({
   cancelledAt: nullable(Instant),
   lines: Type.Array(OrderLine),
 });
-export type Order = Omit<Static<typeof Order>, 'lines'> & { lines: OrderLine[] };
+export type Order = Static<typeof Order>;
 
 /** A stretch of the spark trace in a list: how long, how hot. */
 const Spark = strictObject({ durationS: Type.Number(), tempC: Type.Number(), isHandsOn: Type.Boolean() });
@@ -136,13 +149,43 @@ export type OrderSummary = Static<typeof OrderSummary>;
 export const OrderPage = page(OrderSummary);
 export type OrderPage = Static<typeof OrderPage>;
 
+/** A line together with what is on its order's ticket. */
+export const LineOnOrder = strictObject({
+  line: OrderLine,
+  orderId: Id,
+  customer: Type.String(),
+  dueAt: Instant,
+  isCancelled: Type.Boolean(),
+});
+export type LineOnOrder = Static<typeof LineOnOrder>;
+
+/** A line that can be put on the floor. */
+export const ReadyLine = strictObject({
+  lineId: Id,
+  code: Type.String(),
+  customer: Type.String(),
+  dueAt: Instant,
+  pieces: Type.Integer(),
+  garment: Type.String(),
+  colourHex: Type.String(),
+  process: Process,
+});
+export type ReadyLine = Static<typeof ReadyLine>;
+
+export const Customer = strictObject({ id: Id, name: Type.String() });
+export type Customer = Static<typeof Customer>;
+export const CustomerQuery = strictObject({
+  search: Type.Optional(Type.String({ title: 'Search', maxLength: 120 })),
+});
+
 export const ORDER_SORTS = ['due', 'code', 'customer', 'created'] as const;
 export const OrderQuery = strictObject({
+  /** Words that must all be there; of three letters or more anywhere, shorter ones at the beginning of a word. */
   search: Type.Optional(Type.String({ title: 'Search', maxLength: 120 })),
   state: Type.Optional(Type.Enum([...ORDER_STATES, 'open'], { title: 'State' })),
   sort: Type.Optional(Type.Enum([...ORDER_SORTS], { title: 'Sort' })),
   direction: Type.Optional(Type.Enum(['asc', 'desc'], { title: 'Direction' })),
-  cursor: Type.Optional(Type.String({ title: 'Cursor', maxLength: 200 })),
+  cursor: Type.Optional(Cursor),
   limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 200 })),
 });
 export type OrderQuery = Static<typeof OrderQuery>;

@@ -1,6 +1,3 @@
-import { DEFAULT_RATES } from '@saltflat/core/cost';
-import type { Rates } from '@saltflat/core/cost';
-import { DEFAULT_HOUSE, houseFor } from '@saltflat/core/route';
 import type { RouteInput } from '@saltflat/core/route';
 import { equipmentOf } from './equipment.ts';
 import type { LineDocument } from './lineDocument.ts';
@@ -12,10 +9,7 @@ export const routeInputOf = (document: LineDocument): RouteInput => ({
   print: document.print,
   pieces: document.pieces,
   placement: document.placement,
-  equipment: equipmentOf(document, document.patch ?? null),
-  house: houseFor(DEFAULT_HOUSE, document.house ?? {}),
-  overrides: document.overrides ?? [],
+  equipment: equipmentOf(document, document.patch),
+  house: document.house,
+  overrides: document.overrides,
 });
-
-/** The rates a document is priced with. */
-export const ratesOf = ({ rates }: LineDocument): Rates => rates ?? DEFAULT_RATES;

@@ -134,44 +134,48 @@ const PlacementDocument = strictObject({
 });
 
 /** The document a route version keeps for ever. */
-export const RouteDocument = strictObject({
-  process: Process,
-  summary: Type.String(),
-  operations: Type.Array(Operation),
-  placement: PlacementDocument,
-  totals: strictObject({ handsS: Type.Number(), elapsedS: Type.Number() }),
-  restBeforeDispatchS: Type.Number(),
-  usesBlanks: Type.Boolean(),
-  conflicts: Type.Array(
-    strictObject({
-      operation: Type.String(),
-      setting: Type.String(),
-      text: Type.String(),
-      waysOut: Type.Array(Type.String()),
-    }),
-  ),
-  slips: Type.Array(
-    strictObject({
-      operation: nullable(Type.String()),
-      setting: nullable(Type.String()),
-      text: Type.String(),
-    }),
-  ),
-});
+export const RouteDocument = Type.Unsafe<Route>(
+  strictObject({
+    process: Process,
+    summary: Type.String(),
+    operations: Type.Array(Operation),
+    placement: PlacementDocument,
+    totals: strictObject({ handsS: Type.Number(), elapsedS: Type.Number() }),
+    restBeforeDispatchS: Type.Number(),
+    usesBlanks: Type.Boolean(),
+    conflicts: Type.Array(
+      strictObject({
+        operation: Type.String(),
+        setting: Type.String(),
+        text: Type.String(),
+        waysOut: Type.Array(Type.String()),
+      }),
+    ),
+    slips: Type.Array(
+      strictObject({
+        operation: nullable(Type.String()),
+        setting: nullable(Type.String()),
+        text: Type.String(),
+      }),
+    ),
+  }),
+);
 
-export const CostDocument = strictObject({
-  blankCents: Type.Number(),
-  materials: Type.Array(
-    strictObject({ what: Type.String(), cents: Type.Number(), isAssumed: Type.Boolean() }),
-  ),
-  labourCents: Type.Number(),
-  setUpCents: Type.Number(),
-  machineCents: Type.Number(),
-  spoilageCents: Type.Number(),
-  spoilageShare: Type.Number(),
-  spoilageFrom: Type.Enum(['assumed', 'measured']),
-  totalCents: Type.Number(),
-});
+export const CostDocument = Type.Unsafe<PieceCost>(
+  strictObject({
+    blankCents: Type.Number(),
+    materials: Type.Array(
+      strictObject({ what: Type.String(), cents: Type.Number(), isAssumed: Type.Boolean() }),
+    ),
+    labourCents: Type.Number(),
+    setUpCents: Type.Number(),
+    machineCents: Type.Number(),
+    spoilageCents: Type.Number(),
+    spoilageShare: Type.Number(),
+    spoilageFrom: Type.Enum(['assumed', 'measured']),
+    totalCents: Type.Number(),
+  }),
+);
 
 /** What differs between two routes, in words. */
 export const RouteDifference = strictObject({
@@ -218,12 +222,13 @@ export const RouteVersion = strictObject({
   lineId: Id,
   number: Type.Integer(),
   createdAt: Instant,
+  /** It is the one the line is made by as it now stands. */
+  isCurrent: Type.Boolean(),
+  /** What it was planned from is kept with it: quote and picture come from that. Older versions kept nothing. */
+  hasInput: Type.Boolean(),
   route: RouteDocument,
   cost: CostDocument,
   overrides: Type.Array(SettingOverride),
   pieces: Type.Integer(),
 });
-export type RouteVersion = Omit<Static<typeof RouteVersion>, 'route' | 'cost'> & {
-  route: Route;
-  cost: PieceCost;
-};
+export type RouteVersion = Static<typeof RouteVersion>;

@@ -1,9 +1,8 @@
-import type { Route } from '@saltflat/core/route';
 import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
 import { Type } from 'typebox';
 import { Process } from './process.ts';
 import { RouteDocument } from './routes.ts';
-import { Id, Instant, MOST_ROWS, nullable, shortText, strictObject } from './scalars.ts';
+import { Cursor, Id, Instant, MOST_ROWS, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 const Payload = strictObject({
@@ -52,10 +51,10 @@ const StoredEvent = strictObject({
   at: Instant,
   by: Type.String(),
   payload: Payload,
-  serverAt: Instant,
 });
+export type StoredEvent = Static<typeof StoredEvent>;
 
-export const Run = strictObject({
+const head = {
   id: Id,
   lineId: Id,
   orderId: Id,
@@ -66,14 +65,43 @@ export const Run = strictObject({
   placement: Type.String(),
   artworkId: nullable(Id),
   routeNumber: Type.Integer(),
-  route: RouteDocument,
   pieces: Type.Integer(),
   startedBy: Type.String(),
   createdAt: Instant,
   finishedAt: nullable(Instant),
+};
+
+/** A run as a list names it. */
+export const RunHead = strictObject({
+  ...head,
+  /** How many events it has: whoever knows as many knows all of it. */
+  eventCount: Type.Integer(),
+});
+export type RunHead = Static<typeof RunHead>;
+
+/** A run with the route it is made by and everything that happened, in the order it arrived. */
+export const Run = strictObject({ ...head, route: RouteDocument, events: Type.Array(StoredEvent) });
+export type Run = Static<typeof Run>;
+
+/** What a device is told for events it sent: not the run, which it knows, but how far the server has come. */
+export const RunReceipt = strictObject({
+  runId: Id,
+  eventCount: Type.Integer(),
+  finishedAt: nullable(Instant),
+});
+export type RunReceipt = Static<typeof RunReceipt>;
+
+/** Events of a run that arrived after as many as the asker knows. */
+export const RunNews = strictObject({
+  runId: Id,
+  eventCount: Type.Integer(),
+  finishedAt: nullable(Instant),
   events: Type.Array(StoredEvent),
 });
-export type Run = Omit<Static<typeof Run>, 'route'> & { route: Route };
+export type RunNews = Static<typeof RunNews>;
+export const RunNewsQuery = strictObject({
+  after: Type.Integer({ title: 'After, events', minimum: 0, maximum: MOST_ROWS }),
+});
 
 export const RunQuery = strictObject({
   state: Type.Optional(Type.Enum(['active', 'finished'], { title: 'State' })),
@@ -109,15 +137,17 @@ export const LedgerQuery = strictObject({
   verdict: Type.Optional(Type.Enum([...VERDICTS], { title: 'Verdict' })),
   fault: Type.Optional(Type.String({ title: 'Fault', maxLength: 40 })),
   process: Type.Optional(Process),
-  cursor: Type.Optional(Type.Integer({ title: 'Cursor', minimum: 0, maximum: 10_000_000 })),
+  cursor: Type.Optional(Cursor),
   limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 500 })),
 });
 export type LedgerQuery = Static<typeof LedgerQuery>;
 
+/** One page of what came out. The counts are of all that is asked for; where words are sought that many have, `isMore` says that they are of the latest alone. */
 export const LedgerPage = strictObject({
   items: Type.Array(LedgerRow),
   nextCursor: nullable(Type.String()),
   total: Type.Integer(),
+  isMore: Type.Boolean(),
   counts: strictObject({ good: Type.Integer(), reprint: Type.Integer(), scrap: Type.Integer() }),
 });
 export type LedgerPage = Static<typeof LedgerPage>;

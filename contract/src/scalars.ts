@@ -41,8 +41,19 @@ export const MOST_ROWS = 2_147_483_647;
 /** The version a person saw when they began to edit; a write against an older one is refused. */
 export const Version = Type.Integer({ title: 'Version', minimum: 1, maximum: MOST_ROWS });
 
-/** One page of a long list. */
+/** Counting stops here: beyond it a list says "more than". */
+export const MOST_COUNTED = 1000;
+
+/** One page of a long list. `total` is counted up to {@link MOST_COUNTED}, or as far as a search looked; `isMore` says that there are more. */
 export const page = <T extends TSchema>(item: T) =>
-  strictObject({ items: Type.Array(item), nextCursor: nullable(Type.String()), total: Type.Integer() });
+  strictObject({
+    items: Type.Array(item),
+    nextCursor: nullable(Type.String()),
+    total: Type.Integer(),
+    isMore: Type.Boolean(),
+  });
+
+/** A place in a sorted list, opaque to clients. */
+export const Cursor = Type.String({ title: 'Cursor', maxLength: 300 });
 
 export type { Static };

@@ -1,6 +1,5 @@
 import { DEFAULT_RATES } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE, HOUSE_KEYS } from '@saltflat/core/route';
-import type { Route } from '@saltflat/core/route';
 import { expect } from 'chai';
 import {
   DomainError,
@@ -12,8 +11,6 @@ import {
   parseMachine,
   parseMaterial,
   patchOf,
-  readCost,
-  readRoute,
 } from './index.ts';
 import type { BlankInput, GarmentStyle, MachineInput, Material, MaterialInput } from './index.ts';
 
@@ -137,6 +134,7 @@ describe('equipment out of the set-up', () => {
     ...record,
     name,
     id: name,
+    learnt: null,
     version: 1,
   });
 
@@ -147,6 +145,18 @@ describe('equipment out of the set-up', () => {
     });
     expect(films.map(({ name }) => name)).to.deep.equal(['B', 'A']);
     expect([powder, oven, inkSets]).to.deep.equal([null, null, {}]);
+  });
+
+  it('takes what was weighed in place of what is assumed, and says that it was', () => {
+    const ink: Material = {
+      ...stored(film, 'Ink'),
+      kind: 'ink',
+      properties: { use: 'film', colourMlM2: 7, whiteMlM2: 16, status: 'assumed' },
+      learnt: { weighings: 3, values: { whiteMlM2: { value: 14.2, sd: 0.4 } } },
+    };
+    const { inkSets } = equipmentOf({ materials: [ink], machines: [] });
+    expect(inkSets.film).to.include({ colourMlM2: 7, whiteMlM2: 14.2, status: 'weighed' });
+    expect(ink.properties.whiteMlM2, 'the assumption stays what it is').to.equal(16);
   });
 
   it('gives caps the first patch among the blanks, at its price', () => {
@@ -161,30 +171,5 @@ describe('equipment out of the set-up', () => {
     expect(patchOf([tee])).to.equal(null);
     expect(patchOf([tee, patch])).to.deep.include({ cents: 85 });
     expect(patchOf([tee, patch])?.blank.name).to.equal('Made-up patch');
-  });
-});
-
-describe('versions from before', () => {
-  it('are read with what they do not say filled in as nothing, and newer ones as they are', () => {
-    const older = {
-      process: 'dtf',
-      summary: 'an old one',
-      operations: [{ id: 'peel', settings: [], phases: [] }],
-      totals: { handsS: 1, elapsedS: 1 },
-      conflicts: [{ operation: 'peel', setting: 'tempC', text: 'too hot' }],
-    } as unknown as Route;
-    const read = readRoute(older);
-    expect(read.slips).to.deep.equal([]);
-    expect(read.placement.sizes).to.deep.equal([]);
-    expect(read.conflicts[0]?.waysOut).to.deep.equal([]);
-    expect(read.operations[0]).to.deep.include({ id: 'peel', machine: null, work: [], stack: [] });
-    expect(readRoute(read)).to.equal(read);
-  });
-
-  it('have costs that still add up', () => {
-    const old = { blankCents: 300, materials: [], labourCents: 80, spoilageCents: 9, totalCents: 389 };
-    const cost = readCost(old as unknown as ReturnType<typeof readCost>);
-    const { blankCents, labourCents, setUpCents, machineCents, spoilageCents } = cost;
-    expect(blankCents + labourCents + setUpCents + machineCents + spoilageCents).to.equal(cost.totalCents);
   });
 });

@@ -10,7 +10,7 @@ import {
 import { DomainError } from './problems.ts';
 import type { FieldProblem } from './problems.ts';
 import { RouteDifference } from './routes.ts';
-import { Id, Version, nullable, strictObject } from './scalars.ts';
+import { Id, Instant, Version, nullable, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 import { HouseDocument, RatesDocument } from './shopSettings.ts';
 import { parse } from './validate.ts';
@@ -21,15 +21,15 @@ export type ShopList = (typeof SHOP_LISTS)[number];
 
 const changed = <T extends TSchema>(record: T) => strictObject({ record, version: Version });
 export const BlankChange = changed(BlankInput);
-export type BlankChange = { record: BlankInput; version: number };
+export type BlankChange = Static<typeof BlankChange>;
 export const MaterialChange = changed(MaterialInput);
-export type MaterialChange = { record: MaterialInput; version: number };
+export type MaterialChange = Static<typeof MaterialChange>;
 export const MachineChange = changed(MachineInput);
-export type MachineChange = { record: MachineInput; version: number };
+export type MachineChange = Static<typeof MachineChange>;
 export const HouseChange = changed(HouseDocument);
-export type HouseChange = { record: HouseDocument; version: number };
+export type HouseChange = Static<typeof HouseChange>;
 export const RatesChange = changed(RatesDocument);
-export type RatesChange = { record: RatesDocument; version: number };
+export type RatesChange = Static<typeof RatesChange>;
 
 /** Draft routes that were planned anew after a change of the set-up, with what differs. */
 export const Replanned = strictObject({
@@ -44,19 +44,28 @@ export const Replanned = strictObject({
 });
 export type Replanned = Static<typeof Replanned>;
 
-/** The answer to every change of the set-up: what it is now, and what it did to the routes not run yet. */
+/** The answer to every change of the set-up: what it is now. The routes not run yet follow; how far they are is asked for by the change. */
 export const ShopChanged = strictObject({
   id: nullable(Id),
   version: nullable(Version),
-  replanned: Type.Array(Replanned),
-  /** Draft routes that came out the same. */
-  unchanged: Type.Integer(),
-  /** Drafts beyond what is planned at once: they follow in the background. */
-  queued: Type.Integer(),
+  /** Names the change, to ask what it did to the routes. */
+  changeId: Id,
+  /** Routes that are planned anew. */
+  drafts: Type.Integer(),
 });
 export type ShopChanged = Static<typeof ShopChanged>;
-/** What a change of the set-up does to the drafts. */
-export type ReplanReport = Pick<ShopChanged, 'replanned' | 'unchanged' | 'queued'>;
+
+/** What a change of the set-up did to the routes not run yet, as far as they are planned by now. */
+export const ShopChange = strictObject({
+  id: Id,
+  at: Instant,
+  drafts: Type.Integer(),
+  /** Planned by now; of those the ones that came out otherwise are named. */
+  planned: Type.Integer(),
+  unchanged: Type.Integer(),
+  replanned: Type.Array(Replanned),
+});
+export type ShopChange = Static<typeof ShopChange>;
 
 export const ImportQuery = strictObject({
   list: Type.Enum([...SHOP_LISTS], { title: 'List' }),
@@ -85,7 +94,8 @@ export const ImportReport = strictObject({
   lines: Type.Array(ImportLine),
   /** False for a dry run, and where anything was refused: then nothing is changed at all. */
   isApplied: Type.Boolean(),
-  replanned: Type.Array(Replanned),
+  /** The change it made; `null` where nothing was changed. */
+  changeId: nullable(Id),
 });
 export type ImportReport = Static<typeof ImportReport>;
 

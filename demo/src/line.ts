@@ -1,5 +1,7 @@
 import { garmentOf, patchOf } from '@saltflat/contract';
 import type { GarmentStyle, LineDocument } from '@saltflat/contract';
+import { DEFAULT_RATES } from '@saltflat/core/cost';
+import { DEFAULT_HOUSE } from '@saltflat/core/route';
 import { DEMO_BLANKS, DEMO_MACHINES, DEMO_MATERIALS } from './shop.ts';
 
 const id = '7f1d9a54-0b1e-4c5e-9a52-3f6f0b7f3a01';
@@ -17,6 +19,7 @@ export function demoLine(): LineDocument {
   if (!style || !colour) throw new Error('the demo has no Harbour tee');
   const patch = patchOf(styles);
   return {
+    format: 2,
     process: 'dtf',
     pieces: 24,
     blankCents: 343,
@@ -36,8 +39,9 @@ export function demoLine(): LineDocument {
     placement: {
       key: 'full-front',
       dropMm: 75,
-      sizes: style.sizes.slice(0, 4).map(({ size, bodyWidthMm, collarDropMm }) => ({
+      sizes: style.sizes.slice(0, 4).map(({ size, bodyWidthMm, collarDropMm, cents }) => ({
         size,
+        cents,
         quantity: 6,
         bodyWidthMm,
         collarDropMm,
@@ -45,8 +49,11 @@ export function demoLine(): LineDocument {
       areas: style.areas,
       grades: [],
     },
-    materials: DEMO_MATERIALS.map((material) => ({ ...material, id, version: 1 })),
+    materials: DEMO_MATERIALS.map((material) => ({ ...material, id, learnt: null, version: 1 })),
     machines: DEMO_MACHINES.map((machine) => ({ ...machine, id, version: 1 })),
     patch: patch && { ...patch, blank: { ...patch.blank, features: [...patch.blank.features] } },
+    house: DEFAULT_HOUSE,
+    rates: DEFAULT_RATES,
+    overrides: [],
   };
 }

@@ -24,6 +24,7 @@ export function inventRun(
   const clientId = uuid(random);
   const events: RunEventInput[] = [];
   let atMs = startMs;
+  let reprints = 0;
   const push = (kind: RunEventInput['kind'], step: string | null, payload: RunEventPayload = {}): void => {
     const at = new Date(atMs).toISOString();
     events.push({
@@ -44,8 +45,11 @@ export function inventRun(
     push('step-started', step);
     if (operation.weighIn) weigh(operation.weighIn.targetG, step);
     pass(timerS > 0 ? timerS * (1 + 0.04 * random()) : Math.min(operation.handsS, 60));
-    if (operation.isInspection) push('piece-inspected', step, { inspection: judge(route, random) });
-    else push('step-completed', step);
+    if (operation.isInspection) {
+      const inspection = judge(route, random);
+      if (inspection.verdict === 'reprint') reprints++;
+      push('piece-inspected', step, { inspection });
+    } else push('step-completed', step);
     pass((operation.waitAfter?.minS ?? 0) + 4);
   };
   const weigh = (targetG: number, step: string): void => {
@@ -57,21 +61,30 @@ export function inventRun(
     });
   };
 
-  for (const operation of route.operations)
-    for (let load = 1; operation.per === 'batch' && load <= loadsOf(pieces, operation.perLoad); load++)
-      work(operation, stepId(1, operation.id, 0, load), piecesInLoad(pieces, operation.perLoad, load));
-  for (let piece = 1; piece <= Math.min(pieces, piecesJudged); piece++) {
+  let [first, count] = [1, pieces];
+  for (let round = 1; count > 0; round++) {
     for (const operation of route.operations)
-      if (operation.per === 'piece') work(operation, stepId(1, operation.id, piece), 1);
+      for (let load = 1; operation.per === 'batch' && load <= loadsOf(count, operation.perLoad); load++)
+        work(operation, stepId(round, operation.id, 0, load), piecesInLoad(count, operation.perLoad, load));
+    const judged = Math.min(count, piecesJudged - first + 1);
+    reprints = 0;
+    for (let piece = first; piece < first + judged; piece++)
+      for (const operation of route.operations)
+        if (operation.per === 'piece') work(operation, stepId(round, operation.id, piece), 1);
+    first += count;
+    count = judged < count ? 0 : reprints; // what is to be made again follows once all of a round are judged
   }
   return events;
 }
 
+const SPOILED = 0.055; // share of pieces with a fault that cannot stay; most of them are made again
+const MADE_AGAIN = 0.75;
+
 function judge(route: Route, random: () => number): { verdict: Verdict; faults: string[] } {
-  if (random() > 0.09) return { verdict: 'good', faults: [] };
-  const likely = faultsOf(route.process);
+  if (random() > SPOILED) return { verdict: 'good', faults: [] };
+  const likely = faultsOf(route);
   const [fault = 'banding'] = likely[Math.floor(random() * likely.length)] ?? [];
-  return { verdict: 'scrap', faults: [fault] };
+  return { verdict: random() < MADE_AGAIN ? 'reprint' : 'scrap', faults: [fault] };
 }
 
 const round1 = (value: number): number => Math.round(value * 10) / 10;

@@ -209,6 +209,8 @@ async function startServer({ bin, home, data, account, isThrowaway, port: wanted
       `fsync=${isThrowaway ? 'off' : 'on'}`,
       '-c',
       'max_connections=60',
+      '-c',
+      'shared_buffers=256MB', // years of orders with their indexes stay in memory
     ];
     const { status } = spawnSync(
       join(bin, 'pg_ctl'),

@@ -2,18 +2,28 @@ import type {
   Artwork,
   Catalogue,
   LaydownFit,
+  LineDocument,
   Order,
   OrderLine,
   PreparationInput,
   Problem,
   ProofAnswer,
   RouteVersion,
+  ShopChanged,
 } from '@saltflat/contract';
 import { analyseArtwork, mirrorPlane, wholePlane } from '@saltflat/core/artwork';
 import type { ArtFigures, ArtStep } from '@saltflat/core/artwork';
 import { expect } from 'chai';
 import sharp from 'sharp';
-import { chunk, orderInput, plannedOrder, startTestServer, upload } from './testing/testServer.ts';
+import {
+  chunk,
+  followed,
+  orderInput,
+  planned,
+  plannedOrder,
+  startTestServer,
+  upload,
+} from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 /** A red disc and a small white one on an opaque black box. */
@@ -226,10 +236,24 @@ describe('artworks made ready', function () {
     expect(powder?.weighings).to.equal(4);
     expect(powder?.amounts[0]?.value).to.be.within(55, 60);
     const { materials } = await get<Catalogue>('/catalogue');
-    expect(materials.find(({ kind }) => kind === 'powder')?.properties).to.deep.include({
-      status: 'weighed',
-      gM2: powder?.amounts[0]?.value,
+    const own = materials.find(({ kind }) => kind === 'powder')!;
+    expect(own.learnt?.values.gM2?.value).to.equal(powder?.amounts[0]?.value);
+    expect(own.properties, 'what is assumed is not what was learnt').to.deep.include({
+      status: 'assumed',
+      gM2: 45,
     });
+    const { orderId } = await get<{ orderId: string }>(`/lines/${line.id}`);
+    await planned(server, orderId);
+    const document = await get<LineDocument>(`/lines/${line.id}/document`);
+    const known = document.materials.find(({ kind }) => kind === 'powder');
+    expect(known?.learnt, 'the drafts follow what was learnt').to.deep.equal(own.learnt);
+
+    // saved unchanged, nothing is learnt twice
+    const { id, version, learnt: _learnt, ...record } = own;
+    const saved = await server.api.put(`/api/v1/shop/materials/${id}`).send({ version, record }).expect(200);
+    await followed(server, saved.body as ShopChanged);
+    const again = await get<LaydownFit[]>('/laydowns');
+    expect(again).to.deep.equal(fits);
     expect((await get<ArtFigures>(`/lines/${line.id}/figures`)).powderG).to.be.above(1.2 * figures.powderG);
   });
 });

@@ -1,12 +1,16 @@
 import type { LiveMessage } from '@saltflat/contract';
 import { Router } from 'express';
 import type { Logger } from 'pino';
+import { Type } from 'typebox';
+import { createClock } from './clock.ts';
+import type { Clock } from './clock.ts';
 import { connect } from './db/connection.ts';
+import type { Database } from './db/connection.ts';
 import { listen } from './db/listen.ts';
-import { migrate } from './db/migrator.ts';
-import { seedDemo } from './demo/seedDemo.ts';
-import { artworkEndpoints, artworkStore, createArtworkService } from './features/artworks/index.ts';
-import { catalogueEndpoints, catalogueStore, createWeighingService } from './features/catalogue/index.ts';
+import { createMigrator, onceAtStart } from './db/migrator.ts';
+import { seedOnce } from './demo/seedOnce.ts';
+import { artworkEndpoints } from './features/artworks/index.ts';
+import { catalogueEndpoints } from './features/catalogue/index.ts';
 import {
   HYGROMETER,
   SCALE,
@@ -14,25 +18,26 @@ import {
   deviceEndpoints,
   simulateDevice,
 } from './features/devices/index.ts';
+import type { DeviceService } from './features/devices/index.ts';
 import { healthEndpoints } from './features/health/index.ts';
-import { ledgerEndpoints, ledgerStore } from './features/ledger/index.ts';
+import { ledgerEndpoints } from './features/ledger/index.ts';
 import { createLiveStream } from './features/live/index.ts';
-import { createOrderService, orderEndpoints, orderStore } from './features/orders/index.ts';
-import { createPaperService, paperEndpoints } from './features/papers/index.ts';
-import { createPrintService, printEndpoints, printStore } from './features/prints/index.ts';
-import {
-  createComparisonService,
-  createRoutePlanner,
-  createRouteService,
-  routeEndpoints,
-  routeStore,
-} from './features/routes/index.ts';
-import { createRunService, runEndpoints, runStore } from './features/runs/index.ts';
-import { createImportService, createShopService, shopEndpoints, shopStore } from './features/shop/index.ts';
+import { orderEndpoints } from './features/orders/index.ts';
+import { paperEndpoints } from './features/papers/index.ts';
+import { printEndpoints } from './features/prints/index.ts';
+import { quoteEndpoints } from './features/quotes/index.ts';
+import { routeEndpoints } from './features/routes/index.ts';
+import { runEndpoints } from './features/runs/index.ts';
+import { shopEndpoints } from './features/shop/index.ts';
 import { createApp } from './http/app.ts';
-import { describeApi, endpoint, mount } from './http/endpoint.ts';
+import { endpoint, mount } from './http/endpoint.ts';
+import type { Endpoint } from './http/endpoint.ts';
+import { describeApi } from './http/openApi.ts';
 import { createPixelPool } from './jobs/pixelPool.ts';
 import { openPlanQueue } from './jobs/planQueue.ts';
+import type { PlanQueue } from './jobs/planQueue.ts';
+import { createServices } from './services.ts';
+import type { Services } from './services.ts';
 
 export interface ServerOptions {
   databaseUrl: string;
@@ -42,133 +47,104 @@ export interface ServerOptions {
   now: () => number;
   /** Fill an empty database with the made-up shop. */
   isDemo: boolean;
+  /** Take jobs from the queue as well; a worker does nothing else. */
+  isWorking?: boolean;
 }
 
-/** Builds every object once, by hand, and joins the features. Migrates, and fills an empty demo. */
-export async function buildServer({ databaseUrl, webFolder, log, now, isDemo }: ServerOptions) {
-  const { sequelize, db } = connect(databaseUrl);
-  await migrate(sequelize);
-  const pool = createPixelPool();
-  const catalogue = catalogueStore(db);
-  const artworks = createArtworkService({
-    artworks: artworkStore(db),
-    measure: async (pixels, job) => (await pool.work(pixels, job)).figures,
-  });
-  const orderRows = orderStore(db);
-  const routeRows = routeStore(db);
-  let askForPlan = (_lineId: string): Promise<void> => Promise.resolve(); // the queue opens once there is something to plan
-  const orders = createOrderService({
-    db,
-    orders: orderRows,
-    readCatalogue: catalogue.read,
-    artworkExists: async (id) => (await artworkStore(db).find(id)) !== undefined,
-    askForPlan: (lineId) => askForPlan(lineId),
-  });
-  const planner = createRoutePlanner({
-    readCatalogue: catalogue.read,
-    figures: artworks.figures,
-    spoilage: routeRows.spoilage,
-  });
-  const routes = createRouteService({
-    db,
-    routes: routeRows,
-    planner,
-    findLine: orders.getLine,
-    keepPreparation: artworks.keepPreparation,
-    setPreparation: orderRows.setPreparation,
-    setLineState: orderRows.setLineState,
-    askForPlan: (lineId) => askForPlan(lineId),
-  });
-  const weighings = createWeighingService({
-    db,
-    readMaterials: catalogue.materials,
-    readWeighings: catalogue.weighings,
-    findLine: orders.getLine,
-    lineFigures: routes.lineFigures,
-  });
-  const prints = createPrintService({
-    prints: printStore(db),
-    lineJob: routes.lineJob,
-    findLine: orders.getLine,
-    pixels: artworks.pixels,
-    work: pool.work,
-    now,
-  });
-  const papers = createPaperService({
-    findLine: orders.getLine,
-    findOrder: orders.get,
-    latestRoute: routes.latest,
-    lineDocument: routes.lineDocument,
-    blankCents: async ({ styleId }) => {
-      const { styles } = await catalogue.read();
-      const sizes = styles.find(({ id }) => id === styleId)?.sizes ?? [];
-      return new Map(sizes.map(({ size, cents }) => [size, cents]));
-    },
-    picture: prints.picture,
-    now,
-  });
-  const runs = createRunService({
-    db,
-    runs: runStore(db),
-    findLine: orders.getLine,
-    latestRoute: routes.latest,
-    setLineState: orderRows.setLineState,
-  });
-  const comparisons = createComparisonService({
-    planner,
-    readCatalogue: catalogue.read,
-    preparations: artworks.preparations,
-    activeRuns: () => runs.list('active'),
-  });
-  const shopNeeds = {
-    shop: shopStore(db),
-    readCatalogue: catalogue.read,
-    replanDrafts: routes.replanDrafts,
-  };
-  const isEmpty = (await db.rows(`select id from garment_style limit 1`)).length === 0;
-  if (isDemo && isEmpty)
-    await seedDemo({ db, readCatalogue: catalogue.read, artworks, orders, routes, runs }, now());
-  const queue = await openPlanQueue(databaseUrl, log, routes.planInBackground);
-  askForPlan = queue.ask;
+/** What every process of the program has, whether it serves or works. */
+export interface Ground {
+  db: Database;
+  clock: Clock;
+  queue: PlanQueue;
+  services: Services;
+  stop: () => Promise<void>;
+}
 
+/** Opens the database, brings it up to date, fills an empty demo: once, with all other processes held off. */
+export async function openGround({ databaseUrl, log, now, isDemo }: ServerOptions): Promise<Ground> {
+  const db = connect(databaseUrl);
+  const clock = createClock(now);
+  const pool = createPixelPool();
+  const { queue, services } = await onceAtStart(db.sequelize, async () => {
+    await createMigrator(db.sequelize).up();
+    const opened = await openPlanQueue(databaseUrl, log);
+    const made = createServices({ db, queue: opened, pool, now: clock.now, log });
+    if (isDemo) await seedOnce(db, made, clock);
+    return { queue: opened, services: made };
+  });
+  const stop = async (): Promise<void> => {
+    services.sweep.stop();
+    await Promise.allSettled([queue.stop(), pool.stop()]);
+    await db.sequelize.close();
+  };
+  return { db, clock, queue, services, stop };
+}
+
+/** Takes planning jobs from the queue, and looks for lost ones. */
+export async function startWorking({ queue, services }: Ground): Promise<void> {
+  await queue.work((lineId) => services.background.plan(lineId));
+  await services.sweep.start();
+}
+
+/** A server on its ground: the API, the live stream, the built web. */
+export async function buildServer(options: ServerOptions) {
+  const ground = await openGround(options);
+  if (options.isWorking ?? true) await startWorking(ground);
+  const { db, clock, services } = ground;
   const devices = createDeviceService(
-    [simulateDevice(SCALE, 11, now()), simulateDevice(HYGROMETER, 23, now())],
-    now,
+    [simulateDevice(SCALE, 11, clock.now()), simulateDevice(HYGROMETER, 23, clock.now())],
+    clock.now,
   );
-  const live = createLiveStream(now);
+  const live = createLiveStream(clock.now);
   devices.subscribe((device) => live.send({ kind: 'device', device }));
   const everything: LiveMessage = { kind: 'changed', noun: 'everything', id: '' };
   const listener = listen(
-    databaseUrl,
+    options.databaseUrl,
     'saltflat',
     (text) => live.send(JSON.parse(text) as LiveMessage), // written by our own trigger
     () => live.send(everything),
   );
-
-  const endpoints = [
-    ...catalogueEndpoints(catalogue, weighings),
-    ...artworkEndpoints(artworks),
-    ...orderEndpoints(orders),
-    ...routeEndpoints(routes, comparisons),
-    ...shopEndpoints(createShopService(shopNeeds), createImportService(shopNeeds), catalogue.read),
-    ...printEndpoints(prints),
-    ...paperEndpoints(papers),
-    ...runEndpoints(runs),
-    ...ledgerEndpoints(ledgerStore(db)),
-    ...deviceEndpoints(devices),
-    ...healthEndpoints(() => db.rows(`select 1 as one`), now),
-  ];
-  const about = endpoint({ method: 'get', path: '/openapi.json', summary: 'This description' }, () =>
-    Promise.resolve(describeApi(endpoints)),
-  );
-  const api = Router().use(mount([about, ...endpoints]));
-  const app = createApp({ log, api, live: live.router, webFolder });
+  const api = Router().use(mount(endpointsOf(db, services, { devices, now: clock.now })));
+  const app = createApp({ log: options.log, api, live: live.router, webFolder: options.webFolder });
 
   async function stop(): Promise<void> {
     live.stop();
     devices.stop();
-    await Promise.allSettled([listener.stop(), queue.stop(), pool.stop()]);
-    await sequelize.close();
+    await Promise.allSettled([listener.stop()]);
+    await ground.stop();
   }
-  return { app, db, sequelize, stop };
+  return { app, db, services, clock, stop };
+}
+
+/** Everything the API does, with the page that describes it. */
+function endpointsOf(
+  db: Database,
+  services: Services,
+  { devices, now }: { devices: DeviceService; now: () => number },
+): Endpoint[] {
+  const { catalogue, shop, imports } = services;
+  const endpoints = [
+    ...catalogueEndpoints(catalogue, services.weighings),
+    ...artworkEndpoints(services.artworks),
+    ...orderEndpoints(services.orders),
+    ...routeEndpoints(services.routes, services.comparisons),
+    ...shopEndpoints({ shop, imports, readCatalogue: () => catalogue.read() }),
+    ...printEndpoints(services.prints),
+    ...quoteEndpoints(services.quotes),
+    ...paperEndpoints(services.papers),
+    ...runEndpoints(services.runs),
+    ...ledgerEndpoints(db),
+    ...deviceEndpoints(devices),
+    ...healthEndpoints(() => db.sequelize.authenticate(), now),
+  ];
+  const about: Endpoint = endpoint(
+    {
+      method: 'get',
+      path: '/openapi.json',
+      summary: 'This description',
+      answer: Type.Record(Type.String(), Type.Unknown()),
+    },
+    () => Promise.resolve(describeApi([...endpoints, about])),
+  );
+  return [about, ...endpoints];
 }

@@ -1,6 +1,7 @@
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
-import { buildServer } from './buildServer.ts';
+import { buildServer, openGround, startWorking } from './buildServer.ts';
+import type { ServerOptions } from './buildServer.ts';
 
 const log = pino({
   level: process.env.LOG_LEVEL ?? 'info',
@@ -8,39 +9,72 @@ const log = pino({
   timestamp: pino.stdTimeFunctions.isoTime,
 });
 
+/** What this process does: serve and work, serve alone, or work alone. */
+const ROLES = ['all', 'server', 'worker'] as const;
+type Role = (typeof ROLES)[number];
+
 function required(name: string): string {
   const value = process.env[name];
   if (!value) throw new Error(`${name} is not set: start with “npm start”, which sets it.`);
   return value;
 }
 
+function role(): Role {
+  const wished = process.env.SALTFLAT_ROLE ?? 'all';
+  const known = ROLES.find((own) => own === wished);
+  if (!known) throw new Error(`SALTFLAT_ROLE is “${wished}”; it must be one of ${ROLES.join(', ')}.`);
+  return known;
+}
+
 /** Until sign-in exists nobody but this machine may call. */
 const HOST = '127.0.0.1';
 
 async function main(): Promise<void> {
-  const { app, stop } = await buildServer({
+  const own = role();
+  const options: ServerOptions = {
     databaseUrl: required('DATABASE_URL'),
     webFolder: process.env.SALTFLAT_WEB ?? null,
     log,
     now: Date.now,
     isDemo: process.env.SALTFLAT_DEMO !== '0',
-  });
+    isWorking: own === 'all',
+  };
+  if (own === 'worker') await work(options);
+  else await serve(options);
+}
+
+async function work(options: ServerOptions): Promise<void> {
+  const ground = await openGround(options);
+  await startWorking(ground);
+  process.send?.({ isWorking: true });
+  stopWith(() => ground.stop());
+}
+
+async function serve(options: ServerOptions): Promise<void> {
+  const { app, stop } = await buildServer(options);
   const server = app.listen(Number(process.env.SALTFLAT_PORT ?? 0), HOST, (error?: Error) => {
     if (error) fail(error);
     else process.send?.({ port: (server.address() as AddressInfo).port });
   });
+  stopWith(async () => {
+    server.closeAllConnections();
+    server.close();
+    await stop();
+  });
+}
+
+/** Ends when told to, or when whoever started us is gone. */
+function stopWith(stop: () => Promise<void>): void {
   let isStopping = false;
   const shutDown = async (): Promise<void> => {
     if (isStopping) return;
     isStopping = true;
-    server.closeAllConnections();
-    server.close();
     await stop();
     process.exit(0);
   };
   process.on('SIGINT', () => void shutDown());
   process.on('SIGTERM', () => void shutDown());
-  process.on('disconnect', () => void shutDown()); // whoever started us is gone
+  process.on('disconnect', () => void shutDown());
 }
 
 function fail(error: unknown): void {

@@ -43,14 +43,30 @@ describe('changes of an order', function () {
     line({ id, sizes, artworkId: artwork?.id ?? null });
   const codes = ({ lines }: Order): string[] => lines.map(({ code }) => code);
 
-  it('number lines once there are several, and keep the others’ places when one goes', async () => {
+  it('give each line a code once: it is kept when others go, and never given again', async () => {
     const order = await takeIn([line(), line(), line()]);
     expect(codes(order)).to.deep.equal([1, 2, 3].map((place) => `${order.code}/${place}`));
     const [first, , third] = order.lines;
     const fewer = await change(order, { lines: [asInput(first!), asInput(third!)] });
     expect(fewer.lines.map(({ id }) => id)).to.deep.equal([first!.id, third!.id]);
     const alone = await change(fewer, { lines: [asInput(third!)] });
-    expect(codes(alone)).to.deep.equal([order.code]);
+    expect(codes(alone)).to.deep.equal([`${order.code}/3`]);
+    const again = await change(alone, { lines: [asInput(third!), line()] });
+    expect(codes(again)).to.deep.equal([`${order.code}/3`, `${order.code}/4`]);
+    const gone = await change(again, { lines: [line()] });
+    expect(codes(gone)).to.deep.equal([`${order.code}/5`]);
+  });
+
+  it('leave the code under a printed bar code alone when a line is added', async () => {
+    const order = await plannedOrder(server);
+    await server.api.post('/api/v1/runs').send({ lineId: order.lines[0]!.id, by: 'Ada' }).expect(201);
+    const now = (await server.api.get(`/api/v1/orders/${order.id}`)).body as Order;
+    const more = await change(now, { lines: [...now.lines.map(asInput), line()] });
+    expect(codes(more)).to.deep.equal([order.code, `${order.code}/2`]);
+    const [run] = (await server.api.get('/api/v1/runs').query({ state: 'active' })).body as {
+      code: string;
+    }[];
+    expect(run?.code).to.equal(order.code);
   });
 
   it('add a line beside those there are, which stay the lines they were', async () => {

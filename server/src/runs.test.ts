@@ -1,8 +1,8 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import type { LedgerPage, Order, Problem, Run, RunEventInput } from '@saltflat/contract';
+import type { LedgerPage, Order, Problem, Run, RunEventInput, RunNews, RunReceipt } from '@saltflat/contract';
 import { expect } from 'chai';
-import { event, plannedOrder, startTestServer } from './testing/testServer.ts';
+import { event, plannedOrder, sql, startTestServer } from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 describe('runs', function () {
@@ -21,7 +21,10 @@ describe('runs', function () {
     expect(status).to.equal(201);
     return { order, run: body };
   }
-  const send = async (run: Run, events: RunEventInput[]): Promise<{ status: number; body: Run & Problem }> =>
+  const send = async (
+    run: Run,
+    events: RunEventInput[],
+  ): Promise<{ status: number; body: RunReceipt & Problem }> =>
     server.api.post(`/api/v1/runs/${run.id}/events`).send({ events });
   const stepsOf = (run: Run, piece: number): string[] =>
     run.route.operations
@@ -101,12 +104,59 @@ describe('runs', function () {
     expect(body.events).to.deep.equal([]);
   });
 
+  it('takes no event that is dated ahead or long before, says so, and lets the others go on', async () => {
+    const { run } = await started();
+    const [first, second] = done(run, 0);
+    const ahead = { ...first!, at: '2071-01-01T00:00:00.000Z' };
+    const refused = await send(run, [ahead]);
+    expect([refused.status, refused.body.fields?.[0]?.path]).to.deep.equal([400, '/at']);
+    expect(refused.body.detail).to.contain('ahead of the server’s clock');
+    const before = await send(run, [{ ...first!, at: '2019-01-01T00:00:00.000Z' }]);
+    expect(before.status).to.equal(400);
+    expect((await send(run, [first!, second!])).body.eventCount).to.equal(2);
+  });
+
+  it('is answered in a few words, however much has happened, and tells the rest to whoever asks', async () => {
+    const { run } = await started();
+    const many = Array.from({ length: 450 }, (_own, i) =>
+      event(
+        i % 2 === 0 ? 'problem-raised' : 'problem-cleared',
+        null,
+        i % 2 === 0 ? { problem: `jam ${i}` } : {},
+      ),
+    );
+    const { status, text } = await server.api.post(`/api/v1/runs/${run.id}/events`).send({ events: many });
+    expect([status, text.length < 4096]).to.deep.equal([200, true]);
+    const news = async (after: number): Promise<RunNews> =>
+      (await server.api.get(`/api/v1/runs/${run.id}/events`).query({ after }).expect(200)).body as RunNews;
+    expect((await news(440)).events.map(({ id }) => id)).to.deep.equal(many.slice(440).map(({ id }) => id));
+    expect(await news(450)).to.deep.equal({ runId: run.id, eventCount: 450, finishedAt: null, events: [] });
+    const { body: heads } = (await server.api.get('/api/v1/runs').query({ state: 'active' })) as {
+      body: object[];
+    };
+    expect(heads[0]).to.not.have.any.keys('events', 'route');
+  });
+
+  it('refuses a second event under a number its device has used, and an event of another run', async () => {
+    const [{ run }, { run: other }] = [await started(), await started()];
+    const [first] = done(run, 0);
+    await send(run, [first!]);
+    const twin = await send(run, [{ ...event('step-completed', first!.step), clientSeq: first!.clientSeq }]);
+    expect([twin.status, twin.body.detail]).to.deep.equal([
+      400,
+      `This device has already sent another event as its number ${first!.clientSeq}. Reload the page to go on.`,
+    ]);
+    const foreign = await send(other, [{ ...first!, clientSeq: 900_000 }]);
+    expect(foreign.status).to.equal(400);
+    expect(foreign.body.detail).to.contain('another run’s already');
+  });
+
   it('never changes or loses an event that is written', async () => {
     const { run } = await started();
     await send(run, done(run, 0));
-    for (const sql of [`update run_event set step = 'x'`, `delete from run_event`]) {
+    for (const text of [`update run_event set step = 'x'`, `delete from run_event`]) {
       let refusal = '';
-      await server.db.rows(`${sql} returning id`).catch((error: unknown) => (refusal = String(error)));
+      await sql(server, text).catch((error: unknown) => (refusal = String(error)));
       expect(refusal).to.contain('append-only');
     }
   });

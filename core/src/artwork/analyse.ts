@@ -21,6 +21,9 @@ import type { Water } from './water.ts';
 import { defaultUnderbase, layWhiteRows, leastWhite, startWhite, whitePx, wantWhite } from './white.ts';
 import type { UnderbaseSettings, WhiteWork, Whites } from './white.ts';
 
+/** Counted up when the same pixels and job give other figures: stored figures say which analysis made them. */
+export const ANALYSIS_VERSION = 1;
+
 /** All that was worked out on the way, for pictures and exports. */
 export interface ArtAnalysis {
   figures: ArtFigures;

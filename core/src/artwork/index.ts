@@ -1,4 +1,4 @@
-export { analyseArtwork, openArt } from './analyse.ts';
+export { ANALYSIS_VERSION, analyseArtwork, openArt } from './analyse.ts';
 export type { ArtAnalysis, ArtSession } from './analyse.ts';
 export type { ArtFigures, ArtJob } from './artFigures.ts';
 export type { BitPlane } from './bits.ts';

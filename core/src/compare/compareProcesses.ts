@@ -91,7 +91,10 @@ function optionFor(input: ComparisonInput, process: Process): ProcessOption[] {
   const line: LineInput = { ...input.line, print };
   const against = refusals(line);
   if (against.length > 0) return [{ process: id, name, refusals: against, plan: null }];
-  const route = planRoute({ ...line, process, overrides: [] });
+  const planned = planRoute({ ...line, process, overrides: [] });
+  if (!planned.ok)
+    return [{ process: id, name, refusals: planned.refusals.map(({ text }) => text), plan: null }];
+  const { route } = planned;
   return [
     {
       process: id,

@@ -1,8 +1,8 @@
 import { expect } from 'chai';
-import { lineOf } from '../fixtures/index.ts';
-import { DEFAULT_HOUSE, planRoute } from '../route/index.ts';
+import { lineOf, routeOf } from '../fixtures/index.ts';
+import { DEFAULT_HOUSE, planRoute, refusalText } from '../route/index.ts';
 import { DEFAULT_RATES, priceRoute, quoteLine } from './index.ts';
-import type { Rates } from './index.ts';
+import type { Quote, Rates } from './index.ts';
 
 const rates: Rates = {
   centsPerHour: 3600,
@@ -15,7 +15,7 @@ const rates: Rates = {
   performanceCents: 100,
   capCents: 150,
 };
-const routeFor = (pieces: number) => planRoute(lineOf({ pieces }));
+const routeFor = (pieces: number) => routeOf(lineOf({ pieces }));
 
 describe('priceRoute', () => {
   it('adds blank, materials, hands, machines, set-up over the pieces and what is spoiled', () => {
@@ -34,7 +34,7 @@ describe('priceRoute', () => {
     const each = [1, 10, 100].map((pieces) => priceRoute(routeFor(pieces), 300, pieces, rates).totalCents);
     expect(each[0]).to.be.above(each[1] ?? NaN);
     expect(each[1]).to.be.above(each[2] ?? NaN);
-    const shelf = planRoute(lineOf({ house: { ...DEFAULT_HOUSE, filmUse: 'stock' } }));
+    const shelf = routeOf(lineOf({ house: { ...DEFAULT_HOUSE, filmUse: 'stock' } }));
     expect(priceRoute(shelf, 300, 10, rates).blankCents).to.equal(0);
   });
 });
@@ -44,7 +44,13 @@ describe('quoteLine', () => {
     { size: 'M', quantity: 6, blankCents: 300 },
     { size: 'XXL', quantity: 4, blankCents: 400 },
   ];
-  const quote = quoteLine({ routeFor, garment: lineOf().garment, sizes, rates });
+  const planFor = (pieces: number) => planRoute(lineOf({ pieces }));
+  const quoted = (own: Partial<Parameters<typeof quoteLine>[0]> = {}): Quote => {
+    const result = quoteLine({ routeFor: planFor, garment: lineOf().garment, sizes, rates, ...own });
+    if (!result.ok) throw new Error(refusalText(result.refusals));
+    return result.quote;
+  };
+  const quote = quoted();
 
   it('prices by size so that the margin is its share of the price, and takes the break off', () => {
     const [medium, large] = quote.sizes;
@@ -60,23 +66,28 @@ describe('quoteLine', () => {
     expect(quote.assumptions.join(' ')).to.contain('not weighed').and.not.contain('spoilage');
     const prices = quote.ladder.map(({ eachCents }) => eachCents);
     expect([...prices].sort((p, q) => q - p)).to.deep.equal(prices);
-    const assumed = quoteLine({ routeFor, garment: lineOf().garment, sizes, rates: DEFAULT_RATES });
+    const assumed = quoted({ rates: DEFAULT_RATES });
     expect(assumed.assumptions.join(' ')).to.contain('spoilage of 3 %');
   });
 
   it('adds an extra for performance wear and caps, and refuses a margin that has no price', () => {
     const garment = { ...lineOf().garment, kind: 'performance-shirt' as const };
-    expect(quoteLine({ routeFor, garment, sizes, rates }).upCharges).to.deep.equal([
-      { what: 'performance fabric', cents: 100 },
-    ]);
-    const plain = quoteLine({ routeFor, garment: lineOf().garment, sizes, rates });
-    const dearer = quoteLine({ routeFor, garment, sizes, rates });
+    expect(quoted({ garment }).upCharges).to.deep.equal([{ what: 'performance fabric', cents: 100 }]);
+    const plain = quoted();
+    const dearer = quoted({ garment });
     // a euro more, less the quantity's tenth
     expect((dearer.sizes[0]?.eachCents ?? NaN) - (plain.sizes[0]?.eachCents ?? NaN)).to.be.closeTo(90, 1);
-    expect(() => quoteLine({ routeFor, garment, sizes, rates: { ...rates, marginShare: 1 } })).to.throw(
-      RangeError,
-      'margin',
-    );
-    expect(() => quoteLine({ routeFor, garment, sizes: [], rates })).to.throw(RangeError, 'at least one');
+    expect(() => quoted({ rates: { ...rates, marginShare: 1 } })).to.throw(RangeError, 'margin');
+    expect(() => quoted({ sizes: [] })).to.throw(RangeError, 'at least one');
+  });
+
+  it('lists only quantities a supplier sells, and refuses fewer in words', () => {
+    const routeFor = (pieces: number) => planRoute(lineOf({ process: 'bought-in', pieces }));
+    const { minimum } = lineOf().equipment.boughtIn!;
+    const many = [{ size: 'M', quantity: minimum + 5, blankCents: 300 }];
+    const counts = quoted({ routeFor, sizes: many }).ladder.map(({ pieces }) => pieces);
+    expect(counts).to.deep.equal([1, 6, 12, 24, 48, 96].filter((pieces) => pieces >= minimum));
+    const few = quoteLine({ routeFor, garment: lineOf().garment, sizes: sizes.slice(0, 1), rates });
+    expect(few.ok ? 'quoted' : few.refusals.map(({ code }) => code)).to.deep.equal(['not-possible']);
   });
 });

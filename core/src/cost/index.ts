@@ -1,6 +1,6 @@
 export { priceRoute } from './priceRoute.ts';
 export type { PieceCost } from './priceRoute.ts';
 export { quoteLine } from './quoteLine.ts';
-export type { Quote } from './quoteLine.ts';
+export type { Quote, QuoteInput, QuoteResult } from './quoteLine.ts';
 export { DEFAULT_RATES } from './rates.ts';
 export type { Rates } from './rates.ts';

@@ -1,6 +1,6 @@
 import { isCap } from '../blank/index.ts';
 import type { Garment } from '../blank/index.ts';
-import type { Route } from '../route/index.ts';
+import type { Refusal, RoutePlan } from '../route/index.ts';
 import { priceRoute } from './priceRoute.ts';
 import type { PieceCost } from './priceRoute.ts';
 import type { Rates } from './rates.ts';
@@ -26,7 +26,7 @@ export interface Quote {
   upCharges: { what: string; cents: number }[];
   marginShare: number;
   totalCents: number;
-  /** Price per piece at other quantities, the blank at its mean price. */
+  /** Price per piece at other quantities, the blank at its mean price; quantities that cannot be made are left out. */
   ladder: { pieces: number; eachCents: number }[];
   /** What in it rests on an assumption, in words. */
   assumptions: string[];
@@ -34,7 +34,7 @@ export interface Quote {
 
 export interface QuoteInput {
   /** Plans the line for another number of pieces: set-up spreads, machines are loaded anew. */
-  routeFor: (pieces: number) => Route;
+  routeFor: (pieces: number) => RoutePlan;
   garment: Garment;
   sizes: readonly { size: string; quantity: number; blankCents: number }[];
   rates: Rates;
@@ -42,18 +42,24 @@ export interface QuoteInput {
 
 const LADDER = [1, 6, 12, 24, 48, 96];
 
+/** A line's price, or why there is none. */
+export type QuoteResult = { ok: true; quote: Quote } | { ok: false; refusals: Refusal[] };
+
 /**
  * The price of a line: cost per piece over one minus the margin, extras added, the quantity's break taken off.
  *
+ * @returns the refusals of the route where the line cannot be made
  * @throws RangeError for a margin of 1 or more, which has no price, or for no pieces
  */
-export function quoteLine({ routeFor, garment, sizes, rates }: QuoteInput): Quote {
+export function quoteLine({ routeFor, garment, sizes, rates }: QuoteInput): QuoteResult {
   if (!(rates.marginShare >= 0 && rates.marginShare < 1))
     throw new RangeError(`the margin is ${rates.marginShare}, expected from 0 up to but not 1 of the price`);
   const pieces = sizes.reduce((sum, { quantity }) => sum + quantity, 0);
   if (pieces < 1) throw new RangeError('a quote needs at least one piece');
   const meanBlank = sizes.reduce((sum, { quantity, blankCents }) => sum + quantity * blankCents, 0) / pieces;
-  const route = routeFor(pieces);
+  const plan = routeFor(pieces);
+  if (!plan.ok) return plan;
+  const { route } = plan;
   const cost = priceRoute(route, meanBlank, pieces, rates);
   const upCharges = upChargesFor(garment, rates);
   const priceOf = (costCents: number, count: number): number =>
@@ -67,7 +73,17 @@ export function quoteLine({ routeFor, garment, sizes, rates }: QuoteInput): Quot
     const eachCents = priceOf(costCents, pieces);
     return { size, quantity, blankCents, costCents, eachCents, totalCents: quantity * eachCents };
   });
-  return {
+  const ladder = LADDER.flatMap((count) => {
+    const other = routeFor(count);
+    if (!other.ok) return [];
+    return [
+      {
+        pieces: count,
+        eachCents: priceOf(priceRoute(other.route, meanBlank, count, rates).totalCents, count),
+      },
+    ];
+  });
+  const quote: Quote = {
     cost,
     sizes: rows,
     pieces,
@@ -75,12 +91,10 @@ export function quoteLine({ routeFor, garment, sizes, rates }: QuoteInput): Quot
     upCharges,
     marginShare: rates.marginShare,
     totalCents: rows.reduce((sum, { totalCents }) => sum + totalCents, 0),
-    ladder: LADDER.map((count) => ({
-      pieces: count,
-      eachCents: priceOf(priceRoute(routeFor(count), meanBlank, count, rates).totalCents, count),
-    })),
+    ladder,
     assumptions: assumptionsIn(cost),
   };
+  return { ok: true, quote };
 }
 
 /** The largest break reached. */

@@ -7,14 +7,15 @@ import {
   hoodie,
   lineOf,
   polyesterBib,
+  routeOf,
   small,
 } from '../fixtures/index.ts';
-import { planRoute, planWork, promiseSlip, traceHeat } from './index.ts';
+import { planWork, promiseSlip, traceHeat } from './index.ts';
 import type { Operation, Route } from './index.ts';
 import { stackUnder } from './stack.ts';
 
 const rested = (minS: number, maxS: number | null): Operation => {
-  const { operations } = planRoute(lineOf());
+  const { operations } = routeOf(lineOf());
   return { ...operations[0], phases: [], waitAfter: { minS, maxS, why: 'a test' } };
 };
 
@@ -53,7 +54,7 @@ describe('a batch as a plan reads it', () => {
     planWork(route, pieces).work.find(({ operation }) => operation === id)!;
 
   it('holds its machine at the temperature set, and none where there is none', () => {
-    const route = planRoute(lineOf());
+    const route = routeOf(lineOf());
     const press = route.operations.find(({ id }) => id === 'press-transfer')!;
     const tempC = press.settings.find(({ key }) => key === 'tempC')!.value;
     expect(workOf(route, 10, 'press-transfer')).to.include({ machineKind: 'press', stateC: tempC });
@@ -62,7 +63,7 @@ describe('a batch as a plan reads it', () => {
 
   it('rounds a wait to the safe side: shortest up, longest down, never longest before shortest', () => {
     const lag = (minS: number, maxS: number | null) => {
-      const route = planRoute(lineOf());
+      const route = routeOf(lineOf());
       const operations = route.operations.map((own, i) =>
         i === 0 ? { ...own, ...rested(minS, maxS) } : own,
       );
@@ -78,7 +79,7 @@ describe('a batch as a plan reads it', () => {
   it('lets a piece lie in a press that opens by itself, and empties any other within a minute', () => {
     const [press] = equipment.presses;
     const waits = (isAutoOpening: boolean): (number | null)[] =>
-      planRoute(lineOf({ equipment: { ...equipment, presses: [{ ...press, isAutoOpening }] } }))
+      routeOf(lineOf({ equipment: { ...equipment, presses: [{ ...press, isAutoOpening }] } }))
         .operations.find(({ id }) => id === 'press-transfer')!
         .work.filter(({ label }) => label === 'run')
         .map(({ maxWaitS }) => maxWaitS);
@@ -122,7 +123,7 @@ describe('what lies under the plate', () => {
 
   it('is one layer of a thin wicking knit for direct print, two for a transfer', () => {
     const layers = (process: 'dtg' | 'dtf'): number[] =>
-      planRoute(lineOf({ process, garment: polyesterBib }))
+      routeOf(lineOf({ process, garment: polyesterBib }))
         .operations.filter(({ stack }) => stack.length > 0)
         .map(({ stack }) => stack.filter(({ material }) => material === 'polyester-knit').length);
     expect(new Set(layers('dtg'))).to.deep.equal(new Set([1]));
@@ -148,7 +149,7 @@ describe('what lies under the plate', () => {
 });
 
 describe('a promise', () => {
-  const patched = planRoute(lineOf({ process: 'patch-cap', garment: cap, ...small('cap-front') }));
+  const patched = routeOf(lineOf({ process: 'patch-cap', garment: cap, ...small('cap-front') }));
   const HOUR = 3_600_000;
   it('is too soon while the making and the rest together do not fit, to the second', () => {
     const needed = (patched.restBeforeDispatchS + patched.totals.elapsedS) * 1000;

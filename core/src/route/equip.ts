@@ -3,14 +3,15 @@ import type { RouteInput } from './documents.ts';
 import type { HouseMethods } from './house.ts';
 import type { CapPress, Press, Printer, PrinterTask, Sprayer } from './machines.ts';
 import type { CoverSheet, Film, InkSet, InkUse, Powder, SheetKind } from './materials.ts';
+import { NotSetUp } from './refusal.ts';
 import { TRADE } from './tradeRanges.ts';
 
 type Line = Pick<RouteInput, 'equipment' | 'house' | 'print' | 'placement'>;
 
-/** Refuses in words where something a route needs is not set up. */
+/** What a route cannot do without; where it is not set up, planning ends with that as its refusal. */
 export function needed<T>(thing: T | null | undefined, name: string): T {
   if (thing === null || thing === undefined)
-    throw new RangeError(
+    throw new NotSetUp(
       `The shop has no ${name} set up, so this cannot be planned. Add one under Shop first.`,
     );
   return thing;
@@ -101,6 +102,14 @@ export function coverSheetFor(
     isAsWished: Boolean(wished),
   };
 }
+
+/** A sheet as an operation names it where the wrong one would spoil the print. */
+export const keptSheet = ({ name, purpose }: Pick<CoverSheet, 'name' | 'purpose'>): string =>
+  `${name}, the one kept for ${purpose}`;
+
+/** True for the very sheet an operation is under; another whose name begins alike is not. */
+export const isUnder = (sheet: string | null, own: Pick<CoverSheet, 'name' | 'purpose'>): boolean =>
+  sheet === own.name || sheet === keptSheet(own);
 
 /** How much longer heat takes through this sheet than through paper. */
 export function sheetDelay({ kind }: CoverSheet): { factor: number; why: string } | null {

@@ -49,8 +49,18 @@ export type {
   SheetKind,
   Tape,
 } from './materials.ts';
-export { PROCESS_NAMES, PROCESS_SHORT_NAMES, isFilmProcess, planRoute } from './planRoute.ts';
+export {
+  PLANNER_VERSION,
+  PROCESS_NAMES,
+  PROCESS_SHORT_NAMES,
+  isFilmProcess,
+  planRoute,
+} from './planRoute.ts';
+export type { RoutePlan } from './planRoute.ts';
+export { refusalText } from './refusal.ts';
+export type { Refusal } from './refusal.ts';
 export { artJobFor, printNeedsOf } from './printNeeds.ts';
+export { printsWhite } from './printsWhite.ts';
 export { provenOverrides } from './provenOverrides.ts';
 export { PROCESS_MODULES } from './processes/index.ts';
 export type { LineInput, Look, ProcessModule } from './processes/index.ts';

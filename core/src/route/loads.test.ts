@@ -1,15 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { equipment, housed, lineOf, operationOf, small } from '../fixtures/index.ts';
+import { equipment, housed, lineOf, operationOf, routeOf, small } from '../fixtures/index.ts';
 import { liesFlat, loadsOf, printsOn } from './loads.ts';
 import { countdownS } from '../run/index.ts';
-import { planRoute, planWork } from './index.ts';
+import { planWork } from './index.ts';
 import type { Operation, RouteInput } from './index.ts';
 
 const printOf = (widthMm: number, heightMm: number): Pick<RouteInput, 'print'> => ({
   print: { ...lineOf().print, widthMm, heightMm },
 });
-const melted = (own: Partial<RouteInput>): Operation => operationOf(planRoute(lineOf(own)), 'melt-powder');
+const melted = (own: Partial<RouteInput>): Operation => operationOf(routeOf(lineOf(own)), 'melt-powder');
 
 describe('loads', () => {
   it('turns prints the way more of them fit, with room to get between', () => {
@@ -73,7 +73,7 @@ describe('melting more film than the machine takes', () => {
 
   it('wants powder on the first prints before they are dry, where printing all takes longer than ink stays wet', () => {
     const checks = (pieces: number, process: 'dtf' | 'dtf-platen' = 'dtf'): string =>
-      operationOf(planRoute(lineOf({ process, pieces })), 'print-film').checks.join(' ');
+      operationOf(routeOf(lineOf({ process, pieces })), 'print-film').checks.join(' ');
     // 0.09 m² at 22 min/m² is two minutes a print, and ink stays wet for five
     expect(checks(2)).to.not.contain('as it comes off');
     expect(checks(3)).to.contain('Powder as it comes off, 2 at a time at most');
@@ -81,7 +81,7 @@ describe('melting more film than the machine takes', () => {
   });
 
   it('films printed on a platen go on it load by load as well', () => {
-    const route = planRoute(lineOf({ process: 'dtf-platen', pieces: 3 }));
+    const route = routeOf(lineOf({ process: 'dtf-platen', pieces: 3 }));
     const [print] = route.operations;
     expect(print.perLoad).to.equal(1);
     const countdowns = countdownS(print, { pieces: 1 }) * 3;
@@ -89,14 +89,14 @@ describe('melting more film than the machine takes', () => {
   });
 
   it('makes a stream of it for a plan, whose minutes add up', () => {
-    const route = planRoute(lineOf({ pieces: 37 }));
+    const route = routeOf(lineOf({ pieces: 37 }));
     const { work } = planWork(route, 37);
     const melt = melted({ pieces: 37 });
     const planned = work.find(({ operation }) => operation === 'melt-powder')!;
     expect(planned.phases).to.have.length(1);
     expect(planned.phases[0].d).to.equal(Math.ceil((melt.handsS + melt.machineS) / 60));
     expect(planned.phases[0].ops).to.be.within(5, 95);
-    const alone = planWork(planRoute(lineOf({ pieces: 4 })), 4).work.find(
+    const alone = planWork(routeOf(lineOf({ pieces: 4 })), 4).work.find(
       ({ operation }) => operation === 'melt-powder',
     )!;
     expect(alone.phases.map(({ ops }) => ops)).to.deep.equal([100, 0, 100]);

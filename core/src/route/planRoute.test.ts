@@ -11,6 +11,7 @@ import {
   lineOf,
   operationOf,
   polyesterBib,
+  routeOf,
   settingOf,
   small,
   valueOf,
@@ -31,7 +32,7 @@ import {
 describe('planRoute', () => {
   it('leaves pretreatment out where no white is printed', () => {
     const ids = (tone: 'light' | 'dark'): string[] =>
-      planRoute(lineOf({ process: 'dtg', garment: { ...cottonTee, tone } })).operations.map(({ id }) => id);
+      routeOf(lineOf({ process: 'dtg', garment: { ...cottonTee, tone } })).operations.map(({ id }) => id);
     expect(ids('dark')).to.deep.equal([
       'pre-press',
       'pretreat',
@@ -44,13 +45,13 @@ describe('planRoute', () => {
   });
 
   it('gives polyester its own fluid', () => {
-    const route = planRoute(lineOf({ process: 'dtg', garment: polyesterBib }));
+    const route = routeOf(lineOf({ process: 'dtg', garment: polyesterBib }));
     expect(operationOf(route, 'pretreat').consumes[0]?.what).to.equal('Fen Primer P');
   });
 
   it('waits before peeling as the film asks, and names the peel', () => {
-    const hot = planRoute(lineOf({ house: housed({ filmPeel: 'hot' }) }));
-    const cold = planRoute(lineOf());
+    const hot = routeOf(lineOf({ house: housed({ filmPeel: 'hot' }) }));
+    const cold = routeOf(lineOf());
     expect(operationOf(hot, 'press-transfer').waitAfter).to.deep.include({ minS: 0, maxS: 4 });
     expect(operationOf(hot, 'peel').title).to.equal('Peel hot');
     expect(operationOf(hot, 'peel').checks[0]).to.contain('fast');
@@ -60,22 +61,73 @@ describe('planRoute', () => {
 
   it('keeps a person’s value with who and why, flags it outside a limit, and refuses what the machine cannot do', () => {
     const own = { operation: 'press-transfer', setting: 'tempC', value: 185, who: 'Ines', why: 'thick seam' };
-    const route = planRoute(lineOf({ overrides: [own] }));
+    const route = routeOf(lineOf({ overrides: [own] }));
     expect(settingOf(route, 'press-transfer', 'tempC').reasons[0]).to.deep.equal({
       source: 'override',
       text: 'Ines: thick seam',
       value: 185,
     });
     expect(route.conflicts[0]?.waysOut[0]).to.contain('Take the own value back');
-    expect(() => planRoute(lineOf({ overrides: [{ ...own, value: 500 }] }))).to.throw(
+    const wrong = [
+      { ...own, value: 500 },
+      { ...own, setting: 'flux' },
+      { ...own, operation: 'bake' },
+    ];
+    const refused = planRoute(lineOf({ overrides: wrong }));
+    expect(refused).to.deep.equal({
+      ok: false,
+      refusals: [
+        {
+          code: 'beyond-ability',
+          text: 'Plate 500\u00a0°C is beyond what can be set: 20\u00a0°C to 220\u00a0°C.',
+          override: { operation: 'press-transfer', setting: 'tempC' },
+        },
+        {
+          code: 'no-such-setting',
+          text: '“Press the transfer” has no setting “flux”.',
+          override: { operation: 'press-transfer', setting: 'flux' },
+        },
+        {
+          code: 'no-such-setting',
+          text: 'Operation “bake” is not part of Film transfer (DTF) here.',
+          override: { operation: 'bake', setting: 'tempC' },
+        },
+      ],
+    });
+    expect(() => planRoute(lineOf({ pieces: 0 })), 'a caller’s bug, not a refusal').to.throw(
       RangeError,
-      /500\u00a0°C is beyond what can be set: 20\u00a0°C to 220/,
+      'whole number from 1',
     );
-    expect(() => planRoute(lineOf({ overrides: [{ ...own, setting: 'flux' }] }))).to.throw(
-      RangeError,
-      'has no setting “flux”',
+  });
+
+  it('takes no half of a burst and no half of a yes', () => {
+    const values = (setting: string, operation: string, value: number) =>
+      planRoute(
+        lineOf({ process: 'dtg', overrides: [{ operation, setting, value, who: 'Ines', why: 'test' }] }),
+      );
+    const half = values('bursts', 'dry-pretreatment', 1.5);
+    expect(half.ok ? 'taken' : half.refusals.map(({ code, text }) => [code, text])).to.deep.equal([
+      ['not-of-its-kind', 'Bursts 1.5 is not a whole number.'],
+    ]);
+    expect(values('bursts', 'dry-pretreatment', 4).ok).to.equal(true);
+    const mirror = planRoute(
+      lineOf({
+        overrides: [{ operation: 'print-film', setting: 'mirrorHere', value: 0.5, who: 'Ines', why: 'test' }],
+      }),
     );
-    expect(() => planRoute(lineOf({ pieces: 0 }))).to.throw(RangeError, 'whole number from 1');
+    expect(mirror.ok ? 'taken' : mirror.refusals[0]?.code).to.equal('not-of-its-kind');
+  });
+
+  it('calls the very sheet worn that is used, not one whose name begins alike', () => {
+    const [sheet] = equipment.coverSheets.filter(({ purpose }) => purpose === 'ink');
+    const alike = { ...sheet, name: sheet.name.slice(0, -2), usesSoFar: sheet.uses };
+    const slipsWith = (coverSheets: typeof equipment.coverSheets): string =>
+      routeOf(lineOf({ equipment: { ...equipment, coverSheets } }))
+        .slips.map(({ text }) => text)
+        .join(' ');
+    expect(slipsWith([...equipment.coverSheets, alike])).to.not.contain('have a fresh one ready');
+    const worn = equipment.coverSheets.map((own) => ({ ...own, usesSoFar: own.uses }));
+    expect(slipsWith(worn)).to.contain('have a fresh one ready');
   });
 
   it('is the same route whichever unit a value was typed in', () => {
@@ -89,26 +141,26 @@ describe('planRoute', () => {
         who: 'Ines',
         why: 'test',
       };
-      return JSON.stringify(planRoute(lineOf({ overrides: [own] })));
+      return JSON.stringify(routeOf(lineOf({ overrides: [own] })));
     };
     expect(typed('302 F')).to.equal(typed('150 C'));
     expect(typed('320F')).to.equal(typed('160'));
   });
 
   it('says which part of the set-up is missing', () => {
-    expect(() => planRoute(lineOf({ equipment: { ...equipment, powder: null } }))).to.throw(
+    expect(() => routeOf(lineOf({ equipment: { ...equipment, powder: null } }))).to.throw(
       'No powder is set up',
     );
     expect(() =>
-      planRoute(lineOf({ garment: cap, ...small('cap-front'), equipment: { ...equipment, capPress: null } })),
+      routeOf(lineOf({ garment: cap, ...small('cap-front'), equipment: { ...equipment, capPress: null } })),
     ).to.throw('Caps need a cap press');
     const coverless = lineOf({ equipment: { ...equipment, coverSheets: [] } });
-    expect(() => planRoute(coverless)).to.throw('no cover sheet kept for ink');
+    expect(() => routeOf(coverless)).to.throw('no cover sheet kept for ink');
   });
 
   it('keeps one cover sheet for pretreatment and another for ink, and says when one is worn', () => {
     const worn = equipment.coverSheets.map((own) => ({ ...own, usesSoFar: own.uses - 3 }));
-    const route = planRoute(lineOf({ process: 'dtg', equipment: { ...equipment, coverSheets: worn } }));
+    const route = routeOf(lineOf({ process: 'dtg', equipment: { ...equipment, coverSheets: worn } }));
     expect(operationOf(route, 'dry-pretreatment').sheet).to.contain('Primer parchment');
     expect(operationOf(route, 'cure').sheet).to.match(/^Parchment/);
     expect(route.slips.map(({ text }) => text).join(' ')).to.contain('97 of about 100');
@@ -118,22 +170,22 @@ describe('planRoute', () => {
     const { placement } = lineOf();
     const graded = { ...placement, grades: [{ sizes: ['L'], widthMm: 560 }] };
     const grams = (own: typeof placement): number =>
-      operationOf(planRoute(lineOf({ placement: own })), 'powder').consumes[0]?.amount ?? NaN;
+      operationOf(routeOf(lineOf({ placement: own })), 'powder').consumes[0]?.amount ?? NaN;
     expect(grams(graded) / grams(placement)).to.be.closeTo((3 + 4 + 3 * 4) / 10, 1e-9);
   });
 
   it('plans no blank and no press for the shelf', () => {
-    const route = planRoute(lineOf({ house: housed({ filmUse: 'stock' }) }));
+    const route = routeOf(lineOf({ house: housed({ filmUse: 'stock' }) }));
     expect(route.usesBlanks).to.equal(false);
     expect(route.operations.some(({ station }) => station === 'press')).to.equal(false);
   });
 
   it('catches a patched cap promised for the same day', () => {
-    const route = planRoute(lineOf({ process: 'patch-cap', garment: cap, ...small('cap-front') }));
+    const route = routeOf(lineOf({ process: 'patch-cap', garment: cap, ...small('cap-front') }));
     const nine = Date.UTC(2031, 1, 3, 9);
     expect(promiseSlip(route, nine, nine + 8 * 3_600_000)).to.match(/rests 24 h .* 8 h left/);
     expect(promiseSlip(route, nine, nine + 72 * 3_600_000)).to.equal(null);
-    expect(promiseSlip(planRoute(lineOf()), nine, nine + 3_600_000)).to.equal(null);
+    expect(promiseSlip(routeOf(lineOf()), nine, nine + 3_600_000)).to.equal(null);
   });
 });
 
@@ -162,8 +214,8 @@ describe('house methods', () => {
       for (const choice of Object.keys(HOUSE_METHODS[key].choices)) {
         if (choice === HOUSE_METHODS[key].start) continue;
         const differs = garments.some((input) => {
-          const other = planRoute({ ...input, house: { ...input.house, [key]: choice } });
-          return JSON.stringify(other) !== JSON.stringify(planRoute(input));
+          const other = routeOf({ ...input, house: { ...input.house, [key]: choice } });
+          return JSON.stringify(other) !== JSON.stringify(routeOf(input));
         });
         expect(differs, `${key}: ${choice}`).to.equal(true);
       }
@@ -172,8 +224,8 @@ describe('house methods', () => {
 
 describe('compareRoutes', () => {
   it('says what a change of peel changes, and nothing else', () => {
-    const cold = planRoute(lineOf());
-    const hot = planRoute(lineOf({ house: housed({ filmPeel: 'hot' }) }));
+    const cold = routeOf(lineOf());
+    const hot = routeOf(lineOf({ house: housed({ filmPeel: 'hot' }) }));
     expect(compareRoutes(cold, cold)).to.deep.equal([]);
     const words = compareRoutes(cold, hot).map(
       ({ operation: at, what, before, after }) => `${at}, ${what}: ${before} → ${after}`,
@@ -187,8 +239,8 @@ describe('compareRoutes', () => {
 
   it('says which steps came and went', () => {
     const differences = compareRoutes(
-      planRoute(lineOf({ process: 'dtg' })),
-      planRoute(lineOf({ process: 'dtg', house: housed({ pretreatmentDrying: 'air' }) })),
+      routeOf(lineOf({ process: 'dtg' })),
+      routeOf(lineOf({ process: 'dtg', house: housed({ pretreatmentDrying: 'air' }) })),
     );
     expect(differences.filter(({ what }) => what === 'step').map(({ after }) => after)).to.deep.equal([
       'left out',
@@ -202,40 +254,37 @@ describe('provenOverrides', () => {
   const by = { who: 'Ines', why: 'as run on K-203' };
   it('carries over what a proven route set otherwise, and nothing that follows from the line itself', () => {
     const own = { operation: 'press-transfer', setting: 'dwellS', value: 18, ...by };
-    const proven = planRoute(lineOf({ pieces: 40, overrides: [own] }));
-    const current = planRoute(lineOf());
+    const proven = routeOf(lineOf({ pieces: 40, overrides: [own] }));
+    const current = routeOf(lineOf());
     expect(provenOverrides(current, proven, by)).to.deep.equal([own]);
     expect(provenOverrides(current, current, by)).to.deep.equal([]);
-    const copied = planRoute(lineOf({ overrides: provenOverrides(current, proven, by) }));
+    const copied = routeOf(lineOf({ overrides: provenOverrides(current, proven, by) }));
     expect(valueOf(copied, 'press-transfer', 'dwellS')).to.equal(18);
   });
 
   it('flags what the other fabric does not bear', () => {
-    const polyester = planRoute(lineOf({ garment: polyesterBib }));
-    const carried = provenOverrides(polyester, planRoute(lineOf()), by);
-    const copied = planRoute(lineOf({ garment: polyesterBib, overrides: carried }));
+    const polyester = routeOf(lineOf({ garment: polyesterBib }));
+    const carried = provenOverrides(polyester, routeOf(lineOf()), by);
+    const copied = routeOf(lineOf({ garment: polyesterBib, overrides: carried }));
     expect(copied.conflicts.map(({ text }) => text).join(' ')).to.match(/157.*over 140/);
   });
 });
 
 describe('what later models read from a route', () => {
   it('has a stack under the plate with every layer’s thickness, sheet first and pad last', () => {
-    const { stack } = operationOf(planRoute(lineOf()), 'press-transfer');
+    const { stack } = operationOf(routeOf(lineOf()), 'press-transfer');
     expect(stack.map(({ material }) => material)).to.deep.equal([
       'parchment', 'film', 'transfer-ink', 'adhesive-fused', 'cotton-jersey', 'cotton-jersey', 'sponge-pad',
     ]); // prettier-ignore
     expect(stack[4]?.dMm).to.be.closeTo(180 / 378, 0.005);
-    const capStack = operationOf(
-      planRoute(lineOf({ garment: cap, ...small('cap-front') })),
-      'press-cap',
-    ).stack;
+    const capStack = operationOf(routeOf(lineOf({ garment: cap, ...small('cap-front') })), 'press-cap').stack;
     expect(capStack.map(({ material }) => material)).to.include.members(['cap-twill', 'buckram']);
-    const wet = operationOf(planRoute(lineOf({ process: 'dtg', garment: hoodie })), 'dry-pretreatment').stack;
+    const wet = operationOf(routeOf(lineOf({ process: 'dtg', garment: hoodie })), 'dry-pretreatment').stack;
     expect(wet.reduce((sum, { waterGM2 }) => sum + waterGM2, 0)).to.be.greaterThan(100);
   });
 
   it('has phases and waits in minutes, no shorter than asked and no longer than allowed', () => {
-    const route = planRoute(lineOf());
+    const route = routeOf(lineOf());
     const { work, lags } = planWork(route, 10);
     expect(work).to.have.lengthOf(route.operations.length);
     for (const [i, { phases }] of work.entries()) {
@@ -257,13 +306,13 @@ describe('a press’s pressure scale', () => {
     expect(kPaAtMark(press, 3)).to.equal(30);
     expect(markForKPa(press, 30)).to.equal(3);
     expect([kPaAtMark(press, 9), markForKPa(press, 120)]).to.deep.equal([null, null]);
-    expect(settingOf(planRoute(lineOf()), 'press-transfer', 'kPa').reasons[0]?.text).to.contain('mark 5');
+    expect(settingOf(routeOf(lineOf()), 'press-transfer', 'kPa').reasons[0]?.text).to.contain('mark 5');
   });
 });
 
 describe('traceHeat', () => {
   it('runs without gaps from zero and reaches the press’s temperature', () => {
-    const route = planRoute(lineOf({ equipment: { ...equipment, films: [coldFilm, hotFilm] } }));
+    const route = routeOf(lineOf({ equipment: { ...equipment, films: [coldFilm, hotFilm] } }));
     const trace = traceHeat(route.operations);
     trace.forEach((segment, i) => expect(segment.fromS).to.equal(i === 0 ? 0 : trace[i - 1]?.toS));
     const hottest = Math.max(...trace.map(({ tempC }) => tempC));

@@ -4,6 +4,8 @@ import { fibreWords, isMostlyPolyester, needsWhite } from './fabric.ts';
 import { placementOf } from './placing.ts';
 import { planOperation } from './practice.ts';
 import { PROCESS_MODULES } from './processes/index.ts';
+import { NotSetUp } from './refusal.ts';
+import type { Refusal } from './refusal.ts';
 import { findSlips } from './slips.ts';
 import { waysOut } from './waysOut.ts';
 
@@ -18,30 +20,51 @@ export const PROCESS_SHORT_NAMES: Record<Process, string> = byProcess((id) => PR
 /** True where transfers are made: sold alone, they need a licence for the image. */
 export const isFilmProcess = (process: Process): boolean => process !== 'dtg' && process !== 'bought-in';
 
+/** Counted up when the same input gives another route: a stored route says which planner made it. */
+export const PLANNER_VERSION = 1;
+
+/** What planning gives: a route, or every reason why there is none. */
+export type RoutePlan = { ok: true; route: Route } | { ok: false; refusals: Refusal[] };
+
 /**
  * The whole route of one order line: operations in work order, every setting with its reasons and limits.
  * Pure: the same input gives the same route, byte for byte.
  *
- * @throws RangeError for fewer than one piece, something the process needs that is not set up, or an override that
- *   names no operation or setting of this route, or lies beyond what the machine can be set to
+ * @returns refusals where the process cannot make this line, where something it needs is not set up, and for every
+ *   override that names no operation or setting of this route or cannot be set
+ * @throws RangeError for fewer than one piece
  */
-export function planRoute(input: RouteInput): Route {
+export function planRoute(input: RouteInput): RoutePlan {
   if (!(Number.isInteger(input.pieces) && input.pieces >= 1))
     throw new RangeError(`pieces is ${input.pieces}, expected a whole number from 1`);
   const process = PROCESS_MODULES[input.process];
-  const [refusal] = process.refusals(input);
-  if (refusal !== undefined) throw new RangeError(`${process.name} cannot be done here: ${refusal}`);
+  const [against] = process.refusals(input);
+  if (against !== undefined) {
+    const text = `${process.name} cannot be done here: ${against}`;
+    return { ok: false, refusals: [{ code: 'not-possible', text, override: null }] };
+  }
+  try {
+    return planned(input);
+  } catch (error) {
+    if (!(error instanceof NotSetUp)) throw error;
+    return { ok: false, refusals: [{ code: 'not-set-up', text: error.message, override: null }] };
+  }
+}
+
+function planned(input: RouteInput): RoutePlan {
+  const process = PROCESS_MODULES[input.process];
+  const refusals: Refusal[] = [];
   const operations = process.practices
     .filter((practice) => practice.applies(input))
-    .map((practice) => planOperation(practice, input));
-  refuseLostOverrides(input, operations);
+    .map((practice) => planOperation(practice, input, refusals));
+  refusals.push(...lostOverrides(input, operations));
+  if (refusals.length > 0) return { ok: false, refusals };
   const isStock = input.process !== 'dtg' && input.house.filmUse === 'stock';
-  const placement = placementOf(input);
-  return {
+  const route: Route = {
     process: input.process,
     summary: summarise(input),
     operations,
-    placement,
+    placement: placementOf(input),
     totals: totalTimes(operations, input.pieces),
     restBeforeDispatchS: process.restBeforeDispatchS,
     usesBlanks: !isStock,
@@ -50,6 +73,7 @@ export function planRoute(input: RouteInput): Route {
     ),
     slips: findSlips(input, operations),
   };
+  return { ok: true, route };
 }
 
 const conflictsOf = (input: RouteInput, operation: Operation, setting: Setting): Conflict[] =>
@@ -60,14 +84,16 @@ const conflictsOf = (input: RouteInput, operation: Operation, setting: Setting):
     waysOut: waysOut(input, operation, setting),
   }));
 
-function refuseLostOverrides({ overrides, process }: RouteInput, operations: Operation[]): void {
-  for (const { operation, setting } of overrides) {
+/** Own values that name nothing in this route. */
+function lostOverrides({ overrides, process }: RouteInput, operations: readonly Operation[]): Refusal[] {
+  return overrides.flatMap(({ operation, setting }): Refusal[] => {
     const found = operations.find(({ id }) => id === operation);
-    if (!found)
-      throw new RangeError(`Operation “${operation}” is not part of ${PROCESS_NAMES[process]} here.`);
-    if (!found.settings.some(({ key }) => key === setting))
-      throw new RangeError(`“${found.title}” has no setting “${setting}”.`);
-  }
+    if (found?.settings.some(({ key }) => key === setting)) return [];
+    const text = found
+      ? `“${found.title}” has no setting “${setting}”.`
+      : `Operation “${operation}” is not part of ${PROCESS_NAMES[process]} here.`;
+    return [{ code: 'no-such-setting', text, override: { operation, setting } }];
+  });
 }
 
 function summarise({ process, garment, pieces, house }: RouteInput): string {

@@ -1,5 +1,6 @@
 import type { Operation, RouteInput, Setting, Station, WorkPhase } from './documents.ts';
 import type { MachineKind } from './machines.ts';
+import type { Refusal } from './refusal.ts';
 import { resolveSetting } from './resolveSetting.ts';
 import type { SettingProposal } from './resolveSetting.ts';
 
@@ -25,10 +26,14 @@ export type OperationDraft = Pick<Operation, 'title' | 'per' | 'handsS' | 'check
     >
   > & { on?: { kind: MachineKind; name: string } };
 
-/** Runs one practice for one line. */
-export function planOperation(practice: Practice, input: RouteInput): Operation {
+/** Runs one practice for one line; own values that cannot be taken are put with the refusals. */
+export function planOperation(practice: Practice, input: RouteInput, refusals: Refusal[]): Operation {
   const own = input.overrides.filter((override) => override.operation === practice.id);
-  const { on, ...draft } = practice.plan(input, (proposal) => resolveSetting(proposal, own));
+  const { on, ...draft } = practice.plan(input, (proposal) => {
+    const { setting, refusal } = resolveSetting(proposal, own);
+    if (refusal) refusals.push(refusal);
+    return setting;
+  });
   return {
     id: practice.id,
     station: practice.station,

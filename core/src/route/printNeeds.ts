@@ -2,7 +2,9 @@ import type { ArtFigures, ArtJob, ArtStep, UnderbaseSettings } from '../artwork/
 import type { Garment } from '../blank/index.ts';
 import type { Equipment, Override, PrintNeeds, Process } from './documents.ts';
 import { PROCESS_MODULES } from './processes/index.ts';
+import { isWithin } from './resolveSetting.ts';
 import { TRADE } from './tradeRanges.ts';
+import { WHITE_ABILITY } from './whiteSettings.ts';
 
 const SPRAY_MARGIN_MM = 15; // pretreatment reaches beyond the print so that no edge is dry
 
@@ -39,8 +41,11 @@ export function artJobFor(
 ): ArtJob {
   const { process, garment, widthMm } = line;
   const { steps = [], white = {} } = line.preparation ?? {};
-  const own = (setting: string, fallback: number): number =>
-    overrides.find((override) => override.setting === setting)?.value ?? fallback;
+  // a value that cannot be set is refused where the route is planned: the print is measured without it
+  const own = (setting: keyof typeof WHITE_ABILITY, fallback: number): number =>
+    overrides.find(
+      (override) => override.setting === setting && isWithin(override.value, WHITE_ABILITY[setting]),
+    )?.value ?? fallback;
   const { powderGM2, ...ink } = laydownFor(process, line.equipment);
   const art = PROCESS_MODULES[process].artProcess(garment);
   const base = { widthMm, garment: garment.colourHex, process: art, steps };

@@ -9,11 +9,12 @@ import {
   lineOf,
   operationOf,
   polyesterBib,
+  routeOf,
   shopWith,
   small,
   valueOf,
 } from '../fixtures/index.ts';
-import { PROCESSES, PROCESS_MODULES, artJobFor, isFilmProcess, planRoute } from './index.ts';
+import { PROCESSES, PROCESS_MODULES, artJobFor, isFilmProcess } from './index.ts';
 import type { Equipment, HouseMethods, Operation, Process, Route, RouteInput } from './index.ts';
 
 const white = { ...cottonTee, tone: 'light' as const, colourHex: '#ffffff' };
@@ -26,8 +27,8 @@ const LINES: Record<Process, Partial<RouteInput>> = {
   'bought-in': {},
   'patch-cap': { garment: cap, ...small('cap-front') },
 };
-const routeOf = (process: Process, own: Partial<RouteInput> = {}): Route =>
-  planRoute(lineOf({ process, ...LINES[process], ...own }));
+const routeBy = (process: Process, own: Partial<RouteInput> = {}): Route =>
+  routeOf(lineOf({ process, ...LINES[process], ...own }));
 const ids = ({ operations }: Route): string[] => operations.map(({ id }) => id);
 const uses = (route: Route, what: RegExp): number =>
   route.operations
@@ -57,7 +58,7 @@ describe('each process', () => {
   };
   for (const process of PROCESSES)
     it(`${process} has its stations in work order, each once, and no slip of its own`, () => {
-      const route = routeOf(process);
+      const route = routeBy(process);
       expect(ids(route)).to.deep.equal(SEQUENCES[process]);
       expect(route.slips).to.deep.equal([]);
       expect(route.conflicts).to.deep.equal([]);
@@ -66,24 +67,24 @@ describe('each process', () => {
     });
 
   it('names the machines it is planned on', () => {
-    expect(operationOf(routeOf('dtg'), 'print')).to.include({
+    expect(operationOf(routeBy('dtg'), 'print')).to.include({
       machineKind: 'printer',
       machine: 'Direct printer',
     });
-    expect(operationOf(routeOf('dtf-platen'), 'print-film').machine).to.equal('Direct printer');
-    expect(operationOf(routeOf('sub-film'), 'print-film').machine).to.equal('Desk printer');
-    expect(operationOf(routeOf('patch-cap'), 'tack-patch').machine).to.equal('Hand iron');
-    expect(operationOf(routeOf('patch-cap'), 'press-cap').machine).to.equal('Cap press');
+    expect(operationOf(routeBy('dtf-platen'), 'print-film').machine).to.equal('Direct printer');
+    expect(operationOf(routeBy('sub-film'), 'print-film').machine).to.equal('Desk printer');
+    expect(operationOf(routeBy('patch-cap'), 'tack-patch').machine).to.equal('Hand iron');
+    expect(operationOf(routeBy('patch-cap'), 'press-cap').machine).to.equal('Cap press');
   });
 
   it('uses white only where there is some', () => {
     expect(
-      uses(routeOf('dtg', { garment: white, print: { ...lineOf().print, whiteMl: 0 } }), /white/),
+      uses(routeBy('dtg', { garment: white, print: { ...lineOf().print, whiteMl: 0 } }), /white/),
     ).to.equal(0);
     expect(
-      uses(routeOf('sub-film', { print: { ...small('left-chest').print, whiteMl: 0 } }), /white/),
+      uses(routeBy('sub-film', { print: { ...small('left-chest').print, whiteMl: 0 } }), /white/),
     ).to.equal(0);
-    expect(uses(routeOf('dtf'), /white/)).to.be.above(0);
+    expect(uses(routeBy('dtf'), /white/)).to.be.above(0);
   });
 
   it('makes film only where it is made here', () => {
@@ -117,13 +118,13 @@ describe('each process', () => {
 
 describe('house methods in the route', () => {
   it('two coats of powder use seven tenths more and take twice the hands', () => {
-    const [one, two] = [routeOf('dtf'), routeOf('dtf', { house: housed({ powderCoats: 'two' }) })];
+    const [one, two] = [routeBy('dtf'), routeBy('dtf', { house: housed({ powderCoats: 'two' }) })];
     expect(uses(two, /Powder/) / uses(one, /Powder/)).to.be.closeTo(1.7, 1e-9);
     expect(operationOf(two, 'powder').handsS).to.equal(2 * operationOf(one, 'powder').handsS);
   });
 
   it('two hits of white use twice of it and print longer', () => {
-    const [one, two] = [routeOf('dtg'), routeOf('dtg', { house: housed({ whiteHits: 'double' }) })];
+    const [one, two] = [routeBy('dtg'), routeBy('dtg', { house: housed({ whiteHits: 'double' }) })];
     expect(uses(two, /white/) / uses(one, /white/)).to.be.closeTo(2, 1e-9);
     expect(operationOf(two, 'print').machineS).to.be.above(operationOf(one, 'print').machineS);
     expect(valueOf(two, 'cure', 'dwellS')).to.be.at.least(valueOf(one, 'cure', 'dwellS'));
@@ -131,7 +132,7 @@ describe('house methods in the route', () => {
 
   it('melts with what there is when the wished machine is missing', () => {
     const melted = (own: Partial<Equipment>, means: HouseMethods['meltMeans']): Operation =>
-      operationOf(routeOf('dtf', { ...shopWith(own), house: housed({ meltMeans: means }) }), 'melt-powder');
+      operationOf(routeBy('dtf', { ...shopWith(own), house: housed({ meltMeans: means }) }), 'melt-powder');
     expect(melted({}, 'griddle').machineKind).to.equal('griddle');
     expect(melted({ griddle: null }, 'griddle').machineKind).to.equal('oven');
     expect(melted({ oven: null, griddle: null }, 'oven')).to.include({
@@ -144,7 +145,7 @@ describe('house methods in the route', () => {
     const [press] = equipment.presses;
     const hover = (hasHeatedLower: boolean): number =>
       valueOf(
-        routeOf('dtf', {
+        routeBy('dtf', {
           ...shopWith({ presses: [{ ...press, hasHeatedLower }] }),
           house: housed({ meltMeans: 'hover' }),
         }),
@@ -155,26 +156,26 @@ describe('house methods in the route', () => {
   });
 
   it('tacks patches with the press where there is no iron', () => {
-    const route = routeOf('patch-cap', shopWith({ handIron: null }));
+    const route = routeBy('patch-cap', shopWith({ handIron: null }));
     expect(operationOf(route, 'tack-patch')).to.include({ station: 'cap-press', machine: 'Cap press' });
   });
 
   it('leaves a lower plate off that cannot be heated, whatever the house wishes', () => {
     const capPress = { ...equipment.capPress!, lowerC: null };
-    const route = routeOf('patch-cap', { ...shopWith({ capPress }), house: housed({ capLower: 'warm' }) });
+    const route = routeBy('patch-cap', { ...shopWith({ capPress }), house: housed({ capLower: 'warm' }) });
     expect(valueOf(route, 'press-cap', 'lowerC')).to.equal(22);
   });
 
   it('presses a bought-in transfer under the sheet its supplier asks for', () => {
     const boughtIn = { ...equipment.boughtIn!, sheet: 'silicone-thick' as const };
-    expect(operationOf(routeOf('bought-in', shopWith({ boughtIn })), 'press-transfer').sheet).to.equal(
+    expect(operationOf(routeBy('bought-in', shopWith({ boughtIn })), 'press-transfer').sheet).to.equal(
       'Grey mat',
     );
   });
 
   it('pulls as the film’s sheet says unless the house decides', () => {
     const pull = (own: Partial<HouseMethods>): string | undefined =>
-      operationOf(routeOf('dtf', { house: housed(own) }), 'peel').checks[0];
+      operationOf(routeBy('dtf', { house: housed(own) }), 'peel').checks[0];
     expect(pull({})).to.contain('Slow');
     expect(pull({ filmPull: 'fast' })).to.contain('fast');
     expect(pull({ filmPeel: 'hot' }), 'the hot film wants it').to.contain('fast');
@@ -182,19 +183,19 @@ describe('house methods in the route', () => {
 
   it('asks for a pillow on a clam press with fleece, and splits a line that the rack does not hold', () => {
     const [press] = equipment.presses;
-    const clam = routeOf('dtf', {
+    const clam = routeBy('dtf', {
       garment: hoodie,
       ...shopWith({ presses: [{ ...press, opening: 'clam' }] }),
     });
     expect(operationOf(clam, 'press-transfer').checks.join(' ')).to.contain('clam press pinches');
-    const hung = routeOf('dtg', { pieces: 70, house: housed({ pretreatmentDrying: 'air' }) });
+    const hung = routeBy('dtg', { pieces: 70, house: housed({ pretreatmentDrying: 'air' }) });
     expect(operationOf(hung, 'air-dry').checks.join(' ')).to.contain('in 3 goes');
   });
 
   it('prints solid art in the finer mode, or everything in one where the house wants it', () => {
     const solid = { ...lineOf().print, inkMm2: 70_000 };
     const seconds = (own: Partial<RouteInput>): number =>
-      operationOf(routeOf('dtf', own), 'print-film').machineS;
+      operationOf(routeBy('dtf', own), 'print-film').machineS;
     expect(seconds({ print: solid })).to.be.above(seconds({}));
     expect(seconds({ print: solid, house: housed({ printMode: 'one' }) })).to.equal(seconds({}));
   });

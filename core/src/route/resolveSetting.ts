@@ -3,6 +3,7 @@ import type { QuantityKind } from '../units/index.ts';
 import { REASON_SOURCES } from './documents.ts';
 import type { Limit, Override, Reason, Setting } from './documents.ts';
 import type { Range } from './materials.ts';
+import type { Refusal } from './refusal.ts';
 
 /** A setting before its value is settled: everything that speaks for one value or against it. */
 export interface SettingProposal {
@@ -14,23 +15,29 @@ export interface SettingProposal {
   ability: Range;
 }
 
+/** A setting, and why a person's value for it was not taken: then it stands as it would without. */
+export interface Settled {
+  setting: Setting;
+  refusal: Refusal | null;
+}
+
 /**
  * Settles a setting: the strongest reason that names a value wins, and every limit the value breaks is said.
- * Nothing is clamped.
+ * Nothing is clamped; a value that cannot be set at all is refused.
  *
  * @param overrides the persons' values for this operation
- * @throws RangeError when no reason names a value, or an override is beyond what the machine can do
+ * @throws RangeError when no reason names a value: a practice that forgot to
  */
-export function resolveSetting(proposal: SettingProposal, overrides: readonly Override[]): Setting {
+export function resolveSetting(proposal: SettingProposal, overrides: readonly Override[]): Settled {
   const override = overrides.find((own) => own.setting === proposal.key);
-  if (override && !isWithin(override.value, proposal.ability))
-    throw new RangeError(beyondAbility(proposal, override.value));
-  const spoken: Reason[] = override
-    ? [
-        { source: 'override', text: `${override.who}: ${override.why}`, value: override.value },
-        ...proposal.reasons,
-      ]
-    : proposal.reasons;
+  const refusal = override ? refusalOf(proposal, override) : null;
+  const spoken: Reason[] =
+    override && refusal === null
+      ? [
+          { source: 'override', text: `${override.who}: ${override.why}`, value: override.value },
+          ...proposal.reasons,
+        ]
+      : proposal.reasons;
   const reasons = [...spoken].sort(
     (p, q) => REASON_SOURCES.indexOf(p.source) - REASON_SOURCES.indexOf(q.source),
   );
@@ -40,7 +47,28 @@ export function resolveSetting(proposal: SettingProposal, overrides: readonly Ov
   const conflicts = proposal.limits
     .filter((limit) => breaks(value, limit))
     .map((limit) => conflictText(proposal, value, limit));
-  return { ...proposal, reasons, value, conflicts };
+  return { setting: { ...proposal, reasons, value, conflicts }, refusal };
+}
+
+function refusalOf(proposal: SettingProposal, override: Override): Refusal | null {
+  const { operation, setting, value } = override;
+  const at = { operation, setting };
+  if (!isWithin(value, proposal.ability))
+    return { code: 'beyond-ability', text: beyondAbility(proposal, value), override: at };
+  const isWhole = Number.isInteger(value);
+  if (proposal.kind === 'count' && !isWhole)
+    return {
+      code: 'not-of-its-kind',
+      text: `${proposal.label} ${value} is not a whole number.`,
+      override: at,
+    };
+  return proposal.kind === 'flag' && !isWhole
+    ? {
+        code: 'not-of-its-kind',
+        text: `${proposal.label} is either yes (1) or no (0), not ${value}.`,
+        override: at,
+      }
+    : null;
 }
 
 /** True when the value lies in the range, ends included. */

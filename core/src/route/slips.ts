@@ -1,7 +1,7 @@
 import { isCap } from '../blank/index.ts';
 import { formatQuantity } from '../units/index.ts';
 import type { Operation, RouteInput, Setting, Slip } from './documents.ts';
-import { coverSheetFor, filmFor, printersFor, sheetDelay } from './equip.ts';
+import { coverSheetFor, filmFor, isUnder, printersFor, sheetDelay } from './equip.ts';
 import { isMostlyPolyester, needsWhite } from './fabric.ts';
 import { HOUSE_METHODS } from './house.ts';
 import { TRADE } from './tradeRanges.ts';
@@ -76,7 +76,7 @@ const matWithoutTime: Detector = (input, operations) =>
   operations.flatMap((operation) => {
     const dwell = operation.settings.find(({ key }) => key === 'dwellS');
     if (!dwell || !isOwn(dwell) || operation.sheet === null) return [];
-    const sheet = input.equipment.coverSheets.find(({ name }) => operation.sheet?.startsWith(name));
+    const sheet = input.equipment.coverSheets.find((own) => isUnder(operation.sheet, own));
     const delay = sheet ? sheetDelay(sheet) : null;
     const usual = dwell.reasons.find(({ source, value }) => source !== OVERRIDE && value !== null)?.value;
     return delay && usual != null && dwell.value <= usual / delay.factor
@@ -158,7 +158,7 @@ const sheetNotThere: Detector = (input, operations) =>
 
 const wornSheet: Detector = ({ equipment, pieces }, operations) =>
   equipment.coverSheets
-    .filter(({ name }) => operations.some(({ sheet }) => sheet?.startsWith(name)))
+    .filter((own) => operations.some(({ sheet }) => isUnder(sheet, own)))
     .filter(({ uses, usesSoFar }) => usesSoFar + pieces > uses)
     .map(({ name, uses, usesSoFar }) =>
       at(

@@ -7,10 +7,10 @@ import {
   housed,
   lineOf,
   polyesterBib,
+  routeOf,
   small,
 } from '../fixtures/index.ts';
 import { formatDuration, formatQuantity } from '../units/index.ts';
-import { planRoute } from './index.ts';
 import type { Operation, Route, RouteInput } from './index.ts';
 
 const white = { ...cottonTee, tone: 'light' as const, colourName: 'White', colourHex: '#ffffff' };
@@ -99,7 +99,7 @@ const routeAsTold = (route: Route): string[] => [
 describe('a route as it would be told over the bench', () => {
   for (const [name, own] of Object.entries(LINES))
     it(name, () => {
-      expect(routeAsTold(planRoute(lineOf(own)))).to.deep.equal(ROUTES_AS_TOLD[name]);
+      expect(routeAsTold(routeOf(lineOf(own)))).to.deep.equal(ROUTES_AS_TOLD[name]);
     });
 
   it('is written down for every line above and for no other', () => {

@@ -52,23 +52,16 @@ export function orderEvents(events: readonly RunEvent[]): RunEvent[] {
   unique.sort(
     (p, q) => compareText(p.clientId, q.clientId) || p.clientSeq - q.clientSeq || compareText(p.id, q.id),
   );
-  const effectiveAt = new Map<string, number>();
   let client = '';
   let latest = -Infinity;
-  for (const event of unique) {
+  const timed = unique.map((event) => {
     if (event.clientId !== client) latest = -Infinity;
     client = event.clientId;
     latest = Math.max(latest, Date.parse(event.at));
-    effectiveAt.set(event.id, latest);
-  }
-  const timeOf = (event: RunEvent): number => effectiveAt.get(event.id) ?? 0;
-  return unique.sort(
-    (p, q) =>
-      timeOf(p) - timeOf(q) ||
-      compareText(p.clientId, q.clientId) ||
-      p.clientSeq - q.clientSeq ||
-      compareText(p.id, q.id),
-  );
+    return { event, at: latest };
+  });
+  // sorting is stable: events of one time stay by client and its own count
+  return timed.sort((p, q) => p.at - q.at).map(({ event }) => event);
 }
 
 const compareText = (p: string, q: string): number => (p < q ? -1 : p > q ? 1 : 0);

@@ -1,4 +1,5 @@
-import type { Process } from '../route/index.ts';
+import { printsWhite } from '../route/index.ts';
+import type { Process, Route } from '../route/index.ts';
 
 /** Kinds of work that share their faults. */
 type FaultFamily = 'film' | 'direct' | 'patch';
@@ -10,15 +11,27 @@ interface Fault {
   name: string;
   firstCause: string;
   seenIn: readonly FaultFamily[];
+  /** Only where white is printed. */
+  isOfWhite?: true;
 }
 
 /** Faults a person can see, in the print room's words, with the cause to look at first. */
 export const FAULTS: Record<string, Fault> = {
-  'white-rim': { name: 'white rim', firstCause: 'choke too small', seenIn: ['film', 'direct'] },
+  'white-rim': {
+    name: 'white rim',
+    firstCause: 'choke too small',
+    seenIn: ['film', 'direct'],
+    isOfWhite: true,
+  },
   'powder-on-film': { name: 'powder on bare film', firstCause: 'humid room', seenIn: ['film'] },
   'lifts-on-peel': { name: 'lifts on peel', firstCause: 'peeled too hot for this film', seenIn: ['film'] },
   'edges-lift': { name: 'edges lift', firstCause: 'no second press', seenIn: ['film'] },
-  'dull-white': { name: 'dull or fuzzy white', firstCause: 'too little pretreatment', seenIn: ['direct'] },
+  'dull-white': {
+    name: 'dull or fuzzy white',
+    firstCause: 'too little pretreatment',
+    seenIn: ['direct'],
+    isOfWhite: true,
+  },
   'stain-box': { name: 'stain box, stiff hand', firstCause: 'too much pretreatment', seenIn: ['direct'] },
   'ink-on-back': { name: 'ink on the back', firstCause: 'thin knit loaded double', seenIn: ['direct'] },
   scorch: {
@@ -30,6 +43,7 @@ export const FAULTS: Record<string, Fault> = {
     name: 'garment colour in the white',
     firstCause: 'polyester too hot or too long',
     seenIn: ['film', 'direct'],
+    isOfWhite: true,
   },
   misplaced: {
     name: 'in the wrong place',
@@ -61,6 +75,7 @@ export const FAULTS: Record<string, Fault> = {
     name: 'colour hidden behind white',
     firstCause: 'layer order, or the wrong side of the film',
     seenIn: ['film'],
+    isOfWhite: true,
   },
   'box-round-art': {
     name: 'box printed round the art',
@@ -82,8 +97,11 @@ export const FAULTS: Record<string, Fault> = {
   },
 };
 
-/** The faults that work by a process can show. */
-export const faultsOf = (process: Process): [key: string, fault: Fault][] =>
-  Object.entries(FAULTS).filter(([, { seenIn }]) =>
-    familyOf(process).some((family) => seenIn.includes(family)),
+/** The faults that a route's work can show: no white rim where no white is printed. */
+export const faultsOf = (
+  route: Pick<Route, 'process'> & { operations: Parameters<typeof printsWhite>[0]['operations'] },
+): [key: string, fault: Fault][] =>
+  Object.entries(FAULTS).filter(
+    ([, { seenIn, isOfWhite }]) =>
+      familyOf(route.process).some((family) => seenIn.includes(family)) && (!isOfWhite || printsWhite(route)),
   );

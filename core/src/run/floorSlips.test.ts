@@ -1,6 +1,5 @@
 import { expect } from 'chai';
-import { cottonTee, lineOf, polyesterBib } from '../fixtures/index.ts';
-import { planRoute } from '../route/index.ts';
+import { cottonTee, lineOf, polyesterBib, routeOf } from '../fixtures/index.ts';
 import type { Route } from '../route/index.ts';
 import { deriveRun, floorSlips, nextActions, stepId } from './index.ts';
 import type { RunEvent } from './index.ts';
@@ -23,8 +22,8 @@ const floor = (code: string, route: Route, events: RunEvent[]) => {
   const state = deriveRun(plan, events);
   return { plan, state, run: { code, operations: route.operations, steps: state.steps } };
 };
-const onCotton = planRoute(lineOf({ garment: cottonTee, pieces: 1 }));
-const onPolyester = planRoute(lineOf({ garment: polyesterBib, pieces: 1 }));
+const onCotton = routeOf(lineOf({ garment: cottonTee, pieces: 1 }));
+const onPolyester = routeOf(lineOf({ garment: polyesterBib, pieces: 1 }));
 const upTo = (route: Route, id: string, minutes: number): RunEvent[] => {
   const end = route.operations.findIndex((operation) => operation.id === id);
   return route.operations

@@ -65,10 +65,14 @@ function plainNumber(value: number, digits: number): string {
   return `${isNegative ? '−' : ''}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
 }
 
+/** A choke or a hair-line: in hundredths of an inch it would read as nothing. */
+const SMALL_MM = 2.54;
+
 function defaultDigits(value: number, kind: QuantityKind, system: UnitSystem): number {
   switch (kind) {
     case 'length':
-      return system.length === 'in' ? 2 : Math.abs(value) < 10 && !Number.isInteger(value) ? 2 : 0;
+      if (system.length === 'in') return Math.abs(value) < SMALL_MM && value !== 0 ? 3 : 2;
+      return Math.abs(value) < 10 && !Number.isInteger(value) ? 2 : 0;
     case 'mass':
     case 'volume':
       return Math.abs(value) < 10 ? 2 : 1;

@@ -1,52 +1,117 @@
 import { DomainError } from '@saltflat/contract';
 import { expect } from 'chai';
-import { ConnectionRefusedError, DatabaseError } from 'sequelize';
+import { ConnectionRefusedError, DatabaseError, QueryTypes } from 'sequelize';
+import type { Model, ModelStatic, Sequelize } from 'sequelize';
 import { createDatabase } from '../testing/testServer.ts';
 import { connect } from './connection.ts';
 import { databaseProblem } from './databaseProblem.ts';
-import { createMigrator } from './migrator.ts';
+import { MIGRATIONS, createMigrator } from './migrator.ts';
 
 describe('the database', function () {
   this.timeout(20_000);
+  const tablesOf = async (sequelize: Sequelize): Promise<string[]> =>
+    (
+      await sequelize.query<{ name: string }>(
+        `select tablename as name from pg_tables where schemaname = 'public' order by 1`,
+        { type: QueryTypes.SELECT },
+      )
+    ).map(({ name }) => name);
+
   it('migrates up, all the way down, and up again', async () => {
-    const { sequelize, db } = connect(await createDatabase());
+    const { sequelize } = connect(await createDatabase());
     const migrator = createMigrator(sequelize);
-    const tables = async () =>
-      (
-        await db.rows<{ name: string }>(
-          `select tablename as name from pg_tables where schemaname = 'public' order by 1`,
-        )
-      ).map(({ name }) => name);
     await migrator.up();
-    const shape = await tables();
-    expect(shape).to.include.members(['customer_order', 'run_event', 'route_version']);
+    const shape = await tablesOf(sequelize);
+    expect(shape).to.include.members(['customer_order', 'run_event', 'route_version', 'quote']);
     await migrator.down({ to: 0 });
-    expect(await tables()).to.deep.equal(['migration']);
+    expect(await tablesOf(sequelize)).to.deep.equal(['migration']);
     await migrator.up();
-    expect(await tables()).to.deep.equal(shape);
+    expect(await tablesOf(sequelize)).to.deep.equal(shape);
+    await sequelize.close();
+  });
+
+  it('has a model for every table, with the columns it has and no others', async () => {
+    const { sequelize, models } = connect(await createDatabase());
+    await createMigrator(sequelize).up();
+    const tables = await tablesOf(sequelize);
+    expect(
+      Object.values(models)
+        .map((model) => model.getTableName())
+        .sort(),
+    ).to.deep.equal(tables.filter((table) => table !== 'migration'));
+    for (const model of Object.values(models) as ModelStatic<Model>[]) {
+      const columns = await sequelize.getQueryInterface().describeTable(model.getTableName());
+      const attributes = Object.values(model.getAttributes()).map(({ field, allowNull }) => [
+        field,
+        allowNull,
+      ]);
+      const wanted = Object.entries(columns).map(([name, { allowNull }]) => [name, allowNull]);
+      const sorted = (own: unknown[][]): unknown[][] =>
+        own.sort(([p], [q]) => (String(p) < String(q) ? -1 : 1));
+      const isKey = new Set(Object.entries(columns).flatMap(([name, own]) => (own.primaryKey ? [name] : [])));
+      const comparable = (own: unknown[][]): unknown[][] =>
+        sorted(own.map(([name, isOptional]) => [name, isKey.has(String(name)) ? false : isOptional]));
+      expect(comparable(attributes), model.name).to.deep.equal(comparable(wanted));
+    }
+    await sequelize.close();
+  });
+
+  it('keeps a migration and the row that says it was done together: one that breaks off leaves neither', async () => {
+    const { sequelize } = connect(await createDatabase());
+    const broken = {
+      name: '20990101T0000-broken',
+      up: `create table half_done (id uuid primary key); select 1 / 0;`,
+      down: `drop table half_done`,
+    };
+    let refusal = '';
+    await createMigrator(sequelize, [...MIGRATIONS, broken])
+      .up()
+      .catch((error: unknown) => (refusal = String(error)));
+    expect(refusal).to.contain('division by zero');
+    expect(await tablesOf(sequelize)).to.not.include('half_done');
+    expect((await createMigrator(sequelize).executed()).map(({ name }) => name)).to.deep.equal(
+      MIGRATIONS.map(({ name }) => name),
+    );
     await sequelize.close();
   });
 
   it('refuses in the database itself what must never be', async () => {
-    const { sequelize, db } = connect(await createDatabase());
+    const { sequelize } = connect(await createDatabase());
     await createMigrator(sequelize).up();
-    const refused = async (sql: string): Promise<string> =>
-      db.rows(sql).then(
+    const refused = async (text: string): Promise<string> =>
+      sequelize.query(text).then(
         () => 'taken',
         (error: unknown) => (error as Error).message,
       );
     const style = (cotton: number) =>
-      `insert into garment_style values (gen_random_uuid(), 'x', 'tee', ${cotton}, 0, 0, 0, 'knit', 180, null) returning id`;
+      `insert into garment_style (id, name, kind, cotton, polyester, elastane, other, construction, mass_g_m2)
+       values (gen_random_uuid(), 'x', 'tee', ${cotton}, 0, 0, 0, 'knit', 180)`;
     expect(await refused(style(0.4))).to.contain('fibres_are_whole');
-    await db.rows(`insert into customer (id, name) values (gen_random_uuid(), 'Tern Rowing') returning id`);
+    await sequelize.query(`insert into customer (id, name) values (gen_random_uuid(), 'Tern Rowing')`);
     expect(
-      await refused(`insert into customer (id, name) values (gen_random_uuid(), 'TERN rowing') returning id`),
+      await refused(`insert into customer (id, name) values (gen_random_uuid(), 'TERN rowing')`),
     ).to.match(/customer_name|Validation/);
+    const order = `insert into customer_order (id, number, code, customer_id, customer_key, due_at, state)
+      select gen_random_uuid(), 1, 'K-1', id, 'tern', now(), `;
+    expect(await refused(`${order} 'cancelled' from customer`)).to.contain('cancelled_has_a_time');
+    await sequelize.query(`${order} 'ready' from customer`);
+    await sequelize.query(style(1));
+    await sequelize.query(
+      `insert into garment_colour (id, style_id, position, name, hex, tone) select gen_random_uuid(), id, 0, 'Navy', '#000080', 'dark' from garment_style`,
+    );
+    const readyLine = `insert into order_line (id, order_id, code, position, colour_id, placement, drop_mm, width_mm, process, state)
+      select gen_random_uuid(), o.id, 'K-1', 1, c.id, 'full-front', 75, 200, 'dtf', 'ready' from customer_order o, garment_colour c`;
+    expect(await refused(readyLine), 'a line that is ready without a route').to.match(
+      /art_before_plan|route_when_planned/,
+    );
+    const quote = `insert into quote (id, order_id, number, state, given_at, good_until, given_by, document)
+      select gen_random_uuid(), id, 1, 'given', now(), now() + interval '1 day', 'Ada', '{"totalCents":1}' from customer_order`;
+    await sequelize.query(quote);
+    expect(await refused(`update quote set document = '{"totalCents":2}'`)).to.contain('does not change');
+    expect(await refused(`delete from quote`)).to.contain('does not change');
     expect(
-      await refused(
-        `insert into customer_order (id, customer_id, due_at, state) select gen_random_uuid(), id, now(), 'cancelled' from customer returning id`,
-      ),
-    ).to.contain('cancelled_has_a_time');
+      await refused(`update quote set state = 'accepted', accepted_at = now(), accepted_by = 'Bo'`),
+    ).to.equal('taken');
     await sequelize.close();
   });
 

@@ -1,35 +1,67 @@
-import type { Sequelize } from 'sequelize';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { DataTypes, QueryTypes } from 'sequelize';
+import type { Sequelize, Transaction } from 'sequelize';
+import { Umzug } from 'umzug';
+import type { UmzugStorage } from 'umzug';
 import { createShop } from './migrations/20260131T0900-create-shop.ts';
 import { createOrdersAndRuns } from './migrations/20260131T0910-create-orders-and-runs.ts';
 import { prepareArtworks } from './migrations/20260214T0900-prepare-artworks.ts';
 import { weighPrints } from './migrations/20260221T0900-weigh-prints.ts';
 import { editShop } from './migrations/20260228T0900-edit-shop.ts';
+import { firmGround } from './migrations/20260314T0900-firm-ground.ts';
+import type { Migration } from './migration.ts';
 
-const MIGRATIONS = [createShop, createOrdersAndRuns, prepareArtworks, weighPrints, editShop]; // named one by one: the same in a bundle, under tsx and in tests
+/** Named one by one: the same in a bundle, under tsx and in tests. */
+export const MIGRATIONS: readonly Migration[] = [
+  createShop,
+  createOrdersAndRuns,
+  prepareArtworks,
+  weighPrints,
+  editShop,
+  firmGround,
+];
 
-/** Brings the database's shape up to date; each migration is one transaction. */
-export function createMigrator(sequelize: Sequelize) {
-  const runSql = async (sql: string): Promise<void> => {
-    await sequelize.transaction(async (transaction) => sequelize.query(sql, { transaction, raw: true }));
+/** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */
+export function createMigrator(sequelize: Sequelize, migrations: readonly Migration[] = MIGRATIONS) {
+  const log = sequelize.define(
+    'migration',
+    { name: { type: DataTypes.STRING, primaryKey: true } },
+    { freezeTableName: true, timestamps: false },
+  );
+  const inOne = (sql: string, note: (transaction: Transaction) => Promise<unknown>): Promise<void> =>
+    sequelize.transaction(async (transaction) => {
+      await sequelize.query(sql, { transaction, raw: true });
+      await note(transaction);
+    });
+  const storage: UmzugStorage = {
+    // written together with the migration itself, above
+    logMigration: () => Promise.resolve(),
+    unlogMigration: () => Promise.resolve(),
+    executed: async () => {
+      await log.sync();
+      const rows = await sequelize.query<{ name: string }>('select name from migration order by name', {
+        type: QueryTypes.SELECT,
+      });
+      return rows.map(({ name }) => name);
+    },
   };
   return new Umzug({
-    migrations: MIGRATIONS.map(({ name, up, down }) => ({
+    migrations: migrations.map(({ name, up, down }) => ({
       name,
-      up: () => runSql(up),
-      down: () => runSql(down),
+      up: () => inOne(up, (transaction) => log.create({ name }, { transaction })),
+      down: () => inOne(down, (transaction) => log.destroy({ where: { name }, transaction })),
     })),
-    storage: new SequelizeStorage({ sequelize, modelName: 'migration', tableName: 'migration' }),
+    storage,
     logger: undefined,
   });
 }
 
-const MIGRATION_LOCK = 7_258_351; // any number, the same for every server of this database
+const START_LOCK = 7_258_351; // any number, the same for every server of this database
 
-/** Migrates with all other servers held off. */
-export async function migrate(sequelize: Sequelize): Promise<void> {
-  await sequelize.transaction(async (transaction) => {
-    await sequelize.query(`select pg_advisory_xact_lock(${MIGRATION_LOCK})`, { transaction });
-    await createMigrator(sequelize).up();
+/** Does what must be done once before anything is served, with all other servers and workers held off. */
+export async function onceAtStart<T>(sequelize: Sequelize, work: () => Promise<T>): Promise<T> {
+  // the lock is held by a transaction of its own, on its own connection, for as long as the work takes
+  return sequelize.transaction(async (transaction) => {
+    await sequelize.query(`select pg_advisory_xact_lock(${START_LOCK})`, { transaction });
+    return work();
   });
 }

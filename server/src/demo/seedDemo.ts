@@ -1,45 +1,44 @@
-import { PLACEMENTS, parseBlank, parseMachine, parseMaterial } from '@saltflat/contract';
+import { PLACEMENTS } from '@saltflat/contract';
 import type { Catalogue, Order, OrderLineInput } from '@saltflat/contract';
 import { DEMO_ART, DEMO_BLANKS, DEMO_MACHINES, DEMO_MATERIALS, DEMO_ORDERS, inventRun } from '@saltflat/demo';
 import type { DemoArt, DemoLine, DemoOrder } from '@saltflat/demo';
 import sharp from 'sharp';
-import type { Database } from '../db/connection.ts';
-import type { ArtworkService } from '../features/artworks/index.ts';
-import type { OrderService } from '../features/orders/index.ts';
-import type { RouteService } from '../features/routes/index.ts';
-import type { RunService } from '../features/runs/index.ts';
-import { shopStore } from '../features/shop/index.ts';
-
-interface Needs {
-  db: Database;
-  readCatalogue: () => Promise<Catalogue>;
-  artworks: ArtworkService;
-  orders: OrderService;
-  routes: RouteService;
-  runs: RunService;
-}
+import type { Clock } from '../clock.ts';
+import type { Services } from '../services.ts';
 
 const DAY_MS = 86_400_000;
+const HOUR_MS = 3_600_000;
 const PEOPLE = ['Ines', 'Tomasz', 'Wanjiru'];
-
-/** Fills an empty database with the made-up shop. Relative to `nowMs`, otherwise the same every time. */
-export async function seedDemo(needs: Needs, nowMs: number): Promise<void> {
-  await seedShop(needs.db);
-  const artworkIds = new Map<string, string>();
-  for (const art of DEMO_ART) {
-    const { artwork } = await needs.artworks.add(await rasterise(art), art.fileName);
-    artworkIds.set(art.key, artwork.id);
-  }
-  const catalogue = await needs.readCatalogue();
-  for (const [i, order] of DEMO_ORDERS.entries())
-    await seedOrder(needs, order, { seed: i + 1, nowMs, catalogue, artworkIds });
-}
+const EVENTS_AT_ONCE = 400;
 
 interface Context {
-  seed: number;
+  services: Services;
+  clock: Clock;
+  /** Now, before the clock is turned anywhere. */
   nowMs: number;
   catalogue: Catalogue;
   artworkIds: Map<string, string>;
+}
+
+/** Takes the made-up shop in through the same services as a person would. Relative to now, otherwise the same every time. */
+export async function seedDemo(services: Services, clock: Clock): Promise<void> {
+  const nowMs = clock.now();
+  await seedShop(services);
+  const artworkIds = new Map<string, string>();
+  for (const art of DEMO_ART) {
+    const { artwork } = await services.artworks.add(await rasterise(art), art.fileName);
+    artworkIds.set(art.key, artwork.id);
+  }
+  const catalogue = await services.catalogue.read();
+  const context = { services, clock, nowMs, catalogue, artworkIds };
+  for (const [i, order] of DEMO_ORDERS.entries()) await seedOrder(order, i + 1, context);
+}
+
+/** The made-up shop’s blanks, materials and machines. */
+export async function seedShop({ shop }: Pick<Services, 'shop'>): Promise<void> {
+  for (const blank of DEMO_BLANKS) await shop.addBlank(blank);
+  for (const material of DEMO_MATERIALS) await shop.addMaterial(material);
+  for (const machine of DEMO_MACHINES) await shop.addMachine(machine);
 }
 
 async function rasterise({ svg, widthPx, background }: DemoArt): Promise<Buffer> {
@@ -48,41 +47,25 @@ async function rasterise({ svg, widthPx, background }: DemoArt): Promise<Buffer>
   return (background === null ? image : image.flatten({ background })).png().toBuffer();
 }
 
-/** The made-up shop’s blanks, materials and machines. */
-export async function seedShop(db: Database): Promise<void> {
-  const shop = shopStore(db);
-  await db.transaction(async (tx) => {
-    for (const blank of DEMO_BLANKS) await shop.insertBlank(parseBlank(blank), tx);
-    for (const material of DEMO_MATERIALS) await shop.insertMaterial(parseMaterial(material), tx);
-    for (const machine of DEMO_MACHINES) await shop.insertMachine(parseMachine(machine), tx);
-  });
-}
-
-async function seedOrder(needs: Needs, demo: DemoOrder, context: Context): Promise<void> {
-  const { nowMs } = context;
-  const day = Math.floor(nowMs / DAY_MS) * DAY_MS;
-  const dueAt = new Date(day + demo.dueInDays * DAY_MS + 16 * 3_600_000).toISOString();
-  const lines = demo.lines.map((line) => lineInput(line, context));
-  const order = await needs.orders.add({ customer: demo.customer, dueAt, note: demo.note, lines });
-  for (const line of order.lines) await needs.routes.planInBackground(line.id);
+/** Takes an order in when it is said to have come, and lets happen to it what is said to have happened. */
+async function seedOrder(demo: DemoOrder, seed: number, context: Context): Promise<void> {
+  const { services, clock, nowMs } = context;
   const { fate } = demo;
-  if (fate.kind === 'cancelled') await needs.orders.setCancelled(order.id, order.version, true);
+  const day = Math.floor(nowMs / DAY_MS) * DAY_MS;
+  const startMs = fate.kind === 'done' ? day - fate.daysAgo * DAY_MS + 9 * HOUR_MS : nowMs - 35 * 60_000;
+  const cameMs = fate.kind === 'done' ? startMs - DAY_MS : nowMs - HOUR_MS;
+  const order = await clock.at(cameMs, async () => {
+    const dueAt = new Date(day + demo.dueInDays * DAY_MS + 16 * HOUR_MS).toISOString();
+    const lines = demo.lines.map((line) => lineInput(line, context));
+    const { id } = await services.orders.add({ customer: demo.customer, dueAt, note: demo.note, lines });
+    const taken = await services.orders.get(id);
+    for (const line of taken.lines) await services.background.plan(line.id);
+    return services.orders.get(id);
+  });
+  if (fate.kind === 'cancelled') await services.orders.setCancelled(order.id, order.version, true);
   if (fate.kind === 'running')
-    await seedRun(needs, order, {
-      seed: context.seed,
-      piecesJudged: fate.piecesJudged,
-      startMs: nowMs - 35 * 60_000,
-      backdateMs: null,
-    });
-  if (fate.kind === 'done') {
-    const startMs = day - fate.daysAgo * DAY_MS + 9 * 3_600_000;
-    await seedRun(needs, order, {
-      seed: context.seed,
-      piecesJudged: Infinity,
-      startMs,
-      backdateMs: startMs - DAY_MS,
-    });
-  }
+    await seedRun(order, { seed, piecesJudged: fate.piecesJudged, startMs }, context);
+  if (fate.kind === 'done') await seedRun(order, { seed, piecesJudged: Infinity, startMs }, context);
 }
 
 function lineInput(line: DemoLine, { catalogue, artworkIds }: Context): OrderLineInput {
@@ -106,38 +89,19 @@ interface RunSeed {
   seed: number;
   piecesJudged: number;
   startMs: number;
-  /** When the order is to look as if it came in; `null` leaves it today. */
-  backdateMs: number | null;
 }
 
 async function seedRun(
-  { db, runs }: Needs,
   order: Order,
-  { seed, piecesJudged, startMs, backdateMs }: RunSeed,
+  { seed, piecesJudged, startMs }: RunSeed,
+  { services: { runs }, clock }: Context,
 ): Promise<void> {
   const by = PEOPLE[seed % PEOPLE.length] ?? 'Ines';
   for (const line of order.lines) {
-    const run = await runs.start(line.id, by);
+    const run = await clock.at(startMs, () => runs.start(line.id, by));
     const events = inventRun(run.route, { pieces: run.pieces, piecesJudged, startMs, seed, by });
-    for (let from = 0; from < events.length; from += 400)
-      await runs.append(run.id, events.slice(from, from + 400));
-    await db.rows(`update run set created_at = $2 where id = $1 returning id`, [
-      run.id,
-      new Date(startMs).toISOString(),
-    ]);
+    const endMs = Date.parse(events.at(-1)?.at ?? run.createdAt);
+    for (let from = 0; from < events.length; from += EVENTS_AT_ONCE)
+      await clock.at(endMs, () => runs.append(run.id, events.slice(from, from + EVENTS_AT_ONCE)));
   }
-  if (backdateMs !== null) await backdate(db, order.id, new Date(backdateMs).toISOString());
-}
-
-/** The past cannot be planned today: move what the database stamped back to when it is said to have happened. */
-async function backdate(db: Database, orderId: string, at: string): Promise<void> {
-  await db.transaction(async (tx) => {
-    await tx.rows(`update customer_order set created_at = $2 where id = $1 returning id`, [orderId, at]);
-    await tx.rows(`alter table route_version disable trigger route_version_append_only`);
-    await tx.rows(
-      `update route_version set created_at = $2 where line_id in (select id from order_line where order_id = $1) returning id`,
-      [orderId, at],
-    );
-    await tx.rows(`alter table route_version enable trigger route_version_append_only`);
-  });
 }

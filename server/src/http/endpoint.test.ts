@@ -5,42 +5,51 @@ import { pino } from 'pino';
 import supertest from 'supertest';
 import { Type } from 'typebox';
 import { sendCsv } from './csv.ts';
-import { describeApi, endpoint, mount } from './endpoint.ts';
+import { endpoint, file, mount } from './endpoint.ts';
+import { describeApi } from './openApi.ts';
 import { problemHandler, unknownPath } from './problemHandler.ts';
 
 const Query = Type.Object(
   { limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 5 })) },
   { additionalProperties: false },
 );
+const Limit = Type.Object({ limit: Type.Integer() }, { additionalProperties: false });
 const Body = Type.Object(
   { name: Type.String({ title: 'Name', minLength: 1 }) },
   { additionalProperties: false },
 );
 
 const endpoints = [
-  endpoint({ method: 'get', path: '/things', summary: 'Things', query: Query }, ({ query }) =>
+  endpoint({ method: 'get', path: '/things', summary: 'Things', query: Query, answer: Limit }, ({ query }) =>
     Promise.resolve({ limit: query.limit ?? 2 }),
   ),
-  endpoint({ method: 'post', path: '/things', summary: 'A new one', body: Body, status: 201 }, ({ body }) =>
-    Promise.resolve(body),
+  endpoint(
+    { method: 'post', path: '/things', summary: 'A new one', body: Body, answer: Body, status: 201 },
+    ({ body }) => Promise.resolve(body),
   ),
-  endpoint({ method: 'get', path: '/things/:id', summary: 'One' }, ({ params }) =>
+  endpoint({ method: 'get', path: '/things/:id', summary: 'One', answer: Body }, ({ params }) =>
     params.id?.startsWith('0')
-      ? Promise.reject(new Error('a secret of the inside'))
+      ? Promise.reject(new RangeError('a secret of the inside'))
       : Promise.reject(new DomainError('not-now', 'Not before noon.')),
   ),
-  endpoint({ method: 'get', path: '/things.csv', summary: 'As a table' }, ({ res }) => {
-    sendCsv(
-      res,
-      'things.csv',
-      [
-        { name: '=1+1', size: 3 },
-        { name: 'a "b", c', size: null },
-      ],
-      ['name', 'size'],
-    );
-    return Promise.resolve();
-  }),
+  endpoint({ method: 'get', path: '/odd', summary: 'Answers what it does not say', answer: Limit }, () =>
+    Promise.resolve({ limit: 2, more: 'than it says' }),
+  ),
+  endpoint(
+    { method: 'get', path: '/things.csv', summary: 'As a table', answer: file('text/csv') },
+    ({ res }) => {
+      sendCsv(
+        res,
+        'things.csv',
+        [
+          { name: '=1+1', size: 3 },
+          { name: 'a "b", c', size: null },
+        ],
+        ['name', 'size'],
+      );
+      return Promise.resolve();
+    },
+  ),
 ];
 const app = express()
   .use(express.json({ limit: '1kb' }), mount(endpoints), unknownPath)
@@ -83,6 +92,12 @@ describe('an endpoint', () => {
     expect(JSON.stringify(broken.body)).to.not.contain('secret');
     expect((await api.get('/things/not-an-id')).status).to.equal(404);
     expect((await api.get('/elsewhere')).status).to.equal(404);
+  });
+
+  it('answers nothing that its schema does not say: that is a fault, with an id to look for', async () => {
+    const { status, body } = await api.get('/odd');
+    expect([status, (body as { code: string }).code]).to.deep.equal([500, 'internal']);
+    expect((body as { detail: string }).detail).to.contain((body as { requestId: string }).requestId);
   });
 
   it('sends tables that a spreadsheet reads as text', async () => {

@@ -3,6 +3,12 @@ import type { Request, Response } from 'express';
 import { Router } from 'express';
 import type { Static, TSchema } from 'typebox';
 
+/** An answer that is no JSON: the media types it may come in. The handler sends it itself. */
+export interface FileAnswer {
+  media: readonly string[];
+}
+export const file = (...media: string[]): FileAnswer => ({ media });
+
 /** One thing the API does: how it is called, what goes in, what comes out. Feeds both the router and the OpenAPI page. */
 export interface EndpointShape {
   method: 'get' | 'post' | 'put';
@@ -11,7 +17,7 @@ export interface EndpointShape {
   summary: string;
   query?: TSchema;
   body?: TSchema;
-  answer?: TSchema;
+  answer: TSchema | FileAnswer;
   /** Status of success; 200 unless given. */
   status?: number;
   textParams?: boolean;
@@ -25,6 +31,16 @@ export interface Call<S extends EndpointShape> {
   res: Response;
 }
 
+/** An answer may be made of parts that nobody may write to. */
+type Immutable<T> = T extends readonly (infer E)[]
+  ? readonly Immutable<E>[]
+  : T extends object
+    ? { readonly [K in keyof T]: Immutable<T[K]> }
+    : T;
+
+/** What a handler must give back: what its schema says, or nothing where it sends a file. */
+type Answer<S extends EndpointShape> = S['answer'] extends TSchema ? Immutable<Static<S['answer']>> : void;
+
 export interface Endpoint {
   shape: EndpointShape;
   handle: (req: Request, res: Response) => Promise<void>;
@@ -32,10 +48,13 @@ export interface Endpoint {
 
 export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
-/** Declares an endpoint. A handler that returns something has it sent as JSON; one that returns nothing has answered itself. */
+/** Outside production every answer is held against its schema as well: what types cannot see is a fault, not a surprise. */
+const CHECKS_ANSWERS = process.env.NODE_ENV !== 'production';
+
+/** Declares an endpoint; the compiler holds the handler to the answer's schema. */
 export function endpoint<const S extends EndpointShape>(
   shape: S,
-  work: (call: Call<S>) => Promise<unknown>,
+  work: (call: Call<S>) => Promise<Answer<S>>,
 ): Endpoint {
   return {
     shape,
@@ -44,15 +63,28 @@ export function endpoint<const S extends EndpointShape>(
       if (!shape.textParams) for (const id of Object.values(params)) assertUuid(id);
       const query = shape.query ? parse(shape.query, req.query, { coerce: true }) : {};
       const body: unknown = shape.body ? parse(shape.body, req.body ?? {}) : undefined;
+      res.status(shape.status ?? 200);
       const answer = await work({ params, query, body, req, res } as Call<S>); // parsed by the schemas the types came from
-      if (answer !== undefined) res.status(shape.status ?? 200).json(answer);
+      if (isFile(shape.answer)) return;
+      if (CHECKS_ANSWERS) assertFits(shape, shape.answer, answer);
+      res.json(answer);
     },
   };
 }
 
+export const isFile = (answer: TSchema | FileAnswer): answer is FileAnswer => 'media' in answer;
+
 function assertUuid(id: string): void {
   if (!UUID.test(id))
     throw new DomainError('not-found', `There is nothing called “${id.slice(0, 60)}” here.`);
+}
+
+function assertFits({ method, path }: EndpointShape, schema: TSchema, answer: unknown): void {
+  try {
+    parse(schema, JSON.parse(JSON.stringify(answer ?? null)));
+  } catch (cause) {
+    throw new Error(`The answer of ${method} ${path} is not what its schema says.`, { cause });
+  }
 }
 
 /** Mounts endpoints on a router. */
@@ -60,62 +92,4 @@ export function mount(endpoints: readonly Endpoint[]): Router {
   const router = Router();
   for (const { shape, handle } of endpoints) router[shape.method](shape.path, handle);
   return router;
-}
-
-/** The OpenAPI document of the endpoints, out of the same schemas that check the requests. */
-export function describeApi(endpoints: readonly Endpoint[]): object {
-  const paths: Record<string, Record<string, unknown>> = {};
-  for (const { shape } of endpoints) {
-    const path = shape.path.replace(/:(\w+)/g, '{$1}');
-    paths[path] = { ...paths[path], [shape.method]: describeOperation(shape) };
-  }
-  return {
-    openapi: '3.1.0',
-    info: {
-      title: 'Saltflat',
-      version: '0.1.0',
-      description: 'Plans, times, checks and remembers the work of a garment print room.',
-    },
-    servers: [{ url: '/api/v1' }],
-    paths,
-  };
-}
-
-function describeOperation({
-  path,
-  summary,
-  query,
-  body,
-  answer,
-  status,
-  textParams,
-}: EndpointShape): object {
-  const inPath = [...path.matchAll(/:(\w+)/g)].map(([, name]) => ({
-    name,
-    in: 'path',
-    required: true,
-    schema: textParams ? { type: 'string' } : { type: 'string', format: 'uuid' },
-  }));
-  const { properties = {} } = (query ?? {}) as { properties?: Record<string, TSchema> };
-  const inQuery = Object.entries(properties).map(([name, schema]) => ({
-    name,
-    in: 'query',
-    required: false,
-    schema,
-  }));
-  return {
-    summary,
-    parameters: [...inPath, ...inQuery],
-    ...(body ? { requestBody: { required: true, content: { 'application/json': { schema: body } } } } : {}),
-    responses: {
-      [String(status ?? 200)]: {
-        description: 'Done',
-        ...(answer ? { content: { 'application/json': { schema: answer } } } : {}),
-      },
-      default: {
-        description: 'Refused, with a sentence and the fields',
-        content: { 'application/problem+json': { schema: { type: 'object' } } },
-      },
-    },
-  };
 }

@@ -13,3 +13,4 @@ export {
   writeRight,
 } from './page.ts';
 export type { Doc, Paper, Sheet } from './page.ts';
+export { sendPdf } from './sendPdf.ts';

@@ -1,7 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { deflateSync } from 'node:zlib';
-import type { Order, OrderInput, OrderLineInput, RunEventInput } from '@saltflat/contract';
-import type { Catalogue } from '@saltflat/contract';
+import type {
+  Catalogue,
+  Order,
+  OrderInput,
+  OrderLineInput,
+  RunEventInput,
+  ShopChange,
+  ShopChanged,
+} from '@saltflat/contract';
 import pg from 'pg';
 import { pino } from 'pino';
 import sharp from 'sharp';
@@ -15,11 +22,11 @@ export async function startTestServer() {
   const server = await buildServer({
     databaseUrl,
     webFolder: null,
-    log: pino({ level: 'silent' }),
+    log: pino({ level: process.env.TEST_LOG ?? 'silent' }),
     now: Date.now,
     isDemo: false,
   });
-  await seedShop(server.db);
+  await seedShop(server.services);
   const api = supertest(server.app);
   const { body: catalogue } = (await api.get('/api/v1/catalogue').expect(200)) as { body: Catalogue };
   return { ...server, databaseUrl, api, catalogue };
@@ -127,24 +134,54 @@ export async function plannedOrder(server: TestServer, own: Partial<OrderInput> 
     .post('/api/v1/orders')
     .send(orderInput(server, artwork.id, own))
     .expect(201)) as { body: Order };
-  for (let tries = 0; tries < 200; tries++) {
-    const { body: now } = (await server.api.get(`/api/v1/orders/${body.id}`)) as { body: Order };
-    if (now.lines.every(({ state }) => state !== 'planning')) return now;
+  return planned(server, body.id);
+}
+
+/** An order once none of its lines waits for a plan any more. */
+export const planned = (server: TestServer, orderId: string): Promise<Order> =>
+  until(async () => {
+    const { body } = (await server.api.get(`/api/v1/orders/${orderId}`).expect(200)) as { body: Order };
+    return body.lines.every(({ state }) => state !== 'planning') ? body : null;
+  });
+
+/** What a change of the set-up did to the routes, once all have followed. */
+export const followed = (
+  server: TestServer,
+  { changeId }: Pick<ShopChanged, 'changeId'>,
+): Promise<ShopChange> =>
+  until(async () => {
+    const { body } = (await server.api.get(`/api/v1/shop/changes/${changeId}`).expect(200)) as {
+      body: ShopChange;
+    };
+    return body.planned === body.drafts ? body : null;
+  });
+
+/** Asks until there is an answer, a minute long: only what never comes about takes that. */
+export async function until<T>(ask: () => Promise<T | null>): Promise<T> {
+  for (let tries = 0; tries < 1200; tries++) {
+    const answer = await ask();
+    if (answer !== null) return answer;
     await new Promise((resolve) => setTimeout(resolve, 50));
   }
-  throw new Error('the route was not planned within ten seconds');
+  throw new Error('it did not come about within a minute');
 }
+
+/** SQL as somebody at the database itself would type it. */
+export const sql = (server: Pick<TestServer, 'db'>, text: string): Promise<unknown> =>
+  server.db.sequelize.query(text);
 
 const clientId = randomUUID();
 let clientSeq = 0;
 
-/** An event of one made-up device; each a second after the former. */
+const BEGAN_MS = Date.now() - 3_600_000;
+
+/** An event of one made-up device; each a second after the former, an hour ago. */
 export function event(
   kind: RunEventInput['kind'],
   step: string | null,
   payload: RunEventInput['payload'] = {},
 ): RunEventInput {
   clientSeq++;
-  const at = new Date(Date.UTC(2031, 1, 3, 8, 0, clientSeq)).toISOString();
+  const at = new Date(BEGAN_MS + 1000 * clientSeq).toISOString();
   return { id: randomUUID(), clientId, clientSeq, kind, step, at, deviceAt: at, by: 'Ada', payload };
 }

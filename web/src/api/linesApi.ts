@@ -1,15 +1,12 @@
-import type { LineDocument, OrderLine, ProvenLine, RouteVersion, SettingOverride } from '@saltflat/contract';
-import type { Quote } from '@saltflat/core/cost';
+import type {
+  LineDocument,
+  LineOnOrder,
+  LineQuote,
+  ProvenLine,
+  RouteVersion,
+  SettingOverride,
+} from '@saltflat/contract';
 import { baseApi } from './baseApi.ts';
-
-/** A line together with what is on its order's ticket. */
-export interface LineOnOrder {
-  line: OrderLine;
-  orderId: string;
-  customer: string;
-  dueAt: string;
-  isCancelled: boolean;
-}
 
 const linesApi = baseApi.injectEndpoints({
   endpoints: (build) => ({
@@ -20,11 +17,11 @@ const linesApi = baseApi.injectEndpoints({
     }),
     lineDocument: build.query<LineDocument, string>({
       query: (lineId) => `/lines/${lineId}/document`,
-      providesTags: ['Route', 'Line', 'Catalogue'],
+      providesTags: ['Route', 'Line'],
     }),
-    quote: build.query<Quote, string>({
+    quote: build.query<LineQuote, string>({
       query: (lineId) => `/lines/${lineId}/quote`,
-      providesTags: ['Route', 'Line', 'Catalogue'],
+      providesTags: ['Route', 'Line'],
     }),
     provenLines: build.query<ProvenLine[], string>({
       query: (lineId) => `/lines/${lineId}/proven`,

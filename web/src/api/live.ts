@@ -7,11 +7,12 @@ import { noteServerTime } from './serverClock.ts';
 type Tag = (typeof TAGS)[number];
 
 const STALE: Record<string, readonly Tag[]> = {
-  order: ['Order'],
-  line: ['Order', 'Line', 'Route'],
-  run: ['Run', 'Ledger', 'Order', 'Line'],
+  order: ['Order', 'Quote'],
+  line: ['Order', 'Line', 'Route', 'Quote'],
+  run: ['Run', 'Ledger'], // its line and order say themselves when they change
   artwork: ['Line', 'Order'],
-  material: ['Catalogue', 'Route', 'Line'],
+  material: ['Catalogue'], // the routes that follow say so themselves
+  change: ['Change'],
   everything: TAGS,
 };
 const GATHER_MS = 120; // one save touches many rows: fetch once for all of them

@@ -88,14 +88,14 @@ function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
     [style, line, equipment, overrides],
   );
   if (!job || !line.artwork) return <Notice title="This garment is not in the shop’s list any more" />;
-  const keep = async (draft: ArtDraft): Promise<void> => {
+  const keep = async (draft: ArtDraft, basedOn: number | null): Promise<boolean> => {
     const answer = await prepare({
       lineId: line.id,
       steps: draft.steps,
       white: draft.white,
       widthMm: draft.widthMm,
       overrides: withWhite(overrides, draft, job, by),
-      basedOn: route?.number ?? null,
+      basedOn,
       by,
     });
     setTold(
@@ -103,6 +103,7 @@ function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
         ? problemMessage(answer.error)
         : `Kept: ${line.code} is now on route version ${answer.data.number}.`,
     );
+    return !answer.error;
   };
   const isOpen = line.state === 'ready' || line.state === 'failed';
   return (
@@ -128,6 +129,7 @@ function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
       <ArtworkView
         key={line.artwork.id}
         {...{ line, lines, job, by }}
+        basedOn={route?.number ?? null}
         prices={pricesOf(equipment, line.process, job.process)}
         onKeep={isOpen ? keep : null}
       />

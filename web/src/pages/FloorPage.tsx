@@ -1,4 +1,4 @@
-import type { Run } from '@saltflat/contract';
+import type { ReadyLine, Run } from '@saltflat/contract';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -8,10 +8,10 @@ import {
   FloorView,
   useActiveRunsQuery,
   useLiveRuns,
+  useReadyLinesQuery,
   useRunQuery,
   useStartRunMutation,
 } from '../features/floor/index.ts';
-import { useOrderQuery, useOrdersQuery } from '../features/orders/index.ts';
 import { PROCESS_SHORT_NAMES, STATION_NAMES } from '@saltflat/core/route';
 import { usePerson } from '../person/personSlice.ts';
 import { Loading, Notice } from '../ui/Notice.tsx';
@@ -68,7 +68,7 @@ const withOwn = (runs: readonly Run[], own: Run | undefined): readonly Run[] =>
 
 /** Lines that can be started, soonest due first. */
 function ReadyLines() {
-  const { data } = useOrdersQuery({ state: 'open', sort: 'due', direction: 'asc', limit: 30 });
+  const { data } = useReadyLinesQuery();
   const [problem, setProblem] = useState('');
   if (!data) return null;
   return (
@@ -82,11 +82,11 @@ function ReadyLines() {
         </p>
       )}
       <ul>
-        {data.items.map(({ id }) => (
-          <ReadyOrder key={id} orderId={id} onProblem={setProblem} />
+        {data.map((line) => (
+          <ReadyRow key={line.lineId} line={line} onProblem={setProblem} />
         ))}
       </ul>
-      {data.items.length === 0 && (
+      {data.length === 0 && (
         <Notice title="No lines are ready">
           <Link to="/orders/new">Take in an order</Link>: it can be started once its route is planned.
         </Notice>
@@ -95,38 +95,30 @@ function ReadyLines() {
   );
 }
 
-function ReadyOrder({ orderId, onProblem }: { orderId: string; onProblem: (text: string) => void }) {
-  const { data: order } = useOrderQuery(orderId);
+function ReadyRow({ line, onProblem }: { line: ReadyLine; onProblem: (text: string) => void }) {
   const [start, { isLoading }] = useStartRunMutation();
   const by = usePerson().trim() || 'not named';
   const navigate = useNavigate();
-  const onStart = async (lineId: string): Promise<void> => {
-    const answer = await start({ lineId, by });
+  const onStart = async (): Promise<void> => {
+    const answer = await start({ lineId: line.lineId, by });
     if (answer.error) onProblem(problemMessage(answer.error));
     else void navigate(`/floor/${answer.data.id}`);
   };
-  return order?.lines
-    .filter(({ state }) => state === 'ready')
-    .map((line) => (
-      <li key={line.id} className="row" style={{ padding: '6px 16px', borderBottom: '1px solid #e8eef0' }}>
-        <span className="swatch" style={{ background: line.colour.hex }} />
-        <span className="code" style={{ width: 72 }}>
-          {line.code}
+  return (
+    <li className="row" style={{ padding: '6px 16px', borderBottom: '1px solid #e8eef0' }}>
+      <span className="swatch" style={{ background: line.colourHex }} />
+      <span className="code" style={{ width: 72 }}>
+        {line.code}
+      </span>
+      <span style={{ flex: 1, minWidth: 200 }}>
+        {line.customer}{' '}
+        <span className="muted">
+          {line.pieces} {line.garment}, {PROCESS_SHORT_NAMES[line.process]}
         </span>
-        <span style={{ flex: 1, minWidth: 200 }}>
-          {order.customer}{' '}
-          <span className="muted">
-            {line.pieces} {line.colour.name} {line.styleName}, {PROCESS_SHORT_NAMES[line.process]}
-          </span>
-        </span>
-        <Button
-          variant="outlined"
-          disabled={isLoading}
-          onClick={() => void onStart(line.id)}
-          sx={{ minHeight: 44 }}
-        >
-          Start {line.code}
-        </Button>
-      </li>
-    ));
+      </span>
+      <Button variant="outlined" disabled={isLoading} onClick={() => void onStart()} sx={{ minHeight: 44 }}>
+        Start {line.code}
+      </Button>
+    </li>
+  );
 }

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import { useDeferredValue, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { problemMessage } from '../api/problemMessage.ts';
-import { LedgerTable, useLedgerQuery } from '../features/ledger/index.ts';
+import { LedgerTable, useLedgerPagesInfiniteQuery } from '../features/ledger/index.ts';
 import { withoutEmpty } from '../features/orders/index.ts';
 import { Loading, Notice } from '../ui/Notice.tsx';
 
@@ -21,17 +21,14 @@ export function LedgerPage() {
     fault: params.get('fault') ?? '',
     process: params.get('process') ?? '',
   };
-  const offset = Number(params.get('from') ?? 0);
-  const query = withoutEmpty({
-    ...filter,
-    cursor: offset > 0 ? String(offset) : '',
-    limit: String(PAGE),
-  }) as unknown as LedgerQuery; // strings, which the server reads as numbers
-  const { data, error, refetch } = useLedgerQuery(query);
+  const query = withoutEmpty({ ...filter, limit: String(PAGE) }) as unknown as LedgerQuery; // strings, which the server reads as numbers
+  const { data, error, refetch, fetchNextPage, hasNextPage, isFetchingNextPage } =
+    useLedgerPagesInfiniteQuery(query);
+  const [first] = data?.pages ?? [];
+  const rows = data?.pages.flatMap(({ items }) => items) ?? [];
   const set = (key: string, value: string): void =>
     setParams((before) => {
       before.set(key, value);
-      if (key !== 'from') before.delete('from');
       return before;
     });
   const exportTo = (form: string): string =>
@@ -55,10 +52,11 @@ export function LedgerPage() {
     <>
       <div className="page-head">
         <h1>Ledger</h1>
-        {data && (
+        {first && (
           <span className="muted">
-            {data.total} pieces: {data.counts.good} good, {data.counts.reprint} reprinted, {data.counts.scrap}{' '}
-            scrapped
+            {first.isMore ? 'the latest ' : ''}
+            {first.total} pieces: {first.counts.good} good, {first.counts.reprint} reprinted,{' '}
+            {first.counts.scrap} scrapped{first.isMore ? '; there are more' : ''}
           </span>
         )}
         <span className="spacer" />
@@ -106,30 +104,17 @@ export function LedgerPage() {
           </Notice>
         )}
         {!data && !error && <Loading what="the ledger" />}
-        {data?.items.length === 0 && (
+        {data && rows.length === 0 && (
           <Notice title="Nothing here">Pieces appear as soon as they are judged on the floor.</Notice>
         )}
-        {data && data.items.length > 0 && <LedgerTable rows={data.items} />}
+        {rows.length > 0 && <LedgerTable rows={rows} />}
       </div>
-      {data && data.total > PAGE && (
+      {hasNextPage && (
         <div className="row" style={{ marginTop: 12 }}>
-          <Button
-            variant="outlined"
-            disabled={offset === 0}
-            onClick={() => set('from', String(Math.max(0, offset - PAGE)))}
-          >
-            Newer
+          <Button variant="outlined" disabled={isFetchingNextPage} onClick={() => void fetchNextPage()}>
+            {isFetchingNextPage ? 'Fetching …' : 'Show older'}
           </Button>
-          <span className="muted">
-            {offset + 1} to {Math.min(offset + PAGE, data.total)} of {data.total}
-          </span>
-          <Button
-            variant="outlined"
-            disabled={data.nextCursor === null}
-            onClick={() => set('from', String(offset + PAGE))}
-          >
-            Older
-          </Button>
+          <span className="muted">{rows.length} shown, newest first</span>
         </div>
       )}
     </>

@@ -12,7 +12,7 @@ import {
   useCancelOrderMutation,
   useDuplicateOrderMutation,
   useOrderQuery,
-  useOrdersQuery,
+  useOrderPagesInfiniteQuery,
   useRestoreOrderMutation,
   withoutEmpty,
 } from '../features/orders/index.ts';
@@ -37,9 +37,12 @@ export function OrdersPage() {
     state: state === ('all' as string) || state === '' ? undefined : state,
     sort,
     direction,
-    limit: 200,
+    limit: 100,
   } as const;
-  const { data, error, refetch } = useOrdersQuery(query);
+  const { data, error, refetch, fetchNextPage, hasNextPage, isFetchingNextPage } =
+    useOrderPagesInfiniteQuery(query);
+  const [first] = data?.pages ?? [];
+  const orders = data?.pages.flatMap(({ items }) => items) ?? [];
   const set = (changes: Record<string, string>): void =>
     setParams((before) => {
       for (const [key, value] of Object.entries(changes)) before.set(key, value);
@@ -52,7 +55,10 @@ export function OrdersPage() {
     <>
       <div className="page-head">
         <h1>Orders</h1>
-        <span className="muted">{data && `${data.total} ${data.total === 1 ? 'order' : 'orders'}`}</span>
+        <span className="muted">
+          {first &&
+            `${first.isMore ? 'more than ' : ''}${first.total} ${first.total === 1 ? 'order' : 'orders'}`}
+        </span>
         <span className="spacer" />
         <input
           type="search"
@@ -95,16 +101,16 @@ export function OrdersPage() {
             </Notice>
           )}
           {!data && !error && <Loading what="the orders" />}
-          {data?.items.length === 0 && (
+          {data && orders.length === 0 && (
             <Notice title={search === '' ? 'No orders here' : 'Nothing matches'}>
               {search === ''
                 ? 'Press “New order”, drop the artwork and say how many.'
                 : 'Try fewer letters, or every state.'}
             </Notice>
           )}
-          {data && data.items.length > 0 && (
+          {orders.length > 0 && (
             <OrderTable
-              orders={data.items}
+              orders={orders}
               selectedId={orderId}
               sort={sort}
               direction={direction}
@@ -112,6 +118,19 @@ export function OrdersPage() {
               onSort={onSort}
               onSelect={(id) => void navigate({ pathname: `/orders/${id}`, search: params.toString() })}
             />
+          )}
+          {hasNextPage && (
+            <div className="row" style={{ padding: '8px 16px' }}>
+              <Button
+                size="small"
+                variant="outlined"
+                disabled={isFetchingNextPage}
+                onClick={() => void fetchNextPage()}
+              >
+                {isFetchingNextPage ? 'Fetching …' : 'Show more'}
+              </Button>
+              <span className="muted">{orders.length} shown</span>
+            </div>
           )}
         </div>
         {orderId ? (
@@ -166,6 +185,8 @@ function ChosenOrder({ orderId }: { orderId: string }) {
     <>
       <OrderDetail
         order={order}
+        by={by}
+        nowMs={serverNow()}
         onEdit={() => void navigate(`/orders/${order.id}/edit`)}
         onDuplicate={() => void onDuplicate()}
         onCancel={() => void onCancel()}

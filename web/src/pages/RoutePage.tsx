@@ -1,8 +1,9 @@
-import type { ProvenLine, SettingOverride } from '@saltflat/contract';
+import type { OrderLine, ProvenLine, RouteVersion, SettingOverride } from '@saltflat/contract';
 import { promiseSlip } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
 import { skipToken } from '@reduxjs/toolkit/query';
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   useLazyRouteVersionsQuery,
@@ -44,7 +45,10 @@ function LineRoute({ lineId }: { lineId: string }) {
   const hasRoute = versions !== undefined && versions.length > 0;
   const isOpen = hasRoute && data?.line.state === 'ready';
   const { currentData: document } = useLineDocumentQuery(isOpen ? lineId : skipToken);
-  const { data: quote } = useQuoteQuery(hasRoute ? lineId : skipToken);
+  const { currentData: quote, error: quoteError } = useQuoteQuery(
+    data?.line.routeNumber == null ? skipToken : lineId,
+  );
+  const [problem, setProblem] = useState('');
   const { data: provenLines } = useProvenLinesQuery(isOpen ? lineId : skipToken);
   const [readVersions] = useLazyRouteVersionsQuery();
   const [params, setParams] = useSearchParams();
@@ -58,8 +62,9 @@ function LineRoute({ lineId }: { lineId: string }) {
   if (!data || !versions) return <Loading what="the route" />;
   const { line, customer, orderId, dueAt } = data;
   const [latest] = versions;
-  const version = versions.find(({ number }) => number === Number(params.get('version'))) ?? latest;
-  if (!latest || !version) return <NoRoute line={line} orderId={orderId} />;
+  const current = versions.find(({ isCurrent }) => isCurrent) ?? latest;
+  const version = versions.find(({ number }) => number === Number(params.get('version'))) ?? current;
+  if (!latest || !current || !version) return <NoRoute line={line} orderId={orderId} />;
 
   const plan = async (overrides: SettingOverride[]): Promise<string | null> => {
     const answer = await replan({ lineId, basedOn: latest.number, overrides });
@@ -74,7 +79,8 @@ function LineRoute({ lineId }: { lineId: string }) {
     );
   const onStart = async (): Promise<void> => {
     const answer = await start({ lineId, by });
-    if (answer.data) void navigate(`/floor/${answer.data.id}`);
+    if (answer.error) setProblem(problemMessage(answer.error));
+    else void navigate(`/floor/${answer.data.id}`);
   };
   const readProven = async ({ lineId: from, routeNumber }: ProvenLine): Promise<Route | null> => {
     const { data: theirs } = await readVersions(from, true);
@@ -90,8 +96,8 @@ function LineRoute({ lineId }: { lineId: string }) {
         <StateMark state={line.state} />
         <span className="muted" style={{ flex: 1, minWidth: 260 }}>
           {version.route.summary}
-          {version.number !== latest.number &&
-            `. You are looking at version ${version.number}; version ${latest.number} is the newest.`}
+          {version.number !== current.number &&
+            `. You are looking at version ${version.number}; version ${current.number} is the one it is made by.`}
         </span>
         <Link to={`/orders/${orderId}`}>Order</Link>
         <Link to={`/artwork/${lineId}`}>Artwork</Link>
@@ -101,11 +107,21 @@ function LineRoute({ lineId }: { lineId: string }) {
           </Button>
         )}
       </div>
+      {problem !== '' && (
+        <p className="alarm row" role="alert" style={{ justifyContent: 'space-between' }}>
+          <span>{problem}</span>
+          <Button size="small" variant="outlined" onClick={() => setProblem('')}>
+            Understood
+          </Button>
+        </p>
+      )}
+      <NotCurrent line={line} shown={version} />
       <RouteView
         version={version}
         versions={versions}
         document={document ?? null}
-        quote={quote ?? null}
+        quote={version.isCurrent ? (quote ?? null) : null}
+        noQuote={version.isCurrent && quoteError ? problemMessage(quoteError) : ''}
         provenLines={provenLines}
         papers={{
           runSheetA4: paper(`/lines/${lineId}/run-sheet.pdf`, 'a4'),
@@ -115,21 +131,41 @@ function LineRoute({ lineId }: { lineId: string }) {
         }}
         kind={line.styleKind}
         colourHex={line.colour.hex}
-        picture={line.artwork ? `/api/v1/lines/${lineId}/picture?version=${latest.number}` : null}
+        picture={line.artwork ? `/api/v1/lines/${lineId}/picture?version=${version.number}` : null}
         promise={
           line.state === 'ready' ? (promiseSlip(version.route, serverNow(), Date.parse(dueAt)) ?? '') : ''
         }
-        isOpen={line.state === 'ready' && version.number === latest.number}
-        onShow={(number) => setParams(number === latest.number ? {} : { version: String(number) })}
+        isOpen={line.state === 'ready' && version.isCurrent}
+        onShow={(number) => setParams(number === current.number ? {} : { version: String(number) })}
         onKeep={(tried, signed) => {
           dispatch(personNamed(signed.who));
           return plan([...without(tried), ...tried.map((own) => ({ ...own, ...signed }))]);
         }}
-        onTakeBack={(operation, setting) => void plan(without([{ operation, setting }]))}
+        onTakeBack={(operation, setting) =>
+          void plan(without([{ operation, setting }])).then((refusal) => setProblem(refusal ?? ''))
+        }
         readProven={readProven}
       />
     </>
   );
+}
+
+/** Says that what is shown is not what the line is made by: while it is planned anew, or where it can no longer be planned. */
+function NotCurrent({ line, shown }: { line: OrderLine; shown: RouteVersion }) {
+  if (line.state === 'planning')
+    return (
+      <p className="caution" role="status">
+        ◐ {line.code} is being planned anew. Version {shown.number} below is from before.
+      </p>
+    );
+  if (line.state === 'failed')
+    return (
+      <p className="alarm" role="status">
+        ■ {line.code} cannot be planned as it now is: {line.planProblem} Version {shown.number} below is from
+        before.
+      </p>
+    );
+  return null;
 }
 
 function NoRoute({

@@ -104,7 +104,7 @@ function Humidity() {
     <Link
       to="/devices"
       className="humidity"
-      data-alarm={isHumid || hygrometer?.fault !== null}
+      data-alarm={isHumid || (hygrometer !== undefined && hygrometer.fault !== null)}
       title={isHumid ? 'Over 60 %: powder clings to bare film' : (hygrometer?.fault ?? 'Room humidity')}
     >
       RH {value === null ? '–' : `${value} %`}

@@ -5,12 +5,12 @@ import { NavLink, useNavigate, useParams } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import {
+  Followed,
   ImportPanel,
   MethodsPanel,
   RatesPanel,
   RecordEditor,
   RecordTable,
-  Replanned,
   rowsOf,
   standInsOf,
   usePutFirstMutation,
@@ -57,9 +57,7 @@ export function ShopPage() {
                 <ImportPanel list="methods" />
               </>
             )}
-            {part === 'prices' && (
-              <RatesPanel key={data.rates.version} rates={data.rates.document} version={data.rates.version} />
-            )}
+            {part === 'prices' && <RatesPanel rates={data.rates.document} version={data.rates.version} />}
           </div>
         </div>
       )}
@@ -174,11 +172,7 @@ function Records({
                 </Button>
               )}
             </div>
-            <Replanned
-              changes={told.changed.replanned}
-              unchanged={told.changed.unchanged}
-              queued={told.changed.queued}
-            />
+            <Followed changeId={told.changed.changeId} drafts={told.changed.drafts} />
           </>
         )}
         <section className="panel shop-list" tabIndex={0} role="region" aria-label={`All ${list}`}>

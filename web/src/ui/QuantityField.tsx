@@ -1,9 +1,10 @@
-import { findSlip, formatQuantity, parseQuantity, shownUnit, toShown } from '@saltflat/core/units';
+import { findSlip, formatQuantity, parseQuantity, shownUnit } from '@saltflat/core/units';
 import type { QuantityKind, UnitSystem } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
 import { useEffect, useState } from 'react';
+import { shownText, stillSays } from './quantityText.ts';
 
 interface Props {
   label: string;
@@ -38,9 +39,7 @@ export function QuantityField({
   const [typedProblem, setTypedProblem] = useState('');
   const [isTyped, setIsTyped] = useState(false);
   useEffect(() => {
-    const parsed = parseQuantity(text, kind, system);
-    if (value !== null && !(parsed.ok && Math.abs(parsed.value - value) < 0.05))
-      setText(shownText(value, kind, system));
+    if (value !== null && !stillSays(text, value, kind, system)) setText(shownText(value, kind, system));
     // what is being typed stays as it is; only a value from outside or another unit rewrites it
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [value, kind, system]);
@@ -88,12 +87,6 @@ export function QuantityField({
       )}
     </div>
   );
-}
-
-function shownText(value: number | null, kind: QuantityKind, system: UnitSystem): string {
-  if (value === null) return '';
-  if (kind === 'flag') return formatQuantity(value, kind);
-  return String(Math.round(toShown(value, kind, system) * 100) / 100);
 }
 
 function otherUnit(value: number, kind: QuantityKind, system: UnitSystem): string {

@@ -1,6 +1,6 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { Reason, RouteInput } from '../documents.ts';
-import { coverSheetFor, inkFor, sheetDelay } from '../equip.ts';
+import { coverSheetFor, inkFor, keptSheet, sheetDelay } from '../equip.ts';
 import { heatByShare, isMostlyPolyester, isSplitOpen, needsWhite } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
@@ -72,7 +72,7 @@ export const directCure: Practice = {
       machineS: hover.value + dwell.value,
       timerS: hover.value + dwell.value,
       settings: [temp, hover, dwell, pressure],
-      sheet: `${sheet.name}, the one kept for ink`,
+      sheet: keptSheet(sheet),
       checks: [
         isBursts ? 'Turn the sheet between bursts' : 'Turn the sheet after each piece',
         'No ink comes off on the sheet',

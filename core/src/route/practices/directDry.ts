@@ -1,6 +1,6 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
-import { coverSheetFor } from '../equip.ts';
+import { coverSheetFor, keptSheet } from '../equip.ts';
 import { heatByShare } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
@@ -87,7 +87,7 @@ export const directLayFibres: Practice = {
       title: 'Lay the fibres',
       ...pressedOnce(onPress(input), 'lay fibres', { temp, dwell, pressure }),
       handsS: 10,
-      sheet: `${sheet.name}, the one kept for pretreatment`,
+      sheet: keptSheet(sheet),
       checks: ['Dry before it is pressed'],
       look: 'Flat, no box to be seen.',
       consumes: [sheetUse(input, 'pretreatment')],
@@ -145,7 +145,7 @@ function burstDry(input: RouteInput, settle: Settle): OperationDraft {
     machineS: totalS,
     timerS: totalS,
     settings: [temp, burst, bursts, pressure],
-    sheet: `${sheet.name}, the one kept for pretreatment`,
+    sheet: keptSheet(sheet),
     checks: ['Open between bursts, turn the sheet each time', 'Dry to the touch over the whole print area'],
     look: 'Flat and dry, no box to be seen.',
     cautions: [...PRESS_CAUTIONS, CAUTIONS.steam, CAUTIONS.fumes],
@@ -183,7 +183,7 @@ function hoverDry(input: RouteInput, settle: Settle): OperationDraft {
     machineS: hover.value + dwell.value,
     timerS: hover.value + dwell.value,
     settings: [temp, hover, dwell],
-    sheet: `${sheet.name}, the one kept for pretreatment`,
+    sheet: keptSheet(sheet),
     checks: ['Plate does not touch while it is wet', 'Dry to the touch before it closes'],
     look: 'Flat and dry, no box to be seen.',
     cautions: [...PRESS_CAUTIONS, CAUTIONS.steam, CAUTIONS.fumes],

@@ -4,6 +4,7 @@ import {
   Artwork,
   ArtworkUpload,
   DomainError,
+  Photo,
   Preparation,
   RightsInput,
   UPLOAD_LIMIT_BYTES,
@@ -11,11 +12,12 @@ import {
 import type { Request, Response } from 'express';
 import express from 'express';
 import { Type } from 'typebox';
-import { endpoint } from '../../http/endpoint.ts';
+import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import type { ArtworkService } from './artworkService.ts';
 
 const compress = promisify(gzip);
+const PICTURE = file('image/png', 'image/jpeg', 'image/tiff', 'image/svg+xml');
 const readBody = express.raw({ type: () => true, limit: UPLOAD_LIMIT_BYTES });
 const PixelQuery = Type.Object(
   { maxPx: Type.Optional(Type.Integer({ title: 'Longest side, px', minimum: 16, maximum: 20000 })) },
@@ -23,6 +25,12 @@ const PixelQuery = Type.Object(
 );
 
 export const artworkEndpoints = (artworks: ArtworkService): Endpoint[] => [
+  ...takingIn(artworks),
+  ...aboutOne(artworks),
+  ...givingOut(artworks),
+];
+
+const takingIn = (artworks: ArtworkService): Endpoint[] => [
   endpoint(
     {
       method: 'post',
@@ -34,7 +42,8 @@ export const artworkEndpoints = (artworks: ArtworkService): Endpoint[] => [
     },
     async ({ query, req, res }) => {
       const { artwork, isNew } = await artworks.add(await uploadOf(req, res, query.name), query.name);
-      res.status(isNew ? 201 : 200).json(artwork);
+      if (!isNew) res.status(200);
+      return artwork;
     },
   ),
   endpoint(
@@ -43,17 +52,14 @@ export const artworkEndpoints = (artworks: ArtworkService): Endpoint[] => [
       path: '/photos',
       summary: 'Upload a photo of a fault as the raw body',
       query: ArtworkUpload,
+      answer: Photo,
       status: 201,
     },
     async ({ query, req, res }) => artworks.addPhoto(await uploadOf(req, res, query.name), query.name),
   ),
-  endpoint(
-    { method: 'get', path: '/photos/:sha256', summary: 'A photo', textParams: true },
-    async ({ params, res }) => {
-      const { bytes, mediaType } = await artworks.photo(params.sha256 ?? '');
-      sendForEver(res, mediaType, bytes);
-    },
-  ),
+];
+
+const aboutOne = (artworks: ArtworkService): Endpoint[] => [
   endpoint({ method: 'get', path: '/artworks/:id', summary: 'An artwork', answer: Artwork }, ({ params }) =>
     artworks.get(params.id ?? ''),
   ),
@@ -76,8 +82,18 @@ export const artworkEndpoints = (artworks: ArtworkService): Endpoint[] => [
     },
     ({ params }) => artworks.preparations(params.id ?? ''),
   ),
+];
+
+const givingOut = (artworks: ArtworkService): Endpoint[] => [
   endpoint(
-    { method: 'get', path: '/artworks/:id/file', summary: 'The original file, untouched' },
+    { method: 'get', path: '/photos/:sha256', summary: 'A photo', textParams: true, answer: PICTURE },
+    async ({ params, res }) => {
+      const { bytes, mediaType } = await artworks.photo(params.sha256 ?? '');
+      sendForEver(res, mediaType, bytes);
+    },
+  ),
+  endpoint(
+    { method: 'get', path: '/artworks/:id/file', summary: 'The original file, untouched', answer: PICTURE },
     async ({ params, res }) => {
       const { bytes, mediaType, name } = await artworks.original(params.id ?? '');
       res.attachment(name); // never shown in place: an SVG could carry a script
@@ -85,7 +101,7 @@ export const artworkEndpoints = (artworks: ArtworkService): Endpoint[] => [
     },
   ),
   endpoint(
-    { method: 'get', path: '/artworks/:id/thumbnail', summary: 'A small PNG' },
+    { method: 'get', path: '/artworks/:id/thumbnail', summary: 'A small PNG', answer: file('image/png') },
     async ({ params, res }) => {
       sendForEver(res, 'image/png', await artworks.thumbnail(params.id ?? ''));
     },
@@ -96,6 +112,7 @@ export const artworkEndpoints = (artworks: ArtworkService): Endpoint[] => [
       path: '/artworks/:id/pixels',
       summary: 'Straight sRGB RGBA, 8 bits a channel, row by row',
       query: PixelQuery,
+      answer: file('application/octet-stream'),
     },
     async ({ params, query, res }) => {
       const { data, width, height } = await artworks.pixels(params.id ?? '', query.maxPx ?? null);

@@ -1,8 +1,10 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { DomainError } from '@saltflat/contract';
-import type { Artwork, Preparation, RightsInput } from '@saltflat/contract';
+import type { Artwork, Photo, Preparation, PreparationInput, RightsInput } from '@saltflat/contract';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
+import type { Tx } from '../../db/connection.ts';
 import type { ArtworkStore } from './artworkStore.ts';
+import type { PreparationStore } from './preparationStore.ts';
 import { decodePixels, readImage } from './readImage.ts';
 
 /** Measures pixels somewhere that does not hold requests up. */
@@ -11,85 +13,89 @@ export type MeasureArt = (
   job: ArtJob,
 ) => Promise<ArtFigures>;
 
-export type ArtworkService = ReturnType<typeof createArtworkService>;
+interface Needs {
+  artworks: ArtworkStore;
+  preparations: PreparationStore;
+  measure: MeasureArt;
+  now: () => number;
+}
 
-export function createArtworkService({ artworks, measure }: { artworks: ArtworkStore; measure: MeasureArt }) {
-  async function get(id: string): Promise<Artwork> {
-    return (await artworks.find(id)) ?? missing(id);
+/** Artworks: taken in, given out, measured, made ready. */
+export class ArtworkService {
+  constructor(private readonly needs: Needs) {}
+
+  async get(id: string): Promise<Artwork> {
+    return (await this.needs.artworks.find(id)) ?? missing(id);
   }
 
   /** Keeps an upload. The same content is the same artwork, whatever its name. */
-  async function add(bytes: Buffer, name: string): Promise<{ artwork: Artwork; isNew: boolean }> {
+  async add(bytes: Buffer, name: string): Promise<{ artwork: Artwork; isNew: boolean }> {
+    const { artworks, now } = this.needs;
     if (bytes.length === 0)
       throw new DomainError('invalid-input', `“${name}” is empty. Choose the file again.`);
     const sha256 = contentHash(bytes);
     const known = await artworks.findByContent(sha256);
     if (known) return { artwork: known, isNew: false };
     const image = await readImage(bytes, name);
-    await artworks.insert({ id: randomUUID(), sha256, name, bytes, ...image });
+    await artworks.insert({ id: randomUUID(), sha256, name, bytes, ...image }, new Date(now()));
     return { artwork: (await artworks.findByContent(sha256)) ?? missing(sha256), isNew: true };
   }
 
   /** Keeps a photo of a fault; its hash names it. */
-  async function addPhoto(bytes: Buffer, name: string): Promise<{ sha256: string }> {
+  async addPhoto(bytes: Buffer, name: string): Promise<Photo> {
     const { mediaType } = await readImage(bytes, name);
     const sha256 = contentHash(bytes);
-    await artworks.insertBlob(sha256, mediaType, bytes);
+    await this.needs.artworks.insertBlob({ sha256, mediaType, bytes, createdAt: new Date(this.needs.now()) });
     return { sha256 };
   }
 
-  async function original(id: string) {
-    return (await artworks.bytes(id)) ?? missing(id);
+  async original(id: string): Promise<{ bytes: Buffer; mediaType: string; name: string }> {
+    return (await this.needs.artworks.bytes(id)) ?? missing(id);
   }
 
-  async function thumbnail(id: string): Promise<Buffer> {
-    return (await artworks.thumbnail(id)) ?? missing(id);
+  async thumbnail(id: string): Promise<Buffer> {
+    return (await this.needs.artworks.thumbnail(id)) ?? missing(id);
   }
 
-  async function photo(sha256: string) {
-    return (await artworks.blob(sha256)) ?? missing(sha256);
+  async photo(sha256: string): Promise<{ bytes: Buffer; mediaType: string }> {
+    return (await this.needs.artworks.blob(sha256)) ?? missing(sha256);
   }
 
-  async function pixels(id: string, maxPx: number | null) {
-    const artwork = await get(id);
-    const { bytes } = await original(id);
+  async pixels(id: string, maxPx: number | null): Promise<{ data: Buffer; width: number; height: number }> {
+    const artwork = await this.get(id);
+    const { bytes } = await this.original(id);
     return decodePixels(bytes, artwork.widthPx, maxPx);
   }
 
-  /** Figures of an artwork for a job, measured once and kept: content and job never change. */
-  async function figures(id: string, job: ArtJob): Promise<ArtFigures> {
+  /** Figures of an artwork for a job, measured once and kept: content and job never change, and another analysis measures anew. */
+  async figures(id: string, job: ArtJob): Promise<ArtFigures> {
+    const { artworks, measure } = this.needs;
     const jobKey = JSON.stringify(job);
     const kept = await artworks.figures(id, jobKey);
     if (kept) return kept;
-    const measured = await measure(await pixels(id, null), job);
+    const measured = await measure(await this.pixels(id, null), job);
     await artworks.keepFigures(id, jobKey, measured);
     return measured;
   }
 
-  async function setRights(id: string, rights: RightsInput): Promise<Artwork> {
-    await get(id);
-    await artworks.setRights(id, rights);
-    return get(id);
+  async setRights(id: string, rights: RightsInput): Promise<Artwork> {
+    await this.get(id);
+    await this.needs.artworks.setRights(id, rights);
+    return this.get(id);
   }
 
-  async function preparations(id: string): Promise<Preparation[]> {
-    await get(id);
-    return artworks.preparations(id);
+  async preparations(id: string): Promise<Preparation[]> {
+    await this.get(id);
+    return this.needs.preparations.ofArtwork(id);
   }
 
-  return {
-    get,
-    add,
-    addPhoto,
-    original,
-    thumbnail,
-    photo,
-    pixels,
-    figures,
-    setRights,
-    preparations,
-    keepPreparation: artworks.keepPreparation,
-  };
+  keepPreparation(
+    artworkId: string,
+    made: Pick<PreparationInput, 'steps' | 'white' | 'by'>,
+    tx: Tx,
+  ): Promise<string> {
+    return this.needs.preparations.keep(artworkId, made, { at: new Date(this.needs.now()), tx });
+  }
 }
 
 const contentHash = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex');

@@ -1,4 +1,4 @@
 export { artworkEndpoints } from './artworkEndpoints.ts';
-export { createArtworkService } from './artworkService.ts';
-export type { ArtworkService } from './artworkService.ts';
-export { artworkStore } from './artworkStore.ts';
+export { ArtworkService } from './artworkService.ts';
+export { ArtworkStore } from './artworkStore.ts';
+export { PreparationStore } from './preparationStore.ts';

@@ -10,7 +10,7 @@ export const catalogueEndpoints = (store: CatalogueStore, weighings: WeighingSer
     {
       method: 'get',
       path: '/catalogue',
-      summary: 'Customers, garments, materials and machines of the shop',
+      summary: 'Garments, materials and machines of the shop, house methods and prices',
       answer: Catalogue,
     },
     () => store.read(),

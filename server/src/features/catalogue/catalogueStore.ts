@@ -1,88 +1,118 @@
+import { Op } from 'sequelize';
 import type { Catalogue, GarmentStyle, Machine, Material } from '@saltflat/contract';
 import { DEFAULT_RATES } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE } from '@saltflat/core/route';
 import type { Database } from '../../db/connection.ts';
+import type { MachineRow, MaterialRow, SettingKey, StyleRow } from '../../db/models/index.ts';
 import { withWeighings } from './weighedMaterials.ts';
-import type { MaterialWeighing } from './weighedMaterials.ts';
+import type { WeighingStore } from './weighingStore.ts';
 
-/** Reads the shop's set-up; retired records are left out. */
-export interface CatalogueStore {
-  read: () => Promise<Catalogue>;
-  /** Materials as assumed: without what was weighed. */
-  materials: () => Promise<Material[]>;
-  weighings: () => Promise<MaterialWeighing[]>;
+const IN_ORDER = [['kind', 'asc'], ['position', 'asc'], ['name', 'asc']] as [string, string][]; // prettier-ignore
+
+/** Reads the shop's set-up; retired records are left out. What was read is kept for as long as the database says it is the same. */
+export class CatalogueStore {
+  private kept: { revision: string; catalogue: Promise<Catalogue> } | null = null;
+
+  constructor(
+    private readonly db: Database,
+    private readonly weighings: WeighingStore,
+  ) {}
+
+  /** The whole set-up. Shared by everybody who reads it: never written to. */
+  async read(): Promise<Catalogue> {
+    const revision = await this.revision();
+    if (this.kept?.revision !== revision) {
+      const catalogue = this.readAll();
+      this.kept = { revision, catalogue };
+      catalogue.catch(() => (this.kept = null)); // a read that failed is not kept
+    }
+    return this.kept.catalogue;
+  }
+
+  /** Counted up by the database at every change of the set-up. */
+  async revision(): Promise<string> {
+    const row = await this.db.models.revisions.findOne({ raw: true });
+    return row?.revision ?? '';
+  }
+
+  /** Names that are taken by records out of use, with what is there. */
+  async retired(): Promise<Pick<Catalogue, 'styles' | 'materials' | 'machines'>> {
+    return this.readRecords(true);
+  }
+
+  private async readAll(): Promise<Catalogue> {
+    const [records, settings] = await Promise.all([
+      this.readRecords(false),
+      this.db.models.settings.findAll({ raw: true }),
+    ]);
+    // a method or rate that is newer than the stored document stands at its usual start
+    const setting = <T extends object>(key: SettingKey, start: T): { document: T; version: number } => {
+      const row = settings.find((own) => own.key === key);
+      return { document: { ...start, ...row?.document }, version: row?.version ?? 1 };
+    };
+    return { ...records, house: setting('house', DEFAULT_HOUSE), rates: setting('rates', DEFAULT_RATES) };
+  }
+
+  private async readRecords(
+    isRetired: boolean,
+  ): Promise<Pick<Catalogue, 'styles' | 'materials' | 'machines'>> {
+    const { models } = this.db;
+    const where = { retiredAt: isRetired ? { [Op.ne]: null } : null };
+    const [styles, materials, machines, weighings] = await Promise.all([
+      models.styles.findAll({
+        where,
+        include: ['colours', 'sizes'],
+        order: [['name', 'asc'], ['colours', 'position', 'asc'], ['sizes', 'position', 'asc']], // prettier-ignore
+      }),
+      models.materials.findAll({ where, order: IN_ORDER, raw: true }),
+      models.machines.findAll({ where, order: IN_ORDER, raw: true }),
+      this.weighings.all(),
+    ]);
+    return {
+      styles: styles.map(toStyle),
+      materials: withWeighings(materials.map(toMaterial), weighings),
+      machines: machines.map(toMachine),
+    };
+  }
 }
 
-interface StyleRow extends Omit<GarmentStyle, 'fibres'> {
-  cotton: number;
-  polyester: number;
-  elastane: number;
-  nylon: number;
-  other: number;
-}
+const toMaterial = (row: MaterialRow): Material => {
+  const { id, kind, name, maker, lot, stock, stockUnit, properties, version } = row;
+  return { id, kind, name, maker, lot, stock, stockUnit, properties, learnt: null, version };
+};
 
-interface SettingRow {
-  key: 'house' | 'rates';
-  document: object;
-  version: number;
-}
-
-export function catalogueStore(db: Database): CatalogueStore {
-  const materials = (): Promise<Material[]> =>
-    db.rows(
-      `select id, kind, name, maker, lot, stock, stock_unit as "stockUnit", properties, version
-       from material where retired_at is null order by kind, position, name`,
-    );
-  const weighings = (): Promise<MaterialWeighing[]> =>
-    db.rows(
-      `select material_id as "materialId", colour_m2 as "colourM2", white_m2 as "whiteM2", base_m2 as "baseM2", grams from weighing order by at`,
-    );
-  return {
-    materials,
-    weighings,
-    read: async () => {
-      const settings = await db.rows<SettingRow>(`select key, document, version from shop_setting`);
-      // a method or rate that is newer than the stored document stands at its usual start
-      const setting = <T extends object>(
-        key: SettingRow['key'],
-        start: T,
-      ): { document: T; version: number } => {
-        const row = settings.find((own) => own.key === key);
-        return { document: { ...start, ...row?.document }, version: row?.version ?? 1 };
-      };
-      return {
-        customers: await db.rows(`select id, name from customer order by lower(name)`),
-        styles: (await db.rows<StyleRow>(STYLES)).map(toStyle),
-        materials: withWeighings(await materials(), await weighings()),
-        machines: await db.rows<Machine>(
-          `select id, kind, name, maker, properties, version from machine where retired_at is null order by kind, position, name`,
-        ),
-        house: setting('house', DEFAULT_HOUSE),
-        rates: setting('rates', DEFAULT_RATES),
-      };
-    },
-  };
-}
-
-const STYLES = `
-  select s.id, s.name, s.maker, s.kind, s.cotton, s.polyester, s.elastane, s.nylon, s.other, s.construction, s.mass_g_m2 as "massGM2",
-    s.thickness_mm as "thicknessMm", s.features, s.dye_migrates as "dyeMigrates", s.max_press_c as "maxPressC", s.areas, s.version,
-    (select coalesce(json_agg(json_build_object('id', c.id, 'name', c.name, 'hex', c.hex, 'tone', c.tone) order by c.position), '[]')
-       from garment_colour c where c.style_id = s.id) as colours,
-    (select coalesce(json_agg(json_build_object('size', z.size, 'cents', z.cents, 'bodyWidthMm', z.body_width_mm, 'collarDropMm', z.collar_drop_mm)
-       order by z.position), '[]') from garment_size z where z.style_id = s.id) as sizes
-  from garment_style s where s.retired_at is null order by s.name`;
-
-/** Shares are stored in single precision: what a person typed comes back as typed. */
-const toStyle = ({ cotton, polyester, elastane, nylon, other, ...rest }: StyleRow): GarmentStyle => ({
-  ...rest,
-  fibres: {
-    cotton: asTyped(cotton),
-    polyester: asTyped(polyester),
-    elastane: asTyped(elastane),
-    nylon: asTyped(nylon),
-    other: asTyped(other),
-  },
+const toMachine = ({ id, kind, name, maker, properties, version }: MachineRow): Machine => ({
+  id,
+  kind,
+  name,
+  maker,
+  properties,
+  version,
 });
 
-const asTyped = (share: number): number => Math.round(share * 1e6) / 1e6;
+function toStyle(row: StyleRow): GarmentStyle {
+  const { id, name, maker, kind, cotton, polyester, elastane, nylon, other } = row;
+  const { construction, massGM2, thicknessMm, features, dyeMigrates, maxPressC, areas, version } = row;
+  return {
+    id,
+    name,
+    maker,
+    kind,
+    fibres: { cotton, polyester, elastane, nylon, other },
+    construction,
+    massGM2,
+    thicknessMm,
+    features,
+    dyeMigrates,
+    maxPressC,
+    areas,
+    version,
+    colours: (row.colours ?? []).map((own) => ({ id: own.id, name: own.name, hex: own.hex, tone: own.tone })),
+    sizes: (row.sizes ?? []).map((own) => ({
+      size: own.size,
+      cents: own.cents,
+      bodyWidthMm: own.bodyWidthMm,
+      collarDropMm: own.collarDropMm,
+    })),
+  };
+}

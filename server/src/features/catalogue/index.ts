@@ -1,3 +1,4 @@
 export { catalogueEndpoints } from './catalogueEndpoints.ts';
-export { catalogueStore } from './catalogueStore.ts';
-export { createWeighingService } from './weighingService.ts';
+export { CatalogueStore } from './catalogueStore.ts';
+export { WeighingService } from './weighingService.ts';
+export { WeighingStore } from './weighingStore.ts';

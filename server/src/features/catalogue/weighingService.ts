@@ -1,53 +1,72 @@
-import { randomUUID } from 'node:crypto';
 import { DomainError } from '@saltflat/contract';
-import type { LaydownFit, Material, OrderLine, WeighingInput } from '@saltflat/contract';
+import type { LaydownFit, OrderLine, WeighingInput } from '@saltflat/contract';
 import type { ArtFigures } from '@saltflat/core/artwork';
 import { PROCESS_MODULES, isFilmProcess } from '@saltflat/core/route';
-import type { Database } from '../../db/connection.ts';
+import type { Tx } from '../../db/connection.ts';
+import type { CatalogueStore } from './catalogueStore.ts';
 import { laydownFits } from './weighedMaterials.ts';
-import type { MaterialWeighing } from './weighedMaterials.ts';
+import type { WeighingStore } from './weighingStore.ts';
 
 interface Needs {
-  db: Database;
-  /** As assumed: without weighings. */
-  readMaterials: () => Promise<Material[]>;
-  readWeighings: () => Promise<MaterialWeighing[]>;
+  weighings: WeighingStore;
+  catalogue: CatalogueStore;
   findLine: (lineId: string) => Promise<{ line: OrderLine }>;
   lineFigures: (lineId: string) => Promise<ArtFigures>;
+  /** Writes, and has the routes not run yet follow what was learnt. */
+  follow: (write: (tx: Tx) => Promise<void>) => Promise<unknown>;
+  now: () => number;
 }
 
-export type WeighingService = ReturnType<typeof createWeighingService>;
+/** What prints weighed more after ink or powder was laid on, and what the shop's materials lay down by that. */
+export class WeighingService {
+  constructor(private readonly needs: Needs) {}
 
-export function createWeighingService({ db, readMaterials, readWeighings, findLine, lineFigures }: Needs) {
-  const fits = async (): Promise<LaydownFit[]> => laydownFits(await readMaterials(), await readWeighings());
+  async fits(): Promise<LaydownFit[]> {
+    const { catalogue, weighings } = this.needs;
+    const [{ materials }, all] = await Promise.all([catalogue.read(), weighings.all()]);
+    return laydownFits(materials, all);
+  }
 
-  /** Keeps what a print of a line weighed more after ink or powder was laid on, and says what that material lays down by now. */
-  async function weigh(lineId: string, input: WeighingInput): Promise<LaydownFit[]> {
+  /** Keeps a weighing of a line's print, and says what that material lays down by now. */
+  async weigh(lineId: string, input: WeighingInput): Promise<LaydownFit[]> {
+    const { weighings, findLine, follow, now } = this.needs;
     const { line } = await findLine(lineId);
     const grams = input.afterG - input.beforeG;
     refuseNoGain(grams);
-    if (input.of === 'powder' && !isFilmProcess(line.process))
-      throw new DomainError('not-now', `${line.code} is not made on film here: no powder is laid on it.`);
-    const material = (await readMaterials()).find(
-      ({ kind, properties }) =>
-        kind === input.of && (kind === 'powder' || properties.use === PROCESS_MODULES[line.process].ink),
-    );
-    if (!material) throw new DomainError('not-now', `The shop has no ${input.of} set up for ${line.code}.`);
-    const { coverage, inkMm2, perimeterMm, laydown } = await lineFigures(lineId);
-    const inkM2 = inkMm2 / 1e6;
-    const areas =
-      input.of === 'ink'
-        ? [inkM2 * (coverage.c + coverage.m + coverage.y + coverage.k), inkM2 * (coverage.w + coverage.h), 0]
-        : [0, 0, inkM2 + (perimeterMm * laydown.powderRimMm) / 1e6];
-    await db.rows(
-      `insert into weighing (id, material_id, line_id, colour_m2, white_m2, base_m2, grams, by_name)
-       values ($1, $2, $3, $4, $5, $6, $7, $8) returning id`,
-      [randomUUID(), material.id, lineId, ...areas, grams, input.by],
-    );
-    return fits();
+    const material = await this.materialFor(line, input.of);
+    const weighing = { ...(await this.areas(lineId, input.of)), grams };
+    const how = { byName: input.by, at: new Date(now()) };
+    await follow((tx) => weighings.insert({ materialId: material.id, lineId }, weighing, how, tx));
+    return this.fits();
   }
 
-  return { weigh, fits };
+  private async materialFor(line: OrderLine, what: WeighingInput['of']): Promise<{ id: string }> {
+    if (what === 'powder' && !isFilmProcess(line.process))
+      throw new DomainError('not-now', `${line.code} is not made on film here: no powder is laid on it.`);
+    const { materials } = await this.needs.catalogue.read();
+    const material = materials.find(
+      ({ kind, properties }) =>
+        kind === what && (kind === 'powder' || properties.use === PROCESS_MODULES[line.process].ink),
+    );
+    if (!material) throw new DomainError('not-now', `The shop has no ${what} set up for ${line.code}.`);
+    return material;
+  }
+
+  /** Areas of one print that colour, white and powder were laid on, m². */
+  private async areas(
+    lineId: string,
+    what: WeighingInput['of'],
+  ): Promise<{ colourM2: number; whiteM2: number; baseM2: number }> {
+    const { coverage, inkMm2, perimeterMm, laydown } = await this.needs.lineFigures(lineId);
+    const inkM2 = inkMm2 / 1e6;
+    return what === 'ink'
+      ? {
+          colourM2: inkM2 * (coverage.c + coverage.m + coverage.y + coverage.k),
+          whiteM2: inkM2 * (coverage.w + coverage.h),
+          baseM2: 0,
+        }
+      : { colourM2: 0, whiteM2: 0, baseM2: inkM2 + (perimeterMm * laydown.powderRimMm) / 1e6 };
+  }
 }
 
 function refuseNoGain(grams: number): void {

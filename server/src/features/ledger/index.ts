@@ -1,2 +1,1 @@
 export { ledgerEndpoints } from './ledgerEndpoints.ts';
-export { ledgerStore } from './ledgerStore.ts';

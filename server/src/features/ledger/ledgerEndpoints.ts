@@ -1,19 +1,20 @@
 import { LedgerPage, LedgerQuery } from '@saltflat/contract';
 import type { LedgerRow } from '@saltflat/contract';
 import { FAULTS } from '@saltflat/core/run';
-import { sendCsv } from '../../http/csv.ts';
-import { endpoint } from '../../http/endpoint.ts';
+import type { Database } from '../../db/connection.ts';
+import { streamCsv, streamJson } from '../../http/csv.ts';
+import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
-import type { LedgerStore } from './ledgerStore.ts';
+import { eachOutcome, readLedger } from './ledgerReads.ts';
 
-const PAGE = 100;
-const EXPORT_ROWS = 100_000;
+const PAGE = 50;
+const EXPORT_PAGE = 1000;
 const CSV_COLUMNS = [
   'at', 'code', 'customer', 'garment', 'process', 'route_version', 'piece', 'verdict', 'faults', 'note', 'by',
   'plate_c', 'dwell_s', 'actual_dwell_s', 'pretreatment_g', 'pretreatment_target_g',
 ]; // prettier-ignore
 
-export const ledgerEndpoints = (ledger: LedgerStore): Endpoint[] => [
+export const ledgerEndpoints = (db: Database): Endpoint[] => [
   endpoint(
     {
       method: 'get',
@@ -22,23 +23,36 @@ export const ledgerEndpoints = (ledger: LedgerStore): Endpoint[] => [
       query: LedgerQuery,
       answer: LedgerPage,
     },
-    ({ query }) => ledger.page(query, query.limit ?? PAGE),
+    ({ query }) => readLedger(db, query, query.limit ?? PAGE),
   ),
   endpoint(
-    { method: 'get', path: '/ledger.csv', summary: 'The same as CSV', query: LedgerQuery },
-    async ({ query, res }) => {
-      const { items } = await ledger.page({ ...query, cursor: undefined }, EXPORT_ROWS);
-      sendCsv(res, 'ledger.csv', items.map(csvRow), CSV_COLUMNS);
+    {
+      method: 'get',
+      path: '/ledger.csv',
+      summary: 'The same as CSV, all of it',
+      query: LedgerQuery,
+      answer: file('text/csv'),
     },
+    async ({ query, res }) => streamCsv(res, 'ledger.csv', CSV_COLUMNS, csvPages(all(db, query))),
   ),
   endpoint(
-    { method: 'get', path: '/ledger.json', summary: 'The same as one JSON document', query: LedgerQuery },
-    async ({ query, res }) => {
-      const { items } = await ledger.page({ ...query, cursor: undefined }, EXPORT_ROWS);
-      res.attachment('ledger.json').json({ outcomes: items });
+    {
+      method: 'get',
+      path: '/ledger.json',
+      summary: 'The same as one JSON document, all of it',
+      query: LedgerQuery,
+      answer: file('application/json'),
     },
+    async ({ query, res }) => streamJson(res, 'ledger.json', 'outcomes', all(db, query)),
   ),
 ];
+
+const all = (db: Database, { cursor: _cursor, ...query }: LedgerQuery): AsyncGenerator<LedgerRow[]> =>
+  eachOutcome(db, query, EXPORT_PAGE);
+
+async function* csvPages(pages: AsyncIterable<LedgerRow[]>): AsyncGenerator<ReturnType<typeof csvRow>[]> {
+  for await (const rows of pages) yield rows.map(csvRow);
+}
 
 const csvRow = (row: LedgerRow): Record<string, string | number | null> => ({
   at: row.at,

@@ -1,4 +1,4 @@
+export { createCheckLines } from './checkLines.ts';
 export { orderEndpoints } from './orderEndpoints.ts';
-export { createOrderService } from './orderService.ts';
-export type { OrderService } from './orderService.ts';
-export { orderStore } from './orderStore.ts';
+export { OrderService } from './orderService.ts';
+export { OrderStore } from './orderStore.ts';

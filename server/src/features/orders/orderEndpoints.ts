@@ -1,24 +1,34 @@
 import {
   ArtworkChoice,
   ArtworkUse,
+  Customer,
+  CustomerQuery,
+  LineOnOrder,
   Order,
   OrderChange,
   OrderInput,
   OrderPage,
   OrderQuery,
+  ReadyLine,
   VersionOnly,
 } from '@saltflat/contract';
+import type { OrderSummary } from '@saltflat/contract';
 import { Type } from 'typebox';
-import { sendCsv } from '../../http/csv.ts';
-import { endpoint } from '../../http/endpoint.ts';
+import { streamCsv } from '../../http/csv.ts';
+import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
-import { orderCsvRows } from './orderService.ts';
 import type { OrderService } from './orderService.ts';
 
 const CSV_COLUMNS = ['code', 'customer', 'pieces', 'processes', 'garments', 'due', 'state', 'created'];
-const CSV_ROWS = 10_000;
 
 export const orderEndpoints = (orders: OrderService): Endpoint[] => [
+  ...listEndpoints(orders),
+  ...oneOrderEndpoints(orders),
+  ...cancelling(orders),
+  ...lineEndpoints(orders),
+];
+
+const listEndpoints = (orders: OrderService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
@@ -30,12 +40,28 @@ export const orderEndpoints = (orders: OrderService): Endpoint[] => [
     ({ query }) => orders.list(query),
   ),
   endpoint(
-    { method: 'get', path: '/orders.csv', summary: 'The same list as CSV', query: OrderQuery },
-    async ({ query, res }) => {
-      const { items } = await orders.list({ ...query, cursor: undefined, limit: CSV_ROWS });
-      sendCsv(res, 'orders.csv', orderCsvRows(items), CSV_COLUMNS);
+    {
+      method: 'get',
+      path: '/orders.csv',
+      summary: 'The same list as CSV, all of it',
+      query: OrderQuery,
+      answer: file('text/csv'),
     },
+    async ({ query, res }) => streamCsv(res, 'orders.csv', CSV_COLUMNS, csvPages(orders.each(query))),
   ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/customers',
+      summary: 'Customers whose name begins so',
+      query: CustomerQuery,
+      answer: Type.Array(Customer),
+    },
+    ({ query }) => orders.customers(query.search ?? ''),
+  ),
+];
+
+const oneOrderEndpoints = (orders: OrderService): Endpoint[] => [
   endpoint(
     { method: 'post', path: '/orders', summary: 'A new order', body: OrderInput, answer: Order, status: 201 },
     ({ body }) => orders.add(body),
@@ -51,26 +77,6 @@ export const orderEndpoints = (orders: OrderService): Endpoint[] => [
   endpoint(
     {
       method: 'post',
-      path: '/orders/:id/cancel',
-      summary: 'Cancel an order',
-      body: VersionOnly,
-      answer: Order,
-    },
-    ({ params, body }) => orders.setCancelled(params.id ?? '', body.version, true),
-  ),
-  endpoint(
-    {
-      method: 'post',
-      path: '/orders/:id/restore',
-      summary: 'Take a cancellation back',
-      body: VersionOnly,
-      answer: Order,
-    },
-    ({ params, body }) => orders.setCancelled(params.id ?? '', body.version, false),
-  ),
-  endpoint(
-    {
-      method: 'post',
       path: '/orders/:id/duplicate',
       summary: 'The same order once more',
       answer: Order,
@@ -78,6 +84,23 @@ export const orderEndpoints = (orders: OrderService): Endpoint[] => [
     },
     ({ params }) => orders.duplicate(params.id ?? ''),
   ),
+];
+
+const cancelling = (orders: OrderService): Endpoint[] =>
+  (['cancel', 'restore'] as const).map((verb) =>
+    endpoint(
+      {
+        method: 'post',
+        path: `/orders/:id/${verb}`,
+        summary: verb === 'cancel' ? 'Cancel an order' : 'Take a cancellation back',
+        body: VersionOnly,
+        answer: Order,
+      },
+      ({ params, body }) => orders.setCancelled(params.id ?? '', body.version, verb === 'cancel'),
+    ),
+  );
+
+const lineEndpoints = (orders: OrderService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
@@ -97,7 +120,34 @@ export const orderEndpoints = (orders: OrderService): Endpoint[] => [
     },
     ({ params, body }) => orders.replaceArtwork(params.id ?? '', body.artworkId),
   ),
-  endpoint({ method: 'get', path: '/lines/:id', summary: 'A line with its order’s ticket' }, ({ params }) =>
-    orders.getLine(params.id ?? ''),
+  endpoint(
+    {
+      method: 'get',
+      path: '/ready-lines',
+      summary: 'Lines that can be put on the floor, soonest due first',
+      answer: Type.Array(ReadyLine),
+    },
+    () => orders.readyLines(),
+  ),
+  endpoint(
+    { method: 'get', path: '/lines/:id', summary: 'A line with its order’s ticket', answer: LineOnOrder },
+    ({ params }) => orders.getLine(params.id ?? ''),
   ),
 ];
+
+/** The rows of the order list as a spreadsheet wants them. */
+async function* csvPages(
+  pages: AsyncIterable<OrderSummary[]>,
+): AsyncGenerator<Record<string, string | number>[]> {
+  for await (const items of pages)
+    yield items.map(({ code, customer, pieces, processes, garments, dueAt, state, createdAt }) => ({
+      code,
+      customer,
+      pieces,
+      processes: processes.join(' + '),
+      garments: garments.join(' + '),
+      due: dueAt,
+      state,
+      created: createdAt,
+    }));
+}

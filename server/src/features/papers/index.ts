@@ -1,2 +1,2 @@
 export { paperEndpoints } from './paperEndpoints.ts';
-export { createPaperService } from './paperService.ts';
+export { PaperService } from './paperService.ts';

@@ -1,3 +1,3 @@
 export { printEndpoints } from './printEndpoints.ts';
-export { createPrintService } from './printService.ts';
-export { printStore } from './printStore.ts';
+export { PrintService } from './printService.ts';
+export { ProofAnswerStore } from './proofAnswerStore.ts';

@@ -1,7 +1,7 @@
 import { ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
 import type { Response } from 'express';
 import { Type } from 'typebox';
-import { endpoint } from '../../http/endpoint.ts';
+import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import { PLANES } from '../../jobs/pixelTask.ts';
 import type { PrintService } from './printService.ts';
@@ -21,12 +21,18 @@ const PictureQuery = Type.Object(
 const PICTURE_PX = 640;
 
 export const printEndpoints = (prints: PrintService): Endpoint[] => [
+  ...fileEndpoints(prints),
+  ...answerEndpoints(prints),
+];
+
+const fileEndpoints = (prints: PrintService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
       path: '/lines/:id/plane',
       summary: 'A plane of a line’s print at its resolution, PNG or TIFF',
       query: PlaneQuery,
+      answer: file('image/png', 'image/tiff'),
     },
     async ({ params, query, res }) => {
       const { name, bytes } = await prints.plane(params.id ?? '', query.plane, query.format);
@@ -38,24 +44,36 @@ export const printEndpoints = (prints: PrintService): Endpoint[] => [
       method: 'get',
       path: '/lines/:id/picture',
       summary:
-        'The print on its garment’s colour without empty margins, PNG; the version is there to be cached by',
+        'The print on its garment’s colour without empty margins, PNG: of a version of its route, or as it is now',
       query: PictureQuery,
+      answer: file('image/png'),
     },
     async ({ params, query, res }) => {
-      const { bytes } = await prints.picture(params.id ?? '', PICTURE_PX);
+      const { version = null } = query;
+      const { bytes, isAsPlanned } = await prints.picture(params.id ?? '', version, PICTURE_PX);
+      // only what is drawn from what was kept with a version stays as it is
+      const isForEver = version !== null && isAsPlanned;
       res
         .type('image/png')
-        .set('Cache-Control', query.version ? 'private, max-age=86400' : 'no-store')
+        .set('Cache-Control', isForEver ? 'private, max-age=31536000, immutable' : 'no-store')
         .end(bytes);
     },
   ),
   endpoint(
-    { method: 'get', path: '/lines/:id/proof.pdf', summary: 'A page for the customer to say yes to' },
+    {
+      method: 'get',
+      path: '/lines/:id/proof.pdf',
+      summary: 'A page for the customer to say yes to',
+      answer: file('application/pdf'),
+    },
     async ({ params, res }) => {
       const { name, bytes } = await prints.proof(params.id ?? '');
       sendFile(res, name, 'application/pdf', bytes);
     },
   ),
+];
+
+const answerEndpoints = (prints: PrintService): Endpoint[] => [
   endpoint(
     {
       method: 'get',

@@ -4,12 +4,16 @@ import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
 import sharp from 'sharp';
 import type { Plane, PixelAnswer, Raster } from '../../jobs/pixelTask.ts';
-import type { PrintStore } from './printStore.ts';
+import type { ProofAnswerStore } from './proofAnswerStore.ts';
 import { proofPdf } from './proofPdf.ts';
 
 interface Needs {
-  prints: PrintStore;
-  lineJob: (lineId: string) => Promise<{ line: OrderLine; artworkId: string; job: ArtJob }>;
+  answers: ProofAnswerStore;
+  /** How a line's print is separated: by a version of its route, or as it is now. */
+  printOf: (
+    lineId: string,
+    version: number | null,
+  ) => Promise<{ line: OrderLine; art: { artworkId: string; job: ArtJob }; isAsPlanned: boolean }>;
   findLine: (lineId: string) => Promise<{ line: OrderLine; customer: string }>;
   pixels: (
     artworkId: string,
@@ -23,51 +27,52 @@ interface Needs {
   now: () => number;
 }
 
-export type PrintService = ReturnType<typeof createPrintService>;
 export type PlaneFormat = 'png' | 'tiff';
+
+/** A picture of a print; `isAsPlanned` where it is drawn from what was kept with its route and so will never change. */
+export interface Picture {
+  bytes: Buffer;
+  figures: ArtFigures;
+  isAsPlanned: boolean;
+}
 
 const PROOF_PX = 1600; // longest side of the picture on a proof
 
-export function createPrintService({ prints, lineJob, findLine, pixels, work, now }: Needs) {
-  async function rendered(lineId: string, plane: Plane) {
-    const { line, artworkId, job } = await lineJob(lineId);
-    const { rasters, figures } = await work(await pixels(artworkId, null), job, [plane]);
-    const [raster] = rasters;
-    if (!raster) throw new Error('the worker made no plane');
-    return { line, job, figures, raster };
-  }
+/** What a print looks like, and what the customer said to it. */
+export class PrintService {
+  constructor(private readonly needs: Needs) {}
 
   /** A plane at the print's own resolution, with that resolution written into the file. */
-  async function plane(
-    lineId: string,
-    which: Plane,
-    format: PlaneFormat,
-  ): Promise<{ name: string; bytes: Buffer }> {
-    const { line, figures, raster } = await rendered(lineId, which);
+  async plane(lineId: string, which: Plane, format: PlaneFormat): Promise<{ name: string; bytes: Buffer }> {
+    const { line, figures, raster } = await this.rendered(lineId, null, which);
     refuseMissing(line, which, figures);
     return { name: `${fileStem(line)}-${which}.${format}`, bytes: await encode(raster, format) };
   }
 
-  /** The print on its garment's colour without the file's empty margins, PNG, no longer than `maxPx` either way. */
-  async function picture(lineId: string, maxPx: number): Promise<{ bytes: Buffer; figures: ArtFigures }> {
-    const { figures, raster } = await rendered(lineId, 'composite');
+  /**
+   * The print on its garment's colour without the file's empty margins, PNG, no longer than `maxPx` either way.
+   *
+   * @param version of its route; `null` for the line as it is now
+   */
+  async picture(lineId: string, version: number | null, maxPx: number): Promise<Picture> {
+    const { figures, raster, isAsPlanned } = await this.rendered(lineId, version, 'composite');
     const bytes = await toSharp(raster)
       .extract(inkBox(figures, raster))
       .resize(maxPx, maxPx, { fit: 'inside', withoutEnlargement: true })
       .png()
       .toBuffer();
-    return { bytes, figures };
+    return { bytes, figures, isAsPlanned };
   }
 
   /** One page for the customer. */
-  async function proof(lineId: string): Promise<{ name: string; bytes: Buffer }> {
-    const { line, job, figures, raster } = await rendered(lineId, 'composite');
-    const { customer } = await findLine(lineId);
+  async proof(lineId: string): Promise<{ name: string; bytes: Buffer }> {
+    const { line, job, figures, raster } = await this.rendered(lineId, null, 'composite');
+    const { customer } = await this.needs.findLine(lineId);
     const picture = await toSharp(raster)
       .resize(PROOF_PX, PROOF_PX, { fit: 'inside', withoutEnlargement: true })
       .png()
       .toBuffer();
-    const [answer = null] = await prints.answers(lineId);
+    const [answer = null] = await this.needs.answers.ofLine(lineId);
     const bytes = await proofPdf({
       code: line.code,
       customer,
@@ -82,24 +87,32 @@ export function createPrintService({ prints, lineJob, findLine, pixels, work, no
       picture,
       notes: notesFor(figures),
       answer,
-      madeAt: new Date(now()).toISOString(),
+      madeAt: new Date(this.needs.now()).toISOString(),
     });
     return { name: `${fileStem(line)}-proof.pdf`, bytes };
   }
 
-  async function answer(lineId: string, input: ProofAnswerInput): Promise<ProofAnswer[]> {
+  async answer(lineId: string, input: ProofAnswerInput): Promise<ProofAnswer[]> {
+    const { answers, findLine, now } = this.needs;
     const { line } = await findLine(lineId);
     if (!line.artwork) throw new DomainError('not-now', `${line.code} has no artwork to answer to.`);
-    await prints.insertAnswer(lineId, input);
-    return prints.answers(lineId);
+    await answers.insert(lineId, input, new Date(now()));
+    return answers.ofLine(lineId);
   }
 
-  async function answers(lineId: string): Promise<ProofAnswer[]> {
-    await findLine(lineId);
-    return prints.answers(lineId);
+  async answers(lineId: string): Promise<ProofAnswer[]> {
+    await this.needs.findLine(lineId);
+    return this.needs.answers.ofLine(lineId);
   }
 
-  return { plane, picture, proof, answer, answers };
+  private async rendered(lineId: string, version: number | null, plane: Plane) {
+    const { printOf, pixels, work } = this.needs;
+    const { line, art, isAsPlanned } = await printOf(lineId, version);
+    const { rasters, figures } = await work(await pixels(art.artworkId, null), art.job, [plane]);
+    const [raster] = rasters;
+    if (!raster) throw new Error('the worker made no plane');
+    return { line, job: art.job, figures, raster, isAsPlanned };
+  }
 }
 
 function refuseMissing({ code, process }: OrderLine, which: Plane, figures: ArtFigures): void {

@@ -5,35 +5,35 @@ import type {
   ComparisonQuery,
   GarmentStyle,
   Preparation,
-  Run,
 } from '@saltflat/contract';
 import type { PrintProcess } from '@saltflat/core/artwork';
 import { compareProcesses } from '@saltflat/core/compare';
 import { PROCESSES, PROCESS_MODULES, artJobFor, needsWhite, printNeedsOf } from '@saltflat/core/route';
 import type { PrintNeeds, Process } from '@saltflat/core/route';
-import { deriveRun } from '@saltflat/core/run';
-import { documentOf, refusing } from './routePlanner.ts';
+import { documentOf } from './routePlanner.ts';
 import type { PlannedLine, RoutePlanner } from './routePlanner.ts';
 
 interface Needs {
   planner: RoutePlanner;
   readCatalogue: () => Promise<Catalogue>;
   preparations: (artworkId: string) => Promise<Preparation[]>;
-  activeRuns: () => Promise<Run[]>;
+  /** Machines that a run is on at this moment. */
+  takenMachines: () => Promise<ComparisonAnswer['taken']>;
 }
 
-export type ComparisonService = ReturnType<typeof createComparisonService>;
-
 /** Compares the processes for a line that is being written. */
-export function createComparisonService({ planner, readCatalogue, preparations, activeRuns }: Needs) {
-  async function compare(query: ComparisonQuery): Promise<ComparisonAnswer> {
-    const catalogue = await readCatalogue();
+export class ComparisonService {
+  constructor(private readonly needs: Needs) {}
+
+  async compare(query: ComparisonQuery): Promise<ComparisonAnswer> {
+    const catalogue = await this.needs.readCatalogue();
     const style = catalogue.styles.find(({ id }) => id === query.styleId);
     if (!style) throw unknown('styleId', 'That garment is not in the shop’s list: choose another.');
     if (!style.colours.some(({ id }) => id === query.colourId))
       throw unknown('colourId', `${style.name} does not come in that colour: choose another.`);
     const preparation = query.preparationId
-      ? ((await preparations(query.artworkId)).find(({ id }) => id === query.preparationId) ?? null)
+      ? ((await this.needs.preparations(query.artworkId)).find(({ id }) => id === query.preparationId) ??
+        null)
       : null;
     const line: PlannedLine = {
       ...query,
@@ -45,31 +45,29 @@ export function createComparisonService({ planner, readCatalogue, preparations, 
       preparation,
       artwork: { id: query.artworkId, name: 'This artwork' },
     };
-    const prints = await printsOf(line, catalogue, style);
+    const prints = await this.printsOf(line, catalogue, style);
     const anyPrint = prints.dtf;
     if (anyPrint === undefined || anyPrint.inkMm2 === 0)
       throw new DomainError('not-now', 'The artwork is empty: there is nothing to print.');
-    const rates = await planner.ratesFor(catalogue, line.process);
+    const rates = await this.needs.planner.ratesFor(catalogue, line.process);
     const whole = documentOf({ line, catalogue, style, print: anyPrint, rates, overrides: [] });
-    const comparison = refusing(() =>
-      compareProcesses({
-        line: {
-          garment: whole.garment,
-          pieces: whole.pieces,
-          placement: whole.placement,
-          equipment: equipmentOf(catalogue, patchOf(catalogue.styles)),
-          house: { ...catalogue.house.document, ...line.house },
-        },
-        prints,
-        blankCents: whole.blankCents,
-        rates,
-      }),
-    );
-    return { ...comparison, taken: takenMachines(await activeRuns()) };
+    const comparison = compareProcesses({
+      line: {
+        garment: whole.garment,
+        pieces: whole.pieces,
+        placement: whole.placement,
+        equipment: equipmentOf(catalogue, patchOf(catalogue.styles)),
+        house: whole.house,
+      },
+      prints,
+      blankCents: whole.blankCents,
+      rates,
+    });
+    return { ...comparison, taken: await this.needs.takenMachines() };
   }
 
   /** The print's figures as each process would print it; measured once per kind of print. */
-  async function printsOf(
+  private async printsOf(
     line: PlannedLine,
     catalogue: Catalogue,
     style: GarmentStyle,
@@ -86,25 +84,12 @@ export function createComparisonService({ planner, readCatalogue, preparations, 
     const measured = await Promise.all(
       [...kinds].map(async ([kind, process]) => {
         const job = artJobFor({ ...line, process, garment, equipment });
-        return [kind, printNeedsOf(await planner.measured(artworkId, job))] as const;
+        return [kind, printNeedsOf(await this.needs.planner.measured(artworkId, job))] as const;
       }),
     );
     const prints: Partial<Record<PrintProcess, PrintNeeds>> = Object.fromEntries(measured);
     return (prints.sub ?? prints.dtf) ? { ...prints, sub: prints.sub ?? prints.dtf } : prints;
   }
-
-  return { compare };
-}
-
-/** Machines that a run is on at this moment. */
-function takenMachines(runs: readonly Run[]): ComparisonAnswer['taken'] {
-  return runs.flatMap(({ code, route, pieces, events }) => {
-    const { steps } = deriveRun({ operations: route.operations, pieces }, events);
-    const machines = steps
-      .filter(({ status }) => status === 'running')
-      .map(({ operation }) => route.operations.find(({ id }) => id === operation)?.machine ?? null);
-    return [...new Set(machines)].flatMap((machine) => (machine === null ? [] : [{ machine, code }]));
-  });
 }
 
 const unknown = (field: string, message: string): DomainError =>

@@ -1,6 +1,7 @@
-export { createComparisonService } from './comparisonService.ts';
+export { BackgroundPlanner } from './backgroundPlanner.ts';
+export { ComparisonService } from './comparisonService.ts';
 export { routeEndpoints } from './routeEndpoints.ts';
-export { createRoutePlanner } from './routePlanner.ts';
-export { createRouteService } from './routeService.ts';
-export type { RouteService } from './routeService.ts';
-export { routeStore } from './routeStore.ts';
+export { RoutePlanner } from './routePlanner.ts';
+export { RouteService } from './routeService.ts';
+export { RouteStore } from './routeStore.ts';
+export { readProvenLines, readSpoilage } from './spoilageReads.ts';

@@ -1,5 +1,6 @@
 import {
   ArtworkReport,
+  ComparisonAnswer,
   ComparisonQuery,
   LineDocument,
   PreparationInput,
@@ -14,15 +15,21 @@ import type { ComparisonService } from './comparisonService.ts';
 import type { RouteService } from './routeService.ts';
 
 export const routeEndpoints = (routes: RouteService, comparisons: ComparisonService): Endpoint[] => [
+  ...readingEndpoints(routes),
+  ...planningEndpoints(routes),
   endpoint(
     {
       method: 'post',
       path: '/comparisons',
       summary: 'Every process for a line that is being written, side by side',
       body: ComparisonQuery,
+      answer: ComparisonAnswer,
     },
-    ({ body }) => comparisons.compare(body as ComparisonQuery),
+    ({ body }) => comparisons.compare(body),
   ),
+];
+
+const readingEndpoints = (routes: RouteService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
@@ -36,19 +43,41 @@ export const routeEndpoints = (routes: RouteService, comparisons: ComparisonServ
     {
       method: 'get',
       path: '/lines/:id/document',
-      summary: 'All that a line’s newest route is planned from, as the command line reads it',
+      summary: 'All that a line’s route is planned from, as the command line reads it',
       answer: LineDocument,
     },
     ({ params }) => routes.lineDocument(params.id ?? ''),
   ),
   endpoint(
-    { method: 'get', path: '/lines/:id/route', summary: 'The newest route of a line', answer: RouteVersion },
-    ({ params }) => routes.latest(params.id ?? ''),
+    {
+      method: 'get',
+      path: '/lines/:id/route',
+      summary: 'The route a line is made by as it now stands',
+      answer: RouteVersion,
+    },
+    ({ params }) => routes.current(params.id ?? ''),
   ),
   endpoint(
-    { method: 'get', path: '/lines/:id/routes', summary: 'All versions of a line’s route, newest first' },
+    {
+      method: 'get',
+      path: '/lines/:id/routes',
+      summary: 'All versions of a line’s route, newest first',
+      answer: Type.Array(RouteVersion),
+    },
     ({ params }) => routes.versions(params.id ?? ''),
   ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/lines/:id/figures',
+      summary: 'Figures and findings of a line’s artwork at its printed size',
+      answer: ArtworkReport,
+    },
+    ({ params }) => routes.lineFigures(params.id ?? ''),
+  ),
+];
+
+const planningEndpoints = (routes: RouteService): Endpoint[] => [
   endpoint(
     {
       method: 'post',
@@ -70,14 +99,5 @@ export const routeEndpoints = (routes: RouteService, comparisons: ComparisonServ
       status: 201,
     },
     ({ params, body }) => routes.prepare(params.id ?? '', body),
-  ),
-  endpoint(
-    {
-      method: 'get',
-      path: '/lines/:id/figures',
-      summary: 'Figures and findings of a line’s artwork at its printed size',
-      answer: ArtworkReport,
-    },
-    ({ params }) => routes.lineFigures(params.id ?? ''),
   ),
 ];

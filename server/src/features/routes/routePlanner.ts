@@ -1,17 +1,26 @@
-import { DomainError, equipmentOf, garmentOf, patchOf, ratesOf, routeInputOf } from '@saltflat/contract';
-import type { Catalogue, GarmentStyle, LineDocument, OrderLine, SettingOverride } from '@saltflat/contract';
+import { DomainError, equipmentOf, garmentOf, patchOf, routeInputOf } from '@saltflat/contract';
+import type {
+  Catalogue,
+  FieldProblem,
+  GarmentStyle,
+  LineDocument,
+  OrderLine,
+  PlanInput,
+  SettingOverride,
+} from '@saltflat/contract';
+import { ANALYSIS_VERSION } from '@saltflat/core/artwork';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import { priceRoute } from '@saltflat/core/cost';
 import type { Rates } from '@saltflat/core/cost';
-import { artJobFor, planRoute, printNeedsOf } from '@saltflat/core/route';
-import type { PrintNeeds, Process, RouteInput } from '@saltflat/core/route';
+import { PLANNER_VERSION, artJobFor, planRoute, printNeedsOf } from '@saltflat/core/route';
+import type { PrintNeeds, Process, Refusal, Route, RouteInput } from '@saltflat/core/route';
 import type { NewRouteVersion } from './routeStore.ts';
+import type { Spoilage } from './spoilageReads.ts';
 
 export interface PlannerNeeds {
   readCatalogue: () => Promise<Catalogue>;
   figures: (artworkId: string, job: ArtJob) => Promise<ArtFigures>;
-  /** Pieces inspected by process, and how many of them were made again or lost. */
-  spoilage: (process: Process) => Promise<{ inspected: number; spoiled: number }>;
+  spoilage: (process: Process) => Promise<Spoilage>;
 }
 
 /** The part of a line that a plan is made from; an order that is only being written has no more. */
@@ -37,17 +46,20 @@ export const asPlanned = (line: OrderLine): PlannedLine => ({ ...line, colourId:
 
 const ENOUGH_INSPECTED = 30; // fewer pieces say too little about a share of a few per cent
 
-export type RoutePlanner = ReturnType<typeof createRoutePlanner>;
+/** A line's document, and how its art was measured for it. */
+export interface Drawn {
+  document: LineDocument;
+  art: PlanInput['art'];
+}
 
 /** Turns a line and the shop's set-up into the one document a route is planned from, and plans it. */
-export function createRoutePlanner({ readCatalogue, figures, spoilage }: PlannerNeeds) {
+export class RoutePlanner {
+  constructor(private readonly needs: PlannerNeeds) {}
+
   /** How a line's artwork is to be judged and printed: at its size, on its garment, with its steps. */
-  async function artJob(
-    line: PlannedLine,
-    overrides: readonly SettingOverride[],
-  ): Promise<{ artworkId: string; job: ArtJob; catalogue: Catalogue; style: GarmentStyle }> {
+  async artOf(line: PlannedLine, overrides: readonly SettingOverride[]): Promise<PlanInput['art']> {
     if (line.artwork === null) throw new DomainError('not-now', `${line.code} has no artwork.`);
-    const catalogue = await readCatalogue();
+    const catalogue = await this.needs.readCatalogue();
     const style = styleOf(catalogue, line);
     const { process, widthMm, preparation } = line;
     const garment = garmentOf(style, colourOf(style, line));
@@ -55,54 +67,61 @@ export function createRoutePlanner({ readCatalogue, figures, spoilage }: Planner
       { process, widthMm, preparation, garment, equipment: equipmentOf(catalogue) },
       overrides,
     );
-    return { artworkId: line.artwork.id, job, catalogue, style };
+    return { artworkId: line.artwork.id, analysis: ANALYSIS_VERSION, job };
   }
 
-  async function measured(artworkId: string, job: ArtJob): Promise<ArtFigures> {
-    try {
-      return await figures(artworkId, job);
-    } catch (error) {
-      throw asRefusal(error) ?? error;
-    }
+  measured(artworkId: string, job: ArtJob): Promise<ArtFigures> {
+    return this.needs.figures(artworkId, job);
   }
 
   /** All that the line's route is planned from. */
-  async function document(line: PlannedLine, overrides: readonly SettingOverride[]): Promise<LineDocument> {
-    const { artworkId, job, catalogue, style } = await artJob(line, overrides);
-    const print = printNeedsOf(await measured(artworkId, job));
+  async draw(line: PlannedLine, overrides: readonly SettingOverride[]): Promise<Drawn> {
+    const art = await this.artOf(line, overrides);
+    const print = printNeedsOf(await this.measured(art.artworkId, art.job));
     if (print.inkMm2 === 0)
-      throw new DomainError('not-now', `“${line.artwork?.name}” is empty: there is nothing to print.`);
-    const rates = await ratesFor(catalogue, line.process);
-    return documentOf({ line, catalogue, style, print, rates, overrides });
+      throw new DomainError('not-now', `“${line.artwork?.name ?? ''}” is empty: there is nothing to print.`);
+    const catalogue = await this.needs.readCatalogue();
+    const rates = await this.ratesFor(catalogue, line.process);
+    const style = styleOf(catalogue, line);
+    return { document: documentOf({ line, catalogue, style, print, rates, overrides }), art };
   }
 
   /** The shop's rates, with spoilage as this shop measured it once enough pieces were inspected. */
-  async function ratesFor({ rates }: Catalogue, process: Process): Promise<Rates> {
-    const { inspected, spoiled } = await spoilage(process);
+  async ratesFor({ rates }: Catalogue, process: Process): Promise<Rates> {
+    const { inspected, spoiled } = await this.needs.spoilage(process);
     return inspected >= ENOUGH_INSPECTED
       ? { ...rates.document, spoilageShare: spoiled / inspected, spoilageFrom: 'measured' }
       : rates.document;
   }
 
-  async function plan(
+  /**
+   * Plans a line.
+   *
+   * @param lost what becomes of own values that this route has no setting for: a process change loses them; a person who
+   *   names one is told
+   * @throws DomainError with every reason why it cannot be planned
+   */
+  async plan(
     line: OrderLine,
     overrides: readonly SettingOverride[],
     lost: 'drop-lost' | 'refuse-lost',
   ): Promise<NewRouteVersion> {
-    const whole = await document(asPlanned(line), overrides);
-    const bare = { ...routeInputOf(whole), overrides: [] };
-    const kept = lost === 'refuse-lost' ? [...overrides] : refusing(() => keepKnown(bare, overrides));
-    const route = refusing(() => planRoute({ ...bare, overrides: kept }));
+    const drawn = await this.draw(asPlanned(line), overrides);
+    const input = routeInputOf(drawn.document);
+    const kept = lost === 'refuse-lost' ? [...overrides] : known(input);
+    const document: LineDocument = { ...drawn.document, overrides: kept };
+    const route = routeOrRefuse({ ...input, overrides: kept });
     return {
       lineId: line.id,
       route,
-      cost: priceRoute(route, whole.blankCents, line.pieces, ratesOf(whole)),
+      cost: priceRoute(route, document.blankCents, line.pieces, document.rates),
       overrides: kept,
       pieces: line.pieces,
+      document,
+      planner: PLANNER_VERSION,
+      art: drawn.art,
     };
   }
-
-  return { artJob, measured, document, ratesFor, plan };
 }
 
 const styleOf = ({ styles }: Catalogue, { styleId, styleName }: PlannedLine): GarmentStyle => {
@@ -117,45 +136,30 @@ const colourOf = (style: GarmentStyle, { colourId }: PlannedLine): GarmentStyle[
   throw new DomainError('not-found', `“${style.name}” does not come in that colour any more.`);
 };
 
-export function documentOf({
-  line,
-  catalogue,
-  style,
-  print,
-  rates,
-  overrides,
-}: {
+interface DocumentParts {
   line: PlannedLine;
   catalogue: Catalogue;
   style: GarmentStyle;
   print: PrintNeeds;
   rates: Rates;
   overrides: readonly SettingOverride[];
-}): LineDocument {
+}
+
+export function documentOf({ line, catalogue, style, print, rates, overrides }: DocumentParts): LineDocument {
   const sizes = line.sizes.map(({ size, quantity }) => {
     const chart = style.sizes.find((own) => own.size === size);
-    return {
-      size,
-      quantity,
-      bodyWidthMm: chart?.bodyWidthMm ?? null,
-      collarDropMm: chart?.collarDropMm ?? null,
-      cents: chart?.cents ?? 0,
-    };
+    const { bodyWidthMm = null, collarDropMm = null, cents = 0 } = chart ?? {};
+    return { size, quantity, bodyWidthMm, collarDropMm, cents };
   });
   const pieces = sizes.reduce((sum, { quantity }) => sum + quantity, 0);
   return {
+    format: 2,
     process: line.process,
     pieces,
     blankCents: sizes.reduce((sum, { quantity, cents }) => sum + quantity * cents, 0) / pieces,
     garment: { ...garmentOf(style, colourOf(style, line)), features: [...style.features] },
     print,
-    placement: {
-      key: line.placement,
-      dropMm: line.dropMm,
-      sizes: sizes.map(({ cents: _cents, ...size }) => size),
-      areas: style.areas,
-      grades: line.grades,
-    },
+    placement: { key: line.placement, dropMm: line.dropMm, sizes, areas: style.areas, grades: line.grades },
     materials: catalogue.materials,
     machines: catalogue.machines,
     patch: patchDocument(catalogue),
@@ -165,37 +169,43 @@ export function documentOf({
   };
 }
 
-function patchDocument({ styles }: Catalogue): NonNullable<LineDocument['patch']> | null {
+function patchDocument({ styles }: Catalogue): LineDocument['patch'] {
   const patch = patchOf(styles);
   return patch && { ...patch, blank: { ...patch.blank, features: [...patch.blank.features] } };
 }
 
-/** Overrides that still name an operation and setting of this route; a process change loses the others. */
-function keepKnown(bare: RouteInput, overrides: readonly SettingOverride[]): SettingOverride[] {
-  const { operations } = planRoute(bare);
-  return overrides.filter(({ operation, setting }) =>
-    operations.some(({ id, settings }) => id === operation && settings.some(({ key }) => key === setting)),
+/** Own values that still name an operation and setting of this route and can be set. */
+function known(input: RouteInput): SettingOverride[] {
+  const planned = planRoute(input);
+  if (planned.ok) return [...input.overrides];
+  const lost = planned.refusals.flatMap(({ override }) => (override === null ? [] : [override]));
+  return input.overrides.filter(
+    (own) => !lost.some(({ operation, setting }) => operation === own.operation && setting === own.setting),
   );
 }
 
-/** core refuses with RangeErrors that are written for people: pass them on as refusals. */
-export function refusing<T>(work: () => T): T {
-  try {
-    return work();
-  } catch (error) {
-    throw asRefusal(error) ?? error;
-  }
+function routeOrRefuse(input: RouteInput): Route {
+  const planned = planRoute(input);
+  if (planned.ok) return planned.route;
+  throw refused(planned.refusals, input.overrides);
 }
 
-/** `null` where it is a fault rather than a refusal. */
-export function asRefusal(error: unknown): DomainError | null {
-  if (error instanceof DomainError) return error.code === 'database-away' ? null : error;
-  return error instanceof RangeError
-    ? new DomainError(
-        'invalid-input',
-        error.message,
-        { fields: [{ path: '/overrides', message: error.message }] },
-        { cause: error },
-      )
-    : null;
+/** The core's refusals as the API says them: the sentences, and the fields of own values that are refused. */
+export function refused(
+  refusals: readonly Refusal[],
+  overrides: readonly SettingOverride[] = [],
+): DomainError {
+  const fields = refusals.flatMap(({ override, text }): FieldProblem[] => {
+    if (override === null) return [];
+    const place = overrides.findIndex(
+      ({ operation, setting }) => operation === override.operation && setting === override.setting,
+    );
+    return [{ path: `/overrides/${place}/value`, message: text }];
+  });
+  const text = refusals.map((own) => own.text).join(' ');
+  return new DomainError(
+    fields.length > 0 ? 'invalid-input' : 'not-now',
+    text,
+    fields.length > 0 ? { fields } : {},
+  );
 }

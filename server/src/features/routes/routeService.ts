@@ -1,224 +1,170 @@
 import { DomainError } from '@saltflat/contract';
 import type {
   LineDocument,
+  LineOnOrder,
   OrderLine,
+  PlanInput,
   PreparationInput,
   ProvenLine,
-  ReplanReport,
-  Replanned,
   RoutePlanInput,
   RouteVersion,
 } from '@saltflat/contract';
-import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
-import { compareRoutes } from '@saltflat/core/route';
-import { formatMoney } from '@saltflat/core/units';
-import type { Database } from '../../db/connection.ts';
-import { asPlanned, asRefusal } from './routePlanner.ts';
+import type { ArtFigures } from '@saltflat/core/artwork';
+import type { Process } from '@saltflat/core/route';
+import type { Database, Tx } from '../../db/connection.ts';
+import type { LineRow } from '../../db/models/index.ts';
+import { asPlanned } from './routePlanner.ts';
 import type { RoutePlanner } from './routePlanner.ts';
-import type { NewRouteVersion, RouteStore } from './routeStore.ts';
-
-const AT_ONCE = 120; // drafts planned while a person waits for the answer; the others follow in the background
+import { isSamePlan } from './samePlan.ts';
+import type { NewRouteVersion, RouteStore, WholeVersion } from './routeStore.ts';
 
 interface Needs {
   db: Database;
   routes: RouteStore;
   planner: RoutePlanner;
-  findLine: (lineId: string) => Promise<{ line: OrderLine; customer: string; isCancelled: boolean }>;
+  findLine: (lineId: string) => Promise<LineOnOrder>;
   keepPreparation: (
     artworkId: string,
     made: Pick<PreparationInput, 'steps' | 'white' | 'by'>,
-    tx: Database,
+    tx: Tx,
   ) => Promise<string>;
-  setPreparation: (
-    lineId: string,
-    preparationId: string | null,
-    widthMm: number,
-    tx: Database,
-  ) => Promise<void>;
-  setLineState: (
-    lineId: string,
-    state: OrderLine['state'],
-    planProblem: string | null,
-    tx: Database,
-  ) => Promise<void>;
-  askForPlan: (lineId: string) => Promise<void>;
+  lines: {
+    lock: (lineId: string, tx: Tx) => Promise<LineRow | null>;
+    writePreparation: (line: LineRow, preparationId: string | null, widthMm: number, tx: Tx) => Promise<void>;
+    plannedByHand: (line: LineRow, routeNumber: number, tx: Tx) => Promise<void>;
+  };
+  provenLines: (process: Process, exceptLineId: string) => Promise<ProvenLine[]>;
+  now: () => number;
 }
 
-export type RouteService = ReturnType<typeof createRouteService>;
+/** A line's routes: the one it is made by, the ones there were, and new ones with a person's own values. */
+export class RouteService {
+  constructor(private readonly needs: Needs) {}
 
-export function createRouteService({
-  db,
-  routes,
-  planner,
-  findLine,
-  keepPreparation,
-  setPreparation,
-  setLineState,
-  askForPlan,
-}: Needs) {
-  async function latest(lineId: string): Promise<RouteVersion> {
-    const version = await routes.latest(lineId);
-    if (version) return version;
-    const { line } = await findLine(lineId);
-    throw new DomainError(
-      'not-found',
-      `${line.code} has no route yet${line.planProblem ? `: ${line.planProblem}` : line.artwork ? ': it is being planned.' : ': it has no artwork.'}`,
-    );
+  /** The route a line is made by as it now stands. */
+  async current(lineId: string): Promise<RouteVersion> {
+    return (await this.wholeCurrent(lineId)).version;
   }
 
-  /** Plans a line that is new or changed; what stands in the way becomes the line's own words. */
-  async function planInBackground(lineId: string): Promise<void> {
-    const { line, isCancelled } = await findLine(lineId);
-    if (line.state !== 'planning' || isCancelled) return;
-    try {
-      const former = await routes.latest(lineId);
-      const planned = await planner.plan(line, former?.overrides ?? [], 'drop-lost');
-      await db.transaction(async (tx) => {
-        if (!former || !isSame(former, planned)) await routes.insert(planned, tx);
-        await setLineState(lineId, 'ready', null, tx);
-      });
-    } catch (error) {
-      const problem = asRefusal(error);
-      if (!problem) throw error;
-      await setLineState(lineId, 'failed', problem.message, db);
-    }
+  /** The same with what it was planned from. */
+  async wholeCurrent(lineId: string): Promise<WholeVersion> {
+    const whole = await this.needs.routes.whole(lineId, null);
+    if (whole) return whole;
+    const { line } = await this.needs.findLine(lineId);
+    throw new DomainError('not-found', `${line.code} has no route yet${whyNoRoute(line)}`);
+  }
+
+  versions(lineId: string): Promise<RouteVersion[]> {
+    return this.needs.routes.versions(lineId);
   }
 
   /** Plans a new version with a person's own values, and keeps it. */
-  async function replan(lineId: string, { overrides, basedOn }: RoutePlanInput): Promise<RouteVersion> {
-    const { line } = await findLine(lineId);
-    const former = await latest(lineId);
-    refuseStale(line, former, basedOn);
+  async replan(lineId: string, { overrides, basedOn }: RoutePlanInput): Promise<RouteVersion> {
+    const { line } = await this.needs.findLine(lineId);
+    const former = await this.needs.routes.latest(lineId);
+    refuseStale(line, former?.version, basedOn);
     refuseRun(line);
-    const planned = await planner.plan(line, overrides, 'refuse-lost');
-    if (!isSame(former, planned)) await db.transaction((tx) => routes.insert(planned, tx));
-    return latest(lineId);
+    const made = await this.needs.planner.plan(line, overrides, 'refuse-lost');
+    await this.needs.db.transaction(async (tx) => this.keep(line, former, made, tx));
+    return this.current(lineId);
   }
 
   /** Has a line printed from other steps, white or width: planned first, so that what cannot be planned changes nothing. */
-  async function prepare(lineId: string, input: PreparationInput): Promise<RouteVersion> {
+  async prepare(lineId: string, input: PreparationInput): Promise<RouteVersion> {
+    const { db, routes, planner, findLine, keepPreparation, lines } = this.needs;
     const { line } = await findLine(lineId);
     if (!line.artwork) throw new DomainError('not-now', `${line.code} has no artwork to make ready.`);
     const artworkId = line.artwork.id;
     const former = await routes.latest(lineId);
-    refuseStale(line, former, input.basedOn);
+    refuseStale(line, former?.version, input.basedOn);
     refuseRun(line);
     const { steps, white, widthMm, overrides } = input;
-    const made = { id: '', artworkId, number: 0, steps, white, byName: input.by, createdAt: '' };
-    const planned = await planner.plan({ ...line, widthMm, preparation: made }, overrides, 'refuse-lost');
+    const preparation = { id: '', artworkId, number: 0, steps, white, byName: input.by, createdAt: '' };
+    const made = await planner.plan({ ...line, widthMm, preparation }, overrides, 'refuse-lost');
     const isUntouched = steps.length === 0 && Object.keys(white).length === 0;
     await db.transaction(async (tx) => {
       const preparationId = isUntouched ? null : await keepPreparation(artworkId, input, tx);
-      await setPreparation(lineId, preparationId, widthMm, tx);
-      if (!former || !isSame(former, planned)) await routes.insert(planned, tx);
-      await setLineState(lineId, 'ready', null, tx);
+      const row = await this.keep(line, former, made, tx);
+      await lines.writePreparation(row, preparationId, widthMm, tx);
     });
-    return latest(lineId);
+    return this.current(lineId);
   }
 
-  /** Plans every route anew that is not on the floor yet, and says what came out differently and where. */
-  async function replanDrafts(): Promise<ReplanReport> {
-    const replanned: Replanned[] = [];
-    let unchanged = 0;
-    const drafts = await routes.draftLines();
-    for (const lineId of drafts.slice(0, AT_ONCE)) {
-      const change = await replanDraft(lineId);
-      if (change) replanned.push(change);
-      else unchanged++;
-    }
-    const later = drafts.slice(AT_ONCE);
-    for (const lineId of later) {
-      await setLineState(lineId, 'planning', null, db);
-      await askForPlan(lineId);
-    }
-    return { replanned, unchanged, queued: later.length };
-  }
-
-  async function replanDraft(lineId: string): Promise<Replanned | null> {
-    const { line, customer } = await findLine(lineId);
-    const about = { lineId, code: line.code, customer };
-    const former = await routes.latest(lineId);
-    try {
-      const planned = await planner.plan(line, former?.overrides ?? [], 'drop-lost');
-      if (former && isSame(former, planned) && line.state === 'ready') return null;
-      await db.transaction(async (tx) => {
-        if (!former || !isSame(former, planned)) await routes.insert(planned, tx);
-        await setLineState(lineId, 'ready', null, tx);
-      });
-      const { number } = await latest(lineId);
-      const differences = former
-        ? [...compareRoutes(former.route, planned.route), ...costs(former, planned)]
-        : [];
-      return { ...about, problem: null, number, differences };
-    } catch (error) {
-      const problem = asRefusal(error);
-      if (!problem) throw error;
-      if (line.state === 'failed' && line.planProblem === problem.message) return null;
-      await setLineState(lineId, 'failed', problem.message, db);
-      return { ...about, problem: problem.message, number: null, differences: [] };
-    }
-  }
-
-  async function lineJob(lineId: string): Promise<{ line: OrderLine; artworkId: string; job: ArtJob }> {
+  /** How a version's print was measured and is separated: as it was planned; of an old version as near as can be told. */
+  async printOf(
+    lineId: string,
+    wished: number | null,
+  ): Promise<{ line: OrderLine; art: PlanInput['art']; isAsPlanned: boolean }> {
+    const { routes, planner, findLine } = this.needs;
     const { line } = await findLine(lineId);
     if (!line.artwork) throw new DomainError('not-found', `${line.code} has no artwork.`);
-    const overrides = (await routes.latest(lineId))?.overrides ?? [];
-    const { artworkId, job } = await planner.artJob(asPlanned(line), overrides);
-    return { line, artworkId, job };
+    const whole = await routes.whole(lineId, wished);
+    if (wished !== null && !whole)
+      throw new DomainError('not-found', `${line.code} has no version ${wished}.`);
+    if (whole?.input) return { line, art: whole.input.art, isAsPlanned: true };
+    const overrides = whole?.version.overrides ?? (await routes.latest(lineId))?.version.overrides ?? [];
+    return { line, art: await planner.artOf(asPlanned(line), overrides), isAsPlanned: false };
   }
 
-  async function lineFigures(lineId: string): Promise<ArtFigures> {
-    const { artworkId, job } = await lineJob(lineId);
-    return planner.measured(artworkId, job);
+  async lineFigures(lineId: string): Promise<ArtFigures> {
+    const { art } = await this.printOf(lineId, null);
+    return this.needs.planner.measured(art.artworkId, art.job);
   }
 
-  /** All that a line's newest route is planned from: the same for browser, script and server. */
-  async function lineDocument(lineId: string): Promise<LineDocument> {
+  /** All that a line's route is planned from: what was kept with it, or what it would be planned from now. */
+  async lineDocument(lineId: string): Promise<LineDocument> {
+    const { routes, planner, findLine } = this.needs;
+    const whole = await routes.whole(lineId, null);
+    if (whole?.input) return whole.input.document;
     const { line } = await findLine(lineId);
-    return planner.document(asPlanned(line), (await routes.latest(lineId))?.overrides ?? []);
+    const overrides = (await routes.latest(lineId))?.version.overrides ?? [];
+    return (await planner.draw(asPlanned(line), overrides)).document;
   }
 
   /** Lines of the same process that were run, to copy from; those of the same garment first. */
-  async function provenLines(lineId: string): Promise<ProvenLine[]> {
-    const { line } = await findLine(lineId);
-    const proven = await routes.provenLines(line.process, lineId);
+  async provenLines(lineId: string): Promise<ProvenLine[]> {
+    const { line } = await this.needs.findLine(lineId);
+    const proven = await this.needs.provenLines(line.process, lineId);
     const isSameStyle = ({ styleId }: ProvenLine): number => (styleId === line.styleId ? 0 : 1);
     return proven.sort((p, q) => isSameStyle(p) - isSameStyle(q));
   }
 
-  return {
-    latest,
-    provenLines,
-    versions: routes.versions,
-    planInBackground,
-    replan,
-    prepare,
-    replanDrafts,
-    lineJob,
-    lineFigures,
-    lineDocument,
-  };
+  /** Keeps a plan a person made while looking at a line, if the line is still what they saw. */
+  private async keep(
+    seen: OrderLine,
+    former: WholeVersion | undefined,
+    made: NewRouteVersion,
+    tx: Tx,
+  ): Promise<LineRow> {
+    const { lines, routes, now } = this.needs;
+    const row = await lines.lock(seen.id, tx);
+    if (!row || row.state !== seen.state || row.routeNumber !== seen.routeNumber)
+      throw new DomainError(
+        'stale-version',
+        `Someone changed ${seen.code} meanwhile. Look at it, then change it again.`,
+        { current: former?.version },
+      );
+    const number =
+      former && isSamePlan(former, made)
+        ? former.version.number
+        : await routes.insert(made, { generation: row.generation + 1, at: new Date(now()) }, tx);
+    await lines.plannedByHand(row, number, tx);
+    return row;
+  }
 }
 
-/** Cost per piece, where it moved by a cent or more. */
-function costs({ cost: before }: RouteVersion, { cost: after }: NewRouteVersion): Replanned['differences'] {
-  return Math.abs(before.totalCents - after.totalCents) < 1
-    ? []
-    : [
-        {
-          operation: 'Cost',
-          what: 'per piece',
-          before: formatMoney(before.totalCents),
-          after: formatMoney(after.totalCents),
-        },
-      ];
+function whyNoRoute({ planProblem, artwork }: OrderLine): string {
+  if (planProblem !== null) return `: ${planProblem}`;
+  return artwork ? ': it is being planned.' : ': it has no artwork.';
 }
 
 function refuseStale(line: OrderLine, former: RouteVersion | undefined, basedOn: number | null): void {
-  if ((former?.number ?? null) === basedOn) return;
+  if ((former?.number ?? null) === basedOn && line.state !== 'planning') return;
   throw new DomainError(
     'stale-version',
-    `${line.code} has had version ${former?.number ?? 1} meanwhile. Look at it, then change it again.`,
+    line.state === 'planning'
+      ? `${line.code} is being planned anew. Look at what comes out, then change it.`
+      : `${line.code} has had version ${former?.number ?? 1} meanwhile. Look at it, then change it again.`,
     { current: former },
   );
 }
@@ -229,21 +175,4 @@ function refuseRun({ code, state }: OrderLine): void {
       'not-now',
       `${code} is ${state === 'done' ? 'done' : 'on the floor'}: its route stays as it was run.`,
     );
-}
-
-function isSame(former: RouteVersion, planned: NewRouteVersion): boolean {
-  const canonical = ({ route, cost, overrides, pieces }: NewRouteVersion): string =>
-    JSON.stringify(sorted([route, cost, overrides, pieces]));
-  return canonical(former) === canonical(planned);
-}
-
-/** The database keeps no field order, so compare with fields sorted. */
-function sorted(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sorted);
-  if (value === null || typeof value !== 'object') return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .sort(([p], [q]) => (p < q ? -1 : 1))
-      .map(([key, inner]) => [key, sorted(inner)]),
-  );
 }

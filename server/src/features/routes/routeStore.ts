@@ -1,93 +1,154 @@
-import { randomUUID } from 'node:crypto';
-import { readCost, readRoute } from '@saltflat/contract';
-import type { ProvenLine, RouteVersion } from '@saltflat/contract';
-import type { Process } from '@saltflat/core/route';
-import type { Database } from '../../db/connection.ts';
+import { createHash, randomUUID } from 'node:crypto';
+import { ROUTE_FORMAT, putTogether, readStoredRoute, takeApart } from '@saltflat/contract';
+import type { LineDocument, PlanInput, RouteVersion, ShopFacts } from '@saltflat/contract';
+import type { Database, Tx } from '../../db/connection.ts';
+import type { RouteRow } from '../../db/models/index.ts';
+import { Memory } from '../../memory.ts';
 
-const LATELY = 3000; // pieces looked back at: what a shop did years ago says little of today
-
-export type RouteStore = ReturnType<typeof routeStore>;
-export type NewRouteVersion = Pick<RouteVersion, 'lineId' | 'route' | 'cost' | 'overrides' | 'pieces'>;
-
-interface RouteRow extends Omit<RouteVersion, 'createdAt'> {
-  createdAt: Date;
+/** A route as it was planned, with all it was planned from. */
+export interface NewRouteVersion extends Pick<
+  RouteVersion,
+  'lineId' | 'route' | 'cost' | 'overrides' | 'pieces'
+> {
+  document: LineDocument;
+  planner: number;
+  art: PlanInput['art'];
 }
 
-const COLUMNS = `id, line_id as "lineId", number, created_at as "createdAt", document as route, cost, overrides, pieces`;
-const toVersion = (row: RouteRow): RouteVersion => ({
-  ...row,
-  route: readRoute(row.route),
-  cost: readCost(row.cost),
-  createdAt: row.createdAt.toISOString(),
-});
+/** A version with what it was planned from; `null` where that was not kept yet. */
+export interface WholeVersion {
+  version: RouteVersion;
+  input: { document: LineDocument; art: PlanInput['art'] } | null;
+}
+
+const FACTS_KEPT = 40; // some tens of kilobytes each
+const NEWEST_FIRST = [['number', 'desc']] as [string, string][]; // prettier-ignore
 
 /** Versions of routes: written once, never changed. */
-export function routeStore(db: Database) {
-  const versions = async (lineId: string): Promise<RouteVersion[]> =>
-    (
-      await db.rows<RouteRow>(
-        `select ${COLUMNS} from route_version where line_id = $1 order by number desc`,
-        [lineId],
-      )
-    ).map(toVersion);
+export class RouteStore {
+  /** Facts stand under their own content: once read, they are known. */
+  private readonly facts = new Memory<ShopFacts>(FACTS_KEPT);
+
+  constructor(private readonly db: Database) {}
+
+  /** Every version of a line, newest first. */
+  async versions(lineId: string): Promise<RouteVersion[]> {
+    const [rows, current] = await Promise.all([
+      this.db.models.routes.findAll({ where: { lineId }, order: NEWEST_FIRST, raw: true }),
+      this.currentNumber(lineId),
+    ]);
+    return rows.map((row) => toVersion(row, current));
+  }
+
+  /** The last version there was, whether the line is still made by it or not. */
+  async latest(lineId: string): Promise<WholeVersion | undefined> {
+    const where = { lineId };
+    const row = await this.db.models.routes.findOne({ where, order: NEWEST_FIRST, raw: true });
+    return row
+      ? { version: toVersion(row, await this.currentNumber(lineId)), input: await this.inputOf(row) }
+      : undefined;
+  }
+
+  /** A version by its number with its input; without a number the one the line is made by. */
+  async whole(lineId: string, wished: number | null, tx?: Tx): Promise<WholeVersion | undefined> {
+    const current = await this.currentNumber(lineId);
+    const number = wished ?? current;
+    if (number === null) return undefined;
+    const row = await this.db.models.routes.findOne({
+      where: { lineId, number },
+      raw: true,
+      transaction: tx ?? null,
+    });
+    return row ? { version: toVersion(row, current), input: await this.inputOf(row, tx) } : undefined;
+  }
+
+  /** What a run needs to know of the version it is made by. */
+  async startable(
+    lineId: string,
+    number: number,
+    tx: Tx,
+  ): Promise<{ id: string; process: RouteRow['process']; pieces: number }> {
+    const row = await this.db.models.routes.findOne({
+      attributes: ['id', 'process', 'pieces'],
+      where: { lineId, number },
+      raw: true,
+      transaction: tx,
+      rejectOnEmpty: true,
+    });
+    return { id: row.id, process: row.process, pieces: row.pieces };
+  }
+
+  /** Keeps a version under the line's next number. The line's order is locked: numbers are given out one at a time. */
+  async insert(made: NewRouteVersion, how: { generation: number; at: Date }, tx: Tx): Promise<number> {
+    const { routes } = this.db.models;
+    const { lineId, route, cost, overrides, pieces, document, planner, art } = made;
+    const { line, facts } = takeApart(document);
+    const last = await routes.max<number | null, RouteRow>('number', { where: { lineId }, transaction: tx });
+    const number = (last ?? 0) + 1;
+    await routes.create(
+      {
+        id: randomUUID(),
+        lineId,
+        number,
+        generation: how.generation,
+        format: ROUTE_FORMAT,
+        process: route.process,
+        document: route,
+        cost,
+        overrides,
+        pieces,
+        input: { format: 1, planner, line, art },
+        factsSha256: await this.keepFacts(facts, tx),
+        createdAt: how.at,
+      },
+      { transaction: tx },
+    );
+    return number;
+  }
+
+  private async inputOf({ input, factsSha256 }: RouteRow, tx?: Tx): Promise<WholeVersion['input']> {
+    if (!input || factsSha256 === null) return null;
+    return { document: putTogether(input.line, await this.readFacts(factsSha256, tx)), art: input.art };
+  }
+
+  private async readFacts(sha256: string, tx?: Tx): Promise<ShopFacts> {
+    const known = this.facts.get(sha256);
+    if (known) return known;
+    const { facts } = this.db.models;
+    const row = await facts.findByPk(sha256, { raw: true, transaction: tx ?? null, rejectOnEmpty: true });
+    this.facts.put(sha256, row.document);
+    return row.document;
+  }
+
+  private async currentNumber(lineId: string): Promise<number | null> {
+    const line = await this.db.models.lines.findByPk(lineId, { attributes: ['routeNumber'], raw: true });
+    return line?.routeNumber ?? null;
+  }
+
+  /** Facts are kept once, by their content. */
+  private async keepFacts(facts: ShopFacts, tx: Tx): Promise<string> {
+    const document = JSON.parse(JSON.stringify(facts)) as ShopFacts;
+    const sha256 = createHash('sha256').update(JSON.stringify(document)).digest('hex');
+    await this.db.models.facts.bulkCreate([{ sha256, document }], {
+      ignoreDuplicates: true,
+      transaction: tx,
+    });
+    return sha256;
+  }
+}
+
+function toVersion(row: RouteRow, current: number | null): RouteVersion {
+  const { id, lineId, number, overrides, pieces, createdAt, input } = row;
+  const read = readStoredRoute(row.format, { route: row.document, cost: row.cost });
   return {
-    versions,
-    latest: async (lineId: string): Promise<RouteVersion | undefined> => {
-      const row = await db.row<RouteRow>(
-        `select ${COLUMNS} from route_version where line_id = $1 order by number desc limit 1`,
-        [lineId],
-      );
-      return row && toVersion(row);
-    },
-    /** Lines whose route is a draft still: planned, or refused, but not on the floor. */
-    draftLines: async (): Promise<string[]> =>
-      (
-        await db.rows<{ id: string }>(
-          `select l.id from order_line l join customer_order o on o.id = l.order_id
-           where l.state in ('ready', 'failed') and l.removed_at is null and o.cancelled_at is null and l.artwork_id is not null
-           order by o.due_at, l.position`,
-        )
-      ).map(({ id }) => id),
-    /** Lines run to the end by a process, with how they came out; the most pieces first. */
-    provenLines: async (process: Process, exceptLineId: string): Promise<ProvenLine[]> =>
-      db.rows<ProvenLine>(
-        `select r.line_id as "lineId", max('K-' || o.number) as code, max(k.name) as customer, max(c.name || ' ' || s.name) as garment,
-           max(s.id::text) as "styleId", count(*)::int as pieces, count(*) filter (where x.verdict = 'good')::int as good,
-           max(v.number)::int as "routeNumber"
-         from (select verdict, run_id from outcome order by at desc limit ${LATELY}) x
-         join run r on r.id = x.run_id join route_version v on v.id = r.route_version_id join order_line l on l.id = r.line_id
-         join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
-         join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id
-         where v.document ->> 'process' = $1 and r.line_id <> $2 and r.finished_at is not null
-         group by r.line_id order by count(*) filter (where x.verdict = 'good') desc, max(o.number) desc limit 30`,
-        [process, exceptLineId],
-      ),
-    /** Of the pieces that came out last: how many by a process, and how many of them were not good. */
-    spoilage: async (process: Process): Promise<{ inspected: number; spoiled: number }> =>
-      (await db.row<{ inspected: number; spoiled: number }>(
-        `select count(*)::int as inspected, count(*) filter (where x.verdict <> 'good')::int as spoiled
-         from (select verdict, run_id from outcome order by at desc limit ${LATELY}) x
-         join run r on r.id = x.run_id join route_version v on v.id = r.route_version_id
-         where v.document ->> 'process' = $1`,
-        [process],
-      )) ?? { inspected: 0, spoiled: 0 },
-    insert: async (
-      { lineId, route, cost, overrides, pieces }: NewRouteVersion,
-      tx: Database,
-    ): Promise<void> => {
-      await tx.rows(`select id from order_line where id = $1 for update`, [lineId]); // numbers are given out one at a time
-      await tx.rows(
-        `insert into route_version (id, line_id, number, document, cost, overrides, pieces)
-         values ($1, $2, (select coalesce(max(number), 0) + 1 from route_version where line_id = $2), $3, $4, $5, $6) returning id`,
-        [
-          randomUUID(),
-          lineId,
-          JSON.stringify(route),
-          JSON.stringify(cost),
-          JSON.stringify(overrides),
-          pieces,
-        ],
-      );
-    },
+    id,
+    lineId,
+    number,
+    createdAt: createdAt.toISOString(),
+    isCurrent: number === current,
+    hasInput: input !== null,
+    ...read,
+    overrides,
+    pieces,
   };
 }

@@ -1,4 +1,4 @@
+export { OutcomeStore } from './outcomeStore.ts';
 export { runEndpoints } from './runEndpoints.ts';
-export { createRunService } from './runService.ts';
-export type { RunService } from './runService.ts';
-export { runStore } from './runStore.ts';
+export { RunService } from './runService.ts';
+export { RunStore } from './runStore.ts';

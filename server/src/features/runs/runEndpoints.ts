@@ -1,11 +1,27 @@
-import { Run, RunEvents, RunQuery, RunStart } from '@saltflat/contract';
+import {
+  Run,
+  RunEvents,
+  RunHead,
+  RunNews,
+  RunNewsQuery,
+  RunQuery,
+  RunReceipt,
+  RunStart,
+} from '@saltflat/contract';
+import { Type } from 'typebox';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import type { RunService } from './runService.ts';
 
 export const runEndpoints = (runs: RunService): Endpoint[] => [
   endpoint(
-    { method: 'get', path: '/runs', summary: 'Runs on the floor or finished, newest first', query: RunQuery },
+    {
+      method: 'get',
+      path: '/runs',
+      summary: 'Runs on the floor or finished, newest first',
+      query: RunQuery,
+      answer: Type.Array(RunHead),
+    },
     ({ query }) => runs.list(query.state),
   ),
   endpoint(
@@ -25,11 +41,21 @@ export const runEndpoints = (runs: RunService): Endpoint[] => [
   ),
   endpoint(
     {
+      method: 'get',
+      path: '/runs/:id/events',
+      summary: 'Events of a run that arrived after as many as are known',
+      query: RunNewsQuery,
+      answer: RunNews,
+    },
+    ({ params, query }) => runs.news(params.id ?? '', query.after),
+  ),
+  endpoint(
+    {
       method: 'post',
       path: '/runs/:id/events',
-      summary: 'Keep events; sending one twice is harmless',
+      summary: 'Keep events; sending one twice is harmless. The answer says how far the server has come',
       body: RunEvents,
-      answer: Run,
+      answer: RunReceipt,
     },
     ({ params, body }) => runs.append(params.id ?? '', body.events),
   ),

@@ -1,93 +1,185 @@
 import { DomainError } from '@saltflat/contract';
-import type { OrderLine, RouteVersion, Run, RunEventInput } from '@saltflat/contract';
+import type {
+  ComparisonAnswer,
+  Run,
+  RunEventInput,
+  RunHead,
+  RunNews,
+  RunReceipt,
+  StoredEvent,
+} from '@saltflat/contract';
 import { deriveRun } from '@saltflat/core/run';
-import type { Database } from '../../db/connection.ts';
+import type { RunState } from '@saltflat/core/run';
+import { UniqueConstraintError } from 'sequelize';
+import type { Database, Tx } from '../../db/connection.ts';
+import type { LineRow, RunRow } from '../../db/models/index.ts';
+import { checkEvent, newEvents } from './checkEvent.ts';
+import type { OutcomeStore } from './outcomeStore.ts';
 import { projectOutcomes } from './projectOutcomes.ts';
+import { createRunMemory } from './runMemory.ts';
+import type { KnownRun } from './runMemory.ts';
+import { readRunHead, readRunHeads } from './runReads.ts';
 import type { RunStore } from './runStore.ts';
+
+interface StartableVersion {
+  id: string;
+  process: RunRow['process'];
+  pieces: number;
+}
 
 interface Needs {
   db: Database;
   runs: RunStore;
-  findLine: (lineId: string) => Promise<{ line: OrderLine; isCancelled: boolean }>;
-  latestRoute: (lineId: string) => Promise<RouteVersion>;
-  setLineState: (
-    lineId: string,
-    state: OrderLine['state'],
-    planProblem: string | null,
-    tx: Database,
-  ) => Promise<void>;
+  outcomes: OutcomeStore;
+  findVersion: (lineId: string, number: number, tx: Tx) => Promise<StartableVersion>;
+  lines: {
+    start: (lineId: string, tx: Tx) => Promise<{ line: LineRow; routeNumber: number }>;
+    finish: (lineId: string, tx: Tx) => Promise<void>;
+    reopen: (lineId: string, tx: Tx) => Promise<void>;
+  };
+  now: () => number;
 }
 
-export type RunService = ReturnType<typeof createRunService>;
+const MOST_RUNS = 60;
 
-export function createRunService({ db, runs, findLine, latestRoute, setLineState }: Needs) {
-  async function get(id: string, on?: Database): Promise<Run> {
-    const run = await runs.find(id, on);
-    if (!run) throw new DomainError('not-found', `There is no run ${id.slice(0, 8)}.`);
-    return run;
+/** Lines on the floor, and what happens to them there. */
+export class RunService {
+  private readonly memory = createRunMemory();
+
+  constructor(private readonly needs: Needs) {}
+
+  list(state?: 'active' | 'finished'): Promise<RunHead[]> {
+    return readRunHeads(this.needs.db, state ?? 'any', MOST_RUNS);
   }
 
-  /** Puts a line on the floor with its newest route. */
-  async function start(lineId: string, by: string): Promise<Run> {
-    const { line, isCancelled } = await findLine(lineId);
-    if (isCancelled) throw new DomainError('not-now', `${line.code} is cancelled. Restore its order first.`);
-    if (line.state !== 'ready')
-      throw new DomainError(
-        'not-now',
-        `${line.code} cannot start: ${WHY_NOT[line.state] ?? 'it has no route'}.`,
-      );
-    const version = await latestRoute(lineId);
+  async get(id: string): Promise<Run> {
+    const { eventCount, ...head } = (await readRunHead(this.needs.db, id)) ?? missing(id);
+    const { route, events } = await this.known(id, eventCount);
+    return { ...head, route, events };
+  }
+
+  /** What happened on a run after so many events. */
+  async news(id: string, after: number): Promise<RunNews> {
+    const { runs } = this.needs;
+    const standing = await runs.standing(id);
+    if (!standing) return missing(id);
+    const { eventCount, finishedAt } = standing;
+    const events = after < eventCount ? await runs.events(id, after) : [];
+    return { runId: id, eventCount, finishedAt: finishedAt?.toISOString() ?? null, events };
+  }
+
+  /** Puts a line on the floor with the route it is made by. */
+  async start(lineId: string, by: string): Promise<Run> {
+    const { db, runs, lines, findVersion, now } = this.needs;
     const id = await db.transaction(async (tx) => {
-      const made = await runs.insert({ lineId, routeVersionId: version.id, pieces: line.pieces, by }, tx);
-      await setLineState(lineId, 'running', null, tx);
-      return made;
+      const { routeNumber } = await lines.start(lineId, tx);
+      const { id: routeVersionId, process, pieces } = await findVersion(lineId, routeNumber, tx);
+      return runs.insert({ lineId, routeVersionId, process, pieces, by, at: new Date(now()) }, tx);
     });
-    return get(id);
+    return this.get(id);
   }
 
-  /** Keeps events and brings what is derived from them up to date. All of them are kept, or none. */
-  async function append(runId: string, events: readonly RunEventInput[]): Promise<Run> {
-    for (const event of events) refuseHollow(event);
-    await db.transaction(async (tx) => {
-      if (!(await runs.lock(runId, tx))) await get(runId, tx);
-      for (const event of events) await runs.insertEvent(runId, event, tx);
-      const run = await get(runId, tx);
-      const state = deriveRun({ operations: run.route.operations, pieces: run.pieces }, run.events);
-      await runs.project(runId, projectOutcomes(run.route, state), state.finishedAt, tx);
-      const isDone = state.finishedAt !== null;
-      if (isDone !== (run.finishedAt !== null))
-        await setLineState(run.lineId, isDone ? 'done' : 'running', null, tx);
-    });
-    return get(runId);
+  /** Keeps events and brings what follows from them up to date. All of them are kept, or none. */
+  async append(runId: string, events: readonly RunEventInput[]): Promise<RunReceipt> {
+    try {
+      return await this.needs.db.transaction((tx) => this.appendIn(runId, events, tx));
+    } catch (error) {
+      this.memory.forget(runId); // what was added to it may not be there
+      if (!(error instanceof UniqueConstraintError)) throw error;
+      const message = 'One of these events is another run’s already. Reload the page to go on.';
+      throw new DomainError('invalid-input', message, {}, { cause: error });
+    }
   }
 
-  return { get, list: runs.list, start, append };
+  /** Machines that a run is on at this moment, with the line it is for. */
+  async takenMachines(): Promise<ComparisonAnswer['taken']> {
+    const heads = await this.list('active');
+    const known = await Promise.all(heads.map(async ({ id, eventCount }) => this.known(id, eventCount)));
+    return known.flatMap(({ head, route, events }) => {
+      const { steps } = deriveRun({ operations: route.operations, pieces: head.pieces }, events);
+      const machines = steps
+        .filter(({ status }) => status === 'running')
+        .map(({ operation }) => route.operations.find(({ id }) => id === operation)?.machine ?? null);
+      return [...new Set(machines)].flatMap((machine) =>
+        machine === null ? [] : [{ machine, code: head.code }],
+      );
+    });
+  }
+
+  private async appendIn(runId: string, sent: readonly RunEventInput[], tx: Tx): Promise<RunReceipt> {
+    const { runs, now } = this.needs;
+    const row = await runs.lock(runId, tx);
+    if (!row) return missing(runId);
+    for (const event of sent) checkEvent(event, now(), row.createdAt.getTime());
+    const known = await this.known(runId, row.eventCount, tx);
+    const added = newEvents(known.events, sent);
+    if (added.length === 0) return receipt(row);
+    const serverAt = new Date(now());
+    await runs.insertEvents(
+      added.map(({ at, deviceAt, by, ...event }, i) => ({
+        ...event,
+        runId,
+        place: row.eventCount + i + 1,
+        at: new Date(at),
+        deviceAt: new Date(deviceAt),
+        serverAt,
+        byName: by,
+      })),
+      tx,
+    );
+    await this.follow(row, { ...known, events: [...known.events, ...added.map(asStored)] }, tx);
+    return receipt(row);
+  }
+
+  /** Brings the outcomes, the run and its line to what the events now say. */
+  private async follow(row: RunRow, known: KnownRun, tx: Tx): Promise<void> {
+    const { outcomes } = this.needs;
+    const { head, route, events } = known;
+    const wasDone = row.finishedAt !== null;
+    const state = deriveRun({ operations: route.operations, pieces: row.pieces }, events);
+    const after = projectOutcomes(route, state);
+    await outcomes.project(row, head, { before: known.outcomes, after }, tx);
+    await outcomes.note(row, events.length, state, tx);
+    await this.passLine(row.lineId, wasDone, state, tx);
+    this.memory.put(row.id, { head, route, events, outcomes: after });
+  }
+
+  private async passLine(lineId: string, wasDone: boolean, { finishedAt }: RunState, tx: Tx): Promise<void> {
+    const isDone = finishedAt !== null;
+    if (isDone && !wasDone) await this.needs.lines.finish(lineId, tx);
+    if (!isDone && wasDone) await this.needs.lines.reopen(lineId, tx);
+  }
+
+  /** A run with all its events so far: as remembered, with what others added since. */
+  private async known(runId: string, eventCount: number, tx?: Tx): Promise<KnownRun> {
+    const { db, runs } = this.needs;
+    const remembered = this.memory.get(runId);
+    if (remembered?.events.length === eventCount) return remembered;
+    const head = remembered?.head ?? (await readRunHead(db, runId, tx)) ?? missing(runId);
+    const route = remembered?.route ?? (await runs.route(runId, tx)) ?? missing(runId);
+    const former = remembered?.events ?? [];
+    const events =
+      former.length < eventCount
+        ? [...former, ...(await runs.events(runId, former.length, tx))]
+        : await runs.events(runId, 0, tx);
+    const state = deriveRun({ operations: route.operations, pieces: head.pieces }, events);
+    const known = { head, route, events, outcomes: projectOutcomes(route, state) };
+    this.memory.put(runId, known);
+    return known;
+  }
 }
 
-const WHY_NOT: Partial<Record<OrderLine['state'], string>> = {
-  'needs-art': 'it has no artwork',
-  planning: 'its route is still being planned',
-  failed: 'its route could not be planned',
-  running: 'it is on the floor already',
-  done: 'it is done',
-};
+const receipt = ({ id, eventCount, finishedAt }: RunRow): RunReceipt => ({
+  runId: id,
+  eventCount,
+  finishedAt: finishedAt?.toISOString() ?? null,
+});
 
-/** Each kind needs its own facts; without them the event would say nothing. */
-function refuseHollow({ kind, step, payload }: RunEventInput): void {
-  const missing =
-    kind === 'reading-taken' && !payload.reading
-      ? 'reading'
-      : kind === 'piece-inspected' && !payload.inspection
-        ? 'inspection'
-        : kind === 'problem-raised' && !payload.problem
-          ? 'problem'
-          : kind === 'undone' && !payload.eventId
-            ? 'eventId'
-            : null;
-  if (missing !== null) throw hollow(`/payload/${missing}`, `An event “${kind}” needs its ${missing}.`);
-  if (step === null && !['undone', 'problem-raised', 'problem-cleared'].includes(kind))
-    throw hollow('/step', `An event “${kind}” needs a step.`);
+const asStored = ({ deviceAt: _device, at, ...event }: RunEventInput): StoredEvent => ({
+  ...event,
+  at: new Date(at).toISOString(),
+});
+
+function missing(id: string): never {
+  throw new DomainError('not-found', `There is no run ${id.slice(0, 8)}.`);
 }
-
-const hollow = (path: string, message: string): DomainError =>
-  new DomainError('invalid-input', message, { fields: [{ path, message }] });

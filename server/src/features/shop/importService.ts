@@ -1,73 +1,100 @@
 import { DomainError } from '@saltflat/contract';
-import type { Catalogue, ImportLine, ImportReport, ReplanReport, ShopList } from '@saltflat/contract';
-import type { Database } from '../../db/connection.ts';
-import { readTable, recordDifferences, recordsOf } from './shopTables.ts';
+import type { Catalogue, ImportLine, ImportReport, ShopChanged, ShopList } from '@saltflat/contract';
+import type { HouseMethods } from '@saltflat/core/route';
+import type { Tx } from '../../db/connection.ts';
+import type { BlankStore } from './blankStore.ts';
+import type { EquipmentStore } from './equipmentStore.ts';
+import type { SettingStore } from './settingStore.ts';
+import { readTable, recordDifferences } from './shopTables.ts';
 import type { ReadLine, ShopRecord } from './shopTables.ts';
-import type { ShopStore } from './shopStore.ts';
+
+type Records = Pick<Catalogue, 'styles' | 'materials' | 'machines'>;
 
 interface Needs {
-  shop: ShopStore;
+  blanks: BlankStore;
+  equipment: EquipmentStore;
+  settings: SettingStore;
   readCatalogue: () => Promise<Catalogue>;
-  replanDrafts: () => Promise<ReplanReport>;
+  /** Records out of use: their names are taken. */
+  readRetired: () => Promise<Records>;
+  change: (write: (tx: Tx) => Promise<{ id: null; version: null }>) => Promise<ShopChanged>;
 }
 
-export type ImportService = ReturnType<typeof createImportService>;
-
-/** What is there under a name: its identity and version, and itself as a record. */
+/** What is there under a name: its identity and version, itself as a record, and whether it is out of use. */
 interface Known {
   id: string | null;
   version: number;
   record: object;
+  isRetired: boolean;
 }
+type Shop = Catalogue & { retired: Records };
 
 /** Takes lists in: says first what would change, and changes all of it or nothing. */
-export function createImportService({ shop, readCatalogue, replanDrafts }: Needs) {
-  async function bringIn(
+export class ImportService {
+  constructor(private readonly needs: Needs) {}
+
+  async bringIn(
     list: ShopList,
     format: 'csv' | 'json',
     text: string,
     isDryRun: boolean,
   ): Promise<ImportReport> {
     const read = readTable(list, format, text);
-    const catalogue = await readCatalogue();
-    const lines = read.map((line, i) => judged(list, catalogue, line, read.slice(0, i)));
+    const shop: Shop = { ...(await this.needs.readCatalogue()), retired: await this.needs.readRetired() };
+    const lines = read.map((line, i) => judged(list, shop, line, read.slice(0, i)));
     const isRefused = lines.some(({ action }) => action === 'refuse');
-    if (isDryRun || isRefused) return { list, lines, isApplied: false, replanned: [] };
-    await shop.transaction(async (tx) => {
+    if (isDryRun || isRefused) return { list, lines, isApplied: false, changeId: null };
+    const { changeId } = await this.needs.change(async (tx) => {
       for (const [i, line] of read.entries())
         if ('found' in line && lines[i]?.action !== 'same')
-          await write(line.found, known(catalogue, line.found), tx);
+          await this.write(line.found, known(shop, line.found), tx);
+      return { id: null, version: null };
     });
-    const { replanned } = await replanDrafts();
-    return { list, lines, isApplied: true, replanned };
+    return { list, lines, isApplied: true, changeId };
   }
 
-  async function write(found: ShopRecord, former: Known | null, tx: Database): Promise<void> {
-    const isWritten = await (former?.id == null ? insert(found, former, tx) : update(found, former, tx));
+  private async write(found: ShopRecord, former: Known | null, tx: Tx): Promise<void> {
+    const isWritten = await (found.list === 'methods'
+      ? this.writeMethods(found.record, former, tx)
+      : former?.id == null
+        ? this.insert(found, tx)
+        : this.update(found, { ...former, id: former.id }, tx));
     if (!isWritten)
       throw new DomainError('stale-version', 'Someone changed the list meanwhile. Choose the file again.');
   }
 
-  async function insert(found: ShopRecord, former: Known | null, tx: Database): Promise<boolean> {
-    if (found.list === 'methods')
-      return shop.writeSetting('house', former?.version ?? 1, { ...former?.record, ...found.record }, tx);
-    if (found.list === 'blanks') await shop.insertBlank(found.record, tx);
-    else if (found.list === 'materials') await shop.insertMaterial(found.record, tx);
-    else await shop.insertMachine(found.record, tx);
+  private writeMethods(record: Partial<HouseMethods>, former: Known | null, tx: Tx): Promise<boolean> {
+    const document = { ...former?.record, ...record } as HouseMethods; // every method has a start
+    return this.needs.settings.write('house', former?.version ?? 1, document, tx);
+  }
+
+  private async insert(found: Exclude<ShopRecord, { list: 'methods' }>, tx: Tx): Promise<boolean> {
+    const { blanks, equipment } = this.needs;
+    if (found.list === 'blanks') await blanks.insert(found.record, tx);
+    else if (found.list === 'materials') await equipment.insertMaterial(found.record, tx);
+    else await equipment.insertMachine(found.record, tx);
     return true;
   }
 
-  async function update(found: ShopRecord, former: Known, tx: Database): Promise<boolean> {
-    const { id, version } = former;
-    if (id === null || found.list === 'methods') return insert(found, former, tx);
-    if (found.list === 'blanks')
-      return shop.updateBlank(id, version, withColourIds(found.record, former), tx);
+  private async update(
+    found: Exclude<ShopRecord, { list: 'methods' }>,
+    former: Known & { id: string },
+    tx: Tx,
+  ): Promise<boolean> {
+    const { blanks, equipment } = this.needs;
+    const seen = { id: former.id, version: former.version };
+    if (former.isRetired) {
+      const isBack = await (found.list === 'blanks'
+        ? blanks.setRetired(seen, null, tx)
+        : equipment.setRetired(found.list, seen, null, tx));
+      if (!isBack) return false;
+      seen.version++;
+    }
+    if (found.list === 'blanks') return blanks.update(seen, withColourIds(found.record, former), tx);
     return found.list === 'materials'
-      ? shop.updateMaterial(id, version, found.record, tx)
-      : shop.updateMachine(id, version, found.record, tx);
+      ? equipment.updateMaterial(seen, found.record, tx)
+      : equipment.updateMachine(seen, found.record, tx);
   }
-
-  return { bringIn };
 }
 
 /** Colours of the same name stay the ones order lines point at. */
@@ -82,20 +109,18 @@ function withColourIds<T extends { colours: { id?: string; name: string }[] }>(b
   };
 }
 
-function judged(
-  list: ShopList,
-  catalogue: Catalogue,
-  own: ReadLine,
-  before: readonly ReadLine[],
-): ImportLine {
+function judged(list: ShopList, shop: Shop, own: ReadLine, before: readonly ReadLine[]): ImportLine {
   const { line, name } = own;
   if ('problems' in own) return { line, name, action: 'refuse', notes: own.problems };
   const twin = before.find((other) => 'found' in other && isSameRecord(other.found, own.found));
   if (twin) return { line, name, action: 'refuse', notes: [`“${name}” is in line ${twin.line} already.`] };
-  const former = known(catalogue, own.found);
+  const former = known(shop, own.found);
   if (former === null) return { line, name, action: 'add', notes: [] };
   const kind = 'kind' in own.found.record ? own.found.record.kind : '';
-  const notes = recordDifferences(list, kind, former.record, own.found.record);
+  const notes = [
+    ...(former.isRetired ? ['is out of use: comes back into use'] : []),
+    ...recordDifferences(list, kind, former.record, own.found.record),
+  ];
   return { line, name, action: notes.length === 0 ? 'same' : 'change', notes };
 }
 
@@ -104,22 +129,17 @@ const keyOf = ({ list, record }: ShopRecord): string =>
 
 const isSameRecord = (p: ShopRecord, q: ShopRecord): boolean => keyOf(p) === keyOf(q);
 
-/** What the shop has under a record's name; materials and machines are told apart by kind too. */
-function known(catalogue: Catalogue, found: ShopRecord): Known | null {
+/** What the shop has under a record's name, in use or not; materials and machines are told apart by kind too. */
+function known(shop: Shop, found: ShopRecord): Known | null {
   if (found.list === 'methods')
-    return { id: null, version: catalogue.house.version, record: catalogue.house.document };
-  const records: readonly { id: string; version: number; name: string; kind: string }[] =
-    found.list === 'blanks'
-      ? catalogue.styles
-      : found.list === 'materials'
-        ? catalogue.materials
-        : catalogue.machines;
-  const same = records.find(
-    ({ name, kind }) => name === found.record.name && (found.list === 'blanks' || kind === found.record.kind),
-  );
-  return same ? { id: same.id, version: same.version, record: same } : null;
+    return { id: null, version: shop.house.version, record: shop.house.document, isRetired: false };
+  const { list, record } = found;
+  const under = (records: Records): { id: string; version: number } | undefined => {
+    const all: readonly { id: string; version: number; name: string; kind: string }[] =
+      list === 'blanks' ? records.styles : records[list];
+    return all.find(({ name, kind }) => name === record.name && (list === 'blanks' || kind === record.kind));
+  };
+  const inUse = under(shop);
+  const same = inUse ?? under(shop.retired);
+  return same ? { id: same.id, version: same.version, record: same, isRetired: inUse === undefined } : null;
 }
-
-/** A list as JSON. */
-export const asJson = (list: ShopList, catalogue: Catalogue): string =>
-  `${JSON.stringify(recordsOf(list, catalogue), null, 2)}\n`;

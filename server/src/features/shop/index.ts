@@ -1,4 +1,7 @@
-export { createImportService } from './importService.ts';
+export { BlankStore } from './blankStore.ts';
+export { ChangeStore } from './changeStore.ts';
+export { EquipmentStore } from './equipmentStore.ts';
+export { ImportService } from './importService.ts';
+export { SettingStore } from './settingStore.ts';
 export { shopEndpoints } from './shopEndpoints.ts';
-export { createShopService } from './shopService.ts';
-export { shopStore } from './shopStore.ts';
+export { ShopService } from './shopService.ts';

@@ -1,48 +1,42 @@
 import {
-  BlankChange,
-  BlankInput,
   DomainError,
   ExportQuery,
   HouseChange,
   ImportQuery,
   ImportReport,
-  MachineChange,
-  MachineInput,
-  MaterialChange,
-  MaterialInput,
   RatesChange,
+  ShopChange,
   ShopChanged,
   VersionOnly,
 } from '@saltflat/contract';
-import type { Catalogue } from '@saltflat/contract';
+import type { Catalogue, ShopList } from '@saltflat/contract';
+import type { Response } from 'express';
 import { sendCsv } from '../../http/csv.ts';
-import { endpoint } from '../../http/endpoint.ts';
+import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
-import { asJson } from './importService.ts';
 import type { ImportService } from './importService.ts';
-import { tableOf } from './shopTables.ts';
+import { recordEndpoints } from './recordEndpoints.ts';
 import type { RecordList, ShopService } from './shopService.ts';
+import { recordsOf, tableOf } from './shopTables.ts';
 
 const LISTS = ['blanks', 'materials', 'machines'] as const satisfies readonly RecordList[];
 
-export const shopEndpoints = (
-  shop: ShopService,
-  imports: ImportService,
-  readCatalogue: () => Promise<Catalogue>,
-): Endpoint[] => [
+interface Needs {
+  shop: ShopService;
+  imports: ImportService;
+  readCatalogue: () => Promise<Catalogue>;
+}
+
+export const shopEndpoints = ({ shop, imports, readCatalogue }: Needs): Endpoint[] => [
   ...recordEndpoints(shop),
   ...LISTS.flatMap((list) => retiring(shop, list)),
-  ...(['materials', 'machines'] as const).map((list) =>
-    endpoint(
-      {
-        method: 'post',
-        path: `/shop/${list}/:id/first`,
-        summary: `Make it the first of its kind among ${list}: the one routes take`,
-        answer: ShopChanged,
-      },
-      ({ params }) => shop.putFirst(list, params.id ?? ''),
-    ),
-  ),
+  ...(['materials', 'machines'] as const).map((list) => puttingFirst(shop, list)),
+  ...settingEndpoints(shop),
+  exporting(readCatalogue),
+  importing(imports),
+];
+
+const settingEndpoints = (shop: ShopService): Endpoint[] => [
   endpoint(
     {
       method: 'put',
@@ -51,7 +45,7 @@ export const shopEndpoints = (
       body: HouseChange,
       answer: ShopChanged,
     },
-    ({ body }) => shop.setHouse(body as HouseChange),
+    ({ body }) => shop.setHouse(body),
   ),
   endpoint(
     {
@@ -61,109 +55,29 @@ export const shopEndpoints = (
       body: RatesChange,
       answer: ShopChanged,
     },
-    ({ body }) => shop.setRates(body as RatesChange),
+    ({ body }) => shop.setRates(body),
   ),
   endpoint(
     {
       method: 'get',
-      path: '/shop/export',
-      summary: 'A list of the set-up as CSV or JSON',
-      query: ExportQuery,
+      path: '/shop/changes/:id',
+      summary: 'What a change of the set-up did to the routes not run yet, as far as they are planned',
+      answer: ShopChange,
     },
-    async ({ query, res }) => {
-      const catalogue = await readCatalogue();
-      const { list, format } = query;
-      if (format === 'json') {
-        res.attachment(`${list}.json`).type('application/json').send(asJson(list, catalogue));
-        return;
-      }
-      const { columns, rows } = tableOf(list, catalogue);
-      sendCsv(res, `${list}.csv`, rows, columns);
-    },
-  ),
-  endpoint(
-    {
-      method: 'post',
-      path: '/shop/import',
-      summary: 'Take a list in from a file sent as plain text; a dry run only says what would change',
-      query: ImportQuery,
-      answer: ImportReport,
-    },
-    ({ query, req }) => {
-      const text: unknown = req.body;
-      if (typeof text !== 'string' || text.trim() === '')
-        throw new DomainError('invalid-input', 'The file is empty: send its text as text/plain.');
-      return imports.bringIn(query.list, query.format, text, query.dryRun ?? false);
-    },
+    ({ params }) => shop.changeReport(params.id ?? ''),
   ),
 ];
 
-/** Adding and changing, one pair a list. */
-const recordEndpoints = (shop: ShopService): Endpoint[] => [
+const puttingFirst = (shop: ShopService, list: 'materials' | 'machines'): Endpoint =>
   endpoint(
     {
       method: 'post',
-      path: '/shop/blanks',
-      summary: 'Add a blank',
-      body: BlankInput,
-      answer: ShopChanged,
-      status: 201,
-    },
-    ({ body }) => shop.addBlank(body),
-  ),
-  endpoint(
-    {
-      method: 'put',
-      path: '/shop/blanks/:id',
-      summary: 'Change a blank',
-      body: BlankChange,
+      path: `/shop/${list}/:id/first`,
+      summary: `Make it the first of its kind among ${list}: the one routes take`,
       answer: ShopChanged,
     },
-    ({ params, body }) => shop.changeBlank(params.id ?? '', body),
-  ),
-  endpoint(
-    {
-      method: 'post',
-      path: '/shop/materials',
-      summary: 'Add a material',
-      body: MaterialInput,
-      answer: ShopChanged,
-      status: 201,
-    },
-    ({ body }) => shop.addMaterial(body as MaterialInput),
-  ),
-  endpoint(
-    {
-      method: 'put',
-      path: '/shop/materials/:id',
-      summary: 'Change a material',
-      body: MaterialChange,
-      answer: ShopChanged,
-    },
-    ({ params, body }) => shop.changeMaterial(params.id ?? '', body),
-  ),
-  endpoint(
-    {
-      method: 'post',
-      path: '/shop/machines',
-      summary: 'Add a machine',
-      body: MachineInput,
-      answer: ShopChanged,
-      status: 201,
-    },
-    ({ body }) => shop.addMachine(body as MachineInput),
-  ),
-  endpoint(
-    {
-      method: 'put',
-      path: '/shop/machines/:id',
-      summary: 'Change a machine',
-      body: MachineChange,
-      answer: ShopChanged,
-    },
-    ({ params, body }) => shop.changeMachine(params.id ?? '', body),
-  ),
-];
+    ({ params }) => shop.putFirst(list, params.id ?? ''),
+  );
 
 const retiring = (shop: ShopService, list: RecordList): Endpoint[] =>
   (['retire', 'restore'] as const).map((verb) =>
@@ -178,4 +92,43 @@ const retiring = (shop: ShopService, list: RecordList): Endpoint[] =>
       },
       ({ params, body }) => shop.setRetired(list, params.id ?? '', body.version, verb === 'retire'),
     ),
+  );
+
+const exporting = (readCatalogue: () => Promise<Catalogue>): Endpoint =>
+  endpoint(
+    {
+      method: 'get',
+      path: '/shop/export',
+      summary: 'A list of the set-up as CSV or JSON',
+      query: ExportQuery,
+      answer: file('text/csv', 'application/json'),
+    },
+    async ({ query, res }) => sendList(res, query.list, query.format, await readCatalogue()),
+  );
+
+function sendList(res: Response, list: ShopList, format: 'csv' | 'json', catalogue: Catalogue): void {
+  if (format === 'json') {
+    const text = `${JSON.stringify(recordsOf(list, catalogue), null, 2)}\n`;
+    res.attachment(`${list}.json`).type('application/json').send(text);
+    return;
+  }
+  const { columns, rows } = tableOf(list, catalogue);
+  sendCsv(res, `${list}.csv`, rows, columns);
+}
+
+const importing = (imports: ImportService): Endpoint =>
+  endpoint(
+    {
+      method: 'post',
+      path: '/shop/import',
+      summary: 'Take a list in from a file sent as plain text; a dry run only says what would change',
+      query: ImportQuery,
+      answer: ImportReport,
+    },
+    ({ query, req }) => {
+      const text: unknown = req.body;
+      if (typeof text !== 'string' || text.trim() === '')
+        throw new DomainError('invalid-input', 'The file is empty: send its text as text/plain.');
+      return imports.bringIn(query.list, query.format, text, query.dryRun ?? false);
+    },
   );

@@ -9,50 +9,120 @@ import type {
   MaterialChange,
   MaterialInput,
   RatesChange,
-  ReplanReport,
+  ShopChange,
   ShopChanged,
 } from '@saltflat/contract';
-import type { Database } from '../../db/connection.ts';
-import type { RetirableTable, ShopStore } from './shopStore.ts';
+import type { Database, Tx } from '../../db/connection.ts';
+import type { SettingKey } from '../../db/models/index.ts';
+import type { BlankStore } from './blankStore.ts';
+import type { ChangeStore } from './changeStore.ts';
+import type { EquipmentStore } from './equipmentStore.ts';
+import type { SettingStore } from './settingStore.ts';
 
 interface Needs {
-  shop: ShopStore;
+  db: Database;
+  blanks: BlankStore;
+  equipment: EquipmentStore;
+  settings: SettingStore;
+  changes: ChangeStore;
   readCatalogue: () => Promise<Catalogue>;
-  /** Plans every route anew that is not on the floor, and says what differs. */
-  replanDrafts: () => Promise<ReplanReport>;
+  /** Has every route planned anew that is not on the floor; in this transaction, so that none is forgotten. */
+  askForDrafts: (
+    note: (lineIds: readonly string[]) => Promise<string>,
+    tx: Tx,
+  ) => Promise<{ changeId: string; drafts: number }>;
+  now: () => number;
 }
 
-export type ShopService = ReturnType<typeof createShopService>;
+export type RecordList = 'blanks' | 'materials' | 'machines';
+interface Written {
+  id: string | null;
+  version: number | null;
+}
 
-const TABLES = { blanks: 'garment_style', materials: 'material', machines: 'machine' } as const;
-export type RecordList = keyof typeof TABLES;
+/** Changes the shop's set-up. Routes that were not run yet follow, in the background; those that were stay as they were. */
+export class ShopService {
+  constructor(private readonly needs: Needs) {}
 
-/** Changes the shop's set-up. Routes that were not run yet follow; those that were stay as they were. */
-export function createShopService({ shop, readCatalogue, replanDrafts }: Needs) {
-  /** Writes in one transaction, then lets the drafts follow. */
-  async function change(
-    write: (tx: Database) => Promise<{ id: string | null; version: number | null }>,
-  ): Promise<ShopChanged> {
-    const written = await shop.transaction(write);
-    return { ...written, ...(await replanDrafts()) };
-  }
+  addBlank = (record: BlankInput): Promise<ShopChanged> =>
+    this.added((tx) => this.needs.blanks.insert(parseBlank(record), tx));
+  addMaterial = (record: MaterialInput): Promise<ShopChanged> =>
+    this.added((tx) => this.needs.equipment.insertMaterial(parseMaterial(record), tx));
+  addMachine = (record: MachineInput): Promise<ShopChanged> =>
+    this.added((tx) => this.needs.equipment.insertMachine(parseMachine(record), tx));
 
-  const added = (insert: (tx: Database) => Promise<string>): Promise<ShopChanged> =>
-    change(async (tx) => ({ id: await insert(tx), version: 1 }));
+  changeBlank = (id: string, { version, record }: BlankChange): Promise<ShopChanged> =>
+    this.changed({ id, version }, record.name, (seen, tx) =>
+      this.needs.blanks.update(seen, parseBlank(record), tx),
+    );
+  changeMaterial = (id: string, { version, record }: MaterialChange): Promise<ShopChanged> =>
+    this.changed({ id, version }, record.name, (seen, tx) =>
+      this.needs.equipment.updateMaterial(seen, parseMaterial(record), tx),
+    );
+  changeMachine = (id: string, { version, record }: MachineChange): Promise<ShopChanged> =>
+    this.changed({ id, version }, record.name, (seen, tx) =>
+      this.needs.equipment.updateMachine(seen, parseMachine(record), tx),
+    );
 
-  const changed = (
-    id: string,
-    version: number,
-    update: (tx: Database) => Promise<boolean>,
-    name: string,
-  ): Promise<ShopChanged> =>
-    change(async (tx) => {
-      if (!(await update(tx))) await refuseStale(id, name);
-      return { id, version: version + 1 };
+  setHouse = (own: HouseChange): Promise<ShopChanged> => this.setSetting('house', own);
+  setRates = (own: RatesChange): Promise<ShopChanged> => this.setSetting('rates', own);
+
+  setRetired = (list: RecordList, id: string, version: number, isRetired: boolean): Promise<ShopChanged> => {
+    const { blanks, equipment, now } = this.needs;
+    const at = isRetired ? new Date(now()) : null;
+    return this.changed({ id, version }, 'It', (seen, tx) =>
+      list === 'blanks' ? blanks.setRetired(seen, at, tx) : equipment.setRetired(list, seen, at, tx),
+    );
+  };
+
+  putFirst = (list: 'materials' | 'machines', id: string): Promise<ShopChanged> =>
+    this.change(async (tx) => {
+      if (!(await this.needs.equipment.putFirst(list, id, tx))) await this.refuseStale(id, 'It');
+      return { id, version: null };
     });
 
-  async function refuseStale(id: string, name: string): Promise<never> {
-    const { styles, materials, machines } = await readCatalogue();
+  /** What a change did to the routes so far. */
+  async changeReport(id: string): Promise<ShopChange> {
+    const change = await this.needs.changes.find(id);
+    if (!change) throw new DomainError('not-found', `There is no change ${id.slice(0, 8)} of the set-up.`);
+    return change;
+  }
+
+  /** Writes in one transaction with the drafts' being asked for: neither is ever there without the other. */
+  async change(write: (tx: Tx) => Promise<Written>): Promise<ShopChanged> {
+    const { db, changes, askForDrafts, now } = this.needs;
+    return db.transaction(async (tx) => {
+      const written = await write(tx);
+      const note = (lineIds: readonly string[]): Promise<string> =>
+        changes.insert(new Date(now()), lineIds, tx);
+      return { ...written, ...(await askForDrafts(note, tx)) };
+    });
+  }
+
+  private added(insert: (tx: Tx) => Promise<string>): Promise<ShopChanged> {
+    return this.change(async (tx) => ({ id: await insert(tx), version: 1 }));
+  }
+
+  private changed(
+    seen: { id: string; version: number },
+    name: string,
+    update: (seen: { id: string; version: number }, tx: Tx) => Promise<boolean>,
+  ): Promise<ShopChanged> {
+    return this.change(async (tx) => {
+      if (!(await update(seen, tx))) await this.refuseStale(seen.id, name);
+      return { id: seen.id, version: seen.version + 1 };
+    });
+  }
+
+  private setSetting(key: SettingKey, { version, record }: HouseChange | RatesChange): Promise<ShopChanged> {
+    return this.change(async (tx) => {
+      if (!(await this.needs.settings.write(key, version, record, tx))) await this.refuseStaleSetting(key);
+      return { id: null, version: version + 1 };
+    });
+  }
+
+  private async refuseStale(id: string, name: string): Promise<never> {
+    const { styles, materials, machines } = await this.needs.readCatalogue();
     const current = [...styles, ...materials, ...machines].find((own) => own.id === id);
     throw current
       ? new DomainError(
@@ -64,46 +134,13 @@ export function createShopService({ shop, readCatalogue, replanDrafts }: Needs) 
   }
 
   /** Settings whose version is no longer the one seen. */
-  async function refuseStaleSetting(key: 'house' | 'rates'): Promise<never> {
-    const { [key]: current } = await readCatalogue();
+  private async refuseStaleSetting(key: SettingKey): Promise<never> {
+    const { [key]: current } = await this.needs.readCatalogue();
     const what = key === 'house' ? 'house methods' : 'prices';
     throw new DomainError(
       'stale-version',
       `Someone changed the ${what} meanwhile. Look at them, then save again.`,
-      {
-        current,
-      },
+      { current },
     );
   }
-
-  const setSetting = (key: 'house' | 'rates', { version, record }: HouseChange | RatesChange) =>
-    change(async (tx) => {
-      if (!(await shop.writeSetting(key, version, record, tx))) await refuseStaleSetting(key);
-      return { id: null, version: version + 1 };
-    });
-
-  const setRetired = (list: RecordList, id: string, version: number, isRetired: boolean) => {
-    const table: RetirableTable = TABLES[list];
-    return changed(id, version, (tx) => shop.setRetired(table, { id, version }, isRetired, tx), 'It');
-  };
-
-  return {
-    addBlank: (record: BlankInput) => added((tx) => shop.insertBlank(parseBlank(record), tx)),
-    changeBlank: (id: string, { version, record }: BlankChange) =>
-      changed(id, version, (tx) => shop.updateBlank(id, version, parseBlank(record), tx), record.name),
-    addMaterial: (record: MaterialInput) => added((tx) => shop.insertMaterial(parseMaterial(record), tx)),
-    changeMaterial: (id: string, { version, record }: MaterialChange) =>
-      changed(id, version, (tx) => shop.updateMaterial(id, version, parseMaterial(record), tx), record.name),
-    addMachine: (record: MachineInput) => added((tx) => shop.insertMachine(parseMachine(record), tx)),
-    changeMachine: (id: string, { version, record }: MachineChange) =>
-      changed(id, version, (tx) => shop.updateMachine(id, version, parseMachine(record), tx), record.name),
-    setHouse: (own: HouseChange) => setSetting('house', own),
-    setRates: (own: RatesChange) => setSetting('rates', own),
-    setRetired,
-    putFirst: (list: 'materials' | 'machines', id: string) =>
-      change(async (tx) => {
-        if (!(await shop.putFirst(TABLES[list], id, tx))) await refuseStale(id, 'It');
-        return { id, version: null };
-      }),
-  };
 }

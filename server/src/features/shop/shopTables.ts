@@ -80,7 +80,7 @@ export function recordsOf(list: ShopList, catalogue: Catalogue): object[] {
         colours: colours.map(({ id: _own, ...colour }) => colour),
       }));
     case 'materials':
-      return catalogue.materials.map(({ id: _id, version: _version, ...rest }) => rest);
+      return catalogue.materials.map(({ id: _id, version: _version, learnt: _learnt, ...rest }) => rest);
     case 'machines':
       return catalogue.machines.map(({ id: _id, version: _version, ...rest }) => rest);
     default:

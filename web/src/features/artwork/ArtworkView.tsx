@@ -3,6 +3,7 @@ import type { ArtJob, Finding, Fix, PrintProcess } from '@saltflat/core/artwork'
 import { formatQuantity } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
 import { useDeferredValue, useMemo, useState } from 'react';
+import { Overtaken } from '../../draft/index.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import type { ArtLayer } from '../../worker/artwork.worker.ts';
@@ -27,16 +28,18 @@ interface Props {
   job: ArtJob;
   prices: PrintPrices;
   by: string;
-  /** Has the line printed with what was tried; resolves to a sentence. `null` where the line is closed. */
-  onKeep: ((draft: ArtDraft) => Promise<void>) | null;
+  /** The route version the line is made by; `null` where there is none. */
+  basedOn: number | null;
+  /** Has the line printed with what was tried; resolves to whether it was taken. `null` where the line is closed. */
+  onKeep: ((draft: ArtDraft, basedOn: number | null) => Promise<boolean>) | null;
 }
 
 /** The file as it will be on the garment: picture on the left, what is to be said and done about it on the right. */
-export function ArtworkView({ line, lines, job, prices, by, onKeep }: Props) {
+export function ArtworkView({ line, lines, job, prices, by, basedOn, onKeep }: Props) {
   const system = useUnits();
   const artworkId = line.artwork?.id ?? '';
   const kept = useMemo(() => draftOf(job), [job]);
-  const desk = useArtDraft(line.id, kept);
+  const desk = useArtDraft(line.id, kept, basedOn);
   const { draft } = desk;
   const [process, setProcess] = useState<PrintProcess>(job.process);
   const [layer, setLayer] = useState<ArtLayer>('composite');
@@ -66,7 +69,7 @@ export function ArtworkView({ line, lines, job, prices, by, onKeep }: Props) {
   };
   const keep = async (): Promise<void> => {
     setIsKeeping(true);
-    await onKeep?.(draft);
+    if (await onKeep?.(draft, desk.basedOn)) desk.wasKept();
     setIsKeeping(false);
   };
   const clean = async (index: number): Promise<void> => {
@@ -106,6 +109,9 @@ export function ArtworkView({ line, lines, job, prices, by, onKeep }: Props) {
   const point = (finding: Finding, place: number): void => setPointed({ code: finding.code, place });
   return (
     <>
+      {desk.isOvertaken && (
+        <Overtaken what={`The route of ${line.code}`} onKeepMine={desk.keepMine} onStartAgain={desk.reset} />
+      )}
       <div className="art-bar">
         <label className="row" style={{ gap: 8 }}>
           <span className="muted">Judged for</span>

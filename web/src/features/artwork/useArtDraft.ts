@@ -13,56 +13,87 @@ export interface ArtDraft {
 
 export interface ArtDraftState {
   draft: ArtDraft;
+  /** The route version the person saw when they began: what a write names. */
+  basedOn: number | null;
   /** Differs from what the line is printed with. */
   isChanged: boolean;
+  /** The line was planned anew by somebody else since. */
+  isOvertaken: boolean;
   canUndo: boolean;
   canRedo: boolean;
   change: (part: Partial<ArtDraft>, kind?: string) => void;
   undo: () => void;
   redo: () => void;
   reset: () => void;
+  /** Go on with what is tried, knowing the newer route. */
+  keepMine: () => void;
+  /** What was tried is what the line is printed with now. */
+  wasKept: () => void;
 }
 
-/** A draft with undo and redo that survives a reload of the page, kept apart for each line and what was kept for it. */
-export function useArtDraft(lineId: string, kept: ArtDraft): ArtDraftState {
+/** A draft as it is kept on this device: with the route version the person saw when they began. */
+interface SavedDraft {
+  basedOn: number | null;
+  draft: ArtDraft;
+}
+
+/**
+ * A draft with undo and redo that survives a reload of the page, kept apart for each line.
+ *
+ * @param kept what the line is printed with now
+ * @param current the route version that is; `null` where there is none
+ */
+export function useArtDraft(lineId: string, kept: ArtDraft, current: number | null): ArtDraftState {
   const keptKey = JSON.stringify(kept);
-  const store = `saltflat.art.${lineId}`;
-  const [history, setHistory] = useState(() => beginWith(restored(store, keptKey) ?? kept));
+  const store = `saltflat.art-draft.${lineId}`;
+  const [saved] = useState(() => restored(store));
+  const [history, setHistory] = useState(() => beginWith(saved?.draft ?? kept));
+  const [begun, setBegun] = useState<number | null | undefined>(saved?.basedOn); // undefined: nothing is tried
   const { past, now, future } = history;
   const isChanged = JSON.stringify(now) !== keptKey;
+  const basedOn = begun === undefined ? current : begun;
 
   useEffect(() => {
-    if (isChanged) localStorage.setItem(store, JSON.stringify({ basis: keptKey, draft: now }));
+    if (isChanged) localStorage.setItem(store, JSON.stringify({ basedOn, draft: now } satisfies SavedDraft));
     else localStorage.removeItem(store);
-  }, [store, keptKey, now, isChanged]);
+  }, [store, basedOn, now, isChanged]);
 
   const change = useCallback(
-    (part: Partial<ArtDraft>, kind?: string): void => setHistory((before) => changed(before, part, kind)),
-    [],
+    (part: Partial<ArtDraft>, kind?: string): void => {
+      setBegun((before) => (before === undefined ? current : before));
+      setHistory((before) => changed(before, part, kind));
+    },
+    [current],
   );
   const undo = useCallback((): void => setHistory(undone), []);
   const redo = useCallback((): void => setHistory(redone), []);
-  const reset = useCallback((): void => change(JSON.parse(keptKey) as ArtDraft), [change, keptKey]);
+  const reset = useCallback((): void => {
+    setHistory((before) => changed(before, JSON.parse(keptKey) as ArtDraft));
+    setBegun(undefined);
+  }, [keptKey]);
   return {
     draft: now,
+    basedOn,
     isChanged,
+    isOvertaken: isChanged && basedOn !== current,
     canUndo: past.length > 0,
     canRedo: future.length > 0,
     change,
     undo,
     redo,
     reset,
+    keepMine: () => setBegun(current),
+    wasKept: () => setBegun(undefined),
   };
 }
 
-/** What was being tried before a reload, if the line is still as it was then. */
-function restored(store: string, keptKey: string): ArtDraft | null {
+/** What was being tried before a reload, and on what it was based. */
+function restored(store: string): SavedDraft | null {
   try {
-    const saved = JSON.parse(localStorage.getItem(store) ?? 'null') as {
-      basis: string;
-      draft: ArtDraft;
-    } | null; // written by us
-    return saved?.basis === keptKey ? saved.draft : null;
+    const saved = JSON.parse(localStorage.getItem(store) ?? 'null') as Partial<SavedDraft> | null; // written by us
+    return saved?.draft && saved.basedOn !== undefined
+      ? { basedOn: saved.basedOn, draft: saved.draft }
+      : null;
   } catch {
     return null; // not readable: begin with what is kept
   }

@@ -44,7 +44,7 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
   const [isTelling, setIsTelling] = useState(false);
   const { record, by } = useRecorder();
   const scale = useDevice('scale');
-  const { refused } = useOutbox();
+  const { refused, damaged } = useOutbox();
   const dispatch = useDispatch();
 
   const act = useCallback(() => {
@@ -80,6 +80,17 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
             <span>
               The server did not take {refused.length === 1 ? 'a step' : `${refused.length} steps`}:{' '}
               {refused[0]?.reason}
+            </span>
+            <Button size="small" variant="outlined" onClick={() => dispatch(refusalsSeen())}>
+              Understood
+            </Button>
+          </div>
+        )}
+        {damaged > 0 && (
+          <div className="alarm row" role="alert">
+            <span>
+              {damaged === 1 ? 'A step' : `${damaged} steps`} kept on this device cannot be read any more and
+              was not sent. Look whether the last steps are all there.
             </span>
             <Button size="small" variant="outlined" onClick={() => dispatch(refusalsSeen())}>
               Understood

@@ -1,4 +1,4 @@
-import type { Process } from '@saltflat/core/route';
+import type { Route } from '@saltflat/core/route';
 import { faultsOf } from '@saltflat/core/run';
 import type { Verdict } from '@saltflat/core/run';
 import Button from '@mui/material/Button';
@@ -16,13 +16,13 @@ export interface Judgement {
 }
 
 interface Props {
-  process: Process;
+  route: Route;
   checks: readonly string[];
   onJudge: (judgement: Judgement) => void;
 }
 
 /** Good with one press; for a reprint or scrap, what was seen, a note and a photo if there is time. */
-export function Inspection({ process, checks, onJudge }: Props) {
+export function Inspection({ route, checks, onJudge }: Props) {
   const [bad, setBad] = useState<'reprint' | 'scrap' | null>(null);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
@@ -64,18 +64,18 @@ export function Inspection({ process, checks, onJudge }: Props) {
           ■ Scrap <kbd>3</kbd>
         </Button>
       </div>
-      {bad && <FaultForm verdict={bad} process={process} onJudge={onJudge} />}
+      {bad && <FaultForm verdict={bad} route={route} onJudge={onJudge} />}
     </div>
   );
 }
 
 function FaultForm({
   verdict,
-  process,
+  route,
   onJudge,
 }: {
   verdict: 'reprint' | 'scrap';
-  process: Process;
+  route: Route;
   onJudge: Props['onJudge'];
 }) {
   const [faults, setFaults] = useState<string[]>([]);
@@ -94,7 +94,7 @@ function FaultForm({
   return (
     <div className="stack">
       <div role="group" aria-label="What was seen" className="row" style={{ gap: 6 }}>
-        {faultsOf(process).map(([fault, { name }]) => (
+        {faultsOf(route).map(([fault, { name }]) => (
           <Button
             key={fault}
             className="fault"

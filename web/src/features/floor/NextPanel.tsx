@@ -85,12 +85,7 @@ export function NextPanel({ moment, nowMs, slips, onPrimary, onWeigh, onJudge, o
         <WeighIn weighIn={operation.weighIn} step={action.step} onWeigh={onWeigh} />
       )}
       {isJudged && (
-        <Inspection
-          key={action.step.id}
-          process={live.run.route.process}
-          checks={operation.checks}
-          onJudge={onJudge}
-        />
+        <Inspection key={action.step.id} route={live.run.route} checks={operation.checks} onJudge={onJudge} />
       )}
       <div className="next-actions">
         {!isJudged && !isWeighed && (

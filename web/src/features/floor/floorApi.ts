@@ -1,49 +1,89 @@
-import type { Run, RunEventInput } from '@saltflat/contract';
+import type { Photo, ReadyLine, Run, RunEventInput, RunHead, RunNews, RunReceipt } from '@saltflat/contract';
+import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import { baseApi } from '../../api/baseApi.ts';
-import { newerRun } from './newerRun.ts';
+import { addSent, bringUpToDate, newerRun } from './knownRun.ts';
+import type { RunSource } from './knownRun.ts';
+
+type Fetch = (path: string) => Promise<{ data?: unknown; error?: FetchBaseQueryError }>;
+
+/** Leaves a question with the error of the request that failed. */
+class Unanswered extends Error {
+  readonly failure: FetchBaseQueryError;
+  constructor(failure: FetchBaseQueryError) {
+    super('no answer');
+    this.failure = failure;
+  }
+}
+
+/** Asks the server, each answer by its own schema’s type. */
+function sourceOf(fetch: Fetch): RunSource & { heads: () => Promise<RunHead[]> } {
+  const ask = async <T>(path: string): Promise<T> => {
+    const { data, error } = await fetch(path);
+    if (error) throw new Unanswered(error);
+    return data as T; // the endpoint's own answer
+  };
+  return {
+    heads: () => ask<RunHead[]>('/runs?state=active'),
+    whole: (id) => ask<Run>(`/runs/${id}`),
+    news: (id, after) => ask<RunNews>(`/runs/${id}/events?after=${after}`),
+  };
+}
+
+/** The failure of a question as the cache keeps it. */
+const failed = (error: unknown): { error: FetchBaseQueryError } => {
+  if (error instanceof Unanswered) return { error: error.failure };
+  throw error;
+};
 
 const floorApi = baseApi.injectEndpoints({
   endpoints: (build) => ({
     activeRuns: build.query<Run[], void>({
-      query: () => '/runs?state=active',
+      queryFn: async (_arg, { getState }, _extra, fetch) => {
+        try {
+          return { data: await askActive(sourceOf(fetch as Fetch), getState()) };
+        } catch (error) {
+          return failed(error);
+        }
+      },
       providesTags: ['Run'],
-      merge: (known, answer) =>
-        answer.map((run) =>
-          newerRun(
-            known.find(({ id }) => id === run.id),
-            run,
-          ),
-        ),
+      merge: newerRuns,
     }),
     run: build.query<Run, string>({
-      query: (id) => `/runs/${id}`,
+      queryFn: async (id, { getState }, _extra, fetch) => {
+        try {
+          return { data: await bringUpToDate(sourceOf(fetch as Fetch), id, knownRun(getState(), id)) };
+        } catch (error) {
+          return failed(error);
+        }
+      },
       providesTags: ['Run'],
       merge: (known, answer) => newerRun(known, answer),
     }),
+    readyLines: build.query<ReadyLine[], void>({ query: () => '/ready-lines', providesTags: ['Line'] }),
     startRun: build.mutation<Run, { lineId: string; by: string }>({
       query: (body) => ({ url: '/runs', method: 'POST', body }),
       invalidatesTags: ['Run', 'Order', 'Line'],
     }),
-    sendEvents: build.mutation<Run, { runId: string; events: RunEventInput[] }>({
+    sendEvents: build.mutation<RunReceipt, { runId: string; events: RunEventInput[] }>({
       query: ({ runId, events }) => ({ url: `/runs/${runId}/events`, method: 'POST', body: { events } }),
-      // the answer is the run as it now is: put it where it is read, before the events leave the outbox
-      onQueryStarted: async ({ runId }, { dispatch, queryFulfilled }) => {
+      // what was sent is put where runs are read, before it leaves the outbox; what others added is told by the stream
+      onQueryStarted: async ({ runId, events }, { dispatch, queryFulfilled }) => {
         try {
           const { data } = await queryFulfilled;
-          void dispatch(floorApi.util.upsertQueryData('run', runId, data));
+          const patch = (run: Run): void => addSent(run, events, data);
+          dispatch(floorApi.util.updateQueryData('run', runId, patch));
           dispatch(
-            floorApi.util.updateQueryData('activeRuns', undefined, (runs) =>
-              data.finishedAt === null
-                ? runs.map((run) => (run.id === runId ? data : run))
-                : runs.filter(({ id }) => id !== runId),
-            ),
+            floorApi.util.updateQueryData('activeRuns', undefined, (runs) => {
+              const own = runs.find(({ id }) => id === runId);
+              if (own) patch(own);
+            }),
           );
         } catch {
           // the outbox keeps the events and tries again
         }
       },
     }),
-    uploadPhoto: build.mutation<{ sha256: string }, File>({
+    uploadPhoto: build.mutation<Photo, File>({
       query: (file) => ({
         url: '/photos',
         params: { name: file.name },
@@ -55,5 +95,41 @@ const floorApi = baseApi.injectEndpoints({
   }),
 });
 
-export const { useActiveRunsQuery, useRunQuery, useStartRunMutation, useUploadPhotoMutation } = floorApi;
+/** The runs on the floor: only what is new of each is asked for. */
+async function askActive(source: ReturnType<typeof sourceOf>, state: unknown): Promise<Run[]> {
+  const known = knownRuns(state);
+  const runs = (await source.heads()).map(async ({ id, eventCount }) => {
+    const own = known.find((run) => run.id === id) ?? knownRun(state, id);
+    return own && own.events.length >= eventCount ? own : bringUpToDate(source, id, own);
+  });
+  return Promise.all(runs);
+}
+
+/** Of two answers about the floor what knows more of each run. */
+function newerRuns(known: readonly Run[], answer: readonly Run[]): Run[] {
+  return answer.map((run) =>
+    newerRun(
+      known.find(({ id }) => id === run.id),
+      run,
+    ),
+  );
+}
+
+type ApiState = Parameters<ReturnType<typeof floorApi.endpoints.run.select>>[0];
+
+/** What this page knows of runs; their types are said, since they are read where the questions are defined. */
+function knownRun(state: unknown, id: string): Run | undefined {
+  return floorApi.endpoints.run.select(id)(state as ApiState).data;
+}
+function knownRuns(state: unknown): readonly Run[] {
+  return floorApi.endpoints.activeRuns.select()(state as ApiState).data ?? [];
+}
+
+export const {
+  useActiveRunsQuery,
+  useRunQuery,
+  useReadyLinesQuery,
+  useStartRunMutation,
+  useUploadPhotoMutation,
+} = floorApi;
 export const { sendEvents } = floorApi.endpoints;

@@ -14,47 +14,74 @@ type SendingStore = Omit<Store<State>, 'dispatch'> & {
 export type SendEvents = (runId: string, events: RunEventInput[]) => Promise<{ error?: unknown }>;
 
 const RETRY_MS = 2000;
+const LONGEST_RETRY_MS = 30_000;
 const MOST = 200; // events in one message
 
+/** How the sending of one run's events stands: runs do not wait for each other. */
+interface Lane {
+  isSending: boolean;
+  /** Waits before it tries again. */
+  isResting: boolean;
+  /** Events in the next message: one by one after a refusal, so that one bad event takes no good one with it. */
+  most: number;
+  /** Failures in a row. */
+  failures: number;
+}
+
 /**
- * Sends what waits, run by run, in order; keeps what the server does not answer and tries again. A message that is
- * refused is sent again event by event: one bad event takes no good one with it.
+ * Sends what waits, each run's events in order and apart from other runs': one that the server fails on holds up nobody
+ * else. What the server does not answer is kept and tried again, less and less often.
  */
 export function startOutbox(
   store: SendingStore,
   sendOut: SendEvents = (runId, events) => store.dispatch(sendEvents.initiate({ runId, events })),
 ): void {
-  let isSending = false;
-  let most = MOST;
+  const lanes = new Map<string, Lane>();
   let kept: readonly OutboxEntry[] | null = null;
 
-  const send = async (): Promise<void> => {
-    const [first] = selectWaiting(store.getState());
-    if (isSending || !first) return;
-    isSending = true;
+  const laneOf = (runId: string): Lane => {
+    const lane = lanes.get(runId) ?? { isSending: false, isResting: false, most: MOST, failures: 0 };
+    lanes.set(runId, lane);
+    return lane;
+  };
+  const send = async (runId: string): Promise<void> => {
+    const lane = laneOf(runId);
     const events = selectWaiting(store.getState())
-      .filter(({ runId }) => runId === first.runId)
+      .filter((entry) => entry.runId === runId)
       .map(({ event }) => event)
-      .slice(0, most);
-    const { error } = await sendOut(first.runId, events);
-    isSending = false;
+      .slice(0, lane.most);
+    if (lane.isSending || lane.isResting || events.length === 0) return;
+    lane.isSending = true;
+    const { error } = await sendOut(runId, events);
+    lane.isSending = false;
+    take(runId, lane, events, error);
+  };
+  const take = (runId: string, lane: Lane, events: readonly RunEventInput[], error: unknown): void => {
     const ids = events.map(({ id }) => id);
     const isRefused = Boolean(error) && (problemOf(error)?.status ?? 500) < 500;
+    lane.failures = error && !isRefused ? lane.failures + 1 : 0;
     if (!error) {
-      most = MOST;
+      lane.most = MOST;
       store.dispatch(eventsConfirmed(ids));
     } else if (isRefused && ids.length > 1) {
-      most = 1;
-      void send();
+      lane.most = 1;
+      void send(runId);
     } else if (isRefused) store.dispatch(eventsRefused({ ids, reason: problemMessage(error) }));
-    else setTimeout(() => void send(), RETRY_MS);
+    else {
+      const waitMs = Math.min(LONGEST_RETRY_MS, RETRY_MS * 2 ** Math.min(lane.failures - 1, 4));
+      lane.isResting = true; // what happens meanwhile goes with it
+      setTimeout(() => {
+        lane.isResting = false;
+        void send(runId);
+      }, waitMs);
+    }
   };
   const onChange = (): void => {
     const waiting = selectWaiting(store.getState());
     if (waiting === kept) return;
     kept = waiting;
     keepOutbox(waiting);
-    void send();
+    for (const runId of new Set(waiting.map((entry) => entry.runId))) void send(runId);
   };
   store.subscribe(onChange);
   onChange();

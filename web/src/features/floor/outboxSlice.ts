@@ -13,11 +13,14 @@ interface OutboxState {
   waiting: OutboxEntry[];
   /** Events the server would not take, with its sentence. */
   refused: { entry: OutboxEntry; reason: string }[];
+  /** Entries on this device that cannot be read; kept aside for whoever may want to look. */
+  damaged: number;
 }
 
 /** One client per page load: its count never meets that of another tab or of the page before. */
 const clientId = crypto.randomUUID();
 const PREFIX = 'saltflat.outbox.';
+const ASIDE = 'saltflat.outbox-damaged.';
 let clientSeq = 0;
 
 /** Makes an event of this client, stamped with the server's time as far as it is known. */
@@ -44,21 +47,45 @@ export function makeEvent(
 /** What other pages had written when this one began, by key. */
 const adopted = new Map<string, string>();
 
-/** Events left behind by pages that closed before they were sent; sending one twice is harmless. */
-function leftBehind(): OutboxEntry[] {
-  return Object.keys(localStorage)
-    .filter((key) => key.startsWith(PREFIX))
-    .flatMap((key) => {
-      const text = localStorage.getItem(key) ?? '[]';
-      adopted.set(key, text);
-      return JSON.parse(text) as OutboxEntry[]; // written by us alone
-    });
+/** Events left behind by pages that closed before they were sent; sending one twice is harmless. What is damaged is put aside. */
+function leftBehind(): Pick<OutboxState, 'waiting' | 'damaged'> {
+  const waiting: OutboxEntry[] = [];
+  let damaged = 0;
+  for (const key of Object.keys(localStorage).filter((own) => own.startsWith(PREFIX))) {
+    const text = localStorage.getItem(key) ?? '[]';
+    const { entries, broken } = readEntries(text);
+    waiting.push(...entries);
+    damaged += broken;
+    if (broken > 0) localStorage.setItem(key.replace(PREFIX, ASIDE), text);
+    adopted.set(key, text);
+  }
+  return { waiting, damaged };
+}
+
+/** The entries in a text that can be read, and how many cannot. */
+function readEntries(text: string): { entries: OutboxEntry[]; broken: number } {
+  try {
+    const found: unknown = JSON.parse(text);
+    if (!Array.isArray(found)) return { entries: [], broken: 1 };
+    const entries = found.filter(isEntry);
+    return { entries, broken: found.length - entries.length };
+  } catch {
+    return { entries: [], broken: 1 };
+  }
+}
+
+function isEntry(found: unknown): found is OutboxEntry {
+  const { runId, event } = (found ?? {}) as {
+    runId?: unknown;
+    event?: { id?: unknown; kind?: unknown } | null;
+  };
+  return typeof runId === 'string' && typeof event?.id === 'string' && typeof event.kind === 'string';
 }
 
 /** Steps done on the floor that the server has not yet confirmed; kept on this device until it has. */
 export const outboxSlice = createSlice({
   name: 'outbox',
-  initialState: (): OutboxState => ({ waiting: leftBehind(), refused: [] }),
+  initialState: (): OutboxState => ({ ...leftBehind(), refused: [] }),
   reducers: {
     eventHappened: (state, { payload }: PayloadAction<OutboxEntry>) => {
       state.waiting.push(payload);
@@ -75,6 +102,7 @@ export const outboxSlice = createSlice({
     },
     refusalsSeen: (state) => {
       state.refused = [];
+      state.damaged = 0;
     },
   },
 });

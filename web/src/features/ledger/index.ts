@@ -1,2 +1,2 @@
 export { LedgerTable } from './LedgerTable.tsx';
-export { useLedgerQuery } from './ledgerApi.ts';
+export { useLedgerPagesInfiniteQuery } from './ledgerApi.ts';

@@ -3,11 +3,18 @@ import { baseApi } from '../../api/baseApi.ts';
 
 const ledgerApi = baseApi.injectEndpoints({
   endpoints: (build) => ({
-    ledger: build.query<LedgerPage, LedgerQuery>({
-      query: (params) => ({ url: '/ledger', params }),
+    ledgerPages: build.infiniteQuery<LedgerPage, LedgerQuery, string>({
+      query: ({ queryArg, pageParam }) => ({
+        url: '/ledger',
+        params: pageParam === '' ? queryArg : { ...queryArg, cursor: pageParam },
+      }),
+      infiniteQueryOptions: {
+        initialPageParam: '',
+        getNextPageParam: ({ nextCursor }) => nextCursor,
+      },
       providesTags: ['Ledger'],
     }),
   }),
 });
 
-export const { useLedgerQuery } = ledgerApi;
+export const { useLedgerPagesInfiniteQuery } = ledgerApi;

@@ -3,14 +3,21 @@ import { PLACEMENTS } from '@saltflat/contract/placements';
 import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
+import { Suspense, lazy } from 'react';
 import { Link } from 'react-router';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { ArtThumb } from './ArtThumb.tsx';
 import { dueWords } from './dates.ts';
 
+/** With its fields it weighs as much as the list: it comes when an order is looked at. */
+const QuotePanel = lazy(async () => ({ default: (await import('./QuotePanel.tsx')).QuotePanel }));
+
 interface Props {
   order: Order;
+  /** Who is working here. */
+  by: string;
+  nowMs: number;
   onEdit: () => void;
   onDuplicate: () => void;
   onCancel: () => void;
@@ -19,7 +26,7 @@ interface Props {
 }
 
 /** The selected order: its ticket, its lines, and what can be done with it. */
-export function OrderDetail({ order, onEdit, onDuplicate, onCancel, onRestore, onStart }: Props) {
+export function OrderDetail({ order, by, nowMs, onEdit, onDuplicate, onCancel, onRestore, onStart }: Props) {
   const isCancelled = order.state === 'cancelled';
   return (
     <section className="panel" aria-label={`Order ${order.code}`}>
@@ -43,17 +50,6 @@ export function OrderDetail({ order, onEdit, onDuplicate, onCancel, onRestore, o
           <Button variant="outlined" size="small" onClick={onDuplicate}>
             Duplicate
           </Button>
-          {order.lines.some(({ routeNumber }) => routeNumber !== null) && (
-            <Button
-              variant="outlined"
-              size="small"
-              component="a"
-              href={`/api/v1/orders/${order.id}/quote.pdf`}
-              download
-            >
-              Quote
-            </Button>
-          )}
           {isCancelled ? (
             <Button variant="outlined" size="small" onClick={onRestore}>
               Restore
@@ -69,6 +65,9 @@ export function OrderDetail({ order, onEdit, onDuplicate, onCancel, onRestore, o
         {order.lines.map((line) => (
           <LineCard key={line.id} line={line} isCancelled={isCancelled} onStart={() => onStart(line.id)} />
         ))}
+        <Suspense fallback={<p className="muted small">Working the quote out …</p>}>
+          <QuotePanel key={order.id} orderId={order.id} by={by} nowMs={nowMs} isCancelled={isCancelled} />
+        </Suspense>
       </div>
     </section>
   );

@@ -2,15 +2,16 @@ import type { Order } from '@saltflat/contract';
 import type { Catalogue } from '@saltflat/contract';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useEffect, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { Controller, useFieldArray, useForm } from 'react-hook-form';
-import { fieldProblems, problemMessage, problemOf } from '../../api/problemMessage.ts';
+import { fieldProblems, problemMessage } from '../../api/problemMessage.ts';
 import { serverNow } from '../../api/serverClock.ts';
+import { Overtaken, keepDraft, readDraft } from '../../draft/index.ts';
 import { fromLocalField } from './dates.ts';
 import { LineFields } from './LineFields.tsx';
 import { anotherPrint, emptyLine, emptyOrder, toInput, valuesOf } from './orderFormValues.ts';
 import type { OrderValues } from './orderFormValues.ts';
-import { useAddOrderMutation, useChangeOrderMutation } from './ordersApi.ts';
+import { useAddOrderMutation, useChangeOrderMutation, useCustomersQuery } from './ordersApi.ts';
 
 interface Props {
   catalogue: Catalogue;
@@ -20,27 +21,28 @@ interface Props {
   onLeave: () => void;
 }
 
-const DRAFT_KEY = 'saltflat.order-draft-2'; // counted up when the form's values change their shape
+const DRAFT_KEY = 'saltflat.order-draft-3'; // counted up when the form's values change their shape
 
 /** A new order on one page, or an old one being changed. What is typed survives a reload and a refusal. */
 export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
   const draftKey = `${DRAFT_KEY}.${order?.id ?? 'new'}`;
+  const [kept] = useState(() => readDraft<OrderValues>(sessionStorage, draftKey));
   const { control, register, handleSubmit, watch, reset, getValues } = useForm<OrderValues>({
-    defaultValues:
-      keptDraft(draftKey) ?? (order ? valuesOf(order) : emptyOrder(catalogue.styles, serverNow())),
+    defaultValues: kept?.values ?? (order ? valuesOf(order) : emptyOrder(catalogue.styles, serverNow())),
   });
   const { fields, append, remove } = useFieldArray({ control, name: 'lines' });
-  const [version, setVersion] = useState(order?.version ?? 0);
+  const [version, setVersion] = useState(kept?.version ?? order?.version ?? 0); // the one that is being changed, whatever came after
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [refusal, setRefusal] = useState('');
   const [add, adding] = useAddOrderMutation();
   const [change, changing] = useChangeOrderMutation();
 
   useEffect(() => {
-    const subscription = watch((values) => sessionStorage.setItem(draftKey, JSON.stringify(values)));
+    const subscription = watch((values) => keepDraft(sessionStorage, draftKey, { version, values }));
     return () => subscription.unsubscribe();
-  }, [watch, draftKey]);
+  }, [watch, draftKey, version]);
 
+  const { data: customers = [] } = useCustomersQuery(useDeferredValue(watch('customer')));
   const dueAt = fromLocalField(watch('due'));
   const dueMs = dueAt === null ? null : Date.parse(dueAt);
 
@@ -57,8 +59,6 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
       setProblems(
         Object.fromEntries(fieldProblems(answer.error).map(({ path, message }) => [path, message])),
       );
-      const current = problemOf(answer.error)?.current as Order | undefined;
-      if (current) setVersion(current.version); // saving again then means: mine, knowing theirs
       return;
     }
     sessionStorage.removeItem(draftKey);
@@ -68,6 +68,19 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
     sessionStorage.removeItem(draftKey);
     reset();
     onLeave();
+  };
+  const isOvertaken = order !== null && order.version !== version;
+  const keepMine = (): void => {
+    setVersion(order?.version ?? 0);
+    setRefusal('');
+    keepDraft(sessionStorage, draftKey, { version: order?.version ?? 0, values: getValues() });
+  };
+  const startAgain = (): void => {
+    if (!order) return;
+    reset(valuesOf(order));
+    setVersion(order.version);
+    setRefusal('');
+    sessionStorage.removeItem(draftKey);
   };
 
   return (
@@ -83,7 +96,7 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
           slotProps={{ htmlInput: { list: 'customers', autoComplete: 'off' }, inputLabel: { shrink: true } }}
         />
         <datalist id="customers">
-          {catalogue.customers.map(({ id, name }) => (
+          {customers.map(({ id, name }) => (
             <option key={id} value={name} />
           ))}
         </datalist>
@@ -141,6 +154,7 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
           {order ? 'Save the order' : 'Take in the order'}
         </Button>
       </div>
+      {isOvertaken && <Overtaken what={order.code} onKeepMine={keepMine} onStartAgain={startAgain} />}
       {refusal !== '' && (
         <p className="alarm" role="alert">
           {refusal}
@@ -148,9 +162,4 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
       )}
     </form>
   );
-}
-
-function keptDraft(key: string): OrderValues | null {
-  const text = sessionStorage.getItem(key);
-  return text === null ? null : (JSON.parse(text) as OrderValues); // written by this form alone
 }

@@ -6,7 +6,7 @@ export {
   useCancelOrderMutation,
   useDuplicateOrderMutation,
   useOrderQuery,
-  useOrdersQuery,
+  useOrderPagesInfiniteQuery,
   useRestoreOrderMutation,
   useUploadArtworkMutation,
   withoutEmpty,

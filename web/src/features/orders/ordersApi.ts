@@ -1,4 +1,12 @@
-import type { Artwork, Order, OrderChange, OrderInput, OrderPage, OrderQuery } from '@saltflat/contract';
+import type {
+  Artwork,
+  Customer,
+  Order,
+  OrderChange,
+  OrderInput,
+  OrderPage,
+  OrderQuery,
+} from '@saltflat/contract';
 import { baseApi } from '../../api/baseApi.ts';
 
 const ordersApi = baseApi.injectEndpoints({
@@ -7,14 +15,29 @@ const ordersApi = baseApi.injectEndpoints({
       query: (params) => ({ url: '/orders', params: withoutEmpty(params) }),
       providesTags: ['Order'],
     }),
+    orderPages: build.infiniteQuery<OrderPage, OrderQuery, string>({
+      query: ({ queryArg, pageParam }) => ({
+        url: '/orders',
+        params: withoutEmpty({ ...queryArg, cursor: pageParam }),
+      }),
+      infiniteQueryOptions: {
+        initialPageParam: '',
+        getNextPageParam: ({ nextCursor }) => nextCursor,
+      },
+      providesTags: ['Order'],
+    }),
+    customers: build.query<Customer[], string>({
+      query: (search) => ({ url: '/customers', params: { search } }),
+      providesTags: ['Order'],
+    }),
     order: build.query<Order, string>({ query: (id) => `/orders/${id}`, providesTags: ['Order'] }),
     addOrder: build.mutation<Order, OrderInput>({
       query: (body) => ({ url: '/orders', method: 'POST', body }),
-      invalidatesTags: ['Order', 'Catalogue'],
+      invalidatesTags: ['Order'],
     }),
     changeOrder: build.mutation<Order, OrderChange & { id: string }>({
       query: ({ id, ...body }) => ({ url: `/orders/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['Order', 'Line', 'Catalogue'],
+      invalidatesTags: ['Order', 'Line'],
     }),
     cancelOrder: build.mutation<Order, { id: string; version: number }>({
       query: ({ id, version }) => ({ url: `/orders/${id}/cancel`, method: 'POST', body: { version } }),
@@ -49,6 +72,8 @@ export const withoutEmpty = (params: object): Record<string, string> =>
   );
 
 export const {
+  useCustomersQuery,
+  useOrderPagesInfiniteQuery,
   useOrdersQuery,
   useOrderQuery,
   useAddOrderMutation,

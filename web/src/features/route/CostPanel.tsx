@@ -9,6 +9,8 @@ interface Props {
   pieces: number;
   /** `null` while it is on its way, or where a value is only tried. */
   quote: Quote | null;
+  /** Why there is none, where that can be said. */
+  noQuote: string;
   /** Addresses of the papers; `null` where nothing is kept to print. */
   papers: { runSheetA4: string; runSheetLetter: string; quoteA4: string; quoteLetter: string };
 }
@@ -16,7 +18,7 @@ interface Props {
 const percent = (share: number): string => `${Math.round(1000 * share) / 10} %`;
 
 /** Minutes, cost per piece by where it goes, and what the line is offered for. */
-export function CostPanel({ route, cost, pieces, quote, papers }: Props) {
+export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props) {
   const [isOpen, setOpen] = useState(false);
   return (
     <section className="panel" aria-label="Time and cost">
@@ -52,6 +54,11 @@ export function CostPanel({ route, cost, pieces, quote, papers }: Props) {
           <Row name="Cost per piece" value={formatMoney(cost.totalCents)} isSum />
         </tbody>
       </table>
+      {noQuote !== '' && (
+        <p className="muted small" style={{ padding: '8px 16px' }}>
+          {noQuote}
+        </p>
+      )}
       {quote && (
         <>
           <button type="button" className="version" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
@@ -65,7 +72,7 @@ export function CostPanel({ route, cost, pieces, quote, papers }: Props) {
           {isOpen && <QuoteTable quote={quote} />}
           <div className="row" style={{ padding: '8px 16px' }}>
             <a href={papers.quoteA4} download>
-              Quote of the order, A4
+              Draft of the quote, A4
             </a>
             <a href={papers.quoteLetter} download>
               Letter

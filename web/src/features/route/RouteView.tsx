@@ -27,6 +27,8 @@ interface Props {
   /** What the newest version is planned from; `null` until it is here, or where an old one is shown. */
   document: LineDocument | null;
   quote: Quote | null;
+  /** Why there is none, where that can be said. */
+  noQuote: string;
   provenLines: readonly ProvenLine[] | undefined;
   papers: Parameters<typeof CostPanel>[0]['papers'];
   kind: BlankKind;
@@ -138,6 +140,7 @@ export function RouteView(props: Props) {
             cost={cost}
             pieces={version.pieces}
             quote={tried.length > 0 ? null : props.quote}
+            noQuote={props.noQuote}
             papers={props.papers}
           />
           <VersionsPanel version={version} versions={versions} onShow={onShow} />

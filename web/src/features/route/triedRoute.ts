@@ -1,8 +1,8 @@
 import type { LineDocument, RouteVersion, SettingOverride } from '@saltflat/contract';
-import { ratesOf, routeInputOf } from '@saltflat/contract/routeInput';
+import { routeInputOf } from '@saltflat/contract/routeInput';
 import { priceRoute } from '@saltflat/core/cost';
 import type { PieceCost } from '@saltflat/core/cost';
-import { planRoute } from '@saltflat/core/route';
+import { planRoute, refusalText } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
 
 /** A value being tried: not kept until somebody says who and why. */
@@ -41,15 +41,8 @@ export function planTried(
     (own) => !tried.some(({ operation, setting }) => operation === own.operation && setting === own.setting),
   );
   const mine = tried.map((own) => ({ ...own, who: 'Tried', why: 'not kept yet' }));
-  try {
-    const route = planRoute({ ...input, overrides: [...others, ...mine] });
-    return {
-      route,
-      cost: priceRoute(route, document.blankCents, input.pieces, ratesOf(document)),
-      problem: '',
-    };
-  } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
-    return { ...kept, problem: error.message };
-  }
+  const planned = planRoute({ ...input, overrides: [...others, ...mine] });
+  if (!planned.ok) return { ...kept, problem: refusalText(planned.refusals) };
+  const { route } = planned;
+  return { route, cost: priceRoute(route, document.blankCents, input.pieces, document.rates), problem: '' };
 }

@@ -2,7 +2,7 @@ import type { ImportReport, ShopList } from '@saltflat/contract';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
-import { Replanned } from './Replanned.tsx';
+import { Followed } from './Followed.tsx';
 import { useImportListMutation } from './shopApi.ts';
 
 const ACTIONS = { add: '◆ added', change: '◐ changed', same: '● as it is', refuse: '■ refused' } as const;
@@ -109,7 +109,7 @@ export function ImportPanel({ list }: { list: ShopList }) {
                 </Button>
               </div>
             )}
-            {report.isApplied && <Replanned changes={report.replanned} unchanged={null} />}
+            {report.changeId !== null && <Followed changeId={report.changeId} drafts={0} />}
           </>
         )}
       </div>

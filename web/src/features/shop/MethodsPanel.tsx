@@ -4,7 +4,7 @@ import type { HouseKey, HouseMethods } from '@saltflat/core/route';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
-import { Replanned } from './Replanned.tsx';
+import { Followed } from './Followed.tsx';
 import { useSetHouseMutation } from './shopApi.ts';
 
 interface Props {
@@ -50,11 +50,7 @@ export function MethodsPanel({ house, version }: Props) {
               Undo
             </Button>
           </div>
-          <Replanned
-            changes={told.changed.replanned}
-            unchanged={told.changed.unchanged}
-            queued={told.changed.queued}
-          />
+          <Followed changeId={told.changed.changeId} drafts={told.changed.drafts} />
         </>
       )}
       <section className="panel methods" aria-label="House methods">

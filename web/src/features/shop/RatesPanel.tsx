@@ -4,14 +4,16 @@ import type { Rates } from '@saltflat/core/cost';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { fieldProblems, problemMessage } from '../../api/problemMessage.ts';
+import { Overtaken, useVersionedDraft } from '../../draft/index.ts';
 import { RecordForm } from './RecordForm.tsx';
 import { missingIn } from './recordState.ts';
-import { Replanned } from './Replanned.tsx';
+import { Followed } from './Followed.tsx';
 import { useSetRatesMutation } from './shopApi.ts';
 
 /** What time costs and how a price is made of it. */
 export function RatesPanel({ rates, version }: { rates: Rates; version: number }) {
-  const [record, setRecord] = useState<object>(rates);
+  const draft = useVersionedDraft<object>('saltflat.shop.rates', { version, values: rates });
+  const record = draft.values;
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [refusal, setRefusal] = useState('');
   const [changed, setChanged] = useState<ShopChanged | null>(null);
@@ -22,20 +24,20 @@ export function RatesPanel({ rates, version }: { rates: Rates; version: number }
     setProblems(missing);
     setRefusal(Object.keys(missing).length > 0 ? 'Some fields still need something: they are marked.' : '');
     if (Object.keys(missing).length > 0) return;
-    const answer = await save({ version, record: record as Rates });
+    const answer = await save({ version: draft.version, record: record as Rates });
     setRefusal(answer.error ? problemMessage(answer.error) : '');
     setProblems(
       Object.fromEntries(
         fieldProblems(answer.error).map(({ path, message }) => [path.replace(/^\/record/, ''), message]),
       ),
     );
-    if (answer.data) setChanged(answer.data);
+    if (!answer.data) return;
+    draft.startAgain();
+    setChanged(answer.data);
   };
   return (
     <div className="stack">
-      {changed && (
-        <Replanned changes={changed.replanned} unchanged={changed.unchanged} queued={changed.queued} />
-      )}
+      {changed && <Followed changeId={changed.changeId} drafts={changed.drafts} />}
       <form
         className="panel record-editor"
         aria-label="Prices"
@@ -51,8 +53,11 @@ export function RatesPanel({ rates, version }: { rates: Rates; version: number }
             fields={RATES_FIELDS.filter(({ path }) => path[0] !== 'spoilageFrom')}
             record={record}
             problems={problems}
-            onChange={setRecord}
+            onChange={draft.change}
           />
+          {draft.isOvertaken && (
+            <Overtaken what="The prices" onKeepMine={draft.keepMine} onStartAgain={draft.startAgain} />
+          )}
           {refusal !== '' && (
             <p className="alarm" role="alert">
               {refusal}

@@ -1,5 +1,6 @@
-import type { ShopChanged } from '@saltflat/contract';
+import type { Learnt, ShopChanged } from '@saltflat/contract';
 import { MATERIAL_KINDS } from '@saltflat/contract/shopFields';
+import type { RecordField } from '@saltflat/contract/shopFields';
 import { pressedThicknessMm } from '@saltflat/core/blank';
 import type { Construction, Fibres } from '@saltflat/core/blank';
 import { MACHINE_KINDS } from '@saltflat/core/route';
@@ -7,7 +8,8 @@ import { formatQuantity } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { fieldProblems, problemMessage, problemOf } from '../../api/problemMessage.ts';
+import { fieldProblems, problemMessage } from '../../api/problemMessage.ts';
+import { Overtaken, useVersionedDraft } from '../../draft/index.ts';
 import { RecordForm } from './RecordForm.tsx';
 import { fieldsOfRecord, missingIn, newRecord, withoutEmptySpans } from './recordState.ts';
 import type { ShopRow } from './recordState.ts';
@@ -28,21 +30,17 @@ const ONE: Record<RecordList, string> = { blanks: 'blank', materials: 'material'
 
 /** One record being filled in or changed. What is typed survives a refusal and a reload. */
 export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave }: Props) {
-  const draftKey = `saltflat.shop.${list}.${row?.id ?? 'new'}`;
-  const [record, setRecord] = useState<object>(
-    () => keptDraft(draftKey) ?? row?.record ?? newRecord(list, list === 'materials' ? 'film' : 'printer'),
-  );
-  const [version, setVersion] = useState(row?.version ?? 1); // the one that is being changed, whatever came after
+  const draft = useVersionedDraft<object>(`saltflat.shop.${list}.${row?.id ?? 'new'}`, {
+    version: row?.version ?? 0,
+    values: row?.record ?? newRecord(list, list === 'materials' ? 'film' : 'printer'),
+  });
+  const record = draft.values;
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [refusal, setRefusal] = useState('');
   const [save, { isLoading }] = useSaveRecordMutation();
   const fields = fieldsOfRecord(list, record);
-  const change = (next: object): void => {
-    setRecord(next);
-    sessionStorage.setItem(draftKey, JSON.stringify(next));
-  };
   const leave = (): void => {
-    sessionStorage.removeItem(draftKey);
+    draft.startAgain();
     onLeave();
   };
   const submit = async (event: React.FormEvent): Promise<void> => {
@@ -51,7 +49,8 @@ export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave
     setProblems(missing);
     setRefusal(Object.keys(missing).length > 0 ? 'Some fields still need something: they are marked.' : '');
     if (Object.keys(missing).length > 0) return;
-    const answer = await save({ list, id: row?.id ?? null, version, record: withoutEmptySpans(record) });
+    const sent = { list, id: row?.id ?? null, version: draft.version, record: withoutEmptySpans(record) };
+    const answer = await save(sent);
     if (answer.error) {
       setRefusal(problemMessage(answer.error));
       setProblems(
@@ -59,12 +58,9 @@ export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave
           fieldProblems(answer.error).map(({ path, message }) => [path.replace(/^\/record/, ''), message]),
         ),
       );
-      const current = problemOf(answer.error)?.current as { version?: number } | undefined;
-      if (current?.version !== undefined) setVersion(current.version); // saving again then means: mine, knowing theirs
       return;
     }
-    sessionStorage.removeItem(draftKey);
-    setVersion(answer.data.version ?? version);
+    draft.startAgain();
     onSaved(answer.data, String((record as { name?: unknown }).name));
   };
   return (
@@ -95,7 +91,7 @@ export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave
             label={`What kind of ${ONE[list]}`}
             size="small"
             value={(record as { kind: string }).kind}
-            onChange={(event) => change(newRecord(list, event.target.value))}
+            onChange={(event) => draft.change(newRecord(list, event.target.value))}
             slotProps={{ select: { native: true } }}
           >
             {(list === 'materials' ? MATERIAL_KINDS : MACHINE_KINDS).map((kind) => (
@@ -109,9 +105,20 @@ export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave
           fields={list === 'blanks' ? fields : fields.filter(({ path }) => path[0] !== 'kind')}
           record={record}
           problems={problems}
-          onChange={change}
+          onChange={draft.change}
         />
         {list === 'blanks' && <BlankWords record={record} />}
+        {row?.learnt && <LearntWords learnt={row.learnt} fields={fields} />}
+        {row && draft.isOvertaken && (
+          <Overtaken
+            what={`“${row.name}”`}
+            onKeepMine={draft.keepMine}
+            onStartAgain={() => {
+              draft.startAgain();
+              setRefusal('');
+            }}
+          />
+        )}
         {refusal !== '' && (
           <p className="alarm" role="alert">
             {refusal}
@@ -161,7 +168,17 @@ function BlankWords({ record }: { record: object }) {
   );
 }
 
-function keptDraft(key: string): object | null {
-  const text = sessionStorage.getItem(key);
-  return text === null ? null : (JSON.parse(text) as object); // written by this form alone
+/** What this shop weighed stands beside what is assumed: the form changes the assumption alone. */
+function LearntWords({ learnt, fields }: { learnt: Learnt; fields: readonly RecordField[] }) {
+  const titleOf = (key: string): string =>
+    fields.find(({ path }) => path[path.length - 1] === key)?.title ?? key;
+  return (
+    <p className="small" role="note">
+      ● Learnt from {learnt.weighings} {learnt.weighings === 1 ? 'weighing' : 'weighings'} here:{' '}
+      {Object.entries(learnt.values)
+        .map(([key, { value, sd }]) => `${titleOf(key)} ${value} ± ${sd}`)
+        .join('; ')}
+      . Routes are planned with that; what is written above is the assumption it was learnt from.
+    </p>
+  );
 }

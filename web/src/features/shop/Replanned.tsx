@@ -5,16 +5,7 @@ import { DifferenceList } from '../../ui/DifferenceList.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 
 /** What a change of the set-up did to the routes that were not run yet. */
-export function Replanned({
-  changes,
-  unchanged,
-  queued = 0,
-}: {
-  changes: readonly Change[];
-  unchanged: number | null;
-  /** Drafts still to come. */
-  queued?: number;
-}) {
+export function Replanned({ changes, unchanged }: { changes: readonly Change[]; unchanged: number }) {
   const system = useUnits();
   const none = changes.length === 0;
   return (
@@ -25,13 +16,10 @@ export function Replanned({
             ? 'No route changed'
             : `${changes.length} ${changes.length === 1 ? 'route was' : 'routes were'} planned anew`}
         </h2>
-        {unchanged !== null && (
-          <span className="muted small">
-            {queued > 0 && `${queued} more are being planned in the background; `}
-            {unchanged} {unchanged === 1 ? 'draft' : 'drafts'} came out the same; routes on the floor or run
-            stay as they were
-          </span>
-        )}
+        <span className="muted small">
+          {unchanged} {unchanged === 1 ? 'draft' : 'drafts'} came out the same; routes on the floor or run
+          stay as they were
+        </span>
       </header>
       {changes.map(({ lineId, code, customer, problem, number, differences }) => (
         <div key={lineId} className="replanned-line">

@@ -4,6 +4,6 @@ export { RatesPanel } from './RatesPanel.tsx';
 export { RecordEditor } from './RecordEditor.tsx';
 export { RecordTable } from './RecordTable.tsx';
 export { rowsOf, standInsOf } from './recordState.ts';
-export { Replanned } from './Replanned.tsx';
+export { Followed } from './Followed.tsx';
 export { usePutFirstMutation, useRetireRecordMutation } from './shopApi.ts';
 export type { RecordList } from './shopApi.ts';

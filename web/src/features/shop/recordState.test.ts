@@ -23,9 +23,9 @@ const ink = (name: string, use: string): Material => ({
   stock: null,
   stockUnit: '',
   properties: { use },
+  learnt: null,
 });
 const catalogue: Catalogue = {
-  customers: [],
   styles: [],
   materials: [ink('A', 'film'), ink('B', 'textile'), ink('C', 'film')],
   machines: [],

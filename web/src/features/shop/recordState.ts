@@ -1,4 +1,4 @@
-import type { Catalogue, MachineKind, MaterialKind } from '@saltflat/contract';
+import type { Catalogue, Learnt, MachineKind, MaterialKind } from '@saltflat/contract';
 import { BLANK_FIELDS, machineFields, materialFields, valueAt } from '@saltflat/contract/shopFields';
 import type { RecordField } from '@saltflat/contract/shopFields';
 import { emptyOf } from './RecordForm.tsx';
@@ -11,8 +11,9 @@ export interface ShopRow {
   kind: string;
   name: string;
   maker: string;
-  /** Without identity and version: what a form edits. */
+  /** Without identity, version and what was learnt: what a form edits. */
   record: object;
+  learnt: Learnt | null;
 }
 
 /** Records that stand in for each other: a route takes the first of them. */
@@ -25,7 +26,7 @@ export function standInsOf(row: ShopRow, rows: readonly ShopRow[]): ShopRow[] {
 /** What tells one use of a kind from another. */
 const USES = ['use', 'fibre', 'purpose', 'kind', 'peel', 'tasks', 'isHandGun'];
 
-const KEPT_OUT = new Set(['id', 'version']);
+const KEPT_OUT = new Set(['id', 'version', 'learnt']);
 
 /** The records of a list in the shop's order of preference. */
 export function rowsOf(list: RecordList, catalogue: Catalogue): ShopRow[] {
@@ -38,6 +39,7 @@ export function rowsOf(list: RecordList, catalogue: Catalogue): ShopRow[] {
     name: own.name,
     maker: own.maker,
     record: Object.fromEntries(Object.entries(own).filter(([key]) => !KEPT_OUT.has(key))),
+    learnt: 'learnt' in own ? own.learnt : null,
   }));
 }
 

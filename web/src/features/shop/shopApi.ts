@@ -1,4 +1,4 @@
-import type { ImportReport, ShopChanged, ShopList } from '@saltflat/contract';
+import type { ImportReport, ShopChange, ShopChanged, ShopList } from '@saltflat/contract';
 import type { Rates } from '@saltflat/core/cost';
 import type { HouseMethods } from '@saltflat/core/route';
 import { baseApi } from '../../api/baseApi.ts';
@@ -13,10 +13,14 @@ interface Saved {
   record: object;
 }
 
-const STALE = ['Catalogue', 'Route', 'Line', 'Order'] as const;
+const STALE = ['Catalogue'] as const; // the routes that follow say so themselves, one by one
 
 const shopApi = baseApi.injectEndpoints({
   endpoints: (build) => ({
+    shopChange: build.query<ShopChange, string>({
+      query: (id) => `/shop/changes/${id}`,
+      providesTags: ['Change'],
+    }),
     saveRecord: build.mutation<ShopChanged, Saved>({
       query: ({ list, id, version, record }) =>
         id === null
@@ -64,6 +68,7 @@ const shopApi = baseApi.injectEndpoints({
 });
 
 export const {
+  useShopChangeQuery,
   useSaveRecordMutation,
   useRetireRecordMutation,
   usePutFirstMutation,

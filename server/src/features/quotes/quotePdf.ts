@@ -1,39 +1,30 @@
-import type { Quote } from '@saltflat/core/cost';
+import type { QuoteDocument } from '@saltflat/contract';
 import { formatMoney } from '@saltflat/core/units';
 import { INK, MUTED, openSheet, rule, write, writeColumn, writeRight } from '../../pdf/index.ts';
 import type { Doc, Paper, Sheet } from '../../pdf/index.ts';
 
 /** What stands on a quote: what the customer needs, not what it costs us. */
-export interface QuoteSheet {
-  code: string;
-  customer: string;
-  dueAt: string;
+export interface QuoteSheet extends QuoteDocument {
+  /** `null` for a draft. */
+  given: { code: string; at: string; goodUntil: string } | null;
   madeAt: string;
-  lines: {
-    what: string;
-    print: string;
-    /** What the look is like, in words. */
-    look: string;
-    quote: Quote;
-  }[];
 }
-
-const VALID_DAYS = 14;
 
 /** The offer for an order on paper. */
 export async function quotePdf(sheet: QuoteSheet, paper: Paper): Promise<Buffer> {
-  const page = openSheet({ title: `Quote ${sheet.code}`, madeAt: sheet.madeAt, paper });
+  const { given, orderCode, customer, dueAt } = sheet;
+  const title = given ? `Quote ${given.code}` : `Draft of a quote`;
+  const page = openSheet({ title: `${title}, ${orderCode}`, madeAt: sheet.madeAt, paper });
   const { doc, margin, width } = page;
-  write(doc, `Quote for ${sheet.customer}`, { x: margin, y: margin, size: 20, weight: 600 });
-  write(
-    doc,
-    `${sheet.code}, ${day(sheet.madeAt)}, good for ${VALID_DAYS} days; wanted by ${day(sheet.dueAt)}`,
-    {
-      x: margin,
-      y: margin + 28,
-      colour: MUTED,
-    },
-  );
+  write(doc, `${title} for ${customer}`, { x: margin, y: margin, size: 20, weight: 600 });
+  const standing = given
+    ? `given ${day(given.at)}, good until ${day(given.goodUntil)}`
+    : `${day(sheet.madeAt)}, not given yet: prices may still move`;
+  write(doc, `${orderCode}, ${standing}; wanted by ${day(dueAt)}`, {
+    x: margin,
+    y: margin + 28,
+    colour: MUTED,
+  });
   let y = margin + 60;
   for (const line of sheet.lines) {
     const needed = 120 + 16 * line.quote.sizes.length;
@@ -43,10 +34,9 @@ export async function quotePdf(sheet: QuoteSheet, paper: Paper): Promise<Buffer>
     }
     y = drawLine(page, line, y);
   }
-  const total = sheet.lines.reduce((sum, { quote }) => sum + quote.totalCents, 0);
   rule(doc, { x: margin, y, width: width - 2 * margin, colour: INK });
   write(doc, 'Total, without tax', { x: margin, y: y + 10, size: 14, weight: 600 });
-  writeRight(doc, formatMoney(total), { x: width - margin, y: y + 10, size: 14, weight: 600 });
+  writeRight(doc, formatMoney(sheet.totalCents), { x: width - margin, y: y + 10, size: 14, weight: 600 });
   writeColumn(
     doc,
     'Prices hold for these quantities, sizes and this artwork. Fabric and ink differ from the screen: ask for a proof before saying yes.',
@@ -57,7 +47,7 @@ export async function quotePdf(sheet: QuoteSheet, paper: Paper): Promise<Buffer>
 
 function drawLine(
   { doc, margin, width }: Sheet,
-  { what, print, look, quote }: QuoteSheet['lines'][number],
+  { what, print, look, quote }: QuoteDocument['lines'][number],
   top: number,
 ): number {
   const right = width - margin;

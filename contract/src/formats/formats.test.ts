@@ -1,0 +1,122 @@
+import { readFileSync } from 'node:fs';
+import { DEFAULT_RATES, priceRoute } from '@saltflat/core/cost';
+import { DEFAULT_HOUSE, planRoute } from '@saltflat/core/route';
+import { countdownS, deriveRun } from '@saltflat/core/run';
+import { expect } from 'chai';
+import {
+  ArtworkJob,
+  DomainError,
+  LineDocument,
+  ROUTE_FORMAT,
+  parse,
+  readArtworkJob,
+  readLineDocument,
+  readStoredRoute,
+  routeInputOf,
+} from '../index.ts';
+import { CostDocument, RouteDocument } from '../routes.ts';
+
+interface Golden {
+  route: Record<string, unknown> & { operations: Record<string, unknown>[] };
+  cost: Record<string, number>;
+}
+const golden = (name: string): Golden =>
+  JSON.parse(readFileSync(new URL(`./golden/${name}.json`, import.meta.url), 'utf8')) as Golden;
+const refusal = (work: () => unknown): string => {
+  try {
+    work();
+    return 'taken';
+  } catch (error) {
+    if (!(error instanceof DomainError)) throw error;
+    return error.message;
+  }
+};
+
+describe('stored routes', () => {
+  for (const format of [1, 2, 3])
+    for (const process of ['dtf', 'dtg'])
+      it(`of format ${format} (${process}) are whole when they are read, and the floor can run them`, () => {
+        const stored = golden(`route-${format}-${process}`);
+        const before = JSON.stringify(stored);
+        const { route, cost } = readStoredRoute(format, stored);
+        parse(RouteDocument, route);
+        parse(CostDocument, cost);
+        expect(JSON.stringify(stored), 'what is stored is not changed').to.equal(before);
+        expect(route.operations.map(({ id }) => id)).to.deep.equal(
+          stored.route.operations.map(({ id }) => id),
+        );
+        const plan = { operations: route.operations, pieces: 5 };
+        const { steps } = deriveRun(plan, []);
+        const batch = route.operations.filter(({ per }) => per === 'batch');
+        for (const { id } of batch)
+          expect(
+            steps.some(({ operation, piece }) => operation === id && piece === 0),
+            id,
+          ).to.equal(true);
+        for (const step of steps)
+          expect(Number.isFinite(countdownS(plan.operations[step.index]!, step)), step.id).to.equal(true);
+        const { blankCents, materials, labourCents, setUpCents, machineCents, spoilageCents } = cost;
+        const sum = materials.reduce((all, { cents }) => all + cents, blankCents + labourCents);
+        expect(sum + setUpCents + machineCents + spoilageCents).to.be.closeTo(cost.totalCents, 1e-6);
+      });
+
+  it('of the newest format are read as they are, and of an unknown one not at all', () => {
+    const stored = golden(`route-${ROUTE_FORMAT}-dtf`);
+    expect(readStoredRoute(ROUTE_FORMAT, stored)).to.deep.equal(stored);
+    expect(refusal(() => readStoredRoute(ROUTE_FORMAT + 1, stored))).to.equal(
+      `The route is of format ${ROUTE_FORMAT + 1}; this Saltflat reads formats 1 to ${ROUTE_FORMAT}.`,
+    );
+  });
+});
+
+describe('a line document', () => {
+  it('of the first format plans as it did: the golden route of its day, but for what was learnt since', () => {
+    const line = readLineDocument(golden('line-1'));
+    parse(LineDocument, line);
+    const planned = planRoute(routeInputOf(line));
+    if (!planned.ok) throw new Error('it was refused');
+    const was = golden('route-3-dtf');
+    expect(planned.route.operations.map(({ id }) => id)).to.deep.equal(
+      was.route.operations.map(({ id }) => id),
+    );
+    const { totalCents } = priceRoute(planned.route, line.blankCents, line.pieces, line.rates);
+    expect(totalCents).to.be.closeTo(was.cost.totalCents!, 1e-6);
+    expect(line).to.deep.include({ format: 2, house: DEFAULT_HOUSE, rates: DEFAULT_RATES, overrides: [] });
+    expect(line.placement.sizes.map(({ cents }) => cents)).to.deep.equal([343, 343, 343, 343]);
+  });
+
+  it('says what is wrong with it, field by field, in any format', () => {
+    const older = golden('line-1') as unknown as Record<string, unknown>;
+    expect(refusal(() => readLineDocument({ ...older, pieces: 0 }))).to.equal(
+      '“Pieces” must be at least 1, but 0 was given.',
+    );
+    expect(refusal(() => readLineDocument({ ...older, format: 9 }))).to.contain('of format 9');
+    expect(refusal(() => readLineDocument({ ...older, format: 'two' }))).to.contain('format NaN');
+    expect(refusal(() => readLineDocument({ pieces: 4 }))).to.contain('missing');
+    expect(refusal(() => readLineDocument(null))).to.contain('“Process” is missing');
+  });
+});
+
+describe('an artwork job', () => {
+  it('of the first format takes its knock-out as the first step', () => {
+    const job = readArtworkJob(golden('job-1'));
+    parse(ArtworkJob, job);
+    expect(job.steps?.map(({ kind }) => kind)).to.deep.equal(['knock-out', 'drop-specks']);
+    expect(job.steps?.[0]).to.deep.equal({
+      kind: 'knock-out',
+      hex: '#040404',
+      tol: 8,
+      soft: 14,
+      mode: 'global',
+    });
+  });
+
+  it('names what is wrong in the words of its format', () => {
+    const knockout = { hex: 'black', tol: 8, soft: 14, mode: 'global' };
+    expect(refusal(() => readArtworkJob({ ...golden('job-1'), knockout }))).to.contain('Colour to take out');
+    expect(refusal(() => readArtworkJob({ ...golden('job-1'), format: 2 }))).to.contain(
+      'no field “knockout”',
+    );
+    expect(refusal(() => readArtworkJob([]))).to.contain('set of fields');
+  });
+});

@@ -1,0 +1,46 @@
+import { DEFAULT_RATES } from '@saltflat/core/cost';
+import { DEFAULT_HOUSE } from '@saltflat/core/route';
+import { LineDocument } from '../lineDocument.ts';
+import { parse } from '../validate.ts';
+import { formatOf, upgrade } from './upgrade.ts';
+import type { FormatChain, Older } from './upgrade.ts';
+
+interface LineOfFormat1 {
+  blankCents: number;
+  placement: Older & { sizes: Older[] };
+  materials: Older[];
+}
+
+/** Format 2 has a price for each size, what the shop weighed beside what is assumed, and leaves nothing out. */
+function sayEverything(older: Older): Older {
+  const { blankCents, placement, materials } = older as unknown as LineOfFormat1;
+  return {
+    patch: null,
+    rates: DEFAULT_RATES,
+    overrides: [],
+    ...older,
+    format: 2,
+    house: { ...DEFAULT_HOUSE, ...(older.house as object | undefined) },
+    placement: { ...placement, sizes: placement.sizes.map((size) => ({ cents: blankCents, ...size })) },
+    materials: materials.map((material) => ({ learnt: null, ...material })),
+  };
+}
+
+const CHAIN: FormatChain = { name: 'line document', steps: [sayEverything] };
+
+/**
+ * A line document of any format that was ever written, checked.
+ *
+ * @throws DomainError `invalid-input` naming what is wrong with it
+ */
+export function readLineDocument(data: unknown): LineDocument {
+  const format = formatOf(data);
+  if (format === 1 && !isLineOfFormat1(data)) return parse(LineDocument, { ...(data as object), format: 2 }); // too little of one to upgrade: its faults are said
+  return parse(LineDocument, upgrade(CHAIN, data as Older, format));
+}
+
+/** True when the parts the upgrade reads are there. */
+function isLineOfFormat1(data: unknown): boolean {
+  const { placement, materials } = (data ?? {}) as Partial<LineOfFormat1>;
+  return Array.isArray(placement?.sizes) && Array.isArray(materials);
+}

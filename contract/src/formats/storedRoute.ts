@@ -1,0 +1,61 @@
+import type { PieceCost } from '@saltflat/core/cost';
+import type { Route } from '@saltflat/core/route';
+import { newestFormat, upgrade } from './upgrade.ts';
+import type { FormatChain, Older, Upgrade } from './upgrade.ts';
+
+interface StoredRoute {
+  route: Older & { operations: Older[]; conflicts: Older[] };
+  cost: Older;
+}
+
+/** Writes a step over route and cost together: a version keeps both in one format. */
+const step =
+  (change: (stored: StoredRoute) => StoredRoute): Upgrade =>
+  (older) =>
+    change(older as unknown as StoredRoute) as unknown as Older;
+
+/** Format 2 knows placement, machines, work, stacks, ways out, slips, and where spoilage comes from. */
+const knowPlacement = step(({ route, cost }) => ({
+  route: {
+    ...route,
+    operations: route.operations.map((operation) => ({
+      machine: null,
+      machineKind: null,
+      work: [],
+      stack: [],
+      ...operation,
+      phases: ((operation.phases ?? []) as Older[]).map((phase) => ({ press: null, ...phase })),
+    })),
+    placement: { key: 'full-front', label: '', rule: '', sizes: [], platen: null, problems: [], needs: [] },
+    restBeforeDispatchS: 0,
+    usesBlanks: true,
+    conflicts: route.conflicts.map((conflict) => ({ ...conflict, waysOut: [] })),
+    slips: [],
+  },
+  cost: { setUpCents: 0, machineCents: 0, spoilageShare: 0.03, spoilageFrom: 'assumed', ...cost },
+}));
+
+/** Format 3 knows loads: until then a machine took the whole batch at once, and its countdown was for all of it. */
+const knowLoads = step(({ route, cost }) => ({
+  route: {
+    ...route,
+    operations: route.operations.map((operation) => ({ perLoad: null, timerPieceS: 0, ...operation })),
+  },
+  cost,
+}));
+
+const CHAIN: FormatChain = { name: 'route', steps: [knowPlacement, knowLoads] };
+
+/** The format route versions are written in now. */
+export const ROUTE_FORMAT = newestFormat(CHAIN);
+
+/**
+ * A stored route and its cost, in whatever format they were written, as they are read now. Versions are never
+ * rewritten: what an older one does not say is filled in as nothing.
+ */
+export function readStoredRoute(
+  format: number,
+  stored: { route: unknown; cost: unknown },
+): { route: Route; cost: PieceCost } {
+  return upgrade(CHAIN, stored, format) as unknown as { route: Route; cost: PieceCost }; // golden documents of every format are checked against the schemas
+}

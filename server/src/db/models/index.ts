@@ -1,0 +1,75 @@
+import type { Sequelize } from 'sequelize';
+import { defineArtwork, defineBlob, defineFigures, definePreparation } from './artworks.ts';
+import { defineCustomer } from './customers.ts';
+import { defineColour, defineSize, defineStyle } from './garments.ts';
+import { defineLine, defineLineSize, defineOrder } from './orders.ts';
+import { defineProofAnswer, defineQuote, defineRoute } from './routes.ts';
+import { defineEvent, defineOutcome, defineRun, defineTally } from './runs.ts';
+import {
+  defineChange,
+  defineChangedLine,
+  defineFacts,
+  defineMachine,
+  defineMaterial,
+  defineRevision,
+  defineSetting,
+  defineWeighing,
+} from './setUp.ts';
+
+export type Models = ReturnType<typeof defineModels>;
+
+/** One model for each table, on this connection, with what belongs to what. */
+export function defineModels(sequelize: Sequelize) {
+  const models = {
+    customers: defineCustomer(sequelize),
+    styles: defineStyle(sequelize),
+    colours: defineColour(sequelize),
+    sizes: defineSize(sequelize),
+    materials: defineMaterial(sequelize),
+    machines: defineMachine(sequelize),
+    settings: defineSetting(sequelize),
+    revisions: defineRevision(sequelize),
+    facts: defineFacts(sequelize),
+    changes: defineChange(sequelize),
+    changedLines: defineChangedLine(sequelize),
+    weighings: defineWeighing(sequelize),
+    blobs: defineBlob(sequelize),
+    artworks: defineArtwork(sequelize),
+    figures: defineFigures(sequelize),
+    preparations: definePreparation(sequelize),
+    orders: defineOrder(sequelize),
+    lines: defineLine(sequelize),
+    lineSizes: defineLineSize(sequelize),
+    routes: defineRoute(sequelize),
+    quotes: defineQuote(sequelize),
+    proofAnswers: defineProofAnswer(sequelize),
+    runs: defineRun(sequelize),
+    events: defineEvent(sequelize),
+    outcomes: defineOutcome(sequelize),
+    tallies: defineTally(sequelize),
+  };
+  const { styles, colours, sizes, orders, lines, lineSizes, customers, artworks, preparations } = models;
+  styles.hasMany(colours, { as: 'colours', foreignKey: 'styleId' });
+  styles.hasMany(sizes, { as: 'sizes', foreignKey: 'styleId' });
+  colours.belongsTo(styles, { as: 'style', foreignKey: 'styleId' });
+  orders.belongsTo(customers, { as: 'customer', foreignKey: 'customerId' });
+  orders.hasMany(lines, { as: 'lines', foreignKey: 'orderId' });
+  lines.belongsTo(orders, { as: 'order', foreignKey: 'orderId' });
+  lines.belongsTo(colours, { as: 'colour', foreignKey: 'colourId' });
+  lines.belongsTo(artworks, { as: 'artwork', foreignKey: 'artworkId' });
+  lines.belongsTo(preparations, { as: 'preparation', foreignKey: 'preparationId' });
+  lines.hasMany(lineSizes, { as: 'quantities', foreignKey: 'lineId' });
+  const { routes, facts, runs, proofAnswers } = models;
+  routes.belongsTo(facts, { as: 'facts', foreignKey: 'factsSha256' });
+  proofAnswers.belongsTo(routes, { as: 'version', foreignKey: 'routeVersionId' });
+  runs.belongsTo(lines, { as: 'line', foreignKey: 'lineId' });
+  runs.belongsTo(routes, { as: 'version', foreignKey: 'routeVersionId' });
+  return models;
+}
+
+export type { ArtworkRow, BlobRow, PreparationRow } from './artworks.ts';
+export type { StyleRow } from './garments.ts';
+export type { LineRow, OrderRow } from './orders.ts';
+export type { QuoteRow, RouteRow } from './routes.ts';
+export type { EventRow, RunRow } from './runs.ts';
+export type { MachineRow, MaterialRow, SettingKey } from './setUp.ts';

@@ -1,0 +1,158 @@
+import type { Process } from '@saltflat/core/route';
+import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
+import type { RunEventKind, RunEventPayload, Verdict } from '@saltflat/core/run';
+import type {
+  CreationOptional,
+  InferAttributes,
+  InferCreationAttributes,
+  Model,
+  NonAttribute,
+  Sequelize,
+} from 'sequelize';
+import {
+  TABLE,
+  columns,
+  decimal,
+  instant,
+  integer,
+  json,
+  key,
+  named,
+  oneOf,
+  orNull,
+  text,
+  texts,
+  uuid,
+} from './columns.ts';
+import type { LineRow } from './orders.ts';
+import type { RouteRow } from './routes.ts';
+
+export interface RunRow extends Model<InferAttributes<RunRow>, InferCreationAttributes<RunRow>> {
+  id: string;
+  lineId: string;
+  routeVersionId: string;
+  process: Process;
+  pieces: number;
+  startedBy: string;
+  createdAt: Date;
+  finishedAt: Date | null;
+  /** Events it has: who knows as many knows all of them. */
+  eventCount: CreationOptional<number>;
+  line?: NonAttribute<LineRow>;
+  version?: NonAttribute<RouteRow>;
+}
+
+export const defineRun = (sequelize: Sequelize) =>
+  sequelize.define<RunRow>(
+    'run',
+    columns({
+      id: key,
+      lineId: uuid,
+      routeVersionId: uuid,
+      process: text,
+      pieces: integer,
+      startedBy: text,
+      createdAt: instant,
+      finishedAt: orNull(instant),
+      eventCount: { ...integer, defaultValue: 0 },
+    }),
+    TABLE,
+  );
+
+/** Something that happened on a device: written once, never changed. */
+export interface EventRow extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
+  id: string;
+  runId: string;
+  /** Counts a run's events up from 1 in the order they arrived. */
+  place: number;
+  clientId: string;
+  clientSeq: number;
+  kind: RunEventKind;
+  step: string | null;
+  at: Date;
+  deviceAt: Date;
+  serverAt: Date;
+  byName: string;
+  payload: RunEventPayload;
+}
+
+export const defineEvent = (sequelize: Sequelize) =>
+  sequelize.define<EventRow>(
+    'run_event',
+    columns({
+      id: key,
+      runId: uuid,
+      place: integer,
+      clientId: uuid,
+      clientSeq: integer,
+      kind: oneOf(RUN_EVENT_KINDS),
+      step: orNull(text),
+      at: instant,
+      deviceAt: instant,
+      serverAt: instant,
+      byName: text,
+      payload: json,
+    }),
+    TABLE,
+  );
+
+/** How a piece came out, with what it really had. Follows the events; never the truth itself. */
+export interface OutcomeRow extends Model<InferAttributes<OutcomeRow>, InferCreationAttributes<OutcomeRow>> {
+  runId: string;
+  piece: number;
+  process: Process;
+  verdict: Verdict;
+  faults: string[];
+  note: string | null;
+  photo: string | null;
+  byName: string;
+  at: Date;
+  plateC: number | null;
+  dwellS: number | null;
+  actualDwellS: number | null;
+  pretreatmentG: number | null;
+  pretreatmentTargetG: number | null;
+  /** What the ledger is searched by, in small letters. */
+  searchText: string;
+}
+
+export const defineOutcome = (sequelize: Sequelize) =>
+  sequelize.define<OutcomeRow>(
+    'outcome',
+    columns({
+      runId: { ...uuid, primaryKey: true },
+      piece: { ...integer, primaryKey: true },
+      process: text,
+      verdict: oneOf(VERDICTS),
+      faults: texts,
+      note: orNull(text),
+      photo: orNull(text),
+      byName: text,
+      at: instant,
+      plateC: named('plate_c', orNull(decimal)),
+      dwellS: named('dwell_s', orNull(decimal)),
+      actualDwellS: named('actual_dwell_s', orNull(decimal)),
+      pretreatmentG: named('pretreatment_g', orNull(decimal)),
+      pretreatmentTargetG: named('pretreatment_target_g', orNull(decimal)),
+      searchText: text,
+    }),
+    TABLE,
+  );
+
+/** How many pieces of a process came out so: counted as they do, so that nobody has to count a past of years. */
+export interface TallyRow extends Model<InferAttributes<TallyRow>, InferCreationAttributes<TallyRow>> {
+  process: Process;
+  verdict: Verdict;
+  pieces: number;
+}
+
+export const defineTally = (sequelize: Sequelize) =>
+  sequelize.define<TallyRow>(
+    'outcome_tally',
+    columns({
+      process: { ...text, primaryKey: true },
+      verdict: { ...oneOf(VERDICTS), primaryKey: true },
+      pieces: integer,
+    }),
+    TABLE,
+  );

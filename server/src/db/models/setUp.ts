@@ -1,0 +1,199 @@
+import { MATERIAL_KINDS } from '@saltflat/contract';
+import type { MachineKind, MaterialKind, Replanned, ShopFacts } from '@saltflat/contract';
+import type { Rates } from '@saltflat/core/cost';
+import { MACHINE_KINDS } from '@saltflat/core/route';
+import type { HouseMethods } from '@saltflat/core/route';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
+import { DataTypes } from 'sequelize';
+import {
+  TABLE,
+  columns,
+  decimal,
+  instant,
+  integer,
+  json,
+  key,
+  named,
+  oneOf,
+  orNull,
+  text,
+  uuid,
+  version,
+} from './columns.ts';
+
+export interface MaterialRow extends Model<
+  InferAttributes<MaterialRow>,
+  InferCreationAttributes<MaterialRow>
+> {
+  id: string;
+  kind: MaterialKind;
+  name: string;
+  maker: string;
+  lot: string;
+  stock: number | null;
+  stockUnit: string;
+  position: number;
+  properties: Record<string, unknown>;
+  version: CreationOptional<number>;
+  retiredAt: Date | null;
+}
+
+export const defineMaterial = (sequelize: Sequelize) =>
+  sequelize.define<MaterialRow>(
+    'material',
+    columns({
+      id: key,
+      kind: oneOf(MATERIAL_KINDS),
+      name: text,
+      maker: text,
+      lot: text,
+      stock: orNull(decimal),
+      stockUnit: text,
+      position: integer,
+      properties: json,
+      version,
+      retiredAt: orNull(instant),
+    }),
+    TABLE,
+  );
+
+export interface MachineRow extends Model<InferAttributes<MachineRow>, InferCreationAttributes<MachineRow>> {
+  id: string;
+  kind: MachineKind;
+  name: string;
+  maker: string;
+  position: number;
+  properties: Record<string, unknown>;
+  version: CreationOptional<number>;
+  retiredAt: Date | null;
+}
+
+export const defineMachine = (sequelize: Sequelize) =>
+  sequelize.define<MachineRow>(
+    'machine',
+    columns({
+      id: key,
+      kind: oneOf(MACHINE_KINDS),
+      name: text,
+      maker: text,
+      position: integer,
+      properties: json,
+      version,
+      retiredAt: orNull(instant),
+    }),
+    TABLE,
+  );
+
+/** The shop's documents that there is one of, each under its key. */
+export const SETTING_KEYS = ['house', 'rates'] as const;
+export type SettingKey = (typeof SETTING_KEYS)[number];
+
+export interface SettingRow extends Model<InferAttributes<SettingRow>, InferCreationAttributes<SettingRow>> {
+  key: SettingKey;
+  document: HouseMethods | Rates;
+  version: CreationOptional<number>;
+}
+
+export const defineSetting = (sequelize: Sequelize) =>
+  sequelize.define<SettingRow>(
+    'shop_setting',
+    columns({ key: { ...oneOf(SETTING_KEYS), primaryKey: true }, document: json, version }),
+    TABLE,
+  );
+
+/** One row, counted up by the database at every change of the set-up: who knows the number knows the catalogue. */
+export interface RevisionRow extends Model<
+  InferAttributes<RevisionRow>,
+  InferCreationAttributes<RevisionRow>
+> {
+  isOnly: boolean;
+  revision: string;
+}
+
+export const defineRevision = (sequelize: Sequelize) =>
+  sequelize.define<RevisionRow>(
+    'shop_revision',
+    columns({
+      isOnly: { type: DataTypes.BOOLEAN, primaryKey: true },
+      revision: { type: DataTypes.BIGINT, allowNull: false },
+    }),
+    TABLE,
+  );
+
+/** What routes were planned with, kept once by its content. */
+export interface FactsRow extends Model<InferAttributes<FactsRow>, InferCreationAttributes<FactsRow>> {
+  sha256: string;
+  document: ShopFacts;
+}
+
+export const defineFacts = (sequelize: Sequelize) =>
+  sequelize.define<FactsRow>(
+    'shop_facts',
+    columns({ sha256: { ...text, primaryKey: true }, document: json }),
+    TABLE,
+  );
+
+/** A change of the set-up, and how many routes followed it. */
+export interface ChangeRow extends Model<InferAttributes<ChangeRow>, InferCreationAttributes<ChangeRow>> {
+  id: string;
+  at: Date;
+  drafts: number;
+}
+
+export const defineChange = (sequelize: Sequelize) =>
+  sequelize.define<ChangeRow>('shop_change', columns({ id: key, at: instant, drafts: integer }), TABLE);
+
+export interface ChangedLineRow extends Model<
+  InferAttributes<ChangedLineRow>,
+  InferCreationAttributes<ChangedLineRow>
+> {
+  changeId: string;
+  lineId: string;
+  /** `null` until it is planned, or where it came out the same. */
+  outcome: Replanned | null;
+  plannedAt: Date | null;
+}
+
+export const defineChangedLine = (sequelize: Sequelize) =>
+  sequelize.define<ChangedLineRow>(
+    'shop_change_line',
+    columns({
+      changeId: { ...uuid, primaryKey: true },
+      lineId: { ...uuid, primaryKey: true },
+      outcome: orNull(json),
+      plannedAt: orNull(instant),
+    }),
+    TABLE,
+  );
+
+export interface WeighingRow extends Model<
+  InferAttributes<WeighingRow>,
+  InferCreationAttributes<WeighingRow>
+> {
+  id: string;
+  materialId: string;
+  lineId: string;
+  colourM2: number;
+  whiteM2: number;
+  baseM2: number;
+  grams: number;
+  byName: string;
+  at: Date;
+}
+
+export const defineWeighing = (sequelize: Sequelize) =>
+  sequelize.define<WeighingRow>(
+    'weighing',
+    columns({
+      id: key,
+      materialId: uuid,
+      lineId: uuid,
+      colourM2: named('colour_m2', decimal),
+      whiteM2: named('white_m2', decimal),
+      baseM2: named('base_m2', decimal),
+      grams: decimal,
+      byName: text,
+      at: instant,
+    }),
+    TABLE,
+  );

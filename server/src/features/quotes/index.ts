@@ -1,0 +1,3 @@
+export { quoteEndpoints } from './quoteEndpoints.ts';
+export { QuoteService } from './quoteService.ts';
+export { QuoteStore } from './quoteStore.ts';

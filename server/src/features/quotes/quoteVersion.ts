@@ -1,0 +1,64 @@
+import { DomainError, PLACEMENTS, routeInputOf } from '@saltflat/contract';
+import type { LineDocument, OrderLine, QuotedLine, RouteVersion } from '@saltflat/contract';
+import { quoteLine } from '@saltflat/core/cost';
+import type { Quote, QuoteInput } from '@saltflat/core/cost';
+import { PROCESS_MODULES, PROCESS_NAMES, planRoute, refusalText } from '@saltflat/core/route';
+import { formatQuantity } from '@saltflat/core/units';
+
+/** A version of a line's route, and what it was planned from. */
+interface Planned {
+  version: RouteVersion;
+  input: { document: LineDocument } | null;
+}
+
+/**
+ * What a line is offered for by a version of its route: its own cost, and prices as they were when it was planned.
+ *
+ * @throws DomainError where the version is from before its input was kept: nothing of today's is put in its place
+ */
+export function quoteVersion({ version, input }: Planned): Quote {
+  if (input === null)
+    throw new DomainError(
+      'not-now',
+      `Version ${version.number} is from before prices were kept with a route: it has no quote.`,
+    );
+  const { document } = input;
+  const routeInput = routeInputOf(document);
+  const routeFor: QuoteInput['routeFor'] = (pieces) =>
+    pieces === document.pieces ? { ok: true, route: version.route } : planRoute({ ...routeInput, pieces });
+  const sizes = document.placement.sizes.map(({ size, quantity, cents }) => ({
+    size,
+    quantity,
+    blankCents: cents,
+  }));
+  const quoted = quoteLine({ routeFor, garment: document.garment, sizes, rates: document.rates });
+  if (!quoted.ok) throw new DomainError('not-now', refusalText(quoted.refusals));
+  return quoted.quote;
+}
+
+/** A version's quote with the words for how it will look: as fixed as the version itself. */
+export interface PricedVersion {
+  number: number;
+  quote: Quote;
+  look: string;
+}
+
+/** @throws DomainError as `quoteVersion` does */
+export function priceVersion(planned: Planned): PricedVersion {
+  const quote = quoteVersion(planned);
+  const { version, input } = planned;
+  const words = input && PROCESS_MODULES[version.route.process].look(routeInputOf(input.document)).words;
+  const name = PROCESS_NAMES[version.route.process];
+  return { number: version.number, quote, look: words ? `${name}: ${words}.` : `${name}.` };
+}
+
+/** A line as a quote says it to a customer. */
+export const quotedLine = (line: OrderLine, { number, quote, look }: PricedVersion): QuotedLine => ({
+  lineId: line.id,
+  code: line.code,
+  routeNumber: number,
+  what: `${quote.pieces} × ${line.colour.name} ${line.styleName}`,
+  print: `${line.artwork?.name ?? 'artwork'}, ${PLACEMENTS[line.placement].label.toLowerCase()}, ${formatQuantity(line.widthMm, 'length')} wide`,
+  look,
+  quote,
+});

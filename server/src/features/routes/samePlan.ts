@@ -1,0 +1,27 @@
+import type { NewRouteVersion, WholeVersion } from './routeStore.ts';
+
+/** True where a plan comes out as a version that is there already, with all that shows in its quote and picture: no other is made then. */
+export function isSamePlan({ version, input }: WholeVersion, made: NewRouteVersion): boolean {
+  if (input === null) return false;
+  const was = [version.route, version.cost, version.overrides, version.pieces, ...shownOf(input)];
+  return canonical(was) === canonical([made.route, made.cost, made.overrides, made.pieces, ...shownOf(made)]);
+}
+
+const shownOf = ({ document, art }: Pick<NewRouteVersion, 'document' | 'art'>): unknown[] => [
+  document.rates,
+  document.placement,
+  art,
+];
+
+const canonical = (value: unknown): string => JSON.stringify(sorted(value));
+
+/** The database keeps no field order, so compare with fields sorted. */
+function sorted(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(sorted);
+  if (value === null || typeof value !== 'object') return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .sort(([p], [q]) => (p < q ? -1 : 1))
+      .map(([key, inner]) => [key, sorted(inner)]),
+  );
+}

@@ -1,0 +1,69 @@
+import { DomainError } from '@saltflat/contract';
+import type { RunEventInput, StoredEvent } from '@saltflat/contract';
+
+/** Clocks of devices are set by the server's; a little is left for the way. */
+const AHEAD_MS = 2 * 60_000;
+const BEFORE_MS = 24 * 3_600_000;
+
+/**
+ * Refuses an event that would say nothing, or that is dated when it cannot have happened: dated ahead it would stand
+ * before every step to come.
+ *
+ * @param startedMs when its run was put on the floor
+ */
+export function checkEvent(event: RunEventInput, nowMs: number, startedMs: number): void {
+  refuseHollow(event);
+  const atMs = Date.parse(event.at);
+  if (atMs > nowMs + AHEAD_MS)
+    throw badTime(
+      `This step is dated ${event.at}, ahead of the server’s clock at ${new Date(nowMs).toISOString()}. Set this device’s clock right, reload the page and do the step again.`,
+    );
+  if (atMs < startedMs - BEFORE_MS)
+    throw badTime(
+      `This step is dated ${event.at}, more than a day before its line was put on the floor. Set this device’s clock right, reload the page and do the step again.`,
+    );
+}
+
+const badTime = (message: string): DomainError =>
+  new DomainError('invalid-input', message, { fields: [{ path: '/at', message }] });
+
+/** Each kind needs its own facts; without them the event would say nothing. */
+function refuseHollow({ kind, step, payload }: RunEventInput): void {
+  const missing =
+    kind === 'reading-taken' && !payload.reading
+      ? 'reading'
+      : kind === 'piece-inspected' && !payload.inspection
+        ? 'inspection'
+        : kind === 'problem-raised' && !payload.problem
+          ? 'problem'
+          : kind === 'undone' && !payload.eventId
+            ? 'eventId'
+            : null;
+  if (missing !== null) throw hollow(`/payload/${missing}`, `An event “${kind}” needs its ${missing}.`);
+  if (step === null && !['undone', 'problem-raised', 'problem-cleared'].includes(kind))
+    throw hollow('/step', `An event “${kind}” needs a step.`);
+}
+
+const hollow = (path: string, message: string): DomainError =>
+  new DomainError('invalid-input', message, { fields: [{ path, message }] });
+
+/** The events that are not known yet, each once. @throws DomainError where a device has used a number of its count before */
+export function newEvents(known: readonly StoredEvent[], sent: readonly RunEventInput[]): RunEventInput[] {
+  const senders = new Set(sent.map(({ clientId }) => clientId)); // of a long run most events are other devices'
+  const theirs = known.filter(({ clientId }) => senders.has(clientId));
+  const counted = new Map(theirs.map((event) => [countOf(event), event.id]));
+  return sent.filter((event) => {
+    const id = counted.get(countOf(event));
+    if (id === event.id) return false;
+    if (id !== undefined)
+      throw new DomainError(
+        'invalid-input',
+        `This device has already sent another event as its number ${event.clientSeq}. Reload the page to go on.`,
+      );
+    counted.set(countOf(event), event.id);
+    return true;
+  });
+}
+
+const countOf = ({ clientId, clientSeq }: { clientId: string; clientSeq: number }): string =>
+  `${clientId}/${clientSeq}`;

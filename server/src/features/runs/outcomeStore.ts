@@ -1,0 +1,79 @@
+import type { Run } from '@saltflat/contract';
+import type { Process } from '@saltflat/core/route';
+import { VERDICTS } from '@saltflat/core/run';
+import type { RunState } from '@saltflat/core/run';
+import { Op } from 'sequelize';
+import type { Database, Tx } from '../../db/connection.ts';
+import type { RunRow } from '../../db/models/index.ts';
+import type { OutcomeRow } from './projectOutcomes.ts';
+
+interface Change {
+  before: readonly OutcomeRow[];
+  after: readonly OutcomeRow[];
+}
+
+/** What a run's events add up to, kept beside them for lists: outcomes, their counts, and whether it is finished. */
+export class OutcomeStore {
+  constructor(private readonly db: Database) {}
+
+  /** Writes what differs from what was written before. */
+  async project(
+    run: RunRow,
+    about: Pick<Run, 'code' | 'customer' | 'garment'>,
+    { before, after }: Change,
+    tx: Tx,
+  ): Promise<void> {
+    const { outcomes } = this.db.models;
+    await this.tally(run.process, { before, after }, tx);
+    const gone = before.filter(({ piece }) => !after.some((own) => own.piece === piece));
+    if (gone.length > 0)
+      await outcomes.destroy({
+        where: { runId: run.id, piece: { [Op.in]: gone.map(({ piece }) => piece) } },
+        transaction: tx,
+      });
+    const known = new Map(before.map((own) => [own.piece, JSON.stringify(own)]));
+    const changed = after.filter((own) => known.get(own.piece) !== JSON.stringify(own));
+    if (changed.length === 0) return;
+    const words = `${about.code} ${about.customer} ${about.garment}`;
+    await outcomes.bulkCreate(
+      changed.map(({ by, at, ...own }) => ({
+        ...own,
+        runId: run.id,
+        process: run.process,
+        byName: by,
+        at: new Date(at),
+        searchText: ` ${words} ${by} ${own.note ?? ''}`.toLowerCase(),
+      })),
+      { updateOnDuplicate: UPDATED, transaction: tx },
+    );
+  }
+
+  /** Notes on the run how many events it has and when it was finished. */
+  async note(run: RunRow, eventCount: number, { finishedAt }: RunState, tx: Tx): Promise<void> {
+    await run.update(
+      { eventCount, finishedAt: finishedAt === null ? null : new Date(finishedAt) },
+      { transaction: tx },
+    );
+  }
+
+  /** Carries the count of all pieces of a process on, verdict by verdict in one order: nobody waits for each other. */
+  private async tally(process: Process, { before, after }: Change, tx: Tx): Promise<void> {
+    const { tallies } = this.db.models;
+    for (const verdict of VERDICTS) {
+      const count = (rows: readonly OutcomeRow[]): number =>
+        rows.filter((own) => own.verdict === verdict).length;
+      const by = count(after) - count(before);
+      if (by === 0) continue;
+      await tallies.bulkCreate([{ process, verdict, pieces: 0 }], {
+        ignoreDuplicates: true,
+        transaction: tx,
+      });
+      await tallies.increment('pieces', { by, where: { process, verdict }, transaction: tx });
+    }
+  }
+}
+
+const UPDATED = [
+  'verdict', 'faults', 'note', 'photo', 'byName', 'at', 'plateC', 'dwellS', 'actualDwellS', 'pretreatmentG',
+  'pretreatmentTargetG', 'searchText',
+] as const satisfies string[]; // prettier-ignore

@@ -1,0 +1,64 @@
+import { randomUUID } from 'node:crypto';
+import type { Replanned, ShopChange } from '@saltflat/contract';
+import { Op } from 'sequelize';
+import type { Database, Tx } from '../../db/connection.ts';
+
+/** Changes of the set-up, with what they did to the routes that follow them. */
+export class ChangeStore {
+  constructor(private readonly db: Database) {}
+
+  /** Notes a change, and which lines it has planned anew. */
+  async insert(at: Date, lineIds: readonly string[], tx: Tx): Promise<string> {
+    const { changes, changedLines } = this.db.models;
+    const id = randomUUID();
+    await changes.create({ id, at, drafts: lineIds.length }, { transaction: tx });
+    await changedLines.bulkCreate(
+      lineIds.map((lineId) => ({ changeId: id, lineId, outcome: null, plannedAt: null })),
+      { transaction: tx },
+    );
+    return id;
+  }
+
+  /** Notes what became of a line; `null` where it came out the same. */
+  async note(
+    changeId: string,
+    lineId: string,
+    how: { outcome: Replanned | null; at: Date },
+    tx: Tx,
+  ): Promise<void> {
+    await this.db.models.changedLines.update(
+      { outcome: how.outcome, plannedAt: how.at },
+      { where: { changeId, lineId }, transaction: tx },
+    );
+  }
+
+  async find(id: string): Promise<ShopChange | undefined> {
+    const { changes, changedLines } = this.db.models;
+    const change = await changes.findByPk(id, { raw: true });
+    if (!change) return undefined;
+    const rows = await changedLines.findAll({ where: { changeId: id }, raw: true });
+    const waiting = await this.waiting(
+      rows.flatMap(({ lineId, plannedAt }) => (plannedAt === null ? [lineId] : [])),
+    );
+    const planned = rows.filter(({ lineId }) => !waiting.has(lineId));
+    const replanned = planned.flatMap(({ outcome }) => (outcome === null ? [] : [outcome]));
+    return {
+      id,
+      at: change.at.toISOString(),
+      drafts: change.drafts,
+      planned: planned.length,
+      unchanged: planned.length - replanned.length,
+      replanned: replanned.sort((p, q) => (p.code < q.code ? -1 : 1)),
+    };
+  }
+
+  /** Of these lines the ones that still wait for their plan; one that was edited or taken off since does not. */
+  private async waiting(lineIds: readonly string[]): Promise<Set<string>> {
+    const rows = await this.db.models.lines.findAll({
+      attributes: ['id'],
+      where: { id: { [Op.in]: [...lineIds] }, state: 'planning', removedAt: null },
+      raw: true,
+    });
+    return new Set(rows.map(({ id }) => id));
+  }
+}

@@ -1,0 +1,51 @@
+import { DomainError } from '@saltflat/contract';
+
+/** A place in a sorted list, opaque to clients. */
+export const writeCursor = (values: readonly (string | number)[]): string =>
+  Buffer.from(JSON.stringify(values)).toString('base64url');
+
+/**
+ * Reads a place back.
+ *
+ * @param checks one for each value: whether it can be one here
+ * @throws DomainError for one that is no place in this list as it is sorted now
+ */
+export function readCursor<T extends readonly (string | number)[]>(
+  cursor: string,
+  checks: { [K in keyof T]: (value: unknown) => boolean },
+): T {
+  try {
+    const values = JSON.parse(Buffer.from(cursor, 'base64url').toString()) as unknown[];
+    if (values.length === checks.length && checks.every((check, i) => check(values[i])))
+      return values as unknown as T;
+  } catch {
+    // said below, like any other that was never ours
+  }
+  const message = '“Cursor” is no place in this list: leave it out to begin at the start.';
+  throw new DomainError('invalid-input', message, { fields: [{ path: '/cursor', message }] });
+}
+
+export const isTime = (value: unknown): boolean =>
+  typeof value === 'string' && !Number.isNaN(Date.parse(value));
+export const isCount = (value: unknown): boolean =>
+  typeof value === 'number' && Number.isInteger(value) && Math.abs(value) <= 2_147_483_647;
+export const isText = (value: unknown): boolean => typeof value === 'string' && value.length <= 200;
+
+/** Text as a pattern that matches it anywhere, literally. */
+const escaped = (word: string): string => word.toLowerCase().replace(/[\\%_]/g, '\\$&');
+
+/**
+ * Patterns of a search, all of which must match: a word of three letters or more anywhere in the text, a shorter one at
+ * the beginning of a word (signs alone anywhere). So each can be looked up in an index of trigrams.
+ */
+export const searchPatterns = (search: string): string[] =>
+  search
+    .split(/\s+/)
+    .filter((word) => word !== '')
+    .map((word) =>
+      word.length >= 3 || !/[\p{L}\p{N}]/u.test(word) ? `%${escaped(word)}%` : `% ${escaped(word)}%`,
+    );
+
+/** Whether a search is for few: words with a figure in them are codes, which are looked up rather than walked to. */
+export const isRare = (search: string | undefined): boolean =>
+  (search ?? '').split(/\s+/).some((word) => word.length >= 3 && /\d/.test(word));

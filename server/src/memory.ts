@@ -1,0 +1,25 @@
+/** The values used last, so many of them, for what never changes under its key. */
+export class Memory<T> {
+  private readonly known = new Map<string, T>();
+
+  constructor(private readonly most: number) {}
+
+  get(key: string): T | undefined {
+    const value = this.known.get(key);
+    if (value !== undefined) this.put(key, value); // the one used last goes last
+    return value;
+  }
+
+  put(key: string, value: T): void {
+    this.known.delete(key);
+    this.known.set(key, value);
+    for (const oldest of this.known.keys()) {
+      if (this.known.size <= this.most) break;
+      this.known.delete(oldest);
+    }
+  }
+
+  forget(key: string): void {
+    this.known.delete(key);
+  }
+}

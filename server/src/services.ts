@@ -1,0 +1,256 @@
+import type { Logger } from 'pino';
+import type { Database } from './db/connection.ts';
+import { ArtworkService, ArtworkStore, PreparationStore } from './features/artworks/index.ts';
+import { CatalogueStore, WeighingService, WeighingStore } from './features/catalogue/index.ts';
+import { LineStates, LineStore, OrderState, PlanSweep, refuseOnFloor } from './features/lines/index.ts';
+import { OrderService, OrderStore, createCheckLines } from './features/orders/index.ts';
+import { PaperService } from './features/papers/index.ts';
+import { PrintService, ProofAnswerStore } from './features/prints/index.ts';
+import { QuoteService, QuoteStore } from './features/quotes/index.ts';
+import {
+  BackgroundPlanner,
+  ComparisonService,
+  RoutePlanner,
+  RouteService,
+  RouteStore,
+  readProvenLines,
+  readSpoilage,
+} from './features/routes/index.ts';
+import { OutcomeStore, RunService, RunStore } from './features/runs/index.ts';
+import {
+  BlankStore,
+  ChangeStore,
+  EquipmentStore,
+  ImportService,
+  SettingStore,
+  ShopService,
+} from './features/shop/index.ts';
+import type { createPixelPool } from './jobs/pixelPool.ts';
+import type { PlanQueue } from './jobs/planQueue.ts';
+
+interface Needs {
+  db: Database;
+  queue: PlanQueue;
+  pool: ReturnType<typeof createPixelPool>;
+  now: () => number;
+  log: Logger;
+}
+
+export type Services = ReturnType<typeof createServices>;
+
+/** Builds every store and service once, by hand, and joins the features: none of them knows another. */
+export function createServices(needs: Needs) {
+  const { db, queue, now, log } = needs;
+  const ground = createGround(needs);
+  const { lines, lineStates, orderState, artworks, catalogue } = ground;
+  const orders = createOrders(needs, ground);
+  const routing = createRouting(needs, ground, orders);
+  const runs = createRuns(needs, ground);
+  const shop = createShop(needs, ground);
+  const findLine = (lineId: string) => orders.getLine(lineId);
+  const weighings = new WeighingService({
+    weighings: ground.weighingStore,
+    catalogue,
+    findLine,
+    lineFigures: (lineId) => routing.routes.lineFigures(lineId),
+    follow: (write) =>
+      shop.shop.change(async (tx) => {
+        await write(tx);
+        return { id: null, version: null };
+      }),
+    now,
+  });
+  const comparisons = new ComparisonService({
+    planner: routing.planner,
+    readCatalogue: () => catalogue.read(),
+    preparations: (artworkId) => artworks.preparations(artworkId),
+    takenMachines: () => runs.takenMachines(),
+  });
+  const sweep = new PlanSweep({ db, lines, orders: orderState, queue, now, log });
+  return {
+    artworks,
+    catalogue,
+    comparisons,
+    lineStates,
+    orders,
+    runs,
+    sweep,
+    weighings,
+    ...routing,
+    ...shop,
+    ...createPapers(needs, { orders, routes: routing.routes, artworks }),
+  };
+}
+
+/** What all others stand on: lines' states, artworks, the catalogue. */
+function createGround({ db, queue, pool, now }: Needs) {
+  const lines = new LineStore(db);
+  const orderState = new OrderState(db);
+  const weighingStore = new WeighingStore(db);
+  const artworks = new ArtworkService({
+    artworks: new ArtworkStore(db),
+    preparations: new PreparationStore(db),
+    measure: async (pixels, job) => (await pool.work(pixels, job)).figures,
+    now,
+  });
+  return {
+    lines,
+    orderState,
+    lineStates: new LineStates({ db, lines, orders: orderState, queue, now }),
+    weighingStore,
+    catalogue: new CatalogueStore(db, weighingStore),
+    artworks,
+  };
+}
+
+type Ground = ReturnType<typeof createGround>;
+
+function createOrders(
+  { db, now }: Needs,
+  { lines, lineStates, orderState, catalogue }: Ground,
+): OrderService {
+  const artworkStore = new ArtworkStore(db);
+  return new OrderService({
+    db,
+    orders: new OrderStore(db),
+    checkLines: createCheckLines({
+      readCatalogue: () => catalogue.read(),
+      artworkExists: (id) => artworkStore.exists(id),
+    }),
+    lines: {
+      lockOrder: (orderId, tx) => lines.lockOrder(orderId, tx),
+      ofOrder: (orderId, tx) => lines.ofOrder(orderId, tx),
+      add: (order, inputs, tx) => lineStates.add(order, inputs, tx),
+      edit: (line, input, tx) => lineStates.edit(line, input, tx),
+      remove: (line, tx) => lineStates.remove(line, tx),
+      settle: (order, tx) => orderState.settle(order, tx),
+      summarise: (order, tx) => orderState.summarise(order, tx),
+      cancel: (order, tx) => lineStates.cancel(order, tx),
+      restore: (order, tx) => lineStates.restore(order, tx),
+    },
+    refuseOnFloor,
+    now,
+  });
+}
+
+function createRouting(
+  { db, now, log }: Needs,
+  { lines, lineStates, catalogue, artworks }: Ground,
+  orders: OrderService,
+) {
+  const routeStore = new RouteStore(db);
+  const planner = new RoutePlanner({
+    readCatalogue: () => catalogue.read(),
+    figures: (artworkId, job) => artworks.figures(artworkId, job),
+    spoilage: (process) => readSpoilage(db, process),
+  });
+  const findLine = (lineId: string) => orders.getLine(lineId);
+  const lock = async (lineId: string, tx: Parameters<LineStore['lockLine']>[1]) =>
+    (await lines.lockLine(lineId, tx))?.line ?? null;
+  const routes = new RouteService({
+    db,
+    routes: routeStore,
+    planner,
+    findLine,
+    keepPreparation: (artworkId, made, tx) => artworks.keepPreparation(artworkId, made, tx),
+    lines: {
+      lock,
+      writePreparation: (line, preparationId, widthMm, tx) =>
+        lines.writePreparation(line, preparationId, widthMm, tx),
+      plannedByHand: (line, routeNumber, tx) => lineStates.plannedByHand(line, routeNumber, tx),
+    },
+    provenLines: (process, exceptLineId) => readProvenLines(db, process, exceptLineId),
+    now,
+  });
+  const changes = new ChangeStore(db);
+  const background = new BackgroundPlanner({
+    db,
+    routes: routeStore,
+    planner,
+    findLine,
+    lines: {
+      lock,
+      beginPlan: (lineId) => lineStates.beginPlan(lineId),
+      planned: (ticket, routeNumber, tx) => lineStates.planned(ticket, routeNumber, tx),
+      refused: (ticket, problem, tx) => lineStates.refused(ticket, problem, tx),
+    },
+    noteChange: (changeId, lineId, how, tx) => changes.note(changeId, lineId, how, tx),
+    now,
+    log,
+  });
+  return { planner, routes, background };
+}
+
+function createRuns({ db, now }: Needs, { lineStates }: Ground): RunService {
+  const routeStore = new RouteStore(db);
+  return new RunService({
+    db,
+    runs: new RunStore(db),
+    outcomes: new OutcomeStore(db),
+    findVersion: (lineId, number, tx) => routeStore.startable(lineId, number, tx),
+    lines: {
+      start: (lineId, tx) => lineStates.start(lineId, tx),
+      finish: (lineId, tx) => lineStates.finish(lineId, tx),
+      reopen: (lineId, tx) => lineStates.reopen(lineId, tx),
+    },
+    now,
+  });
+}
+
+function createShop({ db, now }: Needs, { lineStates, catalogue }: Ground) {
+  const stores = {
+    blanks: new BlankStore(db),
+    equipment: new EquipmentStore(db),
+    settings: new SettingStore(db),
+  };
+  const readCatalogue = () => catalogue.read();
+  const shop = new ShopService({
+    db,
+    ...stores,
+    changes: new ChangeStore(db),
+    readCatalogue,
+    askForDrafts: (note, tx) => lineStates.planDrafts(note, tx),
+    now,
+  });
+  const imports = new ImportService({
+    ...stores,
+    readCatalogue,
+    readRetired: () => catalogue.retired(),
+    change: async (write) => shop.change(write),
+  });
+  return { shop, imports };
+}
+
+interface PaperNeeds {
+  orders: OrderService;
+  routes: RouteService;
+  artworks: ArtworkService;
+}
+
+/** What leaves the house: pictures, proofs, quotes, run sheets. */
+function createPapers({ db, pool, now }: Needs, { orders, routes, artworks }: PaperNeeds) {
+  const findLine = (lineId: string) => orders.getLine(lineId);
+  const findOrder = (orderId: string) => orders.get(orderId);
+  const prints = new PrintService({
+    answers: new ProofAnswerStore(db),
+    printOf: (lineId, version) => routes.printOf(lineId, version),
+    findLine,
+    pixels: (artworkId, maxPx) => artworks.pixels(artworkId, maxPx),
+    work: (pixels, job, planes) => pool.work(pixels, job, planes),
+    now,
+  });
+  const papers = new PaperService({
+    findLine,
+    findOrder,
+    currentRoute: (lineId) => routes.current(lineId),
+    picture: (lineId, version, maxPx) => prints.picture(lineId, version, maxPx),
+    now,
+  });
+  const quotes = new QuoteService({
+    quotes: new QuoteStore(db),
+    findOrder,
+    currentRoute: (lineId) => routes.wholeCurrent(lineId),
+    now,
+  });
+  return { prints, papers, quotes };
+}
