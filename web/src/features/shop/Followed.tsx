@@ -1,3 +1,4 @@
+import LinearProgress from '@mui/material/LinearProgress';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { Replanned } from './Replanned.tsx';
 import { useShopChangeQuery } from './shopApi.ts';
@@ -24,7 +25,12 @@ export function Followed({ changeId, drafts }: { changeId: string; drafts: numbe
           <h2>
             {planned} of {drafts} drafts are planned anew
           </h2>
-          <progress max={drafts} value={planned} aria-label="Drafts planned anew" />
+          <LinearProgress
+            variant="determinate"
+            value={drafts === 0 ? 100 : (100 * planned) / drafts}
+            aria-label="Drafts planned anew"
+            sx={{ width: 140 }}
+          />
         </header>
       </section>
     );
