@@ -12,7 +12,7 @@ async function findings(page: Page): Promise<string[]> {
 
 const openLine = async (page: Page): Promise<{ orderId: string; lineId: string }> => {
   const { items } = (await (
-    await page.request.get('/api/v1/orders?search=Night+Flight&state=ready')
+    await page.request.get('/api/v1/orders?search=Night+Flight&state=open')
   ).json()) as { items: { id: string }[] };
   const orderId = items[0]?.id ?? '';
   const { lines } = (await (await page.request.get(`/api/v1/orders/${orderId}`)).json()) as {
