@@ -1,4 +1,5 @@
 import { DomainError } from '@saltflat/contract';
+import { UUID } from './endpoint.ts';
 
 /** A place in a sorted list, opaque to clients. */
 export const writeCursor = (values: readonly (string | number)[]): string =>
@@ -29,7 +30,12 @@ export const isTime = (value: unknown): boolean =>
   typeof value === 'string' && !Number.isNaN(Date.parse(value));
 export const isCount = (value: unknown): boolean =>
   typeof value === 'number' && Number.isInteger(value) && Math.abs(value) <= 2_147_483_647;
+export const isId = (value: unknown): boolean => typeof value === 'string' && UUID.test(value);
 export const isText = (value: unknown): boolean => typeof value === 'string' && value.length <= 200;
+
+/** Conditions that all must hold, as SQL; without any it always holds. */
+export const and = (conditions: readonly string[]): string =>
+  conditions.length === 0 ? 'true' : conditions.join(' and ');
 
 /** Text as a pattern that matches it anywhere, literally. */
 const escaped = (word: string): string => word.toLowerCase().replace(/[\\%_]/g, '\\$&');

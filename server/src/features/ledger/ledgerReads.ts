@@ -4,8 +4,16 @@ import type { LedgerPage, LedgerQuery, LedgerRow } from '@saltflat/contract';
 import { VERDICTS } from '@saltflat/core/run';
 import { instant } from '../../db/connection.ts';
 import type { Database } from '../../db/connection.ts';
-import { UUID } from '../../http/endpoint.ts';
-import { isCount, isRare, isTime, readCursor, searchPatterns, writeCursor } from '../../http/keyset.ts';
+import {
+  and,
+  isCount,
+  isId,
+  isRare,
+  isTime,
+  readCursor,
+  searchPatterns,
+  writeCursor,
+} from '../../http/keyset.ts';
 
 /** So much of the past is walked from its end for what is found often; what that does not fill a page with is looked up. */
 const WALK = 2000;
@@ -64,9 +72,6 @@ function filtered({ verdict, fault, process, search }: LedgerQuery): Filter {
   return { plain, sought, tally, bind };
 }
 
-const and = (conditions: readonly string[]): string =>
-  conditions.length === 0 ? 'true' : conditions.join(' and ');
-
 const ORDER = 'order by x.at desc, x.run_id, x.piece';
 /** A page is found in the indexes alone; only its own pieces are then read. */
 const KEYS = 'x.at, x.run_id, x.piece';
@@ -119,7 +124,6 @@ const bare = (rows: readonly Counted[]): LedgerRow[] =>
 /** Where a page begins, with what that binds. */
 function afterOf({ cursor }: LedgerQuery, bind: unknown[]): string {
   if (!cursor) return 'true';
-  const isId = (value: unknown): boolean => typeof value === 'string' && UUID.test(value);
   const [at, runId, piece] = readCursor<[string, string, number]>(cursor, [isTime, isId, isCount]);
   return `x.at <= $${bind.push(at)}::timestamptz and (x.at < $${bind.length}::timestamptz
     or (x.run_id, x.piece) > ($${bind.push(runId)}::uuid, $${bind.push(piece)}::integer))`;

@@ -4,9 +4,10 @@ import { MOST_COUNTED } from '@saltflat/contract';
 import type { OrderPage, OrderQuery, OrderSummary } from '@saltflat/contract';
 import type { Database } from '../../db/connection.ts';
 import { instant } from '../../db/connection.ts';
-import { UUID } from '../../http/endpoint.ts';
 import {
+  and,
   isCount,
+  isId,
   isRare,
   isText,
   isTime,
@@ -91,8 +92,6 @@ function filtered(query: OrderQuery): Filter {
   return { states, words, bind };
 }
 
-const and = (conditions: readonly string[]): string =>
-  conditions.length === 0 ? 'true' : conditions.join(' and ');
 const allOf = ({ states, words }: Filter): string => and([...states, ...words]);
 
 /** The orders of a page and one more, if there is one, with how many there are in all. */
@@ -140,7 +139,6 @@ function placed(
   const way = isDown ? 'desc' : 'asc';
   const order = `order by o.${column} ${way}, o.id ${way}`;
   if (!query.cursor) return { column, after: 'true', order, bind };
-  const isId = (value: unknown): boolean => typeof value === 'string' && UUID.test(value);
   const [value, id] = readCursor<[string | number, string]>(query.cursor, [isValue, isId]);
   const after = `(o.${column}, o.id) ${isDown ? '<' : '>'} ($${bind.push(value)}::${type}, $${bind.push(id)}::uuid)`;
   return { column, after, order, bind };
