@@ -4,8 +4,8 @@ import { detectOpaqueBox } from './boxDetection.ts';
 import { parseHex } from './colour.ts';
 import { listFindings } from './findings.ts';
 import type { ArtFigures, ArtJob, WhiteFigures } from './artFigures.ts';
-import { DEFAULT_SEPARATION, defaultLaydown, measureInk, separateAll } from './ink.ts';
-import type { InkUse, Laydown, Separated, Separation } from './ink.ts';
+import { DEFAULT_SEPARATION, defaultLaydown, measureInk, separator } from './ink.ts';
+import type { InkUse, Laydown, Separation } from './ink.ts';
 import { assertPixels, rgbOfWord } from './pixels.ts';
 import type { Box, Pixels } from './pixels.ts';
 import { finishScan, scanArt, scanRows, startScan } from './scan.ts';
@@ -140,7 +140,7 @@ export function openArt(original: Pixels): ArtSession {
     const { image, scan, whites } = preview(job);
     const pitchMm = job.widthMm / image.width;
     const perimeterMm = perimeterOf(scan.shape, pitchMm);
-    return inkOf({ scan, whites, perimeterMm, pitchMm, job, ...constantsOf(job) }).ink;
+    return inkOf({ scan, whites, perimeterMm, pitchMm, job, ...constantsOf(job) });
   }
 
   return { analysing: (job) => withShare(judging(job), PAUSES), preview, previewInk };
@@ -312,15 +312,7 @@ const FLAT_COLOUR_SHARE = 0.0005; // of the opaque pixels, for a colour to count
 const FLAT = { share: 0.85, colours: 16 };
 
 function coloursOf({ colours, opaquePx }: ArtScan): ArtFigures['colours'] {
-  let unique = 0;
-  let flatPx = 0;
-  let flat = 0;
-  for (let i = 0; i < colours.size; i++) {
-    if (colours.opaquePx(i) === 0) continue;
-    unique++;
-    flatPx += colours.flatPx(i);
-    if (colours.flatPx(i) >= FLAT_COLOUR_SHARE * opaquePx) flat++;
-  }
+  const { unique, flatPx, flat } = colours.flatness(FLAT_COLOUR_SHARE * opaquePx);
   const flatShare = opaquePx === 0 ? 0 : flatPx / opaquePx;
   return {
     unique,
@@ -340,15 +332,11 @@ interface PrintToMeasure {
   separation: Separation;
 }
 
-/** Ink, powder, film and pretreatment of one print, and the coverages they were added up from. */
-function inkOf({ scan, whites, perimeterMm, pitchMm, job, laydown, separation }: PrintToMeasure): {
-  ink: InkUse;
-  separated: Separated;
-} {
-  const separated = separateAll(scan.colours, separation);
-  const ink = measureInk({
+/** Ink, powder, film and pretreatment of one print. */
+function inkOf({ scan, whites, perimeterMm, pitchMm, job, laydown, separation }: PrintToMeasure): InkUse {
+  return measureInk({
     colours: scan.colours,
-    separated,
+    separate: separator(separation),
     alphaPx: scan.alphaPx,
     underbase: whites?.underbase ?? null,
     highlight: whites?.highlight ?? null,
@@ -359,13 +347,12 @@ function inkOf({ scan, whites, perimeterMm, pitchMm, job, laydown, separation }:
     process: job.process,
     laydown,
   });
-  return { ink, separated };
 }
 
 /** All that one print uses, and the water in it. */
 function measurePrint(print: PrintToMeasure): InkUse & { water: Water } {
-  const { scan, whites, pitchMm, laydown } = print;
-  const { ink, separated } = inkOf(print);
+  const { scan, whites, pitchMm, laydown, separation } = print;
+  const ink = inkOf(print);
   const { underbase = null, highlight = null } = whites ?? {};
   const planes = [
     ...(underbase && ink.ml.w > 0
@@ -373,18 +360,22 @@ function measurePrint(print: PrintToMeasure): InkUse & { water: Water } {
       : []),
     ...(highlight ? [{ white: highlight, fullGm2: laydown.highlightMlM2 * WHITE_WATER_G_ML }] : []),
   ];
-  const colourGm2 = colourWater(separated, laydown.colourMlM2);
   return {
     ...ink,
     water: {
-      ...measureWater(scan, pitchMm, colourGm2, planes),
+      ...measureWater(scan, pitchMm, colourWater(separation, laydown), planes),
       pretreatG: ink.pretreatG * PRETREATMENT_WATER,
     },
   };
 }
 
-function colourWater({ c, m, y, k }: Separated, colourMlM2: number): Float64Array {
-  return c.map((own, i) => (own + m[i] + y[i] + k[i]) * colourMlM2 * COLOUR_WATER_G_ML);
+/** Water in the colour ink of an opaque pixel of a colour (0xBBGGRR), g/m². */
+function colourWater(separation: Separation, { colourMlM2 }: Laydown): (rgb: number) => number {
+  const separate = separator(separation);
+  return (rgb) => {
+    const { c, m, y, k } = separate(rgb);
+    return (c + m + y + k) * colourMlM2 * COLOUR_WATER_G_ML;
+  };
 }
 
 function whiteFigures(
@@ -419,7 +410,8 @@ function unprintableShare({ colours, alphaPx }: ArtScan, whites: Whites | null, 
   if (alphaPx === 0 || whites === null) return 0;
   const garment = parseHex(job.garment);
   let lost = 0;
-  for (let i = 0; i < colours.size; i++)
-    if (leastWhite(rgbOfWord(colours.colour(i)), garment) > NEEDS_WHITE) lost += colours.alphaPx(i);
+  colours.forEach((number, rgb) => {
+    if (leastWhite(rgbOfWord(rgb), garment) > NEEDS_WHITE) lost += colours.alphaPx(number);
+  });
   return lost / alphaPx;
 }

@@ -1,5 +1,6 @@
 import type { BitPlane } from './bits.ts';
 import { colourDistance, parseHex, perceptualDistance, toHex, toLab, toPerceptual } from './colour.ts';
+import { likeColours } from './likeColours.ts';
 import { OPAQUE_ALPHA, RGB_OF_WORD, rgbOfWord } from './pixels.ts';
 import type { Box, Rgb } from './pixels.ts';
 import { connectParts, partAt } from './runs.ts';
@@ -113,15 +114,8 @@ function floodFromRing(scan: ArtScan, ring: number[], colour: Rgb): number {
 
 /** Marks the pixels of at least some alpha that look like one of the colours. */
 export function markColours(scan: ArtScan, colours: Rgb[], within: number, minAlpha: number): BitPlane {
-  const near = colours.map(toPerceptual);
-  const isAlike = scan.colours.map((word) => {
-    const own = toPerceptual(rgbOfWord(word));
-    return near.some((one) => perceptualDistance(own, one) <= within) ? 1 : 0;
-  });
-  return markWords(
-    scan,
-    (word) => word >>> 24 >= minAlpha && isAlike[scan.colours.known(word & RGB_OF_WORD)] === 1,
-  );
+  const alike = likeColours(colours, within);
+  return markWords(scan, (word) => word >>> 24 >= minAlpha && alike.has(word & RGB_OF_WORD));
 }
 
 /** A "transparent" background that was painted: two greys in squares of one size along the ring's top row; `null` if it is none. */

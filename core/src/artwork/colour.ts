@@ -56,24 +56,46 @@ export interface PerceptualColour {
   b: number;
 }
 
+/** Cube roots of the three cone responses, 0–1: each rises with red, green and blue alike. */
+export interface ConeRoots {
+  l: number;
+  m: number;
+  s: number;
+}
+
+/** Cube roots of the cone responses to an sRGB colour (Ottosson, "A perceptual color space for image processing", 2020). */
+export function coneRoots({ r, g, b }: Rgb): ConeRoots {
+  const lr = LINEAR[r];
+  const lg = LINEAR[g];
+  const lb = LINEAR[b];
+  return {
+    l: Math.cbrt(0.4122214708 * lr + 0.5363325363 * lg + 0.0514459929 * lb),
+    m: Math.cbrt(0.2119034982 * lr + 0.6806995451 * lg + 0.1073969566 * lb),
+    s: Math.cbrt(0.0883024619 * lr + 0.2817188376 * lg + 0.6299787005 * lb),
+  };
+}
+
+/** Toe-corrected lightness × 100: rises with l and m, falls with s. */
+export function lightnessOf({ l, m, s }: ConeRoots): number {
+  const t = K3 * (0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s) - K1;
+  return (100 * (t + Math.sqrt(t * t + 4 * K2 * (t + K1)))) / 2;
+}
+
+/** Green to red × 100: rises with l and s, falls with m. */
+export const greenRedOf = ({ l, m, s }: ConeRoots): number =>
+  100 * (1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s);
+
+/** Blue to yellow × 100: rises with l and m, falls with s. */
+export const blueYellowOf = ({ l, m, s }: ConeRoots): number =>
+  100 * (0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s);
+
 /**
  * sRGB to toe-corrected OKLab, × 100.
  * OKLab after Ottosson (2020); the toe keeps differences between near-blacks as small as the eye sees them.
  */
-export function toPerceptual({ r, g, b }: Rgb): PerceptualColour {
-  const lr = LINEAR[r];
-  const lg = LINEAR[g];
-  const lb = LINEAR[b];
-  const l = Math.cbrt(0.4122214708 * lr + 0.5363325363 * lg + 0.0514459929 * lb);
-  const m = Math.cbrt(0.2119034982 * lr + 0.6806995451 * lg + 0.1073969566 * lb);
-  const s = Math.cbrt(0.0883024619 * lr + 0.2817188376 * lg + 0.6299787005 * lb);
-  const t = K3 * (0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s) - K1;
-  const lightness = (t + Math.sqrt(t * t + 4 * K2 * (t + K1))) / 2;
-  return {
-    lightness: 100 * lightness,
-    a: 100 * (1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s),
-    b: 100 * (0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s),
-  };
+export function toPerceptual(colour: Rgb): PerceptualColour {
+  const roots = coneRoots(colour);
+  return { lightness: lightnessOf(roots), a: greenRedOf(roots), b: blueYellowOf(roots) };
 }
 
 /** How different two colours look: Euclid in toe-corrected OKLab × 100. About 1 is just visible. */

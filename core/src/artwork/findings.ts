@@ -1,10 +1,11 @@
 import { markColours } from './boxDetection.ts';
 import type { BitPlane } from './bits.ts';
-import { parseHex, perceptualDistance, toPerceptual } from './colour.ts';
+import { parseHex } from './colour.ts';
 import type { ArtFigures, ArtJob } from './artFigures.ts';
+import { likeColours } from './likeColours.ts';
 import { FINDING_CODES } from './finding.ts';
 import type { Finding, FindingCode, Fix } from './finding.ts';
-import { FAINT_ALPHA, rgbOfWord } from './pixels.ts';
+import { FAINT_ALPHA } from './pixels.ts';
 import type { Box } from './pixels.ts';
 import { connectParts, largestPartBoxes } from './runs.ts';
 import type { ArtScan } from './scan.ts';
@@ -204,12 +205,7 @@ function garmentFinding(
   { garment, process }: ArtJob,
 ): Finding | null {
   if (boxLeft.kind === 'uniform-box' || process === 'sub' || process === 'dtg-light') return null; // said already, or nothing to gain
-  const fabric = toPerceptual(parseHex(garment));
-  let alikePx = 0;
-  for (let i = 0; i < scan.colours.size; i++) {
-    const own = toPerceptual(rgbOfWord(scan.colours.colour(i)));
-    if (perceptualDistance(own, fabric) <= GARMENT_COLOURED.distance) alikePx += scan.colours.alphaPx(i);
-  }
+  const alikePx = likeColours([parseHex(garment)], GARMENT_COLOURED.distance).alphaPx(scan.colours);
   const share = alikePx / scan.alphaPx;
   if (share <= GARMENT_COLOURED.share) return null;
   const alike = markColours(scan, [parseHex(garment)], GARMENT_COLOURED.distance, FAINT_ALPHA);

@@ -1,4 +1,3 @@
-import { rgbOfWord } from './pixels.ts';
 import type { Box } from './pixels.ts';
 import type { ColourTable } from './colourTable.ts';
 import { whitePx } from './white.ts';
@@ -58,22 +57,37 @@ export const DEFAULT_SEPARATION: Separation = {
   totalInk: 2.6,
 };
 
-/** Coverage of each colour channel (0–1) for an opaque pixel: grey-component replacement with a total ink limit. */
-export function separateColour(
-  { r, g, b }: { r: number; g: number; b: number },
-  { blackFrom, blackGamma, blackStrength, underColourRemoval, totalInk }: Separation = DEFAULT_SEPARATION,
-): Record<'c' | 'm' | 'y' | 'k', number> {
-  let c = 1 - r / 255;
-  let m = 1 - g / 255;
-  let y = 1 - b / 255;
-  const grey = Math.max(0, (Math.min(c, m, y) - blackFrom) / (1 - blackFrom));
-  const k = grey === 0 ? 0 : blackStrength * grey ** blackGamma;
-  c = Math.max(0, c - underColourRemoval * k);
-  m = Math.max(0, m - underColourRemoval * k);
-  y = Math.max(0, y - underColourRemoval * k);
-  const sum = c + m + y;
-  const scale = sum + k > totalInk ? (totalInk - k) / sum : 1;
-  return { c: c * scale, m: m * scale, y: y * scale, k };
+/** Coverage of each colour channel, 0–1. */
+export type Coverage = Record<'c' | 'm' | 'y' | 'k', number>;
+
+/**
+ * Coverage of each colour channel for an opaque pixel of a colour (0xBBGGRR): grey-component replacement with a total ink
+ * limit. Black depends on the brightest channel alone, so that its power function is worked out once for each of 256.
+ */
+export function separator({
+  blackFrom,
+  blackGamma,
+  blackStrength,
+  underColourRemoval,
+  totalInk,
+}: Separation): (rgb: number) => Coverage {
+  const inkOf = Float64Array.from({ length: 256 }, (_, code) => 1 - code / 255); // without black
+  const blackOf = inkOf.map((least) => {
+    const grey = Math.max(0, (least - blackFrom) / (1 - blackFrom));
+    return grey === 0 ? 0 : blackStrength * grey ** blackGamma;
+  });
+  return (rgb) => {
+    const r = rgb & 255;
+    const g = (rgb >>> 8) & 255;
+    const b = (rgb >>> 16) & 255;
+    const k = blackOf[r > g ? (r > b ? r : b) : g > b ? g : b];
+    const c = Math.max(0, inkOf[r] - underColourRemoval * k);
+    const m = Math.max(0, inkOf[g] - underColourRemoval * k);
+    const y = Math.max(0, inkOf[b] - underColourRemoval * k);
+    const sum = c + m + y;
+    const scale = sum + k > totalInk ? (totalInk - k) / sum : 1;
+    return { c: c * scale, m: m * scale, y: y * scale, k };
+  };
 }
 
 /** Ink of one print and what it takes along. */
@@ -91,31 +105,10 @@ export interface InkUse {
 export const FILM_MARGIN_MM = 5; // round the print on its piece of film
 export const SPRAY_MARGIN_MM = 15; // pretreatment reaches beyond the print so that no edge is dry
 
-/** Coverage of the four colours of each colour number, 0–1 each. */
-export interface Separated {
-  c: Float64Array;
-  m: Float64Array;
-  y: Float64Array;
-  k: Float64Array;
-}
-
-/** Separates every colour of an image once. */
-export function separateAll(colours: ColourTable, separation: Separation): Separated {
-  const make = (): Float64Array => new Float64Array(colours.size);
-  const out: Separated = { c: make(), m: make(), y: make(), k: make() };
-  for (let i = 0; i < colours.size; i++) {
-    const { c, m, y, k } = separateColour(rgbOfWord(colours.colour(i)), separation);
-    out.c[i] = c;
-    out.m[i] = m;
-    out.y[i] = y;
-    out.k[i] = k;
-  }
-  return out;
-}
-
 interface Printed {
   colours: ColourTable;
-  separated: Separated;
+  /** Coverage of a colour (0xBBGGRR). */
+  separate: (rgb: number) => Coverage;
   alphaPx: number;
   underbase: WhitePlane | null;
   highlight: WhitePlane | null;
@@ -154,15 +147,15 @@ export function measureInk(printed: Printed): InkUse {
 }
 
 /** Coverage of each channel summed over the image, in pixels of full coverage. */
-function sumChannels({ colours, separated, underbase, highlight }: Printed): Record<InkChannel, number> {
-  const { c, m, y, k } = separated;
+function sumChannels({ colours, separate, underbase, highlight }: Printed): Record<InkChannel, number> {
   const px = { c: 0, m: 0, y: 0, k: 0 };
-  for (let i = 0; i < colours.size; i++) {
-    const alphaPx = colours.alphaPx(i);
-    px.c += c[i] * alphaPx;
-    px.m += m[i] * alphaPx;
-    px.y += y[i] * alphaPx;
-    px.k += k[i] * alphaPx;
-  }
+  colours.forEach((number, rgb) => {
+    const { c, m, y, k } = separate(rgb);
+    const alphaPx = colours.alphaPx(number);
+    px.c += c * alphaPx;
+    px.m += m * alphaPx;
+    px.y += y * alphaPx;
+    px.k += k * alphaPx;
+  });
   return { ...px, w: underbase ? whitePx(underbase) : 0, h: highlight ? whitePx(highlight) : 0 };
 }

@@ -1,25 +1,22 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { drawnArt } from './fixtures/drawnArt.ts';
-import { DEFAULT_SEPARATION, defaultLaydown, separateColour } from './ink.ts';
+import { DEFAULT_SEPARATION, defaultLaydown, separator } from './ink.ts';
 import { analyseArtwork, layWhite, wholePlane } from './index.ts';
 import type { Pixels } from './index.ts';
 import { scanArt } from './scan.ts';
 import { measureWater } from './water.ts';
 import { defaultUnderbase } from './white.ts';
 
-const codes = fc.record({
-  r: fc.integer({ min: 0, max: 255 }),
-  g: fc.integer({ min: 0, max: 255 }),
-  b: fc.integer({ min: 0, max: 255 }),
-});
+const colours = fc.integer({ min: 0, max: 0xffffff });
 
-describe('separateColour', () => {
+describe('separator', () => {
   it('gives worked values for white, black, red and a middle grey', () => {
-    expect(separateColour({ r: 255, g: 255, b: 255 })).to.deep.equal({ c: 0, m: 0, y: 0, k: 0 });
-    expect(separateColour({ r: 0, g: 0, b: 0 })).to.deep.equal({ c: 0, m: 0, y: 0, k: 1 });
-    expect(separateColour({ r: 255, g: 0, b: 0 })).to.deep.equal({ c: 0, m: 1, y: 1, k: 0 });
-    const grey = separateColour({ r: 102, g: 102, b: 102 }); // 60 % of each: (0.6 − 0.2) / 0.8 = ½, to the 1.5th
+    const separate = separator(DEFAULT_SEPARATION); // of 0xBBGGRR
+    expect(separate(0xffffff)).to.deep.equal({ c: 0, m: 0, y: 0, k: 0 });
+    expect(separate(0x000000)).to.deep.equal({ c: 0, m: 0, y: 0, k: 1 });
+    expect(separate(0x0000ff)).to.deep.equal({ c: 0, m: 1, y: 1, k: 0 });
+    const grey = separate(0x666666); // 60 % of each: (0.6 − 0.2) / 0.8 = ½, to the 1.5th
     expect(grey.k).to.be.closeTo(0.5 ** 1.5, 1e-12);
     expect(grey.c).to.be.closeTo(0.6 - 0.5 ** 1.5, 1e-12);
   });
@@ -27,8 +24,8 @@ describe('separateColour', () => {
   it('never lays more ink than a surface holds, nor less than none', () => {
     const totals = fc.double({ min: 1, max: 4, noNaN: true });
     fc.assert(
-      fc.property(codes, totals, (colour, totalInk) => {
-        const { c, m, y, k } = separateColour(colour, { ...DEFAULT_SEPARATION, totalInk });
+      fc.property(colours, totals, (colour, totalInk) => {
+        const { c, m, y, k } = separator({ ...DEFAULT_SEPARATION, totalInk })(colour);
         expect(c + m + y + k).to.be.at.most(totalInk + 1e-9);
         for (const share of [c, m, y, k]) expect(share).to.be.within(0, 1);
       }),
@@ -66,14 +63,14 @@ describe('measureWater', () => {
           ...defaultUnderbase('dtg-dark'),
           chokeMm: 0,
         });
-        const colourGm2 = scan.colours.map((rgb) => 1 + (rgb % 7));
+        const colourGm2 = (rgb: number): number => 1 + (rgb % 7);
         const laid = whites ? [{ white: whites.underbase, fullGm2: 50 }] : [];
         const water = measureWater(scan, pitchMm, colourGm2, laid);
         const plane = whites ? wholePlane(whites.underbase, image.width, image.height) : new Uint8Array(0);
         const wet = Array.from({ length: image.width * image.height }, (_, i) => {
           const alpha = image.data[4 * i + 3];
-          const number = scan.colours.known(scan.pixels[i] & 0xffffff);
-          return alpha < 8 ? 0 : (colourGm2[number] * alpha) / 255 + (plane[i] / 255) * 50;
+          const colour = colourGm2(scan.pixels[i] & 0xffffff);
+          return alpha < 8 ? 0 : (colour * alpha) / 255 + (plane[i] / 255) * 50;
         });
         const total = wet.reduce((sum, gm2) => sum + gm2, 0);
         expect(water.inkG).to.be.closeTo((total * pitchMm * pitchMm) / 1e6, 1e-9);

@@ -50,6 +50,8 @@ export function wordsOf({ data }: Pixels): Int32Array {
 
 /** The red, green and blue of a pixel word as 0xBBGGRR. */
 export const RGB_OF_WORD = 0xffffff;
+/** The alpha of a pixel word, in place. */
+export const ALPHA_OF_WORD = ~RGB_OF_WORD;
 
 /** A colour as the low 24 bits of a pixel word. */
 export const wordOfRgb = ({ r, g, b }: Rgb): number => r | (g << 8) | (b << 16);

@@ -86,7 +86,7 @@ export function finishScan(work: ScanWork): ArtScan {
   return {
     ...rest,
     colours,
-    alphaPx: colours.totalAlphaPx,
+    alphaPx: colours.totalAlphaPx(),
     inkPx: countBits(work.ink),
     shapePx: countBits(work.shape),
     opaquePx: countBits(work.opaque),
@@ -126,50 +126,49 @@ function scanRow(work: ScanWork, y: number): void {
   const start = y * width;
   const end = start + width;
   const below = y + 1 < height ? width : 0; // the last row has no lower neighbour: nothing there is flat
-  let level = 0; // of the stretch under way: 0 empty or faint, 1 ink, 2 shape, 3 opaque
+  let level = 0; // of the stretch under way, see {@link levelOf}
   let since = 0;
+  let before = 0; // alpha of the run before
   for (let i = start; i < end;) {
     const word = pixels[i];
     const from = i;
     const alpha = word >>> 24;
-    let flat = 0;
-    if (alpha >= OPAQUE_ALPHA && below > 0) {
-      do {
-        const under = pixels[i + below];
-        if (under === word || (((under ^ word) & RGB_OF_WORD) === 0 && under >>> 24 >= OPAQUE_ALPHA)) flat++;
-        i++;
-      } while (i < end && pixels[i] === word);
-      flat -= endsFlat(pixels, i, end, word, below);
-    } else {
-      i++;
-      while (i < end && pixels[i] === word) i++;
+    i++;
+    while (i < end && pixels[i] === word) i++;
+    if (alpha !== before) {
+      before = alpha;
+      const now = levelOf(alpha);
+      if (now !== level) {
+        mark(work, y, level, since, from - start);
+        level = now;
+        since = from - start;
+      }
     }
-    const now = alpha >= OPAQUE_ALPHA ? 3 : alpha >= SHAPE_ALPHA ? 2 : alpha >= FAINT_ALPHA ? 1 : 0;
-    if (now !== level) {
-      mark(work, y, level, since, from - start);
-      level = now;
-      since = from - start;
-    }
-    if (now === 0) {
+    if (level === 0) {
       if (alpha > 0) work.ghostPx += i - from;
       continue;
     }
-    const number = colours.number(word & RGB_OF_WORD);
-    colours.addInk(number, alpha * (i - from));
-    if (now === 3) colours.addOpaque(number, i - from, flat);
+    const rgb = word & RGB_OF_WORD;
+    if (alpha === 255) colours.addFull(rgb, i - from);
+    else colours.addPartial(rgb, alpha * (i - from), level === 3);
+    if (level < 3 || below === 0) continue;
+    const last = i < end && isAlike(pixels[i], word) ? i : i - 1; // only the run's last pixel has another neighbour
+    if (last === from) continue;
+    let flat = 0;
+    for (let k = from + below; k < last + below; k++)
+      if (pixels[k] === word || isAlike(pixels[k], word)) flat++;
+    if (flat > 0) colours.addFlat(rgb, flat);
   }
   mark({ ink, shape, opaque }, y, level, since, width);
 }
 
-/** 1 when the run's last pixel was counted flat although its right neighbour is of another colour or not opaque. */
-function endsFlat(pixels: Int32Array, i: number, end: number, word: number, below: number): number {
-  const under = pixels[i - 1 + below];
-  const wasCounted = ((under ^ word) & RGB_OF_WORD) === 0 && under >>> 24 >= OPAQUE_ALPHA;
-  if (!wasCounted) return 0;
-  if (i === end) return 1;
-  const right = pixels[i];
-  return ((right ^ word) & RGB_OF_WORD) === 0 && right >>> 24 >= OPAQUE_ALPHA ? 0 : 1;
-}
+/** Level of an alpha: 0 empty or faint, 1 ink, 2 shape, 3 opaque. */
+const levelOf = (alpha: number): number =>
+  alpha >= OPAQUE_ALPHA ? 3 : alpha >= SHAPE_ALPHA ? 2 : alpha >= FAINT_ALPHA ? 1 : 0;
+
+/** True when a neighbour is opaque and of the same colour. */
+const isAlike = (neighbour: number, word: number): boolean =>
+  ((neighbour ^ word) & RGB_OF_WORD) === 0 && neighbour >>> 24 >= OPAQUE_ALPHA;
 
 function mark(
   { ink, shape, opaque }: Pick<ScanWork, 'ink' | 'shape' | 'opaque'>,

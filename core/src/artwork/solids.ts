@@ -1,6 +1,7 @@
-import { hasBit, makeBits } from './bits.ts';
+import { boundsOfBits, hasBit, makeBits } from './bits.ts';
 import type { BitPlane } from './bits.ts';
 import { distanceTransform } from './distance.ts';
+import type { Box } from './pixels.ts';
 import { makeDisc } from './disc.ts';
 import { dilateRuns, erodeRuns } from './runMorphology.ts';
 import { bitsOfRuns, connectParts, keepParts, runsOf } from './runs.ts';
@@ -30,6 +31,8 @@ const CELL = 16;
  * one px per px, so a cell's middle bounds all of it; only cells that may still hold the largest are split.
  */
 export function findLargestCircle(shape: BitPlane): LargestCircle {
+  const box = boundsOfBits(shape);
+  if (box === null) return { squaredPx: 0, x: 0, y: 0 };
   const coarse = coarseDistances(shape);
   const columns = Math.ceil(shape.width / CELL);
   // a pixel outside lies within half a cell's diagonal of its cell's middle, and so does the pixel asked about
@@ -46,11 +49,12 @@ export function findLargestCircle(shape: BitPlane): LargestCircle {
   }
   open.sort((p, q) => p.atMost - q.atMost);
   for (let cell = open.pop(); cell; cell = open.pop()) {
-    if (cell.atMost * cell.atMost <= best.squaredPx) continue;
+    const atMostHere = Math.min(cell.atMost, mostInBox(cell, box));
+    if (atMostHere * atMostHere <= best.squaredPx) continue;
     const half = cell.size >> 1;
     const x = Math.min(shape.width - 1, cell.x + half);
     const y = Math.min(shape.height - 1, cell.y + half);
-    const squaredPx = squaredToOutside(shape, x, y, cell);
+    const squaredPx = squaredToOutside(shape, box, x, y, cell);
     if (squaredPx > best.squaredPx) best = { squaredPx, x, y };
     if (cell.size === 1) continue;
     const stretch = half * Math.SQRT2; // from (x, y) to the farthest pixel of the cell
@@ -86,11 +90,26 @@ function coarseDistances(shape: BitPlane): Float64Array {
   return distanceTransform(inside, columns, rows);
 }
 
+/** Largest distance, px, that a pixel of a cell can have to what lies outside the rectangle round the shape. */
+function mostInBox({ x, y, size }: Cell, box: Box): number {
+  const along = (from: number, start: number, length: number): number => {
+    const middle = start + (length - 1) / 2;
+    const nearest = Math.min(Math.max(middle, from), from + size - 1);
+    return (length + 1) / 2 - Math.abs(nearest - middle);
+  };
+  return Math.min(along(x, box.x, box.w), along(y, box.y, box.h));
+}
+
 /** Squared distance from pixel (x, y) of a cell to the nearest one not set; 0 when it is not set itself. Only what the bounds leave open is looked at. */
-function squaredToOutside(shape: BitPlane, x: number, y: number, { atLeast, atMost }: Cell): number {
+function squaredToOutside(
+  shape: BitPlane,
+  box: Box,
+  x: number,
+  y: number,
+  { atLeast, atMost }: Cell,
+): number {
   if (!hasBit(shape, x, y)) return 0;
-  const { width, height } = shape;
-  let best = Math.min(x + 1, width - x, y + 1, height - y) ** 2;
+  let best = Math.min(x - box.x + 1, box.x + box.w - x, y - box.y + 1, box.y + box.h - y) ** 2;
   best = Math.min(best, Math.ceil(atMost * atMost) + 1);
   const known = atLeast > 0 ? atLeast * atLeast : 0;
   for (let dy = 0; dy * dy < best; dy++) {

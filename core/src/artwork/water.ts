@@ -1,7 +1,6 @@
 import { FAINT_ALPHA, RGB_OF_WORD } from './pixels.ts';
 import type { Box } from './pixels.ts';
 import type { ArtScan } from './scan.ts';
-import { whitePx } from './white.ts';
 import type { WhitePlane } from './white.ts';
 
 /** Water in what is printed and sprayed, which drying has to drive out. */
@@ -32,13 +31,13 @@ export const WINDOW_MM = 10;
  * Mean and peak of the water laid down, from each colour's own water and the white planes.
  * The peak is the largest mean over a square of 10 mm: sums of columns carried from row to row, then along the row.
  *
- * @param colourGm2 water of each colour number at full alpha, g/m²
+ * @param colourGm2 water of a colour (0xBBGGRR) at full alpha, g/m²; asked for every run of pixels, which is cheaper than a look into far memory
  * @param whites planes over the ink's rectangle with the water of full white each, g/m²
  */
 export function measureWater(
   scan: ArtScan,
   pitchMm: number,
-  colourGm2: Float64Array,
+  colourGm2: (rgb: number) => number,
   whites: readonly { white: WhitePlane; fullGm2: number }[],
 ): Omit<Water, 'pretreatG'> {
   const windowPx = Math.max(1, Math.round(WINDOW_MM / pitchMm));
@@ -48,24 +47,24 @@ export function measureWater(
   const rows = Math.min(windowPx, box.h); // beyond the ink there is no water, so a window larger than it holds all of it
   const across = Math.min(windowPx, box.w);
   const columns = new Float64Array(box.w); // sums over the rows under the window
-  const under = Array.from({ length: rows }, () => emptyRow(box.w));
-  let entering = emptyRow(box.w);
+  const layers = [
+    layerOf(rows, box.w, colourReader(scan, box, colourGm2)),
+    ...whites.map(({ white, fullGm2 }) => layerOf(rows, box.w, whiteReader(white, fullGm2))),
+  ];
   const peak: Peak = { sum: 0, x: box.x, y: box.y };
-  const wet = { scan, box, colourGm2, whites };
+  let sum = 0; // over all pixels, g/m² each
   let hasGrown = false; // since a window was last looked for
   for (let y = 0; y < box.h; y++) {
-    readWetRow(wet, y, entering);
-    const leaving = under[y % rows];
-    hasGrown = exchangeRows(columns, entering, leaving) || hasGrown;
-    under[y % rows] = entering;
-    entering = leaving;
+    for (const { under, spare, read } of layers) {
+      const [entering] = spare.splice(0, 1, under[y % rows]);
+      sum += read(y, entering);
+      hasGrown = exchangeRows(columns, entering, under[y % rows]) || hasGrown;
+      under[y % rows] = entering;
+    }
     if (y < rows - 1 || !hasGrown) continue;
     slideAlong(columns, across, box, y - rows + 1, peak);
     hasGrown = false;
   }
-  let sum = 0;
-  for (let i = 0; i < colourGm2.length; i++) sum += colourGm2[i] * scan.colours.alphaPx(i);
-  for (const { white, fullGm2 } of whites) sum += whitePx(white) * fullGm2;
   return {
     windowPx,
     inkG: (sum * pitchMm * pitchMm) / 1e6,
@@ -82,78 +81,140 @@ interface Peak {
   y: number;
 }
 
-const NO_PLANE = new Uint8Array(0);
-
-/** A row as stretches of equal wetness: stretch i ends before `ends[i]` and holds `gm2[i]`, g/m². */
+/**
+ * A row as stretches of equal wetness: stretch i ends before `ends[i]` and holds `gm2[i]`, g/m².
+ * A row in pixels has one stretch for each, and `ends` is not written.
+ */
 interface WetRow {
-  count: number;
+  isInPixels: boolean;
   ends: Int32Array;
   gm2: Float64Array;
 }
 
 /** A dry row. */
 function emptyRow(width: number): WetRow {
-  const row = { count: 1, ends: new Int32Array(width), gm2: new Float64Array(width) };
+  const row = { isInPixels: false, ends: new Int32Array(width), gm2: new Float64Array(width) };
   row.ends[0] = width;
   return row;
 }
 
-interface Wet {
-  scan: ArtScan;
-  box: Box;
-  colourGm2: Float64Array;
-  whites: readonly { white: WhitePlane; fullGm2: number }[];
+const endOf = ({ isInPixels, ends }: WetRow, i: number): number => (isInPixels ? i + 1 : ends[i]);
+
+/** One of what is laid down on top of another, row by row. */
+interface Layer {
+  /** The rows under the window, by row number modulo their count; and one that is free. */
+  under: WetRow[];
+  spare: WetRow[];
+  /** Reads a row of the ink's rectangle into stretches; returns its water summed over its pixels, g/m² each. */
+  read: (y: number, row: WetRow) => number;
 }
 
-function readWetRow({ scan, box, colourGm2, whites }: Wet, y: number, row: WetRow): void {
-  const { pixels, width, colours } = scan;
-  const { ends, gm2 } = row;
-  const at = (box.y + y) * width + box.x;
-  const from = y * box.w;
-  const [first, second] = whites;
-  const plane = first?.white.plane ?? NO_PLANE;
-  const perCode = (first?.fullGm2 ?? 0) / 255;
-  const other = second?.white.plane ?? NO_PLANE;
-  const perOther = (second?.fullGm2 ?? 0) / 255;
-  const hasPlane = plane.length > 0;
-  const hasOther = other.length > 0;
-  let count = 0;
-  for (let x = 0; x < box.w;) {
-    const word = pixels[at + x];
-    let end = x + 1;
-    while (end < box.w && pixels[at + end] === word) end++;
-    const alpha = word >>> 24;
-    const colour = alpha < FAINT_ALPHA ? 0 : (colourGm2[colours.known(word & RGB_OF_WORD)] * alpha) / 255;
-    while (x < end) {
-      const start = from + x;
-      const code = hasPlane ? plane[start] : 0;
-      const otherCode = hasOther ? other[start] : 0;
-      x++;
-      if (hasPlane)
-        while (x < end && plane[from + x] === code && (!hasOther || other[from + x] === otherCode)) x++;
-      else x = end;
-      ends[count] = x;
-      gm2[count++] = colour + code * perCode + otherCode * perOther;
+const layerOf = (rows: number, width: number, read: Layer['read']): Layer => ({
+  under: Array.from({ length: rows }, () => emptyRow(width)),
+  spare: [emptyRow(width)],
+  read,
+});
+
+/** Reads colour: in stretches, or pixel by pixel where the row above was busy. */
+function colourReader(scan: ArtScan, box: Box, colourGm2: (rgb: number) => number): Layer['read'] {
+  let isBusy = false;
+  return (y, row) => {
+    const words = scan.pixels.subarray((box.y + y) * scan.width + box.x).subarray(0, box.w);
+    row.isInPixels = isBusy;
+    const { stretches, sum } = isBusy
+      ? readPixels(words, colourGm2, row.gm2)
+      : readStretches(words, colourGm2, row);
+    isBusy = 2 * stretches > box.w;
+    return sum;
+  };
+}
+
+function readPixels(words: Int32Array, colourGm2: (rgb: number) => number, gm2: Float64Array) {
+  let last = 0;
+  let wet = 0;
+  let stretches = 0;
+  let sum = 0;
+  for (let x = 0; x < words.length; x++) {
+    const word = words[x];
+    if (word !== last) {
+      last = word;
+      wet = wetOf(word, colourGm2);
+      stretches++;
     }
+    sum += wet;
+    gm2[x] = wet;
   }
-  row.count = count;
+  return { stretches, sum };
+}
+
+function readStretches(words: Int32Array, colourGm2: (rgb: number) => number, { ends, gm2 }: WetRow) {
+  let stretches = 0;
+  let sum = 0;
+  for (let x = 0; x < words.length;) {
+    const word = words[x];
+    let end = x + 1;
+    while (end < words.length && words[end] === word) end++;
+    const wet = wetOf(word, colourGm2);
+    sum += wet * (end - x);
+    ends[stretches] = end;
+    gm2[stretches++] = wet;
+    x = end;
+  }
+  return { stretches, sum };
+}
+
+const wetOf = (word: number, colourGm2: (rgb: number) => number): number =>
+  word >>> 24 < FAINT_ALPHA ? 0 : (colourGm2(word & RGB_OF_WORD) * (word >>> 24)) / 255;
+
+function whiteReader({ box, plane }: WhitePlane, fullGm2: number): Layer['read'] {
+  const across = box.w;
+  return (y, { ends, gm2 }) => {
+    const at = y * across;
+    let stretches = 0;
+    let sum = 0;
+    for (let x = 0; x < across;) {
+      const code = plane[at + x];
+      let end = x + 1;
+      while (end < across && plane[at + end] === code) end++;
+      const wet = (code * fullGm2) / 255;
+      sum += wet * (end - x);
+      ends[stretches] = end;
+      gm2[stretches++] = wet;
+      x = end;
+    }
+    return sum;
+  };
 }
 
 /** Carries the columns' sums on by one row; true when some column got wetter. Where both rows are alike nothing is touched. */
 function exchangeRows(columns: Float64Array, entering: WetRow, leaving: WetRow): boolean {
+  if (entering.isInPixels && leaving.isInPixels) return exchangePixels(columns, entering.gm2, leaving.gm2);
   let hasGrown = false;
   let i = 0;
   let k = 0;
   for (let x = 0; x < columns.length;) {
-    const end = Math.min(entering.ends[i], leaving.ends[k]);
+    const enteringEnd = endOf(entering, i);
+    const leavingEnd = endOf(leaving, k);
+    const end = Math.min(enteringEnd, leavingEnd);
     const change = entering.gm2[i] - leaving.gm2[k];
     if (change !== 0) {
       if (change > 0) hasGrown = true;
       for (let u = x; u < end; u++) columns[u] += change;
     }
     x = end;
-    if (entering.ends[i] === end) i++;
-    if (leaving.ends[k] === end) k++;
+    if (enteringEnd === end) i++;
+    if (leavingEnd === end) k++;
+  }
+  return hasGrown;
+}
+
+/** The same where both rows are in single pixels. */
+function exchangePixels(columns: Float64Array, entering: Float64Array, leaving: Float64Array): boolean {
+  let hasGrown = false;
+  for (let x = 0; x < columns.length; x++) {
+    const change = entering[x] - leaving[x];
+    if (change > 0) hasGrown = true;
+    columns[x] += change;
   }
   return hasGrown;
 }

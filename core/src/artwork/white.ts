@@ -2,7 +2,7 @@ import { hasBit, runEnd } from './bits.ts';
 import type { BitPlane } from './bits.ts';
 import { LINEAR, parseHex, perceptualDistance, toLab, toPerceptual } from './colour.ts';
 import { makeDisc } from './disc.ts';
-import { FAINT_ALPHA, RGB_OF_WORD, rgbOfWord } from './pixels.ts';
+import { ALPHA_OF_WORD, FAINT_ALPHA, RGB_OF_WORD, rgbOfWord } from './pixels.ts';
 import type { Box, Rgb } from './pixels.ts';
 import type { ArtScan } from './scan.ts';
 import { erodeAny } from './thinParts.ts';
@@ -173,7 +173,7 @@ function assertSettings({
     );
 }
 
-/** Lays white on rows `from` up to but not including `to` of the ink's rectangle, run by run of equal pixels. */
+/** Lays white on rows `from` up to but not including `to` of the ink's rectangle, run by run of what wants the same. */
 export function layWhiteRows(work: WhiteWork, from: number, to: number): void {
   const { scan, choke, whites, wanted, lifted, settings } = work;
   const { box, width, pixels, colours } = scan;
@@ -181,6 +181,8 @@ export function layWhiteRows(work: WhiteWork, from: number, to: number): void {
   const { underbase, highlight } = whites;
   const { minDot } = settings;
   const uniform = typeof wanted === 'number' ? wanted : null;
+  const needsColour = uniform === null || lifted !== null; // a look into far memory
+  const wants = needsColour ? -1 : ALPHA_OF_WORD; // what of a pixel its white hangs on
   const inner = choke?.inner ?? null;
   let unchokedPx = 0;
   for (let y = from; y < to; y++) {
@@ -189,12 +191,12 @@ export function layWhiteRows(work: WhiteWork, from: number, to: number): void {
     for (let x = 0; x < box.w;) {
       const word = pixels[at + x];
       let end = x + 1;
-      while (end < box.w && pixels[at + end] === word) end++;
+      while (end < box.w && ((pixels[at + end] ^ word) & wants) === 0) end++;
       const start = x;
       x = end;
       const alpha = word >>> 24;
       if (alpha < FAINT_ALPHA) continue;
-      const number = uniform === null || lifted !== null ? colours.known(word & RGB_OF_WORD) : 0; // a look into far memory
+      const number = needsColour ? colours.known(word & RGB_OF_WORD) : 0;
       const want = ((uniform ?? (wanted as Float64Array)[number]) * alpha) / 255; // not a number only where uniform is null
       const lift = lifted === null ? 0 : (lifted[number] * alpha) / 255;
       if (want === 0 && lift === 0) continue;
@@ -216,7 +218,7 @@ export function layWhiteRows(work: WhiteWork, from: number, to: number): void {
   whites.unchokedPx += unchokedPx;
 }
 
-/** A run of equal pixels of row `y` of the ink's rectangle, and the whites they want. */
+/** A run of pixels of row `y` of the ink's rectangle, and the whites each wants. */
 interface WantingRun {
   y: number;
   from: number;
