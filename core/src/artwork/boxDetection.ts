@@ -87,10 +87,12 @@ function ringIndices(imageWidth: number, box: Box, inset: number): number[] {
 const colourAt = ({ pixels }: ArtScan, i: number): Rgb => rgbOfWord(pixels[i]);
 
 function medianColour(scan: ArtScan, ring: number[]): Rgb {
-  const colours = ring.map((i) => colourAt(scan, i));
   const lowerMedian = (channel: keyof Rgb): number => {
-    const values = colours.map((colour) => colour[channel]).sort((p, q) => p - q);
-    return values[(values.length - 1) >> 1];
+    const counts = new Uint32Array(256);
+    for (const i of ring) counts[colourAt(scan, i)[channel]]++;
+    let code = 0;
+    for (let below = counts[0]; 2 * below < ring.length; below += counts[code]) code++;
+    return code;
   };
   return { r: lowerMedian('r'), g: lowerMedian('g'), b: lowerMedian('b') };
 }

@@ -104,16 +104,17 @@ export class ColourTable {
   /** Distinct colours of opaque pixels; pixels alike their neighbours; and colours with at least so many of those. */
   flatness(leastPx: number): { unique: number; flatPx: number; flat: number } {
     const { full, nearly, flat: alike, used } = this;
-    let unique = 0;
+    let unique = 0; // one plain loop for each count: this way they run at the speed of memory
+    for (let number = 0; number < used; number++) unique += full[number] !== 0 ? 1 : 0;
+    if (nearly !== null)
+      for (let number = 0; number < used; number++) unique += full[number] === 0 ? nearly[number] : 0;
     let flatPx = 0;
     let flat = 0;
-    for (let number = 0; number < used; number++)
-      unique += full[number] !== 0 || (nearly !== null && nearly[number] !== 0) ? 1 : 0;
-    if (alike !== null)
-      for (let number = 0; number < used; number++) {
-        flatPx += alike[number];
-        if (alike[number] !== 0 && alike[number] >= leastPx) flat++;
-      }
+    const least = Math.max(1, leastPx);
+    if (alike !== null) {
+      for (let number = 0; number < used; number++) flatPx += alike[number];
+      for (let number = 0; number < used; number++) flat += alike[number] >= least ? 1 : 0;
+    }
     return { unique, flatPx, flat };
   }
 

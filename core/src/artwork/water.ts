@@ -164,23 +164,28 @@ function readStretches(words: Int32Array, colourGm2: (rgb: number) => number, { 
 }
 
 const wetOf = (word: number, colourGm2: (rgb: number) => number): number =>
-  word >>> 24 < FAINT_ALPHA ? 0 : (colourGm2(word & RGB_OF_WORD) * (word >>> 24)) / 255;
+  word >>> 24 < FAINT_ALPHA ? 0 : colourGm2(word & RGB_OF_WORD) * ((word >>> 24) / 255);
 
+/** Reads a white, four pixels at a time where it is even. */
 function whiteReader({ box, plane }: WhitePlane, fullGm2: number): Layer['read'] {
   const across = box.w;
+  const fours = new Int32Array(plane.buffer, plane.byteOffset, plane.length >> 2);
   return (y, { ends, gm2 }) => {
-    const at = y * across;
+    const from = y * across;
+    const to = from + across;
     let stretches = 0;
     let sum = 0;
-    for (let x = 0; x < across;) {
-      const code = plane[at + x];
-      let end = x + 1;
-      while (end < across && plane[at + end] === code) end++;
+    for (let at = from; at < to;) {
+      const start = at;
+      const code = plane[at++];
+      const four = Math.imul(code, 0x01010101);
+      while (at < to && (at & 3) !== 0 && plane[at] === code) at++;
+      if ((at & 3) === 0) while (at + 4 <= to && fours[at >> 2] === four) at += 4;
+      while (at < to && plane[at] === code) at++;
       const wet = (code * fullGm2) / 255;
-      sum += wet * (end - x);
-      ends[stretches] = end;
+      sum += wet * (at - start);
+      ends[stretches] = at - from;
       gm2[stretches++] = wet;
-      x = end;
     }
     return sum;
   };
@@ -208,15 +213,10 @@ function exchangeRows(columns: Float64Array, entering: WetRow, leaving: WetRow):
   return hasGrown;
 }
 
-/** The same where both rows are in single pixels. */
-function exchangePixels(columns: Float64Array, entering: Float64Array, leaving: Float64Array): boolean {
-  let hasGrown = false;
-  for (let x = 0; x < columns.length; x++) {
-    const change = entering[x] - leaving[x];
-    if (change > 0) hasGrown = true;
-    columns[x] += change;
-  }
-  return hasGrown;
+/** The same where both rows are in single pixels: of so many, some column grows, so none is asked. */
+function exchangePixels(columns: Float64Array, entering: Float64Array, leaving: Float64Array): true {
+  for (let x = 0; x < columns.length; x++) columns[x] += entering[x] - leaving[x];
+  return true;
 }
 
 function slideAlong(
