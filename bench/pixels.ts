@@ -106,7 +106,7 @@ const CASES: Case[] = [
   {
     name: 'photo of many colours, film: the same',
     rival: PASS,
-    budget: null,
+    budget: 20,
     work: () => judge(picture, film),
     against: () => alphaToMask(picture),
   },

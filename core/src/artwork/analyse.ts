@@ -43,7 +43,7 @@ export interface ArtSession {
   /**
    * Judges the artwork for a job. A generator: it yields the share (0–1) done after each piece of work, so that whoever runs
    * it can show progress and stop. Memory: the image, one byte a pixel for each white, ⅛ byte for each of about fifteen masks,
-   * and about 100 bytes for each distinct colour (16 kB at least for every 4096 neighbouring ones).
+   * and 4 to 17 bytes for each colour of every cube of 8 × 8 × 8 colours that was met, fivefold at most while it grows.
    *
    * @throws RangeError for a width that is not positive or settings out of range
    */
