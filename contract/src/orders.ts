@@ -129,8 +129,8 @@ export const Order = strictObject({
 });
 export type Order = Static<typeof Order>;
 
-/** A stretch of the spark trace in a list: how long, how hot. */
-const Spark = strictObject({ durationS: Type.Number(), tempC: Type.Number(), isHandsOn: Type.Boolean() });
+/** A stretch of the small heat trace in a list: how hot (°C), how long (s), whether hands are on it. Without names: a page has hundreds. */
+const Spark = Type.Tuple([Type.Number(), Type.Number(), Type.Boolean()]);
 
 export const OrderSummary = strictObject({
   id: Id,

@@ -1,6 +1,14 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { RUN_EVENT_KINDS, countdownS, deriveRun, judgeWeighIn, nextActions, stepId } from './index.ts';
+import {
+  FollowedRun,
+  RUN_EVENT_KINDS,
+  countdownS,
+  deriveRun,
+  judgeWeighIn,
+  nextActions,
+  stepId,
+} from './index.ts';
 import type { RunEvent, RunEventKind, RunEventPayload, RunOperation, RunPlan } from './index.ts';
 
 const operation = (id: string, per: 'batch' | 'piece', more: Partial<RunOperation> = {}): RunOperation => ({
@@ -160,6 +168,27 @@ describe('deriveRun', () => {
         expect(deriveRun(large, repeated)).to.deep.equal(deriveRun(large, events));
       }),
       { numRuns: 12 },
+    );
+  });
+});
+
+describe('FollowedRun', () => {
+  it('stands after each event where a replay of all of them does, in whatever order they arrive', () => {
+    const stepIds = deriveRun(plan, []).steps.map(({ id }) => id);
+    fc.assert(
+      fc.property(fc.integer(), fc.integer(), fc.boolean(), (seed, arrivalSeed, isInOrder) => {
+        const random = lcg(seed);
+        const events = Array.from({ length: 40 }, (_, i) => randomEvent(stepIds, random, i));
+        const arrived = isInOrder
+          ? events.toSorted((p, q) => Date.parse(p.at) - Date.parse(q.at))
+          : interleave(events, lcg(arrivalSeed));
+        const followed = new FollowedRun(plan, arrived.slice(0, 5));
+        for (let i = 5; i < arrived.length; i++) {
+          followed.add(arrived.slice(i - 1, i + 1)); // one of them known already
+          expect(followed.state).to.deep.equal(deriveRun(plan, arrived.slice(0, i + 1)));
+        }
+      }),
+      { numRuns: 100 },
     );
   });
 });

@@ -58,7 +58,11 @@ export interface RunState {
  *
  * @param events any order, repeats allowed; never written
  */
-export function deriveRun(plan: RunPlan, events: readonly RunEvent[]): RunState {
+export const deriveRun = (plan: RunPlan, events: readonly RunEvent[]): RunState =>
+  replayRun(plan, events).state;
+
+/** The same, ready for what comes after. */
+export function replayRun(plan: RunPlan, events: readonly RunEvent[]): Replay {
   const ordered = orderEvents(events);
   const undone = new Set(
     ordered.filter(({ kind }) => kind === 'undone').map(({ payload }) => payload.eventId),
@@ -67,10 +71,11 @@ export function deriveRun(plan: RunPlan, events: readonly RunEvent[]): RunState 
   for (const event of ordered) {
     if (event.kind !== 'undone' && !undone.has(event.id)) replay.apply(event);
   }
-  return replay.state;
+  return replay;
 }
 
-class Replay {
+/** A run's state as events are applied to it one after another, none of them taken back. */
+export class Replay {
   readonly state: RunState = {
     steps: [],
     rounds: 0,

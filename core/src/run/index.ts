@@ -2,6 +2,7 @@ export { RUN_EVENT_KINDS, VERDICTS } from './events.ts';
 export type { RunEvent, RunEventKind, RunEventPayload, Verdict } from './events.ts';
 export { deriveRun } from './deriveRun.ts';
 export type { PieceOutcome, RunState, StepState } from './deriveRun.ts';
+export { FollowedRun } from './followRun.ts';
 export { floorSlips } from './floorSlips.ts';
 export { nextActions } from './nextActions.ts';
 export type { FloorAction } from './nextActions.ts';

@@ -8,6 +8,7 @@ import { prepareArtworks } from './migrations/20260214T0900-prepare-artworks.ts'
 import { weighPrints } from './migrations/20260221T0900-weigh-prints.ts';
 import { editShop } from './migrations/20260228T0900-edit-shop.ts';
 import { firmGround } from './migrations/20260314T0900-firm-ground.ts';
+import { lighterLists } from './migrations/20260321T0900-lighter-lists.ts';
 import type { Migration } from './migration.ts';
 
 /** Named one by one: the same in a bundle, under tsx and in tests. */
@@ -18,6 +19,7 @@ export const MIGRATIONS: readonly Migration[] = [
   weighPrints,
   editShop,
   firmGround,
+  lighterLists,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

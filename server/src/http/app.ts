@@ -24,6 +24,7 @@ export interface AppParts {
 export function createApp({ log, api, live, webFolder }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.disable('etag'); // answers change with every touch of the shop: working out a tag of each helps nobody
   app.use(
     pinoHttp({
       logger: log,

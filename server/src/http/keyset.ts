@@ -1,4 +1,5 @@
 import { DomainError } from '@saltflat/contract';
+import { Memory } from '../memory.ts';
 import { UUID } from './endpoint.ts';
 
 /** A place in a sorted list, opaque to clients. */
@@ -55,3 +56,17 @@ export const searchPatterns = (search: string): string[] =>
 /** Whether a search is for few: words with a figure in them are codes, which are looked up rather than walked to. */
 export const isRare = (search: string | undefined): boolean =>
   (search ?? '').split(/\s+/).some((word) => word.length >= 3 && /\d/.test(word));
+
+/**
+ * Searches that a walk did not fill a page for. They are asked again and again, with every change of a list that somebody
+ * looks at: from then on they are looked up without a walk before.
+ */
+export class SparseSearches {
+  private readonly known = new Memory<true>(200);
+
+  has = (query: object): boolean => this.known.get(keyOf(query)) === true;
+  add = (query: object): void => this.known.put(keyOf(query), true);
+}
+
+/** What is sought, wherever a page of it begins. */
+const keyOf = (query: object): string => JSON.stringify({ ...query, cursor: null, limit: null });

@@ -5,6 +5,7 @@ import type { Database } from '../../db/connection.ts';
 import { streamCsv, streamJson } from '../../http/csv.ts';
 import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
+import { SparseSearches } from '../../http/keyset.ts';
 import { eachOutcome, readLedger } from './ledgerReads.ts';
 
 const PAGE = 50;
@@ -14,7 +15,7 @@ const CSV_COLUMNS = [
   'plate_c', 'dwell_s', 'actual_dwell_s', 'pretreatment_g', 'pretreatment_target_g',
 ]; // prettier-ignore
 
-export const ledgerEndpoints = (db: Database): Endpoint[] => [
+export const ledgerEndpoints = (db: Database, sparse = new SparseSearches()): Endpoint[] => [
   endpoint(
     {
       method: 'get',
@@ -23,7 +24,7 @@ export const ledgerEndpoints = (db: Database): Endpoint[] => [
       query: LedgerQuery,
       answer: LedgerPage,
     },
-    ({ query }) => readLedger(db, query, query.limit ?? PAGE),
+    ({ query }) => readLedger(db, sparse, query, query.limit ?? PAGE),
   ),
   endpoint(
     {

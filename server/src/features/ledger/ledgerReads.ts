@@ -14,15 +14,32 @@ import {
   searchPatterns,
   writeCursor,
 } from '../../http/keyset.ts';
+import type { SparseSearches } from '../../http/keyset.ts';
 
 /** So much of the past is walked from its end for what is found often; what that does not fill a page with is looked up. */
-const WALK = 2000;
+const WALK = 1000;
 
 /** What came out, piece by piece, newest first. */
-export async function readLedger(db: Database, query: LedgerQuery, limit: number): Promise<LedgerPage> {
-  const { counts, isMore, found } = await findPage(db, query, limit);
-  const total = counts.good + counts.reprint + counts.scrap;
-  return { ...cut(found, limit), total, isMore, counts };
+export async function readLedger(
+  db: Database,
+  sparse: SparseSearches,
+  query: LedgerQuery,
+  limit: number,
+): Promise<LedgerPage> {
+  const filter = filtered(query);
+  const after = afterOf(query, filter.bind);
+  const read = async (sql: string): Promise<LedgerPage> => {
+    const rows = await db.readMany<CountedRow>(sql, filter.bind);
+    const { good = 0, reprint = 0, scrap = 0, isMore = false } = rows[0] ?? {};
+    const counts = { good, reprint, scrap };
+    return { ...cut(rows.flatMap(bare), limit), total: good + reprint + scrap, isMore, counts };
+  };
+  if (isLookedFor(filter) && !isRare(query.search) && !sparse.has(query)) {
+    const walked = await read(walkedSql(filter, after, limit));
+    if (walked.nextCursor !== null) return walked;
+    if (query.cursor === undefined) sparse.add(query);
+  }
+  return read(countedSql(filter, after, limit));
 }
 
 /** All that is asked for, a page at a time. */
@@ -31,14 +48,14 @@ export async function* eachOutcome(
   query: LedgerQuery,
   pageSize: number,
 ): AsyncGenerator<LedgerRow[]> {
-  let cursor: string | null = null;
-  do {
-    const asked: LedgerQuery = cursor === null ? query : { ...query, cursor };
-    const { found } = await findPage(db, asked, pageSize);
-    const page = cut(found, pageSize);
-    yield page.items;
-    cursor = page.nextCursor;
-  } while (cursor !== null);
+  for (let cursor: string | null | undefined; cursor !== null;) {
+    const own: LedgerQuery = cursor === undefined ? query : { ...query, cursor };
+    const filter = filtered(own);
+    const sql = plainSql(filter, afterOf(own, filter.bind), pageSize);
+    const { items, nextCursor } = cut(await db.readMany<LedgerRow>(sql, filter.bind), pageSize);
+    yield items;
+    cursor = nextCursor;
+  }
 }
 
 /** So many of what was found, and where the next begin. */
@@ -52,25 +69,28 @@ function cut(found: readonly LedgerRow[], limit: number): Pick<LedgerPage, 'item
 }
 
 interface Filter {
-  /** What the planner finds its own way for. */
-  plain: string[];
-  /** Words that are sought. */
-  sought: string[];
-  /** What the tally of all pieces knows. */
+  /** What the tally of all pieces knows, and indexes are sorted by. */
   tally: string[];
+  /** A fault that is sought. */
+  faults: string[];
+  /** Words that are sought. */
+  words: string[];
   bind: unknown[];
 }
 
 function filtered({ verdict, fault, process, search }: LedgerQuery): Filter {
   const bind: unknown[] = [];
-  const sought = searchPatterns(search ?? '').map((pattern) => `x.search_text like $${bind.push(pattern)}`);
+  const words = searchPatterns(search ?? '').map((pattern) => `x.search_text like $${bind.push(pattern)}`);
   const tally: string[] = [];
   if (verdict) tally.push(`x.verdict = $${bind.push(verdict)}`);
   if (process) tally.push(`x.process = $${bind.push(process)}`);
   // an array of one, not “any of”: only so the index of faults is asked
-  const plain = fault ? [...tally, `x.faults @> array[$${bind.push(fault)}]::text[]`] : tally;
-  return { plain, sought, tally, bind };
+  const faults = fault ? [`x.faults @> array[$${bind.push(fault)}]::text[]`] : [];
+  return { tally, faults, words, bind };
 }
+
+/** Whether it is found by looking at pieces one after another; all else is found in an index, and counted by the tally. */
+const isLookedFor = ({ faults, words }: Filter): boolean => faults.length + words.length > 0;
 
 const ORDER = 'order by x.at desc, x.run_id, x.piece';
 /** A page is found in the indexes alone; only its own pieces are then read. */
@@ -83,43 +103,40 @@ const sums = (of: (verdict: string) => string): string =>
   ).join(', ');
 const COUNTED = sums((which) => `count(*) ${which}`);
 
-/** The pieces of a page and one more, if there is one, with the counts of all. */
-async function findPage(
-  db: Database,
-  query: LedgerQuery,
-  limit: number,
-): Promise<{ counts: LedgerPage['counts']; isMore: boolean; found: LedgerRow[] }> {
-  const { plain, sought, tally, bind } = filtered(query);
-  const after = afterOf(query, bind);
-  const most = `${ORDER} limit ${limit + 1}`;
-  const read = async (sql: string): ReturnType<typeof findPage> => {
-    const rows = await db.readMany<Counted>(`${sql} ${ROWS}`, bind);
-    const { good, reprint, scrap, isMore } = rows[0] ?? { good: 0, reprint: 0, scrap: 0, isMore: false };
-    return { counts: { good, reprint, scrap }, isMore, found: bare(rows) };
-  };
-  const page = `page as (select ${KEYS} from match x where ${after} ${most})`;
-  if (sought.length > 0 && !isRare(query.search)) {
-    const walked = await read(`with walk as materialized
-        (select ${KEYS}, x.verdict, x.search_text from outcome x where ${and([...plain, after])} ${ORDER} limit ${WALK}),
-      match as materialized (select ${KEYS}, x.verdict from walk x where ${and(sought)}),
-      n as (select ${COUNTED}, (select count(*) from walk) = ${WALK} as "isMore" from match), ${page}`);
-    if (walked.found.length > limit) return walked;
-  }
-  if (sought.length > 0 || query.fault)
-    return read(`with match as materialized (select ${KEYS}, x.verdict from outcome x where ${and([...plain, ...sought])}),
-      n as (select ${COUNTED}, false as "isMore" from match), ${page}`);
-  return read(`with n as (select ${sums((which) => `sum(pieces) ${which}`)}, false as "isMore" from outcome_tally x where ${and(tally)}),
-      page as (select ${KEYS} from outcome x where ${and([...plain, after])} ${most})`);
+/** A page and one more, if there is one. */
+const plainSql = ({ tally, faults, words }: Filter, after: string, limit: number): string =>
+  `with page as (select ${KEYS} from outcome x where ${and([...tally, ...faults, ...words, after])} ${ORDER} limit ${limit + 1}),
+   ${ABOUT} select ${PIECE} from page w ${PIECES}`;
+
+/** The same of what a walk of some length meets, with the counts of that; for a fault only pieces with one are walked. */
+const walkedSql = ({ tally, faults, words }: Filter, after: string, limit: number): string =>
+  `with walk as materialized (select ${KEYS}, x.verdict, x.faults, x.search_text from outcome x
+       where ${and([...tally, ...(faults.length > 0 ? [`x.faults <> '{}'`] : []), after])} ${ORDER} limit ${WALK}),
+     match as materialized (select ${KEYS}, x.verdict from walk x where ${and([...faults, ...words])}),
+     n as (select ${COUNTED}, (select count(*) from walk) = ${WALK} as "isMore" from match),
+     page as (select ${KEYS} from match x ${ORDER} limit ${limit + 1}),
+     ${ABOUT} select n.*, ${PIECE} from n left join page w on true ${PIECES}`;
+
+/** The same with the counts of all: kept as pieces came out, or of all that match. */
+function countedSql(filter: Filter, after: string, limit: number): string {
+  const { tally, faults, words } = filter;
+  const found = isLookedFor(filter)
+    ? `match as materialized (select ${KEYS}, x.verdict from outcome x where ${and([...tally, ...faults, ...words])}),
+     n as (select ${COUNTED}, false as "isMore" from match),
+     page as (select ${KEYS} from match x where ${after} ${ORDER} limit ${limit + 1})`
+    : `n as (select ${sums((which) => `sum(pieces) ${which}`)}, false as "isMore" from outcome_tally x where ${and(tally)}),
+     page as (select ${KEYS} from outcome x where ${and([...tally, after])} ${ORDER} limit ${limit + 1})`;
+  return `with ${found}, ${ABOUT} select n.*, ${PIECE} from n left join page w on true ${PIECES}`;
 }
 
-type Counted = LedgerPage['counts'] & { isMore: boolean } & (LedgerRow | { runId: null });
+/** A page of rows with counts; a page without any still has a row that counts. */
+type CountedRow = LedgerPage['counts'] & { isMore: boolean } & (LedgerRow | { runId: null });
 
-const bare = (rows: readonly Counted[]): LedgerRow[] =>
-  rows.flatMap((row) => {
-    if (row.runId === null) return [];
-    const { good: _good, reprint: _reprint, scrap: _scrap, isMore: _more, ...own } = row;
-    return [own];
-  });
+const bare = (row: CountedRow): LedgerRow[] => {
+  if (row.runId === null) return [];
+  const { good: _good, reprint: _reprint, scrap: _scrap, isMore: _more, ...own } = row;
+  return [own];
+};
 
 /** Where a page begins, with what that binds. */
 function afterOf({ cursor }: LedgerQuery, bind: unknown[]): string {
@@ -129,12 +146,13 @@ function afterOf({ cursor }: LedgerQuery, bind: unknown[]): string {
     or (x.run_id, x.piece) > ($${bind.push(runId)}::uuid, $${bind.push(piece)}::integer))`;
 }
 
-/** Pieces beside their counts: where there are none the counts still come. */
-const ROWS = `
-  select n.*, x.run_id as "runId", l.order_id as "orderId", r.line_id as "lineId", l.code, k.name as customer, c.name || ' ' || s.name as garment,
-    x.process, v.number as "routeNumber", x.piece, x.verdict, x.faults, x.note, x.photo, x.by_name as by, x.at, x.plate_c as "plateC",
-    x.dwell_s as "dwellS", x.actual_dwell_s as "actualDwellS", x.pretreatment_g as "pretreatmentG", x.pretreatment_target_g as "pretreatmentTargetG"
-  from n left join page w on true left join outcome x on x.run_id = w.run_id and x.piece = w.piece
-  left join run r on r.id = x.run_id left join route_version v on v.id = r.route_version_id left join order_line l on l.id = r.line_id
-  left join customer_order o on o.id = l.order_id left join customer k on k.id = o.customer_id
-  left join garment_colour c on c.id = l.colour_id left join garment_style s on s.id = c.style_id ${ORDER}`;
+const PIECE = `x.run_id as "runId", a."orderId", a."lineId", a.code, a.customer, a.garment, x.process, a."routeNumber", x.piece, x.verdict,
+  x.faults, x.note, x.photo, x.by_name as by, x.at, x.plate_c as "plateC", x.dwell_s as "dwellS", x.actual_dwell_s as "actualDwellS",
+  x.pretreatment_g as "pretreatmentG", x.pretreatment_target_g as "pretreatmentTargetG"`;
+/** What a piece's names are is read once a run: a page holds many pieces of few. Kept apart, or it would be read for each all the same. */
+const ABOUT = `about as materialized (select r.id, r.line_id as "lineId", l.order_id as "orderId", l.code, k.name as customer,
+    c.name || ' ' || s.name as garment, v.number as "routeNumber"
+  from (select distinct run_id from page) own join run r on r.id = own.run_id join route_version v on v.id = r.route_version_id
+    join order_line l on l.id = r.line_id join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
+    join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id)`;
+const PIECES = `left join outcome x on x.run_id = w.run_id and x.piece = w.piece left join about a on a.id = w.run_id ${ORDER}`;

@@ -80,11 +80,11 @@ export class OrderState {
       }));
     if (!row) return null;
     const { route } = readStoredRoute(row.format, { route: row.document, cost: row.cost });
-    return traceHeat(route.operations).map(({ fromS, toS, tempC, isHandsOn }) => ({
-      durationS: toS - fromS,
+    return traceHeat(route.operations).map(({ fromS, toS, tempC, isHandsOn }) => [
       tempC,
+      toS - fromS,
       isHandsOn,
-    }));
+    ]);
   }
 }
 

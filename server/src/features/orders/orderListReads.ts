@@ -15,6 +15,7 @@ import {
   searchPatterns,
   writeCursor,
 } from '../../http/keyset.ts';
+import type { SparseSearches } from '../../http/keyset.ts';
 
 /** What each sort compares, and how a cursor value is read back. */
 const SORTS = {
@@ -24,7 +25,10 @@ const SORTS = {
   created: { column: 'created_at', type: 'timestamptz', isValue: isTime },
 } as const;
 
-/** So much of a list is walked in its own order for a search that finds much; what that does not fill a page with is looked up. */
+/**
+ * So much of a list is walked in its own order for a search that finds much, until a page is full; what that does not fill a
+ * page with is looked up.
+ */
 const WALK = 2000;
 
 interface SummaryRow extends Omit<OrderSummary, 'spark'> {
@@ -33,23 +37,27 @@ interface SummaryRow extends Omit<OrderSummary, 'spark'> {
   spark: OrderSummary['spark'] | null;
 }
 
-interface Count {
-  count: number;
-  /** There are or may be more. */
-  isMore: boolean;
-}
+/** A page of rows with how many there are in all; a page without any still has a row that counts. */
+type CountedRow = Pick<OrderPage, 'total' | 'isMore'> & (SummaryRow | { id: null });
 
 /** One page of orders. */
-export async function readOrders(db: Database, query: OrderQuery, limit: number): Promise<OrderPage> {
-  const { count, isMore, found } = await findPage(db, query, limit);
-  const items = found.slice(0, limit);
-  const last = items.at(-1);
-  return {
-    items: items.map(toSummary),
-    nextCursor: found.length > limit && last ? writeCursor(placeOf(last, query)) : null,
-    total: Math.min(count, MOST_COUNTED),
-    isMore: isMore || count > MOST_COUNTED,
-  };
+export async function readOrders(
+  db: Database,
+  sparse: SparseSearches,
+  query: OrderQuery,
+  limit: number,
+): Promise<OrderPage> {
+  const filter = filtered(query);
+  const place = placed(query, filter);
+  if (filter.words.length > 0 && !isRare(query.search) && !sparse.has(query)) {
+    const walked = await db.readMany<SummaryRow>(walkedSql(filter, place, limit), place.bind);
+    if (walked.length > limit) return { ...cut(walked, query, limit), total: limit, isMore: true };
+    if (query.cursor === undefined) sparse.add(query);
+  }
+  const rows = await db.readMany<CountedRow>(countedSql(filter, place, limit), place.bind);
+  const { total = 0, isMore = false } = rows[0] ?? {};
+  const found = rows.filter((row): row is CountedRow & SummaryRow => row.id !== null);
+  return { ...cut(found, query, limit), total, isMore };
 }
 
 /** All orders asked for, a page at a time. */
@@ -58,16 +66,15 @@ export async function* eachOrder(
   query: OrderQuery,
   pageSize: number,
 ): AsyncGenerator<OrderSummary[]> {
-  let cursor: string | null = null;
-  do {
-    const page: OrderPage = await readOrders(
-      db,
-      { ...query, ...(cursor === null ? {} : { cursor }) },
-      pageSize,
-    );
-    yield page.items;
-    cursor = page.nextCursor;
-  } while (cursor !== null);
+  for (let cursor: string | null | undefined; cursor !== null;) {
+    const own: OrderQuery = cursor === undefined ? query : { ...query, cursor };
+    const filter = filtered(own);
+    const place = placed(own, filter);
+    const rows = await db.readMany<SummaryRow>(plainSql(filter, place, pageSize), place.bind);
+    const { items, nextCursor } = cut(rows, own, pageSize);
+    yield items;
+    cursor = nextCursor;
+  }
 }
 
 interface Filter {
@@ -92,63 +99,69 @@ function filtered(query: OrderQuery): Filter {
   return { states, words, bind };
 }
 
-const allOf = ({ states, words }: Filter): string => and([...states, ...words]);
-
-/** The orders of a page and one more, if there is one, with how many there are in all. */
-async function findPage(
-  db: Database,
-  query: OrderQuery,
-  limit: number,
-): Promise<Count & { found: SummaryRow[] }> {
-  const filter = filtered(query);
-  const { column, after, order, bind } = placed(query, filter.bind);
-  const most = `${order} limit ${limit + 1}`;
-  const keys = `o.id, o.${column}`;
-  const states = and([...filter.states, after]);
-  const read = async (sql: string): Promise<Count & { found: SummaryRow[] }> => {
-    const rows = await db.readMany<Counted>(sql, bind);
-    const { count, isMore } = rows[0] ?? { count: 0, isMore: false };
-    return { count, isMore, found: rows.filter((row): row is SummaryRow & Count => row.id !== null) };
-  };
-  if (filter.words.length === 0)
-    return read(`with n as (select count(*)::int as count, false as "isMore"
-        from (select 1 from customer_order o where ${allOf(filter)} limit ${MOST_COUNTED + 1}) n),
-      page as (select ${keys} from customer_order o where ${states} ${most}) ${summarySql(order)}`);
-  const page = `page as (select ${keys} from match o where ${after} ${most})`;
-  if (!isRare(query.search)) {
-    const walked =
-      await read(`with walk as materialized (select ${keys}, o.search_text from customer_order o where ${states} ${order} limit ${WALK}),
-      match as materialized (select ${keys} from walk o where ${and(filter.words)}),
-      n as (select count(*)::int as count, (select count(*) from walk) = ${WALK} as "isMore" from match), ${page} ${summarySql(order)}`);
-    if (walked.found.length > limit) return walked;
-  }
-  return read(`with match as materialized (select ${keys} from customer_order o where ${allOf(filter)}),
-      n as (select count(*)::int as count, false as "isMore" from match), ${page} ${summarySql(order)}`);
+/** Where a page begins and how the list is sorted, as SQL, with all that is bound. */
+interface Place {
+  /** What a page is found by: read from an index alone. */
+  keys: string;
+  after: string;
+  order: string;
+  bind: unknown[];
 }
 
-type Counted = Count & (SummaryRow | { id: null });
-
-/** Where a page begins and how the list is sorted. */
-function placed(
-  query: OrderQuery,
-  own: readonly unknown[],
-): { column: string; after: string; order: string; bind: unknown[] } {
-  const bind = [...own];
+function placed(query: OrderQuery, filter: Filter): Place {
+  const bind = [...filter.bind];
   const { column, type, isValue } = SORTS[query.sort ?? 'due'];
   const isDown = query.direction === 'desc';
   const way = isDown ? 'desc' : 'asc';
+  const keys = `o.id, o.${column}`;
   const order = `order by o.${column} ${way}, o.id ${way}`;
-  if (!query.cursor) return { column, after: 'true', order, bind };
+  if (!query.cursor) return { keys, after: 'true', order, bind };
   const [value, id] = readCursor<[string | number, string]>(query.cursor, [isValue, isId]);
   const after = `(o.${column}, o.id) ${isDown ? '<' : '>'} ($${bind.push(value)}::${type}, $${bind.push(id)}::uuid)`;
-  return { column, after, order, bind };
+  return { keys, after, order, bind };
 }
 
-/** A page beside its count: where the page is empty the count still comes. */
-const summarySql = (order: string): string =>
-  `select n.*, o.id, o.number, o.code, k.name as customer, o.customer_key as "customerKey", o.due_at as "dueAt", o.state, o.pieces, o.processes,
-     o.garments, o.spark, o.created_at as "createdAt"
-   from n left join page on true left join customer_order o on o.id = page.id left join customer k on k.id = o.customer_id ${order}`;
+/** A page and one more, if there is one. */
+const plainSql = ({ states, words }: Filter, { keys, after, order }: Place, limit: number): string =>
+  `with page as (select ${keys} from customer_order o where ${and([...states, ...words, after])} ${order} limit ${limit + 1})
+   select ${SUMMARY} from page ${NAMES} ${order}`;
+
+/** The same of what a walk of some length meets; one that ends before the page is full says nothing of what lies beyond. */
+const walkedSql = ({ states, words }: Filter, { keys, after, order }: Place, limit: number): string =>
+  `with walk as (select ${keys}, o.search_text from customer_order o where ${and([...states, after])} ${order} limit ${WALK}),
+     page as (select ${keys} from walk o where ${and(words)} limit ${limit + 1})
+   select ${SUMMARY} from page ${NAMES} ${order}`;
+
+/** The same with how many there are: all that match a search, else as far as is counted. */
+function countedSql({ states, words }: Filter, { keys, after, order }: Place, limit: number): string {
+  const all = and([...states, ...words]);
+  const isSearch = words.length > 0;
+  const counted = isSearch
+    ? 'match'
+    : `(select 1 from customer_order o where ${all} limit ${MOST_COUNTED + 1})`;
+  return `with ${isSearch ? `match as materialized (select ${keys} from customer_order o where ${all}),` : ''}
+     n as (select least(count(*), ${MOST_COUNTED})::int as total, count(*) > ${MOST_COUNTED} as "isMore" from ${counted} n),
+     page as (select ${keys} from ${isSearch ? 'match' : 'customer_order'} o where ${and([...(isSearch ? [] : states), after])} ${order} limit ${limit + 1})
+   select n.*, ${SUMMARY} from n left join page on true ${NAMES} ${order}`;
+}
+
+const SUMMARY = `o.id, o.number, o.code, k.name as customer, o.customer_key as "customerKey", o.due_at as "dueAt", o.state, o.pieces,
+  o.processes, o.garments, o.spark, o.created_at as "createdAt"`;
+const NAMES = 'left join customer_order o on o.id = page.id left join customer k on k.id = o.customer_id';
+
+/** So many of what was found, and where the next begin. */
+function cut(
+  found: readonly SummaryRow[],
+  query: OrderQuery,
+  limit: number,
+): Pick<OrderPage, 'items' | 'nextCursor'> {
+  const items = found.slice(0, limit);
+  const last = items.at(-1);
+  return {
+    items: items.map(toSummary),
+    nextCursor: found.length > limit && last ? writeCursor(placeOf(last, query)) : null,
+  };
+}
 
 function placeOf(row: SummaryRow, { sort = 'due' }: OrderQuery): [string | number, string] {
   const value = { due: instant(row.dueAt), code: row.number, customer: row.customerKey, created: instant(row.createdAt) }; // prettier-ignore

@@ -15,6 +15,7 @@ import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow, OrderRow } from '../../db/models/index.ts';
 import type { CheckLines } from './checkLines.ts';
 import { asInput, hasChanged, refuseForeignLines } from './lineInputs.ts';
+import { SparseSearches } from '../../http/keyset.ts';
 import { eachOrder, readOrders } from './orderListReads.ts';
 import { readLine, readOrder, readReadyLines } from './orderReads.ts';
 import type { OrderStore } from './orderStore.ts';
@@ -46,6 +47,8 @@ const CUSTOMERS = 20;
 
 /** Orders: taken in, changed, cancelled, copied, listed. */
 export class OrderService {
+  private readonly sparse = new SparseSearches();
+
   constructor(private readonly needs: Needs) {}
 
   async get(id: string): Promise<Order> {
@@ -57,7 +60,7 @@ export class OrderService {
   }
 
   list(query: OrderQuery): Promise<OrderPage> {
-    return readOrders(this.needs.db, query, query.limit ?? PAGE);
+    return readOrders(this.needs.db, this.sparse, query, query.limit ?? PAGE);
   }
 
   /** Everything the query asks for, in pages. */

@@ -49,9 +49,7 @@ const hollow = (path: string, message: string): DomainError =>
 
 /** The events that are not known yet, each once. @throws DomainError where a device has used a number of its count before */
 export function newEvents(known: readonly StoredEvent[], sent: readonly RunEventInput[]): RunEventInput[] {
-  const senders = new Set(sent.map(({ clientId }) => clientId)); // of a long run most events are other devices'
-  const theirs = known.filter(({ clientId }) => senders.has(clientId));
-  const counted = new Map(theirs.map((event) => [countOf(event), event.id]));
+  const counted = knownOf(known, sent);
   return sent.filter((event) => {
     const id = counted.get(countOf(event));
     if (id === event.id) return false;
@@ -63,6 +61,18 @@ export function newEvents(known: readonly StoredEvent[], sent: readonly RunEvent
     counted.set(countOf(event), event.id);
     return true;
   });
+}
+
+/** Ids of the known events that have one of the sent ones' place in a device's count: few of a long run, whose events are many. */
+function knownOf(known: readonly StoredEvent[], sent: readonly RunEventInput[]): Map<string, string> {
+  const places = new Map<string, Set<number>>();
+  for (const { clientId, clientSeq } of sent)
+    places.set(clientId, (places.get(clientId) ?? new Set()).add(clientSeq));
+  return new Map(
+    known
+      .filter(({ clientId, clientSeq }) => places.get(clientId)?.has(clientSeq))
+      .map((event) => [countOf(event), event.id]),
+  );
 }
 
 const countOf = ({ clientId, clientSeq }: { clientId: string; clientSeq: number }): string =>

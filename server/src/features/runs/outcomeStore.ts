@@ -25,7 +25,8 @@ export class OutcomeStore {
   ): Promise<void> {
     const { outcomes } = this.db.models;
     await this.tally(run.process, { before, after }, tx);
-    const gone = before.filter(({ piece }) => !after.some((own) => own.piece === piece));
+    const left = new Set(after.map(({ piece }) => piece));
+    const gone = before.filter(({ piece }) => !left.has(piece));
     if (gone.length > 0)
       await outcomes.destroy({
         where: { runId: run.id, piece: { [Op.in]: gone.map(({ piece }) => piece) } },

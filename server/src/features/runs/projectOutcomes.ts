@@ -20,10 +20,13 @@ export function projectOutcomes(route: Route, state: RunState): OutcomeRow[] {
   const value = (key: string): number | null =>
     deciding?.settings.find((setting) => setting.key === key)?.value ?? null;
   const pretreat = route.operations.find(({ weighIn }) => weighIn !== null);
+  const stepsOf = (id: string | undefined): Map<number, StepState> =>
+    new Map(state.steps.flatMap((step) => (step.operation === id ? [[step.piece, step] as const] : [])));
+  const presses = stepsOf(deciding?.id);
+  const weighings = stepsOf(pretreat?.id);
   return state.outcomes.map((outcome) => {
-    const own = state.steps.filter(({ piece }) => piece === outcome.piece);
-    const pressed = own.find(({ operation }) => operation === deciding?.id);
-    const weighed = own.find(({ operation }) => operation === pretreat?.id);
+    const pressed = presses.get(outcome.piece);
+    const weighed = weighings.get(outcome.piece);
     return {
       ...outcome,
       plateC: value('tempC'),

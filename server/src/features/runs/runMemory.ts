@@ -1,5 +1,6 @@
 import type { RunHead, StoredEvent } from '@saltflat/contract';
 import type { Route } from '@saltflat/core/route';
+import type { FollowedRun } from '@saltflat/core/run';
 import { Memory } from '../../memory.ts';
 import type { OutcomeRow } from './projectOutcomes.ts';
 
@@ -8,6 +9,8 @@ export interface KnownRun {
   head: Omit<RunHead, 'eventCount'>;
   route: Route;
   events: StoredEvent[];
+  /** Follows the events as one is added to them; only who holds the run's row may read it. */
+  followed: FollowedRun;
   outcomes: OutcomeRow[];
 }
 

@@ -8,7 +8,7 @@ import type {
   RunReceipt,
   StoredEvent,
 } from '@saltflat/contract';
-import { deriveRun } from '@saltflat/core/run';
+import { FollowedRun, deriveRun } from '@saltflat/core/run';
 import type { RunState } from '@saltflat/core/run';
 import { UniqueConstraintError } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
@@ -127,21 +127,23 @@ export class RunService {
       })),
       tx,
     );
-    await this.follow(row, { ...known, events: [...known.events, ...added.map(asStored)] }, tx);
+    const stored = added.map(asStored);
+    known.followed.add(stored);
+    await this.follow(row, { ...known, events: [...known.events, ...stored] }, tx);
     return receipt(row);
   }
 
   /** Brings the outcomes, the run and its line to what the events now say. */
   private async follow(row: RunRow, known: KnownRun, tx: Tx): Promise<void> {
     const { outcomes } = this.needs;
-    const { head, route, events } = known;
+    const { head, route, events, followed } = known;
     const wasDone = row.finishedAt !== null;
-    const state = deriveRun({ operations: route.operations, pieces: row.pieces }, events);
+    const { state } = followed;
     const after = projectOutcomes(route, state);
     await outcomes.project(row, head, { before: known.outcomes, after }, tx);
     await outcomes.note(row, events.length, state, tx);
     await this.passLine(row.lineId, wasDone, state, tx);
-    this.memory.put(row.id, { head, route, events, outcomes: after });
+    this.memory.put(row.id, { head, route, events, followed, outcomes: after });
   }
 
   private async passLine(lineId: string, wasDone: boolean, { finishedAt }: RunState, tx: Tx): Promise<void> {
@@ -162,8 +164,8 @@ export class RunService {
       former.length < eventCount
         ? [...former, ...(await runs.events(runId, former.length, tx))]
         : await runs.events(runId, 0, tx);
-    const state = deriveRun({ operations: route.operations, pieces: head.pieces }, events);
-    const known = { head, route, events, outcomes: projectOutcomes(route, state) };
+    const followed = new FollowedRun({ operations: route.operations, pieces: head.pieces }, events);
+    const known = { head, route, events, followed, outcomes: projectOutcomes(route, followed.state) };
     this.memory.put(runId, known);
     return known;
   }

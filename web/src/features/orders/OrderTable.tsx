@@ -50,7 +50,14 @@ function columns(nowMs: number) {
         </span>
       ),
     }),
-    column.accessor('spark', { header: 'Heat trace', cell: ({ getValue }) => <Spark pieces={getValue()} /> }),
+    column.accessor('spark', {
+      header: 'Heat trace',
+      cell: ({ getValue }) => (
+        <Spark
+          pieces={getValue().map(([tempC, durationS, isHandsOn]) => ({ tempC, durationS, isHandsOn }))}
+        />
+      ),
+    }),
     column.accessor('dueAt', {
       id: 'due',
       header: 'Due',
