@@ -180,7 +180,7 @@ describe('FollowedRun', () => {
         const random = lcg(seed);
         const events = Array.from({ length: 40 }, (_, i) => randomEvent(stepIds, random, i));
         const arrived = isInOrder
-          ? events.toSorted((p, q) => Date.parse(p.at) - Date.parse(q.at))
+          ? [...events].sort((p, q) => Date.parse(p.at) - Date.parse(q.at))
           : interleave(events, lcg(arrivalSeed));
         const followed = new FollowedRun(plan, arrived.slice(0, 5));
         for (let i = 5; i < arrived.length; i++) {
