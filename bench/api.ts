@@ -8,5 +8,5 @@ const given = (name: string): string => {
 
 await benchApi({
   cluster: { url: given('BENCH_DATABASE'), bin: given('BENCH_POSTGRES') },
-  server: given('BENCH_SERVER'),
+  server: JSON.parse(given('BENCH_SERVER')) as string[],
 });

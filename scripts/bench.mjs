@@ -1,7 +1,7 @@
 // npm run bench [-- api | pixels]: one JSON line a case, each with what it is measured against or its budget.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
-import { BUILT, ensureBuilt } from './lib/build.mjs';
+import { SERVER_ARGS, ensureBuilt } from './lib/build.mjs';
 import { ROOT, testHome } from './lib/places.mjs';
 import { openCluster } from './lib/postgres.mjs';
 import { Plain, run } from './lib/say.mjs';
@@ -25,7 +25,7 @@ await run(async () => {
     process.exitCode = node('api.ts', {
       BENCH_DATABASE: cluster.url,
       BENCH_POSTGRES: cluster.bin,
-      BENCH_SERVER: BUILT.server,
+      BENCH_SERVER: JSON.stringify(SERVER_ARGS),
     });
   } finally {
     cluster.stop();

@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { openSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
-import { BUILT, ensureBuilt } from './lib/build.mjs';
+import { BUILT, SERVER_ARGS, ensureBuilt } from './lib/build.mjs';
 import { checkNode, ensurePackages } from './lib/packages.mjs';
 import { makeHome, shopHome } from './lib/places.mjs';
 import { openCluster } from './lib/postgres.mjs';
@@ -69,7 +69,7 @@ function keepServing(cluster, logFile) {
   let isUrlSaid = false;
 
   const launch = () => {
-    child = spawn(process.execPath, ['--enable-source-maps', BUILT.server], {
+    child = spawn(process.execPath, ['--enable-source-maps', ...SERVER_ARGS], {
       stdio: ['ignore', log, log, 'ipc'],
       env: {
         ...process.env,

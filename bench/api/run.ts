@@ -10,7 +10,8 @@ import { ORDERS, RUNS, loadShop } from './loadShop.ts';
 /** What the scripts give: a throwaway cluster and the built server. */
 interface Given {
   cluster: { url: string; bin: string };
-  server: string;
+  /** What Node.js is given to run it. */
+  server: string[];
 }
 
 const CLIENTS = 8;
@@ -214,8 +215,8 @@ function makeDatabase({ url, bin }: Given['cluster']): string {
   return url.replace(/\/[^/]*$/, `/${name}`);
 }
 
-function startServer(file: string, databaseUrl: string): Promise<{ child: ChildProcess; url: string }> {
-  const child = spawn(process.execPath, [file], {
+function startServer(args: string[], databaseUrl: string): Promise<{ child: ChildProcess; url: string }> {
+  const child = spawn(process.execPath, args, {
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
     env: {
       ...process.env,

@@ -2,7 +2,7 @@ import { execFileSync, spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { openSync } from 'node:fs';
 import { join } from 'node:path';
-import { BUILT } from './build.mjs';
+import { BUILT, SERVER_ARGS } from './build.mjs';
 
 /** Starts the built server on a new database of the cluster, filled with the demo shop. */
 export async function startDemoServer(cluster, { port = 0, log }) {
@@ -10,7 +10,7 @@ export async function startDemoServer(cluster, { port = 0, log }) {
   execFileSync(join(cluster.bin, 'psql'), ['-X', '-q', '-d', cluster.url, '-c', `create database ${name}`]);
   const databaseUrl = cluster.url.replace(/\/[^/]*$/, `/${name}`);
   const out = openSync(log, 'a');
-  const child = spawn(process.execPath, [BUILT.server], {
+  const child = spawn(process.execPath, SERVER_ARGS, {
     stdio: ['ignore', out, out, 'ipc'],
     env: {
       ...process.env,
