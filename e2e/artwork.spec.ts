@@ -207,3 +207,33 @@ test('axe finds nothing on any panel of the artwork', async ({ page, request }) 
     ).toEqual([]);
   }
 });
+
+test('what is tried on an artwork says when the line was planned anew by somebody else, after a reload too', async ({
+  page,
+  request,
+}) => {
+  const { lineId } = await orderOverApi(request, 39, 1, black(9));
+  const takeOut = async (own: Page): Promise<void> => {
+    await own.goto(`/artwork/${lineId}`);
+    await expect(findings(own).getByText('An opaque black box round the art')).toBeVisible({
+      timeout: 40_000,
+    });
+    await own.getByRole('button', { name: 'Take #040404 out from the border in' }).click();
+    await expect(own.getByRole('list', { name: 'Steps' })).toBeVisible();
+  };
+  await takeOut(page);
+  const colleague = await page.context().browser()!.newContext();
+  const theirs = await colleague.newPage();
+  await takeOut(theirs);
+  await theirs.getByRole('button', { name: 'Keep for this line' }).click();
+  await expect(theirs.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
+  await colleague.close();
+
+  const overtaken = page.getByText(/^◆ The route of .* was changed by somebody else after you began/);
+  await expect(overtaken).toBeVisible({ timeout: 30_000 });
+  await page.reload();
+  await expect(overtaken).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Start again from theirs' }).click();
+  await expect(overtaken).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Keep for this line' })).toHaveCount(0); // nothing of mine is left to keep
+});

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { discPng } from './shop.ts';
+import { discPng, orderOverApi } from './shop.ts';
 
 /** A new order with art on a blank, as far as the sizes. */
 async function begin(page: Page, customer: string, blank: string, seed: number): Promise<void> {
@@ -135,4 +135,84 @@ test('a record that someone else changed meanwhile says so, after a reload too; 
   await form.getByRole('button', { name: 'Save the changes' }).click();
   await expect(page.getByText('“Amber heat tape” is changed')).toBeVisible();
   expect((await read()).record).toMatchObject({ stock: 7, lot: 'FE-32' });
+});
+
+interface OrderRead {
+  id: string;
+  version: number;
+  customer: string;
+  dueAt: string;
+  note: string;
+  lines: { id: string; version: number; widthMm: number }[];
+}
+
+test('an order that someone else changed meanwhile says so, after a reload too: theirs stays until mine is chosen', async ({
+  page,
+  request,
+}) => {
+  const { code } = await orderOverApi(request, 61, 2);
+  const read = async (): Promise<OrderRead> => {
+    const found = (await (await request.get(`/api/v1/orders?search=${code}`)).json()) as {
+      items: { id: string }[];
+    };
+    return (await (await request.get(`/api/v1/orders/${found.items[0]?.id ?? ''}`)).json()) as OrderRead;
+  };
+  const before = await read();
+  await page.goto(`/orders/${before.id}/edit`);
+  await page.getByLabel('Note').fill('fold in three');
+  // a colleague cancels the order and takes that back: another version of it
+  const theirs = await request.post(`/api/v1/orders/${before.id}/cancel`, {
+    data: { version: before.version },
+  });
+  expect(theirs.status()).toBe(200);
+  const back = await request.post(`/api/v1/orders/${before.id}/restore`, {
+    data: { version: (await read()).version },
+  });
+  expect(back.status()).toBe(200);
+  await page.reload();
+  await expect(page.getByLabel('Note')).toHaveValue('fold in three');
+  await expect(page.getByText(`${code} was changed by somebody else after you began`)).toBeVisible();
+  await page.getByRole('button', { name: 'Save the order' }).click();
+  await expect(page.getByRole('alert').last()).toContainText('meanwhile');
+  expect((await read()).note).toBe('');
+  await page.getByRole('button', { name: 'Go on with mine' }).click();
+  await page.getByRole('button', { name: 'Save the order' }).click();
+  await expect(page.getByRole('region', { name: `Order ${code}` })).toBeVisible();
+  expect((await read()).note).toBe('fold in three');
+});
+
+test('a quote is given, keeps its sum when the order grows, and is accepted by name', async ({
+  page,
+  request,
+}) => {
+  const { code } = await orderOverApi(request, 62, 3);
+  await page.goto(`/orders?search=${code}`);
+  await page.getByRole('row').filter({ hasText: code }).click();
+  const quotes = page.getByRole('region', { name: 'Quotes' });
+  const draft = quotes.getByText(/Draft/).first();
+  await expect(draft).toContainText(/\d/);
+  const sum = (await draft.locator('strong').innerText()).trim();
+  await quotes.getByLabel('Good for, days').fill('0');
+  await quotes.getByRole('button', { name: 'Give this quote' }).click();
+  await expect(quotes.getByRole('alert')).toContainText('A whole number from 1 to 365');
+  await quotes.getByLabel('Good for, days').fill('10');
+  await quotes.getByRole('button', { name: 'Give this quote' }).click();
+  const given = quotes.getByRole('listitem');
+  await expect(given).toContainText(sum);
+  await expect(given).toContainText('good until');
+
+  await page.getByRole('button', { name: 'Edit' }).click();
+  await page.getByLabel('Quantity, size M').fill('30');
+  await page.getByRole('button', { name: 'Save the order' }).click();
+  await expect(draft.locator('strong')).not.toHaveText(sum, { timeout: 30_000 });
+  await expect(given).toContainText(sum);
+
+  await given.getByRole('button', { name: 'The customer said yes' }).click();
+  await quotes.getByRole('button', { name: 'Note it' }).click();
+  await expect(quotes.getByText('Who said yes? The name is kept with the quote.')).toBeVisible();
+  await quotes.getByLabel('Who said yes').fill('Maren Ackersby');
+  await page.keyboard.press('Enter');
+  await expect(given).toContainText('accepted');
+  await expect(given).toContainText('Maren Ackersby');
+  await expect(given.getByRole('button', { name: 'The customer said yes' })).toHaveCount(0);
 });

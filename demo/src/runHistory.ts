@@ -77,7 +77,7 @@ export function inventRun(
   return events;
 }
 
-const SPOILED = 0.055; // share of pieces with a fault that cannot stay; most of them are made again
+const SPOILED = 0.045; // share of pieces with a fault that cannot stay; most of them are made again
 const MADE_AGAIN = 0.75;
 
 function judge(route: Route, random: () => number): { verdict: Verdict; faults: string[] } {

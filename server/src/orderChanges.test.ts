@@ -5,6 +5,7 @@ import {
   discPng,
   lineInput,
   orderInput,
+  planned,
   plannedOrder,
   startTestServer,
   upload,
@@ -160,6 +161,31 @@ describe('pictures', function () {
     expect(file.headers['content-disposition']).to.match(/^attachment/);
     expect(file.headers['content-security-policy']).to.equal("default-src 'none'");
     expect(file.headers['cache-control']).to.contain('immutable');
+  });
+
+  it('of a version of a route stay what they were, and may be kept; those of today may not', async () => {
+    const order = await plannedOrder(server);
+    const [own] = order.lines;
+    const picture = async (query: object) =>
+      server.api.get(`/api/v1/lines/${own!.id}/picture`).query(query).buffer(true).expect(200);
+    const first = await picture({ version: 1 });
+    expect(first.headers['cache-control']).to.equal('private, max-age=31536000, immutable');
+    expect((await picture({})).headers['cache-control']).to.equal('no-store');
+    const style = server.catalogue.styles.find(({ name }) => name === 'Harbour tee')!;
+    const white = style.colours.find(({ name }) => name === 'White')?.id ?? '';
+    await server.api
+      .put(`/api/v1/orders/${order.id}`)
+      .send({
+        customer: order.customer,
+        dueAt: order.dueAt,
+        note: order.note,
+        version: order.version,
+        lines: [lineInput(server, { id: own!.id, artworkId: own!.artwork!.id, colourId: white })],
+      })
+      .expect(200);
+    expect((await planned(server, order.id)).lines[0]!.routeNumber).to.equal(2);
+    expect(Buffer.compare((await picture({ version: 1 })).body as Buffer, first.body as Buffer)).to.equal(0);
+    expect(Buffer.compare((await picture({})).body as Buffer, first.body as Buffer)).to.not.equal(0);
   });
 
   it('of faults are kept by their content: the same photo is one', async () => {

@@ -56,6 +56,41 @@ describe('the database', function () {
     await sequelize.close();
   });
 
+  it('reads on after a connection was cut while it was asked, and says that it was away', async () => {
+    const database = connect(await createDatabase());
+    const asked = database.read('select pg_sleep($1::double precision)', [20]).then(
+      () => null,
+      (error: unknown) => error,
+    );
+    let cut = 0;
+    while (cut === 0)
+      cut = (
+        await database.read<{ cut: boolean }>(
+          `select pg_terminate_backend(pid) as cut from pg_stat_activity
+           where datname = current_database() and query like 'select pg_sleep%' and state = 'active'`,
+          [],
+        )
+      ).length;
+    expect(databaseProblem(await asked)?.code).to.equal('database-away');
+    expect(await database.read('select 1 as one', [])).to.deep.equal([{ one: 1 }]);
+    await database.sequelize.close();
+  });
+
+  it('reads what is bound this time, text with a NUL as the text without it, however many texts were prepared', async () => {
+    const database = connect(await createDatabase());
+    const echo = async (sql: string, value: unknown): Promise<unknown> =>
+      (await database.read<{ own: unknown }>(sql, [value]))[0]?.own;
+    for (let i = 0; i < 150; i++) {
+      expect(await echo(`select $1::integer + ${i} as own`, 1)).to.equal(1 + i);
+      expect(await echo(`select $1::integer + ${i} as own`, 2)).to.equal(2 + i);
+    }
+    expect(await echo('select $1::text as own', 'a\0b')).to.equal('ab');
+    const refused = await database.read('select 1 / $1::integer', [0]).catch((error: unknown) => error);
+    expect((refused as Error).message).to.contain('division by zero');
+    expect(await echo('select $1::text as own', 'still here')).to.equal('still here');
+    await database.sequelize.close();
+  });
+
   it('keeps a migration and the row that says it was done together: one that breaks off leaves neither', async () => {
     const { sequelize } = connect(await createDatabase());
     const broken = {

@@ -33,11 +33,13 @@ export function preparedReader(
       connectionManager.releaseConnection(connection);
       return rows;
     } catch (error) {
-      if (isFromDatabase(error)) connectionManager.releaseConnection(connection);
+      if (leavesConnection(error)) connectionManager.releaseConnection(connection);
       else await connectionManager.destroyConnection(connection); // broken off: the pool makes another
       throw error;
     }
   };
 }
 
-const isFromDatabase = (error: unknown): boolean => error instanceof Error && 'severity' in error;
+/** A fatal one, as when the database is shut down, ends the connection with it. */
+const leavesConnection = (error: unknown): boolean =>
+  error instanceof Error && 'severity' in error && error.severity === 'ERROR';

@@ -25,11 +25,8 @@ const SORTS = {
   created: { column: 'created_at', type: 'timestamptz', isValue: isTime },
 } as const;
 
-/**
- * So much of a list is walked in its own order for a search that finds much, until a page is full; what that does not fill a
- * page with is looked up.
- */
-const WALK = 2000;
+/** So much of a list is walked in its own order for a search that finds much; what that does not fill a page with is looked up. */
+const WALK = 1000;
 
 interface SummaryRow extends Omit<OrderSummary, 'spark'> {
   number: number;
@@ -49,15 +46,18 @@ export async function readOrders(
 ): Promise<OrderPage> {
   const filter = filtered(query);
   const place = placed(query, filter);
+  const read = async (sql: string): Promise<OrderPage> => {
+    const rows = await db.readMany<CountedRow>(sql, place.bind);
+    const { total = 0, isMore = false } = rows[0] ?? {};
+    const found = rows.filter((row): row is CountedRow & SummaryRow => row.id !== null);
+    return { ...cut(found, query, limit), total, isMore };
+  };
   if (filter.words.length > 0 && !isRare(query.search) && !sparse.has(query)) {
-    const walked = await db.readMany<SummaryRow>(walkedSql(filter, place, limit), place.bind);
-    if (walked.length > limit) return { ...cut(walked, query, limit), total: limit, isMore: true };
+    const walked = await read(walkedSql(filter, place, limit));
+    if (walked.nextCursor !== null) return walked;
     if (query.cursor === undefined) sparse.add(query);
   }
-  const rows = await db.readMany<CountedRow>(countedSql(filter, place, limit), place.bind);
-  const { total = 0, isMore = false } = rows[0] ?? {};
-  const found = rows.filter((row): row is CountedRow & SummaryRow => row.id !== null);
-  return { ...cut(found, query, limit), total, isMore };
+  return read(countedSql(filter, place, limit));
 }
 
 /** All orders asked for, a page at a time. */
@@ -126,11 +126,13 @@ const plainSql = ({ states, words }: Filter, { keys, after, order }: Place, limi
   `with page as (select ${keys} from customer_order o where ${and([...states, ...words, after])} ${order} limit ${limit + 1})
    select ${SUMMARY} from page ${NAMES} ${order}`;
 
-/** The same of what a walk of some length meets; one that ends before the page is full says nothing of what lies beyond. */
+/** The same of what a walk of some length meets, with how many it met; one that ends before the page is full says nothing of what lies beyond. */
 const walkedSql = ({ states, words }: Filter, { keys, after, order }: Place, limit: number): string =>
-  `with walk as (select ${keys}, o.search_text from customer_order o where ${and([...states, after])} ${order} limit ${WALK}),
-     page as (select ${keys} from walk o where ${and(words)} limit ${limit + 1})
-   select ${SUMMARY} from page ${NAMES} ${order}`;
+  `with walk as materialized (select ${keys}, o.search_text from customer_order o where ${and([...states, after])} ${order} limit ${WALK}),
+     match as materialized (select ${keys} from walk o where ${and(words)}),
+     n as (select count(*)::int as total, (select count(*) from walk) = ${WALK} as "isMore" from match),
+     page as (select ${keys} from match o ${order} limit ${limit + 1})
+   select n.*, ${SUMMARY} from n left join page on true ${NAMES} ${order}`;
 
 /** The same with how many there are: all that match a search, else as far as is counted. */
 function countedSql({ states, words }: Filter, { keys, after, order }: Place, limit: number): string {

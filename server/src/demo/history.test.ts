@@ -1,0 +1,56 @@
+import type { Run } from '@saltflat/contract';
+import { deriveRun } from '@saltflat/core/run';
+import { inventRun } from '@saltflat/demo';
+import { expect } from 'chai';
+import { lineInput, plannedOrder, startTestServer } from '../testing/testServer.ts';
+import type { TestServer } from '../testing/testServer.ts';
+
+describe('the made-up past', function () {
+  this.timeout(60_000);
+  let server: TestServer;
+  before(async () => {
+    server = await startTestServer();
+  });
+  after(() => server.stop());
+
+  /** The run of a new line of a garment, as the floor gets it. */
+  const runOf = async (colour: string, process: 'dtf' | 'dtg'): Promise<Run> => {
+    const style = server.catalogue.styles.find(({ name }) => name === 'Harbour tee')!;
+    const colourId = style.colours.find(({ name }) => name === colour)?.id ?? '';
+    const artworkId = (await plannedOrder(server)).lines[0]!.artwork!.id;
+    const order = await plannedOrder(server, {
+      lines: [{ ...lineInput(server), artworkId, colourId, process, sizes: [{ size: 'M', quantity: 40 }] }],
+    });
+    const answer = await server.api
+      .post('/api/v1/runs')
+      .send({ lineId: order.lines[0]!.id, by: 'Ines' })
+      .expect(201);
+    return answer.body as Run;
+  };
+  /** What sixty such runs came to. */
+  const outcomesOf = ({ route, pieces }: Run) =>
+    Array.from({ length: 60 }, (_, seed) => {
+      const events = inventRun(route, { pieces, piecesJudged: pieces, startMs: 0, seed, by: 'Ines' });
+      const state = deriveRun({ operations: route.operations, pieces }, events);
+      expect(state.ignored, `seed ${seed}: every event can have happened`).to.deep.equal([]);
+      return state.outcomes;
+    }).flat();
+
+  it('spoils three to six pieces in a hundred, most of them made again', async () => {
+    const outcomes = outcomesOf(await runOf('Navy', 'dtf'));
+    const spoilt = outcomes.filter(({ verdict }) => verdict !== 'good');
+    expect(spoilt.length / outcomes.length).to.be.within(0.03, 0.06);
+    const again = spoilt.filter(({ verdict }) => verdict === 'reprint');
+    expect(again.length).to.be.above(spoilt.length / 2);
+    expect(spoilt.length - again.length, 'some are beyond it').to.be.above(0);
+    expect(spoilt.every(({ faults }) => faults.length > 0)).to.equal(true);
+  });
+
+  it('has no fault of the white where none is printed', async () => {
+    const ofWhite = ['white-rim', 'dull-white', 'white-over-colour'];
+    const isOfWhite = ({ faults }: { faults: string[] }): boolean =>
+      faults.some((fault) => ofWhite.includes(fault));
+    expect(outcomesOf(await runOf('White', 'dtg')).some(isOfWhite)).to.equal(false);
+    expect(outcomesOf(await runOf('Navy', 'dtg')).some(isOfWhite), 'where it is, it has').to.equal(true);
+  });
+});
