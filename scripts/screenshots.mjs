@@ -109,7 +109,7 @@ await run(async () => {
   await page.setViewportSize({ width: 390, height: 844 });
   await shoot('floor-phone', `/floor/${runId}`, 'Ready to start');
   await page.setViewportSize({ width: 1280, height: 800 });
-  await shoot('ledger', '/ledger?verdict=scrap', 'scrap');
+  await shoot('ledger', '/ledger', 'scrap');
   const { styles } = await ask('/catalogue');
   const hoodie = styles.find(({ name }) => name === 'Breakwater hoodie');
   await shoot('shop', `/shop/blanks/${hoodie.id}`, 'Save the changes');

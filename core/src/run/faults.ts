@@ -13,6 +13,8 @@ interface Fault {
   seenIn: readonly FaultFamily[];
   /** Only where white is printed. */
   isOfWhite?: true;
+  /** Only where pretreatment is sprayed. */
+  isOfPretreatment?: true;
 }
 
 /** Faults a person can see, in the print room's words, with the cause to look at first. */
@@ -32,7 +34,12 @@ export const FAULTS: Record<string, Fault> = {
     seenIn: ['direct'],
     isOfWhite: true,
   },
-  'stain-box': { name: 'stain box, stiff hand', firstCause: 'too much pretreatment', seenIn: ['direct'] },
+  'stain-box': {
+    name: 'stain box, stiff hand',
+    firstCause: 'too much pretreatment',
+    seenIn: ['direct'],
+    isOfPretreatment: true,
+  },
   'ink-on-back': { name: 'ink on the back', firstCause: 'thin knit loaded double', seenIn: ['direct'] },
   scorch: {
     name: 'scorch, shine or platen mark',
@@ -97,11 +104,17 @@ export const FAULTS: Record<string, Fault> = {
   },
 };
 
-/** The faults that a route's work can show: no white rim where no white is printed. */
+/** The faults that a route's work can show: no white rim where no white is printed, no stain box where nothing is sprayed. */
 export const faultsOf = (
-  route: Pick<Route, 'process'> & { operations: Parameters<typeof printsWhite>[0]['operations'] },
-): [key: string, fault: Fault][] =>
-  Object.entries(FAULTS).filter(
-    ([, { seenIn, isOfWhite }]) =>
-      familyOf(route.process).some((family) => seenIn.includes(family)) && (!isOfWhite || printsWhite(route)),
+  route: Pick<Route, 'process'> & { operations: readonly (PrintedBy & { id: string })[] },
+): [key: string, fault: Fault][] => {
+  const isSprayed = route.operations.some(({ id }) => id === 'pretreat');
+  return Object.entries(FAULTS).filter(
+    ([, { seenIn, isOfWhite, isOfPretreatment }]) =>
+      familyOf(route.process).some((family) => seenIn.includes(family)) &&
+      (!isOfWhite || printsWhite(route)) &&
+      (!isOfPretreatment || isSprayed),
   );
+};
+
+type PrintedBy = Parameters<typeof printsWhite>[0]['operations'][number];

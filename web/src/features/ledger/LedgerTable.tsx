@@ -45,7 +45,7 @@ const columns = (system: UnitSystem) => [
     },
   }),
   column.accessor('dwellS', {
-    header: 'Dwell: set / kept',
+    header: 'Dwell, set / kept',
     meta: 'number',
     cell: ({ row: { original } }) => (
       <span className="nowrap">
@@ -54,7 +54,7 @@ const columns = (system: UnitSystem) => [
     ),
   }),
   column.accessor('pretreatmentG', {
-    header: 'Pretreatment: wanted / weighed',
+    header: () => <span className="two-lines">Pretreatment, wanted / weighed</span>,
     meta: 'number',
     cell: ({ row: { original } }) =>
       original.pretreatmentTargetG === null ? (

@@ -30,10 +30,14 @@ function columns(nowMs: number) {
       header: 'Order',
       cell: ({ getValue }) => <span className="code">{getValue()}</span>,
     }),
-    column.accessor('customer', { header: 'Customer' }),
-    column.accessor('garments', {
-      header: 'Garments',
-      cell: ({ getValue }) => <span className="muted">{getValue().join(', ')}</span>,
+    column.accessor('customer', {
+      header: 'Customer and garments',
+      cell: ({ getValue, row }) => (
+        <>
+          {getValue()}
+          <div className="muted">{row.original.garments.join(', ')}</div>
+        </>
+      ),
     }),
     column.accessor('pieces', { header: 'Pieces', meta: 'number' }),
     column.accessor('processes', {
