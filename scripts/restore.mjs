@@ -2,6 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { SERVER_ARGS, ensureBuilt } from './lib/build.mjs';
 import { shopHome } from './lib/places.mjs';
 import { findBinaries, runningUrl } from './lib/postgres.mjs';
 import { Plain, run, say } from './lib/say.mjs';
@@ -13,6 +14,7 @@ await run(async () => {
   if (!existsSync(source)) throw new Plain(`There is no file ${source}`);
   const url = runningUrl(shopHome());
   if (!url) throw new Plain('The shop’s database is not running. Start it with npm start, then restore.');
+  await ensureBuilt();
   restoreBeside(url, source);
   say(`The shop is as it was in ${source}`);
 });
@@ -30,6 +32,11 @@ function restoreBeside(url, source) {
     ask(`drop database "${fresh}"`);
     refuseFailed(restored);
   }
+  const upToDate = migrate(at(fresh));
+  if (upToDate.status !== 0) {
+    ask(`drop database "${fresh}"`);
+    refuseFailed(upToDate);
+  }
   // the server's connections break off here; it connects again by itself
   const close = (database) =>
     ask(
@@ -43,6 +50,18 @@ function restoreBeside(url, source) {
   }
   refuseFailed(ask(`alter database "${fresh}" rename to "${name}"`));
   ask(`drop database "${former}"`);
+}
+
+/** Brings a database that an earlier version made into the shape the server knows. */
+function migrate(url) {
+  const env = {
+    ...process.env,
+    NODE_ENV: 'production',
+    DATABASE_URL: url,
+    SALTFLAT_ROLE: 'migrator',
+    LOG_LEVEL: 'fatal',
+  };
+  return spawnSync(process.execPath, SERVER_ARGS, { encoding: 'utf8', env });
 }
 
 function tool(name, args) {

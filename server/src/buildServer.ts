@@ -102,7 +102,10 @@ export async function buildServer(options: ServerOptions) {
     options.databaseUrl,
     'saltflat',
     (text) => live.send(JSON.parse(text) as LiveMessage), // written by our own trigger
-    () => live.send(everything),
+    () => {
+      services.runs.forgetAll();
+      live.send(everything);
+    },
   );
   const api = Router().use(mount(endpointsOf(db, services, { devices, now: clock.now })));
   const app = createApp({ log: options.log, api, live: live.router, webFolder: options.webFolder });

@@ -9,8 +9,8 @@ const log = pino({
   timestamp: pino.stdTimeFunctions.isoTime,
 });
 
-/** What this process does: serve and work, serve alone, or work alone. */
-const ROLES = ['all', 'server', 'worker'] as const;
+/** What this process does: serve and work, serve alone, work alone, or only bring the database up to date and end. */
+const ROLES = ['all', 'server', 'worker', 'migrator'] as const;
 type Role = (typeof ROLES)[number];
 
 function required(name: string): string {
@@ -39,7 +39,8 @@ async function main(): Promise<void> {
     isDemo: process.env.SALTFLAT_DEMO !== '0',
     isWorking: own === 'all',
   };
-  if (own === 'worker') await work(options);
+  if (own === 'migrator') await (await openGround({ ...options, isDemo: false })).stop();
+  else if (own === 'worker') await work(options);
   else await serve(options);
 }
 

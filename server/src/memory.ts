@@ -22,4 +22,8 @@ export class Memory<T> {
   forget(key: string): void {
     this.known.delete(key);
   }
+
+  forgetAll(): void {
+    this.known.clear();
+  }
 }

@@ -5,6 +5,7 @@ import type { Catalogue, LiveMessage, Order, OrderPage, Run, RunReceipt } from '
 import { DEMO_BLANKS, DEMO_ORDERS } from '@saltflat/demo';
 import { expect } from 'chai';
 import pg from 'pg';
+import { MIGRATIONS } from './db/migrator.ts';
 import { createDatabase, discPng, event, until } from './testing/testServer.ts';
 
 interface Program {
@@ -199,5 +200,21 @@ describe('several processes on one database', function () {
     expect(items.map(({ code }) => code).sort()).to.deep.equal(DEMO_ORDERS.map((_own, i) => `K-${201 + i}`));
     expect((await get<Catalogue>(second.url, '/catalogue')).styles).to.have.lengthOf(DEMO_BLANKS.length);
     await client.end();
+  });
+
+  it('has one that only brings a database up to date, without a made-up shop, and ends', async () => {
+    const empty = await createDatabase();
+    const child = spawn(process.execPath, ['--import', 'tsx', MAIN], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DATABASE_URL: empty, SALTFLAT_ROLE: 'migrator', LOG_LEVEL: 'silent' },
+    });
+    expect(await new Promise((resolve) => child.on('exit', resolve))).to.equal(0);
+    const client = new pg.Client({ connectionString: empty });
+    await client.connect();
+    const { rows } = await client.query<{ orders: number; done: number }>(
+      'select (select count(*)::int from customer_order) as orders, (select count(*)::int from migration) as done',
+    );
+    await client.end();
+    expect(rows).to.deep.equal([{ orders: 0, done: MIGRATIONS.length }]);
   });
 });

@@ -48,6 +48,11 @@ export class RunService {
 
   constructor(private readonly needs: Needs) {}
 
+  /** After the database was away: another one, restored from a backup, may have come back in its place. */
+  forgetAll(): void {
+    this.memory.forgetAll();
+  }
+
   list(state?: 'active' | 'finished'): Promise<RunHead[]> {
     return readRunHeads(this.needs.db, state ?? 'any', MOST_RUNS);
   }
