@@ -118,6 +118,23 @@ describe('artworks made ready', function () {
     expect(uses.find(({ lineId }) => lineId === line.id)?.preparation).to.equal(1);
   });
 
+  it('measures anew what an older analysis measured: its figures are kept beside, and not read', async () => {
+    const line = await boxedLine();
+    const before = await get<ArtFigures>(`/lines/${line.id}/figures`);
+    const where = { artworkId: line.artwork!.id };
+    const { figures } = server.db.models;
+    const [measured] = await figures.findAll({ where, raw: true });
+    const old = {
+      analysis: measured!.analysis - 1,
+      figures: { ...before, inkMm2: 1, warnings: ['made up'] },
+    };
+    await figures.update(old, { where });
+    expect(await get(`/lines/${line.id}/figures`)).to.deep.equal(before);
+    const fresh = await figures.findAll({ where: { ...where, analysis: measured!.analysis }, raw: true });
+    expect(fresh.map((row) => row.figures.inkMm2)).to.deep.equal([before.inkMm2]);
+    expect(await figures.count({ where: { ...where, analysis: old.analysis } })).to.be.above(0);
+  });
+
   it('refuses a stale write, steps out of range and unknown steps, and keeps nothing of them', async () => {
     const line = await boxedLine();
     expect((await prepare(line, { basedOn: 7 })).status).to.equal(409);

@@ -79,6 +79,22 @@ describe('the outbox of a page', () => {
     expect(kept(storage)).to.deep.equal([early, late]);
   });
 
+  it('puts aside what is damaged, goes on with the rest, and says how much it could not read', async () => {
+    const storage = fakeStorage();
+    const left = (await openPage(storage)).happen('r1');
+    const [key] = Object.keys(storage);
+    const half = JSON.stringify([left, { runId: 'r2' }, null]);
+    storage.setItem(key ?? '', half);
+    storage.setItem('saltflat.outbox.torn', '[{"runId": "r3", "ev');
+    const { slice, store } = await openPage(storage);
+    expect(slice.selectWaiting(store.getState())).to.deep.equal([left]);
+    expect(store.getState().outbox.damaged).to.equal(3);
+    store.dispatch(slice.eventsConfirmed([left.event.id]));
+    slice.keepOutbox(slice.selectWaiting(store.getState()));
+    const aside = Object.keys(storage).map((own) => storage.getItem(own));
+    expect(aside, 'nothing of it is thrown away').to.have.members([half, '[{"runId": "r3", "ev']);
+  });
+
   it('says what the server would not take, with its reason, and waits for it no longer', async () => {
     const { slice, store, happen } = await openPage(fakeStorage());
     const [good, bad] = [happen('r1'), happen('r1')];
