@@ -39,9 +39,9 @@ export async function benchApi({ cluster, server }: Given): Promise<void> {
   const askers = new Askers(url, CLIENTS);
   try {
     const cases = Object.entries(await readCases(databaseUrl, askers));
-    for (const [, paths] of cases) if (paths.length < ASKED) await askers.times(paths, CLIENTS, WARMING); // caches fill and code is compiled, as in any shop by nine
+    for (const [, paths] of cases) if (paths.length < ASKED) await askers.times(paths, WARMING); // caches fill and code is compiled, as in any shop by nine
     for (const [name, paths] of cases) {
-      const { sorted, bytes } = await askers.times(paths, CLIENTS, ASKED);
+      const { sorted, bytes } = await askers.times(paths, ASKED);
       say({
         name,
         clients: CLIENTS,
