@@ -80,6 +80,25 @@ describe('measureWater', () => {
     );
   });
 
+  it('does so where every pixel differs, where none does, and where one turns into the other', () => {
+    const image: Pixels = { width: 60, height: 90, data: new Uint8Array(4 * 60 * 90).fill(255) };
+    for (let y = 0; y < 90; y++)
+      for (let x = 0; x < 60 && y % 30 < 20; x++) {
+        const at = 4 * (60 * y + x);
+        const noise = Math.imul(at + 1, 2654435761) >>> 8; // Knuth's multiplicative hash
+        image.data.set([noise & 255, (noise >>> 8) & 255, x, y < 50 ? 255 : 100 + (noise & 127)], at);
+      }
+    const scan = scanArt(image);
+    const colourGm2 = (rgb: number): number => 1 + (rgb % 7);
+    for (const pitchMm of [0.4, 1, 3]) {
+      const water = measureWater(scan, pitchMm, colourGm2, []);
+      const wet = Array.from(scan.pixels, (word) => (colourGm2(word & 0xffffff) * (word >>> 24)) / 255);
+      const total = wet.reduce((sum, gm2) => sum + gm2, 0);
+      expect(water.inkG).to.be.closeTo((total * pitchMm * pitchMm) / 1e6, 1e-9);
+      expect(water.peakGm2).to.be.closeTo(peakByDefinition(wet, image, water.windowPx), 1e-6);
+    }
+  });
+
   it('holds the water of a print smaller than the square against the whole square', () => {
     const image: Pixels = { width: 4, height: 4, data: new Uint8Array(64).fill(255) };
     const { figures } = analyseArtwork(image, { widthMm: 4, garment: '#ffffff', process: 'dtg-light' });
