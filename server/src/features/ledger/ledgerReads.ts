@@ -109,13 +109,20 @@ const plainSql = ({ tally, faults, words }: Filter, after: string, limit: number
    ${ABOUT} select ${PIECE} from page w ${PIECES}`;
 
 /** The same of what a walk of some length meets, with the counts of that; for a fault only pieces with one are walked. */
-const walkedSql = ({ tally, faults, words }: Filter, after: string, limit: number): string =>
-  `with walk as materialized (select ${KEYS}, x.verdict, x.faults, x.search_text from outcome x
-       where ${and([...tally, ...(faults.length > 0 ? [`x.faults <> '{}'`] : []), after])} ${ORDER} limit ${WALK}),
+function walkedSql({ tally, faults, words }: Filter, after: string, limit: number): string {
+  const isFaulty = faults.length > 0 ? [`x.faults <> '{}'`] : [];
+  const asked = [
+    KEYS,
+    'x.verdict',
+    ...(faults.length > 0 ? ['x.faults'] : []),
+    ...(words.length > 0 ? ['x.search_text'] : []),
+  ]; // what is not asked for need not be kept
+  return `with walk as materialized (select ${asked.join(', ')} from outcome x where ${and([...tally, ...isFaulty, after])} ${ORDER} limit ${WALK}),
      match as materialized (select ${KEYS}, x.verdict from walk x where ${and([...faults, ...words])}),
      n as (select ${COUNTED}, (select count(*) from walk) = ${WALK} as "isMore" from match),
      page as (select ${KEYS} from match x ${ORDER} limit ${limit + 1}),
      ${ABOUT} select n.*, ${PIECE} from n left join page w on true ${PIECES}`;
+}
 
 /** The same with the counts of all: kept as pieces came out, or of all that match. */
 function countedSql(filter: Filter, after: string, limit: number): string {
