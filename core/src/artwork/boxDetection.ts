@@ -1,6 +1,7 @@
 import type { BitPlane } from './bits.ts';
-import { colourDistance, parseHex, perceptualDistance, toHex, toLab, toPerceptual } from './colour.ts';
+import { colourDistance, parseHex, toHex, toLab } from './colour.ts';
 import { likeColours } from './likeColours.ts';
+import type { LikeColours } from './likeColours.ts';
 import { OPAQUE_ALPHA, RGB_OF_WORD, rgbOfWord } from './pixels.ts';
 import type { Box, Rgb } from './pixels.ts';
 import { connectParts, partAt } from './runs.ts';
@@ -44,8 +45,8 @@ export function detectOpaqueBox(scan: ArtScan, garmentHex: string): OpaqueBox {
   const ring = opaqueRing(scan, box);
   if (ring === null) return { kind: 'none' };
   const median = medianColour(scan, ring);
-  const near = toPerceptual(median);
-  const alike = ring.filter((i) => perceptualDistance(toPerceptual(colourAt(scan, i)), near) <= SAME_COLOUR);
+  const background = likeColours([median], SAME_COLOUR);
+  const alike = ring.filter((i) => background.has(scan.pixels[i] & RGB_OF_WORD));
   const ringUniform = alike.length / ring.length;
   if (ringUniform < 0.9)
     return checkerboard(scan, ring, box.w, ringUniform) ?? { kind: 'opaque-rectangle', ringUniform };
@@ -55,7 +56,7 @@ export function detectOpaqueBox(scan: ArtScan, garmentHex: string): OpaqueBox {
     hex: toHex(median),
     tone: toneOf(median),
     likeGarment: colourDistance(median, parseHex(garmentHex)) <= SAME_COLOUR,
-    boxShare: floodFromRing(scan, ring, median) / (box.w * box.h),
+    boxShare: floodFromRing(scan, ring, background) / (box.w * box.h),
   };
 }
 
@@ -104,8 +105,8 @@ function toneOf(colour: Rgb): 'white' | 'black' | 'other' {
 }
 
 /** Opaque pixels of the box colour reachable from the ring through their four neighbours, px. */
-function floodFromRing(scan: ArtScan, ring: number[], colour: Rgb): number {
-  const parts = connectParts(markColours(scan, [colour], SAME_COLOUR, OPAQUE_ALPHA), 4);
+function floodFromRing(scan: ArtScan, ring: number[], background: LikeColours): number {
+  const parts = connectParts(markLike(scan, background, OPAQUE_ALPHA), 4);
   const isReached = new Uint8Array(parts.count);
   for (const i of ring) {
     const part = partAt(parts, i % scan.width, Math.floor(i / scan.width));
@@ -114,11 +115,13 @@ function floodFromRing(scan: ArtScan, ring: number[], colour: Rgb): number {
   return parts.areaPx.reduce((sum, area, part) => sum + isReached[part] * area, 0);
 }
 
+/** Marks the pixels of at least some alpha whose colour is one of those that look alike. */
+export const markLike = (scan: ArtScan, like: LikeColours, minAlpha: number): BitPlane =>
+  markWords(scan, (word) => word >>> 24 >= minAlpha && like.has(word & RGB_OF_WORD));
+
 /** Marks the pixels of at least some alpha that look like one of the colours. */
-export function markColours(scan: ArtScan, colours: Rgb[], within: number, minAlpha: number): BitPlane {
-  const alike = likeColours(colours, within);
-  return markWords(scan, (word) => word >>> 24 >= minAlpha && alike.has(word & RGB_OF_WORD));
-}
+export const markColours = (scan: ArtScan, colours: Rgb[], within: number, minAlpha: number): BitPlane =>
+  markLike(scan, likeColours(colours, within), minAlpha);
 
 /** A "transparent" background that was painted: two greys in squares of one size along the ring's top row; `null` if it is none. */
 function checkerboard(

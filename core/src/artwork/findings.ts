@@ -1,4 +1,4 @@
-import { markColours } from './boxDetection.ts';
+import { markLike } from './boxDetection.ts';
 import type { BitPlane } from './bits.ts';
 import { parseHex } from './colour.ts';
 import type { ArtFigures, ArtJob } from './artFigures.ts';
@@ -205,16 +205,15 @@ function garmentFinding(
   { garment, process }: ArtJob,
 ): Finding | null {
   if (boxLeft.kind === 'uniform-box' || process === 'sub' || process === 'dtg-light') return null; // said already, or nothing to gain
-  const alikePx = likeColours([parseHex(garment)], GARMENT_COLOURED.distance).alphaPx(scan.colours);
-  const share = alikePx / scan.alphaPx;
+  const alike = likeColours([parseHex(garment)], GARMENT_COLOURED.distance);
+  const share = alike.alphaPx(scan.colours) / scan.alphaPx;
   if (share <= GARMENT_COLOURED.share) return null;
-  const alike = markColours(scan, [parseHex(garment)], GARMENT_COLOURED.distance, FAINT_ALPHA);
   const fixes = [stepFix({ kind: 'knock-out', hex: garment, tol: 6, soft: 10, mode: 'global' })];
   return finding(
     'garment-coloured',
     'note',
     { share, areaMm2: share * inkMm2 },
-    { ...placesOf(alike), fixes },
+    { ...placesOf(markLike(scan, alike, FAINT_ALPHA)), fixes },
   );
 }
 

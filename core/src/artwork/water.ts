@@ -55,11 +55,13 @@ export function measureWater(
   let sum = 0; // over all pixels, g/m² each
   let hasGrown = false; // since a window was last looked for
   for (let y = 0; y < box.h; y++) {
-    for (const { under, spare, read } of layers) {
-      const [entering] = spare.splice(0, 1, under[y % rows]);
-      sum += read(y, entering);
-      hasGrown = exchangeRows(columns, entering, under[y % rows]) || hasGrown;
-      under[y % rows] = entering;
+    for (const layer of layers) {
+      const entering = layer.spare;
+      const leaving = layer.under[y % rows];
+      sum += layer.read(y, entering);
+      hasGrown = exchangeRows(columns, entering, leaving) || hasGrown;
+      layer.under[y % rows] = entering;
+      layer.spare = leaving;
     }
     if (y < rows - 1 || !hasGrown) continue;
     slideAlong(columns, across, box, y - rows + 1, peak);
@@ -104,14 +106,14 @@ const endOf = ({ isInPixels, ends }: WetRow, i: number): number => (isInPixels ?
 interface Layer {
   /** The rows under the window, by row number modulo their count; and one that is free. */
   under: WetRow[];
-  spare: WetRow[];
+  spare: WetRow;
   /** Reads a row of the ink's rectangle into stretches; returns its water summed over its pixels, g/m² each. */
   read: (y: number, row: WetRow) => number;
 }
 
 const layerOf = (rows: number, width: number, read: Layer['read']): Layer => ({
   under: Array.from({ length: rows }, () => emptyRow(width)),
-  spare: [emptyRow(width)],
+  spare: emptyRow(width),
   read,
 });
 

@@ -27,6 +27,17 @@ export function readCursor<T extends readonly (string | number)[]>(
   throw new DomainError('invalid-input', message, { fields: [{ path: '/cursor', message }] });
 }
 
+/** All pages of a list, one after another. */
+export async function* eachPage<T>(
+  read: (cursor: string | undefined) => Promise<{ items: T[]; nextCursor: string | null }>,
+): AsyncGenerator<T[]> {
+  for (let cursor: string | null | undefined; cursor !== null;) {
+    const page: { items: T[]; nextCursor: string | null } = await read(cursor);
+    yield page.items;
+    cursor = page.nextCursor;
+  }
+}
+
 export const isTime = (value: unknown): boolean =>
   typeof value === 'string' && !Number.isNaN(Date.parse(value));
 export const isCount = (value: unknown): boolean =>

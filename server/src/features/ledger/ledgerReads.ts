@@ -6,6 +6,7 @@ import { instant } from '../../db/connection.ts';
 import type { Database } from '../../db/connection.ts';
 import {
   and,
+  eachPage,
   isCount,
   isId,
   isRare,
@@ -43,20 +44,17 @@ export async function readLedger(
 }
 
 /** All that is asked for, a page at a time. */
-export async function* eachOutcome(
+export const eachOutcome = (
   db: Database,
   query: LedgerQuery,
   pageSize: number,
-): AsyncGenerator<LedgerRow[]> {
-  for (let cursor: string | null | undefined; cursor !== null;) {
+): AsyncGenerator<LedgerRow[]> =>
+  eachPage(async (cursor) => {
     const own: LedgerQuery = cursor === undefined ? query : { ...query, cursor };
     const filter = filtered(own);
     const sql = plainSql(filter, afterOf(own, filter.bind), pageSize);
-    const { items, nextCursor } = cut(await db.readMany<LedgerRow>(sql, filter.bind), pageSize);
-    yield items;
-    cursor = nextCursor;
-  }
-}
+    return cut(await db.readMany<LedgerRow>(sql, filter.bind), pageSize);
+  });
 
 /** So many of what was found, and where the next begin. */
 function cut(found: readonly LedgerRow[], limit: number): Pick<LedgerPage, 'items' | 'nextCursor'> {

@@ -6,6 +6,7 @@ import type { Database } from '../../db/connection.ts';
 import { instant } from '../../db/connection.ts';
 import {
   and,
+  eachPage,
   isCount,
   isId,
   isRare,
@@ -61,21 +62,18 @@ export async function readOrders(
 }
 
 /** All orders asked for, a page at a time. */
-export async function* eachOrder(
+export const eachOrder = (
   db: Database,
   query: OrderQuery,
   pageSize: number,
-): AsyncGenerator<OrderSummary[]> {
-  for (let cursor: string | null | undefined; cursor !== null;) {
+): AsyncGenerator<OrderSummary[]> =>
+  eachPage(async (cursor) => {
     const own: OrderQuery = cursor === undefined ? query : { ...query, cursor };
     const filter = filtered(own);
     const place = placed(own, filter);
     const rows = await db.readMany<SummaryRow>(plainSql(filter, place, pageSize), place.bind);
-    const { items, nextCursor } = cut(rows, own, pageSize);
-    yield items;
-    cursor = nextCursor;
-  }
-}
+    return cut(rows, own, pageSize);
+  });
 
 interface Filter {
   /** Where an order stands. */
