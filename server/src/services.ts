@@ -174,7 +174,7 @@ function createRouting(
       planned: (ticket, routeNumber, tx) => lineStates.planned(ticket, routeNumber, tx),
       refused: (ticket, problem, tx) => lineStates.refused(ticket, problem, tx),
     },
-    noteChange: (changeId, lineId, how, tx) => changes.note(changeId, lineId, how, tx),
+    noteChange: (changeId, how, tx) => changes.note(changeId, how, tx),
     now,
     log,
   });

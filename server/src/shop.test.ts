@@ -6,7 +6,9 @@ import type {
   ImportReport,
   LineDocument,
   Order,
+  Replanned,
   RouteVersion,
+  ShopChange,
   ShopChanged,
 } from '@saltflat/contract';
 import { priceRoute } from '@saltflat/core/cost';
@@ -199,6 +201,27 @@ describe('the shop', () => {
         .send({ version: version + 1 })
         .expect(200);
     expect(await oven()).to.have.lengthOf(away.length);
+  });
+
+  it('says of a line that it can be made again, though it comes out as it was', async () => {
+    const lineId = (await plannedOrder(server)).lines[0]?.id ?? '';
+    const { number } = await latest(lineId);
+    const printers = (await catalogue()).machines.filter(({ name }) => name === 'Film printer');
+    const change = async (id: string, how: 'retire' | 'restore', version: number): Promise<ShopChange> =>
+      followed(
+        server,
+        (await server.api.post(`/api/v1/shop/machines/${id}/${how}`).send({ version }).expect(200))
+          .body as ShopChanged,
+      );
+    const outcomes: (Replanned | undefined)[] = [];
+    for (const how of ['retire', 'restore'] as const)
+      for (const { id, version } of printers) {
+        const { replanned } = await change(id, how, how === 'retire' ? version : version + 1);
+        outcomes.push(replanned.find((own) => own.lineId === lineId));
+      }
+    expect(outcomes.at(printers.length - 1)?.problem).to.include('No film printer is set up.');
+    const { problem, differences, number: again } = outcomes.at(printers.length) ?? {};
+    expect({ problem, differences, again }).to.deep.equal({ problem: null, differences: [], again: number });
   });
 
   it('takes the film that is put first', async () => {

@@ -9,6 +9,7 @@ import { weighPrints } from './migrations/20260221T0900-weigh-prints.ts';
 import { editShop } from './migrations/20260228T0900-edit-shop.ts';
 import { firmGround } from './migrations/20260314T0900-firm-ground.ts';
 import { lighterLists } from './migrations/20260321T0900-lighter-lists.ts';
+import { recoveredLines } from './migrations/20260325T0900-recovered-lines.ts';
 import type { Migration } from './migration.ts';
 
 /** Named one by one: the same in a bundle, under tsx and in tests. */
@@ -20,6 +21,7 @@ export const MIGRATIONS: readonly Migration[] = [
   editShop,
   firmGround,
   lighterLists,
+  recoveredLines,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

@@ -9,6 +9,7 @@ import {
   TABLE,
   columns,
   decimal,
+  flag,
   instant,
   integer,
   json,
@@ -149,6 +150,8 @@ export interface ChangedLineRow extends Model<
 > {
   changeId: string;
   lineId: string;
+  /** It could not be planned before the change: that it can be now is news, though its route be the one it had. */
+  hadFailed: CreationOptional<boolean>;
   /** `null` until it is planned, or where it came out the same. */
   outcome: Replanned | null;
   plannedAt: Date | null;
@@ -160,6 +163,7 @@ export const defineChangedLine = (sequelize: Sequelize) =>
     columns({
       changeId: { ...uuid, primaryKey: true },
       lineId: { ...uuid, primaryKey: true },
+      hadFailed: { ...flag, defaultValue: false },
       outcome: orNull(json),
       plannedAt: orNull(instant),
     }),

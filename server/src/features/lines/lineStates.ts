@@ -3,7 +3,7 @@ import type { OrderLineInput } from '@saltflat/contract';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow, OrderRow } from '../../db/models/index.ts';
 import type { PlanQueue } from '../../jobs/planQueue.ts';
-import type { LineState, LineStore } from './lineStore.ts';
+import type { LineState, LineStore, PassedDraft } from './lineStore.ts';
 import type { OrderState } from './orderState.ts';
 
 interface Needs {
@@ -89,15 +89,16 @@ export class LineStates {
 
   /** Has every line planned anew that is not on the floor, since the set-up has changed. */
   async planDrafts(
-    note: (lineIds: readonly string[]) => Promise<string>,
+    note: (drafts: readonly PassedDraft[]) => Promise<string>,
     tx: Tx,
   ): Promise<{ changeId: string; drafts: number }> {
     const { lines, queue, now } = this.needs;
-    const ids = await lines.passDrafts(new Date(now()), tx);
-    const changeId = await note(ids);
+    const drafts = await lines.passDrafts(new Date(now()), tx);
+    const changeId = await note(drafts);
+    const ids = drafts.map(({ id }) => id);
     await lines.noteChange(ids, changeId, tx);
     await queue.ask(ids, tx, { isUrgent: false });
-    return { changeId, drafts: ids.length };
+    return { changeId, drafts: drafts.length };
   }
 
   /** Begins a plan that was asked for. @returns nothing where the line wants none any more */

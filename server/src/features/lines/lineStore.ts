@@ -21,6 +21,12 @@ export interface Transition {
   planChangeId?: string | null;
 }
 
+/** A line that is planned anew, and whether it could not be planned before. */
+export interface PassedDraft {
+  id: string;
+  hadFailed: boolean;
+}
+
 const NEXT_GENERATION = literal('generation + 1') as unknown as number; // taken for a number's column; the types do not know
 
 /** Rows of order lines and the order they belong to. Only this feature writes them. */
@@ -122,8 +128,8 @@ export class LineStore {
     return this.db.models.lines.findAll({ where: { ...IS_DRAFT, orderId }, transaction: tx });
   }
 
-  /** Has every line planned anew that is not on the floor, in a few statements however many. @returns their ids, soonest due first */
-  async passDrafts(at: Date, tx: Tx): Promise<string[]> {
+  /** Has every line planned anew that is not on the floor, in a few statements however many. @returns them, soonest due first */
+  async passDrafts(at: Date, tx: Tx): Promise<PassedDraft[]> {
     const { lines, orders } = this.db.models;
     const drafts = await lines.findAll({
       attributes: ['id', 'orderId'],
@@ -141,6 +147,13 @@ export class LineStore {
       lock: tx.LOCK.UPDATE,
       transaction: tx,
     });
+    const of = { ...IS_DRAFT, id: { [Op.in]: drafts.map(({ id }) => id) } };
+    const failed = await lines.findAll({
+      attributes: ['id'],
+      where: { ...of, state: 'failed' },
+      raw: true,
+      transaction: tx,
+    });
     const [, changed] = await lines.update(
       {
         state: 'planning',
@@ -151,14 +164,15 @@ export class LineStore {
         planAttempts: 0,
       },
       {
-        where: { ...IS_DRAFT, id: { [Op.in]: drafts.map(({ id }) => id) } },
+        where: of,
         returning: ['id'],
         transaction: tx,
       },
     );
     await orders.update({ state: 'planning' }, { where: { ...ofDrafts, state: 'ready' }, transaction: tx });
     const passed = new Set(changed.map(({ id }) => id));
-    return drafts.map(({ id }) => id).filter((id) => passed.has(id));
+    const hadFailed = new Set(failed.map(({ id }) => id));
+    return drafts.flatMap(({ id }) => (passed.has(id) ? [{ id, hadFailed: hadFailed.has(id) }] : []));
   }
 
   /** Notes for which change of the set-up lines are planned anew. */

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { DomainError } from '@saltflat/contract';
-import type { LineOnOrder, OrderLine, Replanned, RouteVersion } from '@saltflat/contract';
+import type { LineOnOrder, Replanned, RouteVersion } from '@saltflat/contract';
 import { compareRoutes } from '@saltflat/core/route';
 import { formatMoney } from '@saltflat/core/units';
 import type { Logger } from 'pino';
@@ -27,13 +27,8 @@ interface Needs {
     planned: (ticket: Ticket, routeNumber: number, tx: Tx) => Promise<boolean>;
     refused: (ticket: Ticket, problem: string, tx: Tx) => Promise<boolean>;
   };
-  /** Notes what a change of the set-up did to a line; `null` where it did nothing. */
-  noteChange: (
-    changeId: string,
-    lineId: string,
-    how: { outcome: Replanned | null; at: Date },
-    tx: Tx,
-  ) => Promise<void>;
+  /** Notes what a change of the set-up did to a line. */
+  noteChange: (changeId: string, how: { outcome: Replanned; at: Date }, tx: Tx) => Promise<void>;
   now: () => number;
   log: Logger;
 }
@@ -71,9 +66,9 @@ export class BackgroundPlanner {
         const isSame = former !== undefined && isSamePlan(former, made);
         const number = isSame ? former.version.number : await routes.insert(made, { generation, at }, tx);
         if (!(await lines.planned(ticket, number, tx))) throw new Obsolete();
-        const outcome =
-          isSame || !former ? null : outcomeOf({ line, customer, former: former.version, made, number });
-        await this.note(ticket, outcome, tx);
+        const differences = isSame || !former ? [] : differencesOf(former.version, made);
+        const { id, code } = line;
+        await this.note(ticket, { lineId: id, code, customer, problem: null, number, differences }, tx);
       })
       .catch((error: unknown) => {
         if (!(error instanceof Obsolete)) throw error; // the line was changed meanwhile: its new plan is asked for already
@@ -100,9 +95,9 @@ export class BackgroundPlanner {
     );
   }
 
-  private async note({ changeId, lineId }: Ticket, outcome: Replanned | null, tx: Tx): Promise<void> {
+  private async note({ changeId }: Ticket, outcome: Replanned, tx: Tx): Promise<void> {
     if (changeId !== null)
-      await this.needs.noteChange(changeId, lineId, { outcome, at: new Date(this.needs.now()) }, tx);
+      await this.needs.noteChange(changeId, { outcome, at: new Date(this.needs.now()) }, tx);
   }
 }
 
@@ -116,19 +111,9 @@ function problemOf(error: unknown): string | null {
     : null;
 }
 
-interface Compared {
-  line: OrderLine;
-  customer: string;
-  former: RouteVersion;
-  made: NewRouteVersion;
-  number: number;
-}
-
 /** What a person is told of a line that came out otherwise. */
-function outcomeOf({ line, customer, former, made, number }: Compared): Replanned | null {
-  const differences = [...compareRoutes(former.route, made.route), ...costs(former, made)];
-  if (differences.length === 0) return null;
-  return { lineId: line.id, code: line.code, customer, problem: null, number, differences };
+function differencesOf(former: RouteVersion, made: NewRouteVersion): Replanned['differences'] {
+  return [...compareRoutes(former.route, made.route), ...costs(former, made)];
 }
 
 /** Cost per piece, where it moved by a cent or more. */

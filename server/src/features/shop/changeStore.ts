@@ -3,33 +3,48 @@ import type { Replanned, ShopChange } from '@saltflat/contract';
 import { Op } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
 
+/** A line that is planned anew after a change, and whether it could not be planned before. */
+export interface PlannedAnew {
+  id: string;
+  hadFailed: boolean;
+}
+
 /** Changes of the set-up, with what they did to the routes that follow them. */
 export class ChangeStore {
   constructor(private readonly db: Database) {}
 
   /** Notes a change, and which lines it has planned anew. */
-  async insert(at: Date, lineIds: readonly string[], tx: Tx): Promise<string> {
+  async insert(at: Date, drafts: readonly PlannedAnew[], tx: Tx): Promise<string> {
     const { changes, changedLines } = this.db.models;
     const id = randomUUID();
-    await changes.create({ id, at, drafts: lineIds.length }, { transaction: tx });
+    await changes.create({ id, at, drafts: drafts.length }, { transaction: tx });
     await changedLines.bulkCreate(
-      lineIds.map((lineId) => ({ changeId: id, lineId, outcome: null, plannedAt: null })),
+      drafts.map(({ id: lineId, hadFailed }) => ({
+        changeId: id,
+        lineId,
+        hadFailed,
+        outcome: null,
+        plannedAt: null,
+      })),
       { transaction: tx },
     );
     return id;
   }
 
-  /** Notes what became of a line; `null` where it came out the same. */
-  async note(
-    changeId: string,
-    lineId: string,
-    how: { outcome: Replanned | null; at: Date },
-    tx: Tx,
-  ): Promise<void> {
+  /** Notes what became of a line. One that came out as it was is not named, but for one that could not be planned before. */
+  async note(changeId: string, { outcome, at }: { outcome: Replanned; at: Date }, tx: Tx): Promise<void> {
+    const { lineId, problem, differences } = outcome;
+    const where = { changeId, lineId };
+    const isSame = problem === null && differences.length === 0;
     await this.db.models.changedLines.update(
-      { outcome: how.outcome, plannedAt: how.at },
-      { where: { changeId, lineId }, transaction: tx },
+      { outcome: isSame ? null : outcome, plannedAt: at },
+      { where, transaction: tx },
     );
+    if (isSame)
+      await this.db.models.changedLines.update(
+        { outcome },
+        { where: { ...where, hadFailed: true }, transaction: tx },
+      );
   }
 
   async find(id: string): Promise<ShopChange | undefined> {

@@ -15,7 +15,7 @@ import type {
 import type { Database, Tx } from '../../db/connection.ts';
 import type { SettingKey } from '../../db/models/index.ts';
 import type { BlankStore } from './blankStore.ts';
-import type { ChangeStore } from './changeStore.ts';
+import type { ChangeStore, PlannedAnew } from './changeStore.ts';
 import type { EquipmentStore } from './equipmentStore.ts';
 import type { SettingStore } from './settingStore.ts';
 
@@ -28,7 +28,7 @@ interface Needs {
   readCatalogue: () => Promise<Catalogue>;
   /** Has every route planned anew that is not on the floor; in this transaction, so that none is forgotten. */
   askForDrafts: (
-    note: (lineIds: readonly string[]) => Promise<string>,
+    note: (drafts: readonly PlannedAnew[]) => Promise<string>,
     tx: Tx,
   ) => Promise<{ changeId: string; drafts: number }>;
   now: () => number;
@@ -93,8 +93,8 @@ export class ShopService {
     const { db, changes, askForDrafts, now } = this.needs;
     return db.transaction(async (tx) => {
       const written = await write(tx);
-      const note = (lineIds: readonly string[]): Promise<string> =>
-        changes.insert(new Date(now()), lineIds, tx);
+      const note = (drafts: readonly PlannedAnew[]): Promise<string> =>
+        changes.insert(new Date(now()), drafts, tx);
       return { ...written, ...(await askForDrafts(note, tx)) };
     });
   }
