@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureBuilt } from './lib/build.mjs';
+import { BUILT, ensureBuilt } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { checkNode, ensurePackages } from './lib/packages.mjs';
 import { ROOT, testHome } from './lib/places.mjs';
@@ -48,16 +48,16 @@ await run(async () => {
   try {
     const linting = quiet(LINT); // takes as long as the other checks and half the tests together
     for (const check of CHECKS) report(check, await quiet(check));
+    await ensureBuilt(); // several tests start the program as it is shipped
     await suite(
       'unit and server tests',
       bin('mocha'),
       ['--exit'],
-      { SALTFLAT_TEST_DATABASE: cluster.url },
+      { SALTFLAT_TEST_DATABASE: cluster.url, SALTFLAT_BUILT_SERVER: BUILT.server },
       /(\d+) passing/,
       /(\d+) failing/,
     );
     report(LINT, await linting);
-    await ensureBuilt();
     const server = await startDemoServer(cluster, { log: join(home, 'server.log') });
     const env = { SALTFLAT_E2E_URL: server.url, SALTFLAT_E2E_DATABASE: server.databaseUrl };
     await suite(

@@ -12,11 +12,14 @@ interface Program {
   child: ChildProcess;
   url: string;
 }
-const MAIN = fileURLToPath(new URL('./main.ts', import.meta.url));
+/** The program as it is shipped where it was built before (as for all tests), else from its sources. */
+const BUILT = process.env.SALTFLAT_BUILT_SERVER;
+const PROGRAM =
+  BUILT === undefined ? ['--import', 'tsx', fileURLToPath(new URL('./main.ts', import.meta.url))] : [BUILT];
 
 /** Starts the program as it is started anywhere: a process of its own. */
 function startProgram(databaseUrl: string, role: 'server' | 'worker' | 'all'): Promise<Program> {
-  const child = spawn(process.execPath, ['--import', 'tsx', MAIN], {
+  const child = spawn(process.execPath, PROGRAM, {
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
     env: {
       ...process.env,
@@ -204,7 +207,7 @@ describe('several processes on one database', function () {
 
   it('has one that only brings a database up to date, without a made-up shop, and ends', async () => {
     const empty = await createDatabase();
-    const child = spawn(process.execPath, ['--import', 'tsx', MAIN], {
+    const child = spawn(process.execPath, PROGRAM, {
       stdio: ['ignore', 'ignore', 'inherit'],
       env: { ...process.env, DATABASE_URL: empty, SALTFLAT_ROLE: 'migrator', LOG_LEVEL: 'silent' },
     });
