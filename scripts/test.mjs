@@ -52,7 +52,7 @@ await run(async () => {
     await suite(
       'unit and server tests',
       bin('mocha'),
-      ['--exit'],
+      ['--exit', '--parallel', '--jobs', '2'], // of files, which share nothing but the cluster
       { SALTFLAT_TEST_DATABASE: cluster.url, SALTFLAT_BUILT_SERVER: BUILT.server },
       /(\d+) passing/,
       /(\d+) failing/,

@@ -65,7 +65,11 @@ async function buildServer() {
 
 async function buildWeb() {
   const { build } = await import('vite');
+  const { NODE_ENV } = process.env;
   await build({ root: join(ROOT, 'web'), logLevel: 'error' });
+  // it sets “production” for the whole process: what is started from here later is none of its business
+  if (NODE_ENV === undefined) delete process.env.NODE_ENV;
+  else process.env.NODE_ENV = NODE_ENV;
 }
 
 function fingerprint() {
