@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { BUILT, ensureBuilt } from './lib/build.mjs';
+import { SERVER_ARGS, ensureBuilt } from './lib/build.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { checkNode, ensurePackages } from './lib/packages.mjs';
 import { ROOT, testHome } from './lib/places.mjs';
@@ -53,7 +53,7 @@ await run(async () => {
       'unit and server tests',
       bin('mocha'),
       ['--exit', '--parallel', '--jobs', '2'], // of files, which share nothing but the cluster
-      { SALTFLAT_TEST_DATABASE: cluster.url, SALTFLAT_BUILT_SERVER: BUILT.server },
+      { SALTFLAT_TEST_DATABASE: cluster.url, SALTFLAT_BUILT_SERVER: JSON.stringify(SERVER_ARGS) },
       /(\d+) passing/,
       /(\d+) failing/,
     );

@@ -15,7 +15,9 @@ interface Program {
 /** The program as it is shipped where it was built before (as for all tests), else from its sources. */
 const BUILT = process.env.SALTFLAT_BUILT_SERVER;
 const PROGRAM =
-  BUILT === undefined ? ['--import', 'tsx', fileURLToPath(new URL('./main.ts', import.meta.url))] : [BUILT];
+  BUILT === undefined
+    ? ['--import', 'tsx', fileURLToPath(new URL('./main.ts', import.meta.url))]
+    : (JSON.parse(BUILT) as string[]);
 
 /** Starts the program as it is started anywhere: a process of its own. */
 function startProgram(databaseUrl: string, role: 'server' | 'worker' | 'all'): Promise<Program> {

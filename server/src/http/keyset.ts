@@ -65,7 +65,7 @@ export const searchPatterns = (search: string): string[] =>
     );
 
 /** Whether a search is for few: words with a figure in them are codes, which are looked up rather than walked to. */
-export const isRare = (search: string | undefined): boolean =>
+const isRare = (search: string | undefined): boolean =>
   (search ?? '').split(/\s+/).some((word) => word.length >= 3 && /\d/.test(word));
 
 /**
@@ -75,8 +75,18 @@ export const isRare = (search: string | undefined): boolean =>
 export class SparseSearches {
   private readonly known = new Memory<true>(200);
 
-  has = (query: object): boolean => this.known.get(keyOf(query)) === true;
-  add = (query: object): void => this.known.put(keyOf(query), true);
+  /** A page of a search: what a walk meets where that fills it, else what is looked up. */
+  async page<T extends { nextCursor: string | null }>(
+    query: { search?: string; cursor?: string },
+    { walk, lookUp }: Record<'walk' | 'lookUp', () => Promise<T>>,
+  ): Promise<T> {
+    const key = keyOf(query);
+    if (isRare(query.search) || this.known.get(key)) return lookUp();
+    const walked = await walk();
+    if (walked.nextCursor !== null) return walked;
+    if (query.cursor === undefined) this.known.put(key, true);
+    return lookUp();
+  }
 }
 
 /** What is sought, wherever a page of it begins. */

@@ -151,8 +151,8 @@ export interface ChangedLineRow extends Model<
   changeId: string;
   lineId: string;
   /** It could not be planned before the change: that it can be now is news, though its route be the one it had. */
-  hadFailed: CreationOptional<boolean>;
-  /** `null` until it is planned, or where it came out the same. */
+  hadFailed: boolean;
+  /** `null` until it is planned; rows of before recovered lines were named also have it where it came out the same. */
   outcome: Replanned | null;
   plannedAt: Date | null;
 }
@@ -163,7 +163,7 @@ export const defineChangedLine = (sequelize: Sequelize) =>
     columns({
       changeId: { ...uuid, primaryKey: true },
       lineId: { ...uuid, primaryKey: true },
-      hadFailed: { ...flag, defaultValue: false },
+      hadFailed: flag,
       outcome: orNull(json),
       plannedAt: orNull(instant),
     }),

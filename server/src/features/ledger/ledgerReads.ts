@@ -9,7 +9,6 @@ import {
   eachPage,
   isCount,
   isId,
-  isRare,
   isTime,
   readCursor,
   searchPatterns,
@@ -35,12 +34,9 @@ export async function readLedger(
     const counts = { good, reprint, scrap };
     return { ...cut(rows.flatMap(bare), limit), total: good + reprint + scrap, isMore, counts };
   };
-  if (isLookedFor(filter) && !isRare(query.search) && !sparse.has(query)) {
-    const walked = await read(walkedSql(filter, after, limit));
-    if (walked.nextCursor !== null) return walked;
-    if (query.cursor === undefined) sparse.add(query);
-  }
-  return read(countedSql(filter, after, limit));
+  const walk = (): Promise<LedgerPage> => read(walkedSql(filter, after, limit));
+  const lookUp = (): Promise<LedgerPage> => read(countedSql(filter, after, limit));
+  return isLookedFor(filter) ? sparse.page(query, { walk, lookUp }) : lookUp();
 }
 
 /** All that is asked for, a page at a time. */

@@ -9,7 +9,6 @@ import {
   eachPage,
   isCount,
   isId,
-  isRare,
   isText,
   isTime,
   readCursor,
@@ -53,12 +52,9 @@ export async function readOrders(
     const found = rows.filter((row): row is CountedRow & SummaryRow => row.id !== null);
     return { ...cut(found, query, limit), total, isMore };
   };
-  if (filter.words.length > 0 && !isRare(query.search) && !sparse.has(query)) {
-    const walked = await read(walkedSql(filter, place, limit));
-    if (walked.nextCursor !== null) return walked;
-    if (query.cursor === undefined) sparse.add(query);
-  }
-  return read(countedSql(filter, place, limit));
+  const walk = (): Promise<OrderPage> => read(walkedSql(filter, place, limit));
+  const lookUp = (): Promise<OrderPage> => read(countedSql(filter, place, limit));
+  return filter.words.length > 0 ? sparse.page(query, { walk, lookUp }) : lookUp();
 }
 
 /** All orders asked for, a page at a time. */

@@ -31,20 +31,12 @@ export class ChangeStore {
     return id;
   }
 
-  /** Notes what became of a line. One that came out as it was is not named, but for one that could not be planned before. */
+  /** Notes what became of a line. */
   async note(changeId: string, { outcome, at }: { outcome: Replanned; at: Date }, tx: Tx): Promise<void> {
-    const { lineId, problem, differences } = outcome;
-    const where = { changeId, lineId };
-    const isSame = problem === null && differences.length === 0;
     await this.db.models.changedLines.update(
-      { outcome: isSame ? null : outcome, plannedAt: at },
-      { where, transaction: tx },
+      { outcome, plannedAt: at },
+      { where: { changeId, lineId: outcome.lineId }, transaction: tx },
     );
-    if (isSame)
-      await this.db.models.changedLines.update(
-        { outcome },
-        { where: { ...where, hadFailed: true }, transaction: tx },
-      );
   }
 
   async find(id: string): Promise<ShopChange | undefined> {
@@ -56,7 +48,9 @@ export class ChangeStore {
       rows.flatMap(({ lineId, plannedAt }) => (plannedAt === null ? [lineId] : [])),
     );
     const planned = rows.filter(({ lineId }) => !waiting.has(lineId));
-    const replanned = planned.flatMap(({ outcome }) => (outcome === null ? [] : [outcome]));
+    const replanned = planned.flatMap(({ outcome, hadFailed }) =>
+      outcome !== null && isNews(outcome, hadFailed) ? [outcome] : [],
+    );
     return {
       id,
       at: change.at.toISOString(),
@@ -77,3 +71,7 @@ export class ChangeStore {
     return new Set(rows.map(({ id }) => id));
   }
 }
+
+/** A line that came out as it was is none, but for one that could not be planned before. */
+const isNews = ({ problem, differences }: Replanned, hadFailed: boolean): boolean =>
+  problem !== null || differences.length > 0 || hadFailed;

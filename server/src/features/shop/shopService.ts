@@ -93,9 +93,8 @@ export class ShopService {
     const { db, changes, askForDrafts, now } = this.needs;
     return db.transaction(async (tx) => {
       const written = await write(tx);
-      const note = (drafts: readonly PlannedAnew[]): Promise<string> =>
-        changes.insert(new Date(now()), drafts, tx);
-      return { ...written, ...(await askForDrafts(note, tx)) };
+      const asked = await askForDrafts((drafts) => changes.insert(new Date(now()), drafts, tx), tx);
+      return { ...written, ...asked };
     });
   }
 
