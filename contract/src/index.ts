@@ -102,5 +102,5 @@ export { BLANK_FIELDS, machineFields, materialFields } from './shopFields.ts';
 export { HouseDocument, RatesDocument } from './shopSettings.ts';
 export type { HouseChoices } from './shopSettings.ts';
 export { MOST_COUNTED, strictObject } from './scalars.ts';
-export { parse } from './validate.ts';
+export { parse, refusedFields } from './validate.ts';
 export { LaydownFit, WeighingInput } from './weighings.ts';

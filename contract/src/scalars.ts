@@ -22,13 +22,16 @@ const NO_TEXT = '\\u0000-\\u0008\\u000b\\u000c\\u000e-\\u001f\\u007f\\ud800-\\ud
 /** In one line no breaks either. */
 const NO_LINE = '\\u0000-\\u001f\\u007f\\u0085\\u2028\\u2029\\ud800-\\udfff';
 
-/** A line of text a person wrote: something in it, no control characters, no break. */
+/**
+ * A line of text a person wrote: something in it, no control characters, no break. What is blank before the first letter and the
+ * letter itself share no character, so that a text is read once however long it is.
+ */
 export const shortText = (title: string, maxLength = 120) =>
   Type.String({
     title,
     minLength: 1,
     maxLength,
-    pattern: `^[^${NO_LINE}]*[^\\s${NO_LINE}][^${NO_LINE}]*$`,
+    pattern: `^[^\\S${NO_LINE}]*[^\\s${NO_LINE}][^${NO_LINE}]*$`,
   });
 
 /** Text that may be empty. */

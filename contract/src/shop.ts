@@ -13,7 +13,7 @@ import { RouteDifference } from './routes.ts';
 import { Id, Instant, Version, nullable, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 import { HouseDocument, RatesDocument } from './shopSettings.ts';
-import { parse } from './validate.ts';
+import { parse, refusedFields } from './validate.ts';
 
 /** The lists of the shop's set-up that can be taken out and in as tables. */
 export const SHOP_LISTS = ['blanks', 'materials', 'machines', 'methods'] as const;
@@ -124,9 +124,10 @@ export function parseBlank(data: unknown): BlankInput {
   return blank;
 }
 
-const twice = (names: readonly string[]): string[] => [
-  ...new Set(names.filter((name, i) => names.indexOf(name) < i)),
-];
+function twice(names: readonly string[]): string[] {
+  const seen = new Set<string>();
+  return [...new Set(names.filter((name) => seen.has(name) || !seen.add(name)))];
+}
 
 /** Checks a material with its own kind's document. @throws DomainError `invalid-input` naming the fields */
 export function parseMaterial(data: unknown): MaterialInput {
@@ -175,7 +176,5 @@ function crossedSpans(schema: TSchema, properties: Record<string, unknown>): Fie
 
 function refuse(problems: FieldProblem[]): void {
   if (problems.length === 0) return;
-  throw new DomainError('invalid-input', problems.map(({ message }) => message).join(' '), {
-    fields: problems,
-  });
+  throw refusedFields(problems);
 }

@@ -12,7 +12,13 @@ function makeAjv(coerceTypes: boolean): Ajv {
   const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, strictTypes: false, coerceTypes });
   addFormats(ajv);
   ajv.addVocabulary(['quantity', 'money', 'help']); // for forms and tables, not for checking
+  ajv.removeKeyword('uniqueItems'); // Ajv's own compares every item with every other
+  ajv.addKeyword({ keyword: 'uniqueItems', type: 'array', schemaType: 'boolean', validate: isEachOnce });
   return ajv;
+}
+
+function isEachOnce(isWanted: boolean, items: unknown[]): boolean {
+  return !isWanted || new Set(items.map((item) => JSON.stringify(item))).size === items.length;
 }
 
 /**
@@ -33,14 +39,26 @@ export function parse<T extends TSchema>(
     check = ajv.compile(schema);
     compiled.set(schema, check);
   }
-  const fields = !check(data)
-    ? fieldProblems(check.errors ?? [])
-    : options.coerce
-      ? endlessNumbers(schema, data)
-      : [];
+  if (!check(data)) {
+    const { fields, more } = fieldProblems(check.errors ?? []);
+    throw refusedFields(fields, more);
+  }
+  const fields = options.coerce ? endlessNumbers(schema, data) : [];
   if (fields.length === 0) return data as Static<T>;
-  const sentence = fields.map(({ message }) => message).join(' ');
-  throw new DomainError('invalid-input', sentence, { fields });
+  throw refusedFields(fields);
+}
+
+/** So many faults are told: who has more mends these first. */
+const MOST_TOLD = 20;
+
+/** The refusal that tells of faulty fields: the first twenty, and how many more there are. */
+export function refusedFields(fields: readonly FieldProblem[], more = 0): DomainError {
+  const told = fields.slice(0, MOST_TOLD);
+  const untold = fields.length - told.length + more;
+  const sentence = told.map(({ message }) => message).join(' ');
+  return new DomainError('invalid-input', untold > 0 ? `${sentence} And ${untold} more.` : sentence, {
+    fields: told,
+  });
 }
 
 /** Text that reads as a number beyond all numbers ("1e400") is coerced past every limit: it is refused here. */
@@ -54,16 +72,19 @@ function endlessNumbers(schema: TSchema, data: unknown): FieldProblem[] {
     }));
 }
 
-/** Ajv's findings as sentences, one per field. */
-function fieldProblems(errors: readonly ErrorObject[]): FieldProblem[] {
-  const byPath = new Map<string, string>();
+/** Ajv's findings as sentences, one per field, as many as are told; and how many more fields there are. */
+function fieldProblems(errors: readonly ErrorObject[]): { fields: FieldProblem[]; more: number } {
+  const paths = new Set<string>();
+  const fields: FieldProblem[] = [];
   for (const error of errors) {
     if (error.keyword === 'anyOf' || error.keyword === 'oneOf') continue; // its branches say it better
     const path = pathOf(error);
-    if (!byPath.has(path)) byPath.set(path, sentenceFor(error));
+    if (paths.has(path)) continue;
+    paths.add(path);
+    if (fields.length < MOST_TOLD) fields.push({ path: cut(path, 300), message: sentenceFor(error) });
   }
-  if (byPath.size === 0) byPath.set('', 'The values sent cannot be used.');
-  return [...byPath].map(([path, message]) => ({ path, message }));
+  if (fields.length === 0) fields.push({ path: '', message: 'The values sent cannot be used.' });
+  return { fields, more: Math.max(0, paths.size - fields.length) };
 }
 
 function pathOf({ instancePath, params, keyword }: ErrorObject): string {
@@ -71,6 +92,10 @@ function pathOf({ instancePath, params, keyword }: ErrorObject): string {
   if (keyword === 'additionalProperties') return `${instancePath}/${String(params.additionalProperty)}`;
   return instancePath;
 }
+
+/** What somebody sent may be of any length: no sentence repeats more of it than a person reads. */
+const cut = (text: string, most: number): string =>
+  text.length > most ? `${text.slice(0, most - 1)}…` : text;
 
 function sentenceFor(error: ErrorObject): string {
   const { keyword, data } = error;
@@ -81,7 +106,7 @@ function sentenceFor(error: ErrorObject): string {
     case 'required':
       return `${name} is missing.`;
     case 'additionalProperties':
-      return `There is no field “${String(params.additionalProperty)}” here; leave it out.`;
+      return `There is no field “${cut(String(params.additionalProperty), 60)}” here; leave it out.`;
     case 'minimum':
       return `${name} must be at least ${String(params.limit)}${given}`;
     case 'maximum':
@@ -90,6 +115,8 @@ function sentenceFor(error: ErrorObject): string {
       return `${name} needs at least ${String(params.limit)}.`;
     case 'maxItems':
       return `${name} takes at most ${String(params.limit)}.`;
+    case 'uniqueItems':
+      return `${name} has something twice.`;
     case 'minLength':
       return `${name} must not be empty.`;
     case 'maxLength':
@@ -128,12 +155,14 @@ function fieldName(error: ErrorObject): string {
     return quoted(properties[key]?.title ?? key);
   }
   const title = parentSchema?.title as string | undefined;
-  return quoted(title ?? instancePath.split('/').pop() ?? 'The value');
+  return quoted(cut(title ?? instancePath.slice(instancePath.lastIndexOf('/') + 1), 60));
 }
 
 const quoted = (name: string): string => `“${name === '' ? 'The body' : name}”`;
 
 function shown(data: unknown): string {
-  const text = typeof data === 'string' ? `“${data}”` : JSON.stringify(data);
-  return text.length > 60 ? `${text.slice(0, 57)}…` : text;
+  if (typeof data === 'string') return `“${cut(data, 58)}”`;
+  if (Array.isArray(data)) return data.length === 0 ? 'an empty list' : 'a list';
+  if (typeof data === 'object' && data !== null) return 'a set of fields';
+  return JSON.stringify(data);
 }
