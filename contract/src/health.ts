@@ -1,5 +1,11 @@
 import { Type } from 'typebox';
 import { Instant, strictObject } from './scalars.ts';
 
-export const Health = strictObject({ status: Type.Literal('up'), serverAt: Instant });
+export const Health = strictObject({
+  status: Type.Literal('up'),
+  serverAt: Instant,
+  /** How long the one thread that answers was held up, ms beyond its time, over the last minute or two. */
+  loop: strictObject({ p99Ms: Type.Number(), maxMs: Type.Number(), seconds: Type.Integer() }),
+  memoryMb: Type.Integer(),
+});
 export const Readiness = strictObject({ status: Type.Literal('ready') });

@@ -92,6 +92,8 @@ export type ImportLine = Static<typeof ImportLine>;
 export const ImportReport = strictObject({
   list: Type.Enum([...SHOP_LISTS]),
   lines: Type.Array(ImportLine),
+  /** Lines that cannot be taken beyond those that are listed. */
+  untold: Type.Integer(),
   /** False for a dry run, and where anything was refused: then nothing is changed at all. */
   isApplied: Type.Boolean(),
   /** The change it made; `null` where nothing was changed. */

@@ -40,7 +40,7 @@ async function buildServer() {
   const { build } = await import('esbuild');
   await build({
     absWorkingDir: join(ROOT, 'server'),
-    entryPoints: { main: 'src/main.ts', pixelTask: 'src/jobs/pixelTask.ts' },
+    entryPoints: { main: 'src/main.ts', pictureProcess: 'src/pictures/pictureProcess.ts' },
     outdir: 'dist',
     bundle: true,
     platform: 'node',

@@ -7,7 +7,7 @@ import type { Clock } from './clock.ts';
 import { connect } from './db/connection.ts';
 import type { Database } from './db/connection.ts';
 import { listen } from './db/listen.ts';
-import { createMigrator, onceAtStart } from './db/migrator.ts';
+import { createMigrator, onceAtStart, refuseUnready } from './db/migrator.ts';
 import { seedOnce } from './demo/seedOnce.ts';
 import { artworkEndpoints } from './features/artworks/index.ts';
 import { catalogueEndpoints } from './features/catalogue/index.ts';
@@ -19,7 +19,7 @@ import {
   simulateDevice,
 } from './features/devices/index.ts';
 import type { DeviceService } from './features/devices/index.ts';
-import { healthEndpoints } from './features/health/index.ts';
+import { healthEndpoints, watchLoop } from './features/health/index.ts';
 import { ledgerEndpoints } from './features/ledger/index.ts';
 import { createLiveStream } from './features/live/index.ts';
 import { orderEndpoints } from './features/orders/index.ts';
@@ -30,12 +30,12 @@ import { routeEndpoints } from './features/routes/index.ts';
 import { runEndpoints } from './features/runs/index.ts';
 import { shopEndpoints } from './features/shop/index.ts';
 import { createApp } from './http/app.ts';
-import { endpoint, mount } from './http/endpoint.ts';
+import { createTurns, endpoint, mount } from './http/endpoint.ts';
 import type { Endpoint } from './http/endpoint.ts';
 import { describeApi } from './http/openApi.ts';
-import { createPixelPool } from './jobs/pixelPool.ts';
 import { openPlanQueue } from './jobs/planQueue.ts';
 import type { PlanQueue } from './jobs/planQueue.ts';
+import { createPicturePool } from './pictures/index.ts';
 import { createServices } from './services.ts';
 import type { Services } from './services.ts';
 
@@ -43,6 +43,8 @@ export interface ServerOptions {
   databaseUrl: string;
   /** Folder of the built web; `null` serves the API alone. */
   webFolder: string | null;
+  /** Names, besides those of this machine itself, under which the server is reached. */
+  hosts?: readonly string[];
   log: Logger;
   now: () => number;
   /** Fill an empty database with the made-up shop. */
@@ -64,17 +66,17 @@ export interface Ground {
 export async function openGround({ databaseUrl, log, now, isDemo }: ServerOptions): Promise<Ground> {
   const db = connect(databaseUrl);
   const clock = createClock(now);
-  const pool = createPixelPool();
+  const pictures = createPicturePool();
   const { queue, services } = await onceAtStart(db.sequelize, async () => {
     await createMigrator(db.sequelize).up();
     const opened = await openPlanQueue(databaseUrl, log);
-    const made = createServices({ db, queue: opened, pool, now: clock.now, log });
+    const made = createServices({ db, queue: opened, pictures, now: clock.now, log });
     if (isDemo) await seedOnce(db, made, clock);
     return { queue: opened, services: made };
   });
   const stop = async (): Promise<void> => {
     services.sweep.stop();
-    await Promise.allSettled([queue.stop(), pool.stop()]);
+    await Promise.allSettled([queue.stop(), pictures.stop()]);
     await db.sequelize.close();
   };
   return { db, clock, queue, services, stop };
@@ -107,10 +109,23 @@ export async function buildServer(options: ServerOptions) {
       live.send(everything);
     },
   );
-  const api = Router().use(mount(endpointsOf(db, services, { devices, now: clock.now })));
-  const app = createApp({ log: options.log, api, live: live.router, webFolder: options.webFolder });
+  const loop = watchLoop();
+  const health = healthEndpoints({
+    now: clock.now,
+    readLoop: () => loop.read(),
+    refuseUnready: () => refuseUnready(db.sequelize),
+  });
+  const endpoints = endpointsOf(db, services, devices, health);
+  const app = createApp({
+    log: options.log,
+    hosts: options.hosts ?? [],
+    api: Router().use(mount(endpoints, createTurns())),
+    live: live.router,
+    webFolder: options.webFolder,
+  });
 
   async function stop(): Promise<void> {
+    loop.stop();
     live.stop();
     devices.stop();
     await Promise.allSettled([listener.stop()]);
@@ -123,7 +138,8 @@ export async function buildServer(options: ServerOptions) {
 function endpointsOf(
   db: Database,
   services: Services,
-  { devices, now }: { devices: DeviceService; now: () => number },
+  devices: DeviceService,
+  health: Endpoint[],
 ): Endpoint[] {
   const { catalogue, shop, imports } = services;
   const endpoints = [
@@ -138,7 +154,7 @@ function endpointsOf(
     ...runEndpoints(services.runs),
     ...ledgerEndpoints(db),
     ...deviceEndpoints(devices),
-    ...healthEndpoints(() => db.sequelize.authenticate(), now),
+    ...health,
   ];
   const about: Endpoint = endpoint(
     {

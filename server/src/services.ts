@@ -25,13 +25,13 @@ import {
   SettingStore,
   ShopService,
 } from './features/shop/index.ts';
-import type { createPixelPool } from './jobs/pixelPool.ts';
 import type { PlanQueue } from './jobs/planQueue.ts';
+import type { Pictures } from './pictures/index.ts';
 
 interface Needs {
   db: Database;
   queue: PlanQueue;
-  pool: ReturnType<typeof createPixelPool>;
+  pictures: Pictures;
   now: () => number;
   log: Logger;
 }
@@ -83,14 +83,14 @@ export function createServices(needs: Needs) {
 }
 
 /** What all others stand on: lines' states, artworks, the catalogue. */
-function createGround({ db, queue, pool, now }: Needs) {
+function createGround({ db, queue, pictures, now }: Needs) {
   const lines = new LineStore(db);
   const orderState = new OrderState(db);
   const weighingStore = new WeighingStore(db);
   const artworks = new ArtworkService({
     artworks: new ArtworkStore(db),
     preparations: new PreparationStore(db),
-    measure: async (pixels, job) => (await pool.work(pixels, job)).figures,
+    pictures,
     now,
   });
   return {
@@ -228,15 +228,15 @@ interface PaperNeeds {
 }
 
 /** What leaves the house: pictures, proofs, quotes, run sheets. */
-function createPapers({ db, pool, now }: Needs, { orders, routes, artworks }: PaperNeeds) {
+function createPapers({ db, now }: Needs, { orders, routes, artworks }: PaperNeeds) {
   const findLine = (lineId: string) => orders.getLine(lineId);
   const findOrder = (orderId: string) => orders.get(orderId);
   const prints = new PrintService({
     answers: new ProofAnswerStore(db),
     printOf: (lineId, version) => routes.printOf(lineId, version),
     findLine,
-    pixels: (artworkId, maxPx) => artworks.pixels(artworkId, maxPx),
-    work: (pixels, job, planes) => pool.work(pixels, job, planes),
+    plane: (artworkId, job, plane, format) => artworks.plane(artworkId, job, plane, format),
+    composite: (artworkId, job, how) => artworks.composite(artworkId, job, how),
     now,
   });
   const papers = new PaperService({

@@ -266,7 +266,8 @@ describe('the shop', () => {
         await server.api
           .post('/api/v1/shop/import')
           .query({ list, format, dryRun })
-          .set('Content-Type', 'text/plain')
+          .set('Content-Type', format === 'json' ? 'application/json' : 'text/csv')
+          .serialize((own) => own as string)
           .send(text)
           .expect(status)
       ).body as ImportReport;

@@ -17,6 +17,10 @@ const FULL_CODES = new Set(['53100', 'ENOSPC']);
 /** A number or a date beyond what its column holds. */
 const BEYOND_CODES = new Set(['22003', '22008']);
 
+const MISSING_TABLE = '42P01';
+const UNREADY =
+  'The database lacks a table that this version works with. Start Saltflat again, which brings it up to date.';
+
 const AWAY =
   'The database is not answering. What you entered is still on your screen: try again in a moment.';
 const BEYOND = 'One of the numbers or dates is too large or too small to be kept.';
@@ -29,6 +33,7 @@ const FULL = 'The disk of the server is full. Nothing was saved: free some space
  */
 export function databaseProblem(error: unknown): DomainError | null {
   const code = codeOf(error);
+  if (code === MISSING_TABLE) return new DomainError('not-ready', UNREADY, {}, { cause: error });
   if (FULL_CODES.has(code)) return new DomainError('disk-full', FULL, {}, { cause: error });
   if (BEYOND_CODES.has(code)) return new DomainError('invalid-input', BEYOND, {}, { cause: error });
   if (error instanceof ConnectionError || AWAY_CODES.has(code))

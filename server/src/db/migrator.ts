@@ -1,3 +1,4 @@
+import { DomainError } from '@saltflat/contract';
 import { DataTypes, QueryTypes } from 'sequelize';
 import type { Sequelize, Transaction } from 'sequelize';
 import { Umzug } from 'umzug';
@@ -10,6 +11,7 @@ import { editShop } from './migrations/20260228T0900-edit-shop.ts';
 import { firmGround } from './migrations/20260314T0900-firm-ground.ts';
 import { lighterLists } from './migrations/20260321T0900-lighter-lists.ts';
 import { recoveredLines } from './migrations/20260325T0900-recovered-lines.ts';
+import { cleanDrawings } from './migrations/20260404T0900-clean-drawings.ts';
 import type { Migration } from './migration.ts';
 
 /** Named one by one: the same in a bundle, under tsx and in tests. */
@@ -22,6 +24,7 @@ export const MIGRATIONS: readonly Migration[] = [
   firmGround,
   lighterLists,
   recoveredLines,
+  cleanDrawings,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */
@@ -68,4 +71,17 @@ export async function onceAtStart<T>(sequelize: Sequelize, work: () => Promise<T
     await sequelize.query(`select pg_advisory_xact_lock(${START_LOCK})`, { transaction });
     return work();
   });
+}
+
+/** Whether every migration of this version is done, and none that it does not know. @throws DomainError `not-ready` */
+export async function refuseUnready(sequelize: Sequelize): Promise<void> {
+  const rows = await sequelize.query<{ name: string }>('select name from migration', {
+    type: QueryTypes.SELECT,
+  });
+  const done = new Set(rows.map(({ name }) => name));
+  if (done.size !== MIGRATIONS.length || MIGRATIONS.some(({ name }) => !done.has(name)))
+    throw new DomainError(
+      'not-ready',
+      'The database does not have the tables this version works with. Start Saltflat again, which brings it up to date.',
+    );
 }

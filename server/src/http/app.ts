@@ -1,17 +1,16 @@
-import { randomUUID } from 'node:crypto';
 import compression from 'compression';
 import express from 'express';
 import type { Express, Router } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
+import { requestLog } from '../log/index.ts';
+import { door } from './door.ts';
 import { problemHandler, unknownPath } from './problemHandler.ts';
-
-const JSON_LIMIT = '1mb';
-const TABLE_LIMIT = '4mb'; // lists of the set-up come in as text
 
 export interface AppParts {
   log: Logger;
+  /** Names, besides those of this machine itself, under which the server is reached. */
+  hosts: readonly string[];
   /** The API, under /api/v1. */
   api: Router;
   /** Long-lived streams, kept out of compression. */
@@ -20,23 +19,12 @@ export interface AppParts {
   webFolder: string | null;
 }
 
-/** The whole HTTP face: security headers, request log, API, then the built web for every other path. */
-export function createApp({ log, api, live, webFolder }: AppParts): Express {
+/** The whole HTTP face: request log, security headers, the door, API, then the built web for every other path. */
+export function createApp({ log, hosts, api, live, webFolder }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.disable('etag'); // answers change with every touch of the shop: working out a tag of each helps nobody
-  app.use(
-    pinoHttp({
-      logger: log,
-      genReqId: () => randomUUID(),
-      autoLogging: {
-        ignore: (req) => req.url === '/api/v1/health' || (req.url ?? '').startsWith('/assets/'),
-      },
-      serializers: {
-        req: ({ id, method, url }: { id: string; method: string; url: string }) => ({ id, method, url }),
-      },
-    }),
-  );
+  app.use(requestLog(log));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -50,15 +38,10 @@ export function createApp({ log, api, live, webFolder }: AppParts): Express {
       strictTransportSecurity: false,
     }),
   );
+  app.use(door(hosts));
   app.use('/api/v1', live);
   app.use(compression());
-  app.use(
-    '/api/v1',
-    express.json({ limit: JSON_LIMIT }),
-    express.text({ type: 'text/plain', limit: TABLE_LIMIT }),
-    api,
-    unknownPath,
-  );
+  app.use('/api/v1', api, unknownPath);
   if (webFolder !== null) serveWeb(app, webFolder);
   app.use(problemHandler(log));
   return app;

@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import { DomainError } from '@saltflat/contract';
 import { expect } from 'chai';
 import express from 'express';
@@ -5,7 +6,7 @@ import { pino } from 'pino';
 import supertest from 'supertest';
 import { Type } from 'typebox';
 import { sendCsv } from './csv.ts';
-import { endpoint, file, mount } from './endpoint.ts';
+import { createTurns, endpoint, file, mount } from './endpoint.ts';
 import { describeApi } from './openApi.ts';
 import { problemHandler, unknownPath } from './problemHandler.ts';
 
@@ -24,8 +25,27 @@ const endpoints = [
     Promise.resolve({ limit: query.limit ?? 2 }),
   ),
   endpoint(
-    { method: 'post', path: '/things', summary: 'A new one', body: Body, answer: Body, status: 201 },
+    {
+      method: 'post',
+      path: '/things',
+      summary: 'A new one',
+      body: Body,
+      bodyBytes: 1024,
+      answer: Body,
+      status: 201,
+    },
     ({ body }) => Promise.resolve(body),
+  ),
+  endpoint(
+    { method: 'post', path: '/notes', summary: 'A long one', body: Body, answer: Body, status: 201 },
+    ({ body }) => Promise.resolve(body),
+  ),
+  endpoint({ method: 'post', path: '/press', summary: 'Without a body', answer: Limit }, () =>
+    Promise.resolve({ limit: 1 }),
+  ),
+  endpoint(
+    { method: 'get', path: '/slow', summary: 'Never', answer: Limit, patienceS: 0.05 },
+    () => new Promise(() => undefined),
   ),
   endpoint({ method: 'get', path: '/things/:id', summary: 'One', answer: Body }, ({ params }) =>
     params.id?.startsWith('0')
@@ -51,9 +71,8 @@ const endpoints = [
     },
   ),
 ];
-const app = express()
-  .use(express.json({ limit: '1kb' }), mount(endpoints), unknownPath)
-  .use(problemHandler(pino({ level: 'silent' })));
+const faults = problemHandler(pino({ level: 'silent' }));
+const app = express().use(mount(endpoints, createTurns()), unknownPath).use(faults);
 const api = supertest(app);
 const ID = '7f1d9a54-0b1e-4c5e-9a52-3f6f0b7f3a01';
 
@@ -79,6 +98,45 @@ describe('an endpoint', () => {
     expect([broken.status, (broken.body as { code: string }).code]).to.deep.equal([400, 'invalid-input']);
     const large = await api.post('/things').send({ name: 'x'.repeat(3000) });
     expect([large.status, (large.body as { code: string }).code]).to.deep.equal([413, 'too-large']);
+    const latin = await api
+      .post('/things')
+      .set('content-type', 'application/json')
+      .serialize((bytes) => bytes as string)
+      .send(Buffer.from('{"name":"Zo\xeb"}', 'latin1') as unknown as object);
+    expect((latin.body as { detail: string }).detail).to.contain('not UTF-8');
+  });
+
+  it('takes only the types it names, unpacked; and nothing where nothing is to be sent', async () => {
+    for (const type of ['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x'])
+      expect(
+        (await api.post('/things').set('content-type', type).send('{"name":"x"}')).status,
+        type,
+      ).to.equal(415);
+    const packed = gzipSync(JSON.stringify({ name: 'x' }));
+    const { status } = await api
+      .post('/things')
+      .set({ 'content-type': 'application/json', 'content-encoding': 'gzip' })
+      .serialize((bytes) => bytes as string)
+      .send(packed as unknown as object);
+    expect(status).to.equal(415);
+    expect((await api.post('/press').set('content-type', 'text/plain').send('now')).status).to.equal(415);
+    expect((await api.post('/press')).status).to.equal(200);
+  });
+
+  it('refuses bodies that are large though they are short: nested, or of very many values', async () => {
+    const small = express().use(mount(endpoints, createTurns()), unknownPath).use(faults);
+    const send = (text: string) =>
+      supertest(small).post('/notes').set('content-type', 'application/json').send(text);
+    for (const text of [`{"name":${'['.repeat(30)}${']'.repeat(30)}}`, `{"name":[${'1,'.repeat(25_000)}1]}`])
+      expect((await send(text)).status).to.equal(400);
+    const textual = await send(JSON.stringify({ name: '[{,:'.repeat(20_000) }));
+    expect(textual.status, 'what stands inside a text is counted as nothing').to.equal(201);
+  });
+
+  it('answers 503 with when to come again, once it has taken too long', async () => {
+    const { status, headers, body } = await api.get('/slow');
+    expect([status, (body as { code: string }).code]).to.deep.equal([503, 'too-slow']);
+    expect(Number(headers['retry-after'])).to.be.above(0);
   });
 
   it('knows a refusal from a fault, and tells nobody what broke inside', async () => {

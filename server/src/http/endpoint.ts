@@ -1,7 +1,11 @@
-import { DomainError, parse } from '@saltflat/contract';
+import { DomainError, parse, strictObject } from '@saltflat/contract';
 import type { Request, Response } from 'express';
 import { Router } from 'express';
 import type { Static, TSchema } from 'typebox';
+import { Turns } from '../turns.ts';
+import { JSON_BODY, isEmpty, readBody, readJson, textOf } from './body.ts';
+import type { BodyLimits } from './body.ts';
+import { PATIENCE_S, inTime } from './patience.ts';
 
 /** An answer that is no JSON: the media types it may come in. The handler sends it itself. */
 export interface FileAnswer {
@@ -16,7 +20,16 @@ export interface EndpointShape {
   path: string;
   summary: string;
   query?: TSchema;
+  /** What is sent as JSON. */
   body?: TSchema;
+  /** So many bytes of JSON at most; 512 kB unless given. */
+  bodyBytes?: number;
+  /** What is sent is a file of these types, not JSON. */
+  upload?: BodyLimits;
+  /** Whoever asks waits so long at most, s: longer than usual where pictures are read or drawn. */
+  patienceS?: number;
+  /** Answered however many wait: whether the server is well. */
+  isUnqueued?: boolean;
   answer: TSchema | FileAnswer;
   /** Status of success; 200 unless given. */
   status?: number;
@@ -27,6 +40,7 @@ export interface Call<S extends EndpointShape> {
   params: Record<string, string>;
   query: S['query'] extends TSchema ? Static<S['query']> : Record<string, never>;
   body: S['body'] extends TSchema ? Static<S['body']> : undefined;
+  upload: S['upload'] extends BodyLimits ? Buffer : undefined;
   req: Request;
   res: Response;
 }
@@ -41,12 +55,22 @@ type Immutable<T> = T extends readonly (infer E)[]
 /** What a handler must give back: what its schema says, or nothing where it sends a file. */
 type Answer<S extends EndpointShape> = S['answer'] extends TSchema ? Immutable<Static<S['answer']>> : void;
 
+/** Where calls wait: those with a file, weighed in MB since it is held in memory, and all others. */
+export interface CallTurns {
+  calls: Turns;
+  uploads: Turns;
+}
+
 export interface Endpoint {
   shape: EndpointShape;
-  handle: (req: Request, res: Response) => Promise<void>;
+  handle: (req: Request, res: Response, turns: CallTurns) => Promise<void>;
 }
 
 export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+
+const MB = 1024 * 1024;
+/** What is sent with a call that takes nothing. */
+const Nothing = strictObject({});
 
 /** Outside production every answer is held against its schema as well: what types cannot see is a fault, not a surprise. */
 const CHECKS_ANSWERS = process.env.NODE_ENV !== 'production';
@@ -58,18 +82,43 @@ export function endpoint<const S extends EndpointShape>(
 ): Endpoint {
   return {
     shape,
-    handle: async (req, res) => {
+    handle: async (req, res, turns) => {
       const params = req.params as Record<string, string>;
       if (!shape.textParams) for (const id of Object.values(params)) assertUuid(id);
       const query = shape.query ? parse(shape.query, req.query, { coerce: true }) : {};
-      const body: unknown = shape.body ? parse(shape.body, req.body ?? {}) : undefined;
-      res.status(shape.status ?? 200);
-      const answer = await work({ params, query, body, req, res } as Call<S>); // parsed by the schemas the types came from
-      if (isFile(shape.answer)) return;
-      if (CHECKS_ANSWERS) assertFits(shape, shape.answer, answer);
-      res.json(answer);
+      const answer = async (sent: { body?: unknown; upload?: Buffer }): Promise<void> => {
+        res.status(shape.status ?? 200);
+        const call = { params, query, ...sent, req, res } as unknown as Call<S>; // parsed by the schemas the types came from
+        const given = await inTime(shape.patienceS ?? PATIENCE_S, res, () => work(call));
+        if (isFile(shape.answer)) return;
+        if (CHECKS_ANSWERS) assertFits(shape, shape.answer, given);
+        res.json(given);
+      };
+      const { upload } = shape;
+      if (upload) {
+        const megabytes = Number(req.headers['content-length'] ?? upload.bytes) / MB;
+        await turns.uploads.take(Math.max(1, megabytes), async () =>
+          answer({ upload: await readBody(req, res, upload) }),
+        );
+        return;
+      }
+      const sent = await readSent(shape, req, res); // before its turn: who sends slowly keeps nobody waiting
+      await (shape.isUnqueued ? answer(sent) : turns.calls.take(1, () => answer(sent)));
     },
   };
+}
+
+async function readSent(shape: EndpointShape, req: Request, res: Response): Promise<{ body?: unknown }> {
+  if (shape.body) {
+    const { media, bytes } = JSON_BODY;
+    const text = textOf(await readBody(req, res, { media, bytes: shape.bodyBytes ?? bytes }));
+    return { body: parse(shape.body, readJson(text)) };
+  }
+  if (shape.method !== 'get' && !isEmpty(req)) {
+    const text = textOf(await readBody(req, res, { media: JSON_BODY.media, bytes: 1024 }));
+    parse(Nothing, readJson(text));
+  }
+  return {};
 }
 
 export const isFile = (answer: TSchema | FileAnswer): answer is FileAnswer => 'media' in answer;
@@ -87,9 +136,26 @@ function assertFits({ method, path }: EndpointShape, schema: TSchema, answer: un
   }
 }
 
-/** Mounts endpoints on a router. */
-export function mount(endpoints: readonly Endpoint[]): Router {
+/** Mounts endpoints on a router; each call waits for its turn. */
+export function mount(endpoints: readonly Endpoint[], turns: CallTurns): Router {
   const router = Router();
-  for (const { shape, handle } of endpoints) router[shape.method](shape.path, handle);
+  for (const { shape, handle } of endpoints)
+    router[shape.method](shape.path, (req, res) => handle(req, res, turns));
   return router;
 }
+
+/** The turns of one server. */
+export const createTurns = (): CallTurns => ({
+  calls: new Turns({
+    most: 64,
+    waiting: 256,
+    patienceMs: 5000,
+    busy: 'More is asked of the server than it can answer at once. Try again in a moment.',
+  }),
+  uploads: new Turns({
+    most: 96,
+    waiting: 32,
+    patienceMs: 30_000,
+    busy: 'More files are being sent than can be taken in at once. Send yours again in a moment.',
+  }),
+});

@@ -49,7 +49,7 @@ const PROBLEM = {
 };
 
 function describeOperation(shape: EndpointShape): object {
-  const { path, summary, query, body, status, textParams } = shape;
+  const { path, summary, query, body, upload, status, textParams } = shape;
   const inPath = [...path.matchAll(/:(\w+)/g)].map(([, name]) => ({
     name,
     in: 'path',
@@ -67,6 +67,7 @@ function describeOperation(shape: EndpointShape): object {
     summary,
     parameters: [...inPath, ...inQuery],
     ...(body ? { requestBody: { required: true, content: { 'application/json': { schema: body } } } } : {}),
+    ...(upload ? { requestBody: { required: true, content: contentIn(upload.media) } } : {}),
     responses: {
       [String(status ?? 200)]: { description: 'Done', content: contentOf(shape) },
       default: {
@@ -77,7 +78,8 @@ function describeOperation(shape: EndpointShape): object {
   };
 }
 
+const contentIn = (media: readonly string[]): Record<string, { schema: object }> =>
+  Object.fromEntries(media.map((type) => [type, { schema: {} }]));
+
 const contentOf = ({ answer }: EndpointShape): Record<string, { schema: object }> =>
-  isFile(answer)
-    ? Object.fromEntries(answer.media.map((type) => [type, { schema: {} }]))
-    : { 'application/json': { schema: answer } };
+  isFile(answer) ? contentIn(answer.media) : { 'application/json': { schema: answer } };

@@ -3,6 +3,9 @@ import type { Problem } from '@saltflat/contract';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { databaseProblem } from '../db/databaseProblem.ts';
+import { withoutValues } from '../log/index.ts';
+
+const RETRY_S = 2;
 
 /** The last handler: every error leaves as problem+json; what nobody foresaw is logged whole and told as little. */
 export function problemHandler(log: Logger): ErrorRequestHandler {
@@ -13,7 +16,7 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
     }
     const known = error instanceof DomainError ? error : (databaseProblem(error) ?? expressRefusal(error));
     const requestId = req.id as string; // made by genReqId
-    if (!known) log.error({ err: error, requestId, url: req.url }, 'unforeseen error');
+    if (!known) log.error({ err: error, requestId, url: withoutValues(req.originalUrl) }, 'unforeseen error');
     const code = known?.code ?? 'internal';
     const problem: Problem = {
       type: `about:blank#${code}`,
@@ -26,6 +29,7 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
       ...known?.extra,
       requestId,
     };
+    if (problem.status === 503) res.set('Retry-After', String(RETRY_S));
     res.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   };
 }
@@ -35,25 +39,8 @@ export const unknownPath: RequestHandler = (req) => {
   throw new DomainError('not-found', `There is no ${req.method} ${req.originalUrl.slice(0, 120)} here.`);
 };
 
-/** Express's own refusals of a body, in our words. */
+/** Express's own refusals, in our words. */
 function expressRefusal(error: unknown): DomainError | null {
-  const { type } = error as { type?: unknown };
-  if (type === 'entity.too.large')
-    return new DomainError(
-      'too-large',
-      'What was sent is larger than this server takes. Send less at once.',
-      {},
-      { cause: error },
-    );
-  if (type === 'entity.parse.failed')
-    return new DomainError('invalid-input', 'What was sent is not valid JSON.', {}, { cause: error });
-  if (type === 'request.aborted')
-    return new DomainError(
-      'invalid-input',
-      'The request ended before all of it had arrived.',
-      {},
-      { cause: error },
-    );
   if (error instanceof URIError)
     return new DomainError(
       'invalid-input',

@@ -1,20 +1,41 @@
 import type { Artwork, Preparation } from '@saltflat/contract';
 import type { ArtFigures } from '@saltflat/core/artwork';
-import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
-import { TABLE, columns, bytes, instant, integer, json, key, orNull, text, texts, uuid } from './columns.ts';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
+import {
+  TABLE,
+  columns,
+  bytes,
+  flag,
+  instant,
+  integer,
+  json,
+  key,
+  orNull,
+  text,
+  texts,
+  uuid,
+} from './columns.ts';
 
 /** A file's bytes, by their content. */
 export interface BlobRow extends Model<InferAttributes<BlobRow>, InferCreationAttributes<BlobRow>> {
   sha256: string;
   mediaType: string;
   bytes: Buffer;
+  /** False for a drawing from before drawings were cleaned when they came. */
+  isDrawnAsKept: CreationOptional<boolean>;
   createdAt: Date;
 }
 
 export const defineBlob = (sequelize: Sequelize) =>
   sequelize.define<BlobRow>(
     'blob',
-    columns({ sha256: { ...text, primaryKey: true }, mediaType: text, bytes, createdAt: instant }),
+    columns({
+      sha256: { ...text, primaryKey: true },
+      mediaType: text,
+      bytes,
+      isDrawnAsKept: { ...flag, defaultValue: true },
+      createdAt: instant,
+    }),
     TABLE,
   );
 

@@ -1,24 +1,28 @@
-import { gzip } from 'node:zlib';
-import { promisify } from 'node:util';
+import { finished, pipeline } from 'node:stream/promises';
 import {
   Artwork,
   ArtworkUpload,
-  DomainError,
   Photo,
   Preparation,
   RightsInput,
   UPLOAD_LIMIT_BYTES,
 } from '@saltflat/contract';
-import type { Request, Response } from 'express';
-import express from 'express';
+import type { Response } from 'express';
 import { Type } from 'typebox';
 import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
-import type { ArtworkService } from './artworkService.ts';
+import type { ArtworkService, StreamedFile } from './artworkService.ts';
 
-const compress = promisify(gzip);
 const PICTURE = file('image/png', 'image/jpeg', 'image/tiff', 'image/svg+xml');
-const readBody = express.raw({ type: () => true, limit: UPLOAD_LIMIT_BYTES });
+/** What browsers call the files that are taken, and a file they do not know. */
+const UPLOAD = {
+  media: ['image/png', 'image/jpeg', 'image/tiff', 'image/svg+xml', 'application/octet-stream'],
+  bytes: UPLOAD_LIMIT_BYTES,
+};
+/** A large picture on a busy machine: it waits, is read twice and written. */
+const PATIENCE_S = 120;
+/** Who takes nothing for so long is let go, ms. */
+const IDLE_MS = 20_000;
 const PixelQuery = Type.Object(
   { maxPx: Type.Optional(Type.Integer({ title: 'Longest side, px', minimum: 16, maximum: 20000 })) },
   { additionalProperties: false },
@@ -37,11 +41,13 @@ const takingIn = (artworks: ArtworkService): Endpoint[] => [
       path: '/artworks',
       summary: 'Upload an artwork as the raw body',
       query: ArtworkUpload,
+      upload: UPLOAD,
       answer: Artwork,
       status: 201,
+      patienceS: PATIENCE_S,
     },
-    async ({ query, req, res }) => {
-      const { artwork, isNew } = await artworks.add(await uploadOf(req, res, query.name), query.name);
+    async ({ query, upload, res }) => {
+      const { artwork, isNew } = await artworks.add(upload, query.name);
       if (!isNew) res.status(200);
       return artwork;
     },
@@ -52,10 +58,12 @@ const takingIn = (artworks: ArtworkService): Endpoint[] => [
       path: '/photos',
       summary: 'Upload a photo of a fault as the raw body',
       query: ArtworkUpload,
+      upload: UPLOAD,
       answer: Photo,
       status: 201,
+      patienceS: PATIENCE_S,
     },
-    async ({ query, req, res }) => artworks.addPhoto(await uploadOf(req, res, query.name), query.name),
+    ({ query, upload }) => artworks.addPhoto(upload, query.name),
   ),
 ];
 
@@ -87,23 +95,26 @@ const aboutOne = (artworks: ArtworkService): Endpoint[] => [
 const givingOut = (artworks: ArtworkService): Endpoint[] => [
   endpoint(
     { method: 'get', path: '/photos/:sha256', summary: 'A photo', textParams: true, answer: PICTURE },
-    async ({ params, res }) => {
-      const { bytes, mediaType } = await artworks.photo(params.sha256 ?? '');
-      sendForEver(res, mediaType, bytes);
-    },
+    async ({ params, res }) => sendFile(res, await artworks.photo(params.sha256 ?? '')),
   ),
   endpoint(
-    { method: 'get', path: '/artworks/:id/file', summary: 'The original file, untouched', answer: PICTURE },
+    {
+      method: 'get',
+      path: '/artworks/:id/file',
+      summary: 'The file: a drawing cleaned, everything else as it came',
+      answer: PICTURE,
+    },
     async ({ params, res }) => {
-      const { bytes, mediaType, name } = await artworks.original(params.id ?? '');
-      res.attachment(name); // never shown in place: an SVG could carry a script
-      sendForEver(res, mediaType, bytes);
+      const file = await artworks.file(params.id ?? '');
+      res.attachment(file.name); // never shown in place
+      await sendFile(res, file);
     },
   ),
   endpoint(
     { method: 'get', path: '/artworks/:id/thumbnail', summary: 'A small PNG', answer: file('image/png') },
     async ({ params, res }) => {
-      sendForEver(res, 'image/png', await artworks.thumbnail(params.id ?? ''));
+      const thumbnail = await artworks.thumbnail(params.id ?? '');
+      forEver(res, 'image/png').end(thumbnail);
     },
   ),
   endpoint(
@@ -113,42 +124,30 @@ const givingOut = (artworks: ArtworkService): Endpoint[] => [
       summary: 'Straight sRGB RGBA, 8 bits a channel, row by row',
       query: PixelQuery,
       answer: file('application/octet-stream'),
+      patienceS: PATIENCE_S,
     },
-    async ({ params, query, res }) => {
-      const { data, width, height } = await artworks.pixels(params.id ?? '', query.maxPx ?? null);
-      res.set({ 'X-Width': String(width), 'X-Height': String(height), 'Content-Encoding': 'gzip' });
-      sendForEver(res, 'application/octet-stream', await compress(data, { level: 1 }));
-    },
+    ({ params, query, res }) =>
+      artworks.pixels(params.id ?? '', query.maxPx ?? null, async ({ bytes, width, height }) => {
+        res.set({ 'X-Width': String(width), 'X-Height': String(height), 'Content-Encoding': 'gzip' });
+        forEver(res, 'application/octet-stream').end(bytes);
+        res.setTimeout(IDLE_MS, () => res.destroy());
+        await finished(res).catch(() => undefined); // whoever asked has gone
+      }),
   ),
 ];
 
 /** A content never changes under its address, so browsers may keep it. */
-function sendForEver(res: Response, mediaType: string, bytes: Buffer): void {
-  res
-    .set({
-      'Cache-Control': 'private, max-age=31536000, immutable',
-      'Content-Type': mediaType,
-      'Content-Security-Policy': "default-src 'none'",
-    })
-    .end(bytes);
-}
-
-async function uploadOf(req: Request, res: Response, name: string): Promise<Buffer> {
-  const limitMb = UPLOAD_LIMIT_BYTES / 1024 / 1024;
-  await new Promise<void>((resolve, reject) => {
-    // Express's request is Node's own object with more on it
-    // eslint-disable-next-line @typescript-eslint/no-unsafe-class-instance-assignment
-    readBody(req, res, (error?: unknown) => {
-      if (!error) resolve();
-      else if ((error as { type?: string }).type === 'entity.too.large') {
-        reject(
-          new DomainError(
-            'too-large',
-            `“${name}” is larger than ${limitMb} MB. Export it at 300 px per inch of its printed size.`,
-          ),
-        );
-      } else reject(error instanceof Error ? error : new Error('the upload broke off', { cause: error }));
-    });
+const forEver = (res: Response, mediaType: string): Response =>
+  res.set({
+    'Cache-Control': 'private, max-age=31536000, immutable',
+    'Content-Type': mediaType,
+    'Content-Security-Policy': "default-src 'none'",
   });
-  return Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0);
+
+async function sendFile(res: Response, { mediaType, sizeBytes, slices }: StreamedFile): Promise<void> {
+  forEver(res, mediaType).set('Content-Length', String(sizeBytes));
+  res.setTimeout(IDLE_MS, () => res.destroy());
+  await pipeline(slices, res).catch((error: unknown) => {
+    if (!res.destroyed) throw error;
+  });
 }

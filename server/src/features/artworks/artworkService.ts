@@ -3,22 +3,25 @@ import { DomainError } from '@saltflat/contract';
 import type { Artwork, Photo, Preparation, PreparationInput, RightsInput } from '@saltflat/contract';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import type { Tx } from '../../db/connection.ts';
+import type { KeptPicture, Look, Pictures, Plane, PlaneFormat } from '../../pictures/index.ts';
 import type { ArtworkStore } from './artworkStore.ts';
 import type { PreparationStore } from './preparationStore.ts';
-import { decodePixels, readImage } from './readImage.ts';
-
-/** Measures pixels somewhere that does not hold requests up. */
-export type MeasureArt = (
-  pixels: { data: Buffer; width: number; height: number },
-  job: ArtJob,
-) => Promise<ArtFigures>;
 
 interface Needs {
   artworks: ArtworkStore;
   preparations: PreparationStore;
-  measure: MeasureArt;
+  pictures: Pictures;
   now: () => number;
 }
+
+/** A picture of an artwork made for a job, with what was measured of it. */
+export interface DrawnArt {
+  bytes: Buffer;
+  figures: ArtFigures;
+}
+
+/** A look alone decodes nothing, but reads all of a drawing. */
+const LOOK_MEGAPIXELS = 6;
 
 /** Artworks: taken in, given out, measured, made ready. */
 export class ArtworkService {
@@ -33,49 +36,98 @@ export class ArtworkService {
     const { artworks, now } = this.needs;
     if (bytes.length === 0)
       throw new DomainError('invalid-input', `“${name}” is empty. Choose the file again.`);
-    const sha256 = contentHash(bytes);
-    const known = await artworks.findByContent(sha256);
+    const known = await artworks.findByContent(contentHash(bytes));
     if (known) return { artwork: known, isNew: false };
-    const image = await readImage(bytes, name);
-    await artworks.insert({ id: randomUUID(), sha256, name, bytes, ...image }, new Date(now()));
+    const { look, thumbnail, bytes: kept } = await this.read(bytes, name);
+    const sha256 = contentHash(kept);
+    const same = kept.equals(bytes) ? undefined : await artworks.findByContent(sha256);
+    if (same) return { artwork: same, isNew: false };
+    await artworks.insert(
+      { id: randomUUID(), sha256, name, bytes: kept, thumbnail, ...look },
+      new Date(now()),
+    );
     return { artwork: (await artworks.findByContent(sha256)) ?? missing(sha256), isNew: true };
   }
 
   /** Keeps a photo of a fault; its hash names it. */
   async addPhoto(bytes: Buffer, name: string): Promise<Photo> {
-    const { mediaType } = await readImage(bytes, name);
-    const sha256 = contentHash(bytes);
-    await this.needs.artworks.insertBlob({ sha256, mediaType, bytes, createdAt: new Date(this.needs.now()) });
+    const { look, bytes: kept } = await this.read(bytes, name);
+    const sha256 = contentHash(kept);
+    const { mediaType } = look;
+    await this.needs.artworks.insertBlob({
+      sha256,
+      mediaType,
+      bytes: kept,
+      createdAt: new Date(this.needs.now()),
+    });
     return { sha256 };
   }
 
-  async original(id: string): Promise<{ bytes: Buffer; mediaType: string; name: string }> {
-    return (await this.needs.artworks.bytes(id)) ?? missing(id);
+  /** The file as it is kept: a drawing cleaned, everything else as it came. */
+  async file(id: string): Promise<StreamedFile & { name: string }> {
+    const { sha256, name } = await this.get(id);
+    return { ...(await this.stream(sha256)), name };
+  }
+
+  photo(sha256: string): Promise<StreamedFile> {
+    return this.stream(sha256);
   }
 
   async thumbnail(id: string): Promise<Buffer> {
     return (await this.needs.artworks.thumbnail(id)) ?? missing(id);
   }
 
-  async photo(sha256: string): Promise<{ bytes: Buffer; mediaType: string }> {
-    return (await this.needs.artworks.blob(sha256)) ?? missing(sha256);
-  }
-
-  async pixels(id: string, maxPx: number | null): Promise<{ data: Buffer; width: number; height: number }> {
-    const artwork = await this.get(id);
-    const { bytes } = await this.original(id);
-    return decodePixels(bytes, artwork.widthPx, maxPx);
+  /**
+   * Pixels, packed by gzip.
+   *
+   * @param use sends them: they are held until then
+   */
+  async pixels(
+    id: string,
+    maxPx: number | null,
+    use: (packed: { bytes: Buffer; width: number; height: number }) => Promise<void>,
+  ): Promise<void> {
+    const { kept, megapixels, bytes } = await this.kept(id);
+    await this.needs.pictures.run({ kind: 'pixels', maxPx, ...kept }, megapixels, bytes, use);
   }
 
   /** Figures of an artwork for a job, measured once and kept: content and job never change, and another analysis measures anew. */
   async figures(id: string, job: ArtJob): Promise<ArtFigures> {
-    const { artworks, measure } = this.needs;
+    const { artworks, pictures } = this.needs;
     const jobKey = JSON.stringify(job);
-    const kept = await artworks.figures(id, jobKey);
-    if (kept) return kept;
-    const measured = await measure(await this.pixels(id, null), job);
-    await artworks.keepFigures(id, jobKey, measured);
-    return measured;
+    const known = await artworks.figures(id, jobKey);
+    if (known) return known;
+    const { kept, megapixels, bytes } = await this.kept(id);
+    const { figures } = await pictures.run(
+      { kind: 'figures', job, ...kept },
+      megapixels,
+      bytes,
+      (done) => done,
+    );
+    await artworks.keepFigures(id, jobKey, figures);
+    return figures;
+  }
+
+  /** A plane of an artwork for a job as a file, at the print's own resolution. */
+  async plane(id: string, job: ArtJob, plane: Plane, format: PlaneFormat): Promise<DrawnArt> {
+    const { kept, megapixels, bytes } = await this.kept(id);
+    return this.needs.pictures.run(
+      { kind: 'plane', job, plane, format, ...kept },
+      megapixels,
+      bytes,
+      (done) => done,
+    );
+  }
+
+  /** What an artwork looks like on its garment, PNG. */
+  async composite(id: string, job: ArtJob, how: { maxPx: number; isCropped: boolean }): Promise<DrawnArt> {
+    const { kept, megapixels, bytes } = await this.kept(id);
+    return this.needs.pictures.run(
+      { kind: 'composite', job, ...how, ...kept },
+      megapixels,
+      bytes,
+      (done) => done,
+    );
   }
 
   async setRights(id: string, rights: RightsInput): Promise<Artwork> {
@@ -96,7 +148,55 @@ export class ArtworkService {
   ): Promise<string> {
     return this.needs.preparations.keep(artworkId, made, { at: new Date(this.needs.now()), tx });
   }
+
+  /** Reads an upload whole: what it is, its thumbnail, and the bytes to keep. */
+  private async read(sent: Buffer, name: string): Promise<{ look: Look; thumbnail: Buffer; bytes: Buffer }> {
+    const { pictures } = this.needs;
+    const { look, bytes } = await pictures.run(
+      { kind: 'look', name },
+      LOOK_MEGAPIXELS,
+      () => Promise.resolve(sent),
+      (done) => done,
+    );
+    const { widthPx, heightPx } = look;
+    const thumbnail = await pictures.run(
+      { kind: 'thumbnail', name, widthPx },
+      megapixelsOf(widthPx, heightPx),
+      () => Promise.resolve(bytes),
+      (done) => done.bytes,
+    );
+    return { look, thumbnail, bytes };
+  }
+
+  /** What a drawing task needs of an artwork. */
+  private async kept(
+    id: string,
+  ): Promise<{ kept: KeptPicture; megapixels: number; bytes: () => Promise<Buffer> }> {
+    const { name, widthPx, heightPx, sha256 } = await this.get(id);
+    const { artworks } = this.needs;
+    const file = (await artworks.file(sha256)) ?? missing(sha256);
+    return {
+      kept: { name, widthPx, heightPx, isDrawnAsKept: file.isDrawnAsKept },
+      megapixels: megapixelsOf(widthPx, heightPx),
+      bytes: () => artworks.bytes(file),
+    };
+  }
+
+  private async stream(sha256: string): Promise<StreamedFile> {
+    const { artworks } = this.needs;
+    const file = (await artworks.file(sha256)) ?? missing(sha256);
+    return { mediaType: file.mediaType, sizeBytes: file.sizeBytes, slices: artworks.slices(file) };
+  }
 }
+
+/** A file given out piece by piece, as fast as it is taken. */
+export interface StreamedFile {
+  mediaType: string;
+  sizeBytes: number;
+  slices: AsyncIterable<Buffer>;
+}
+
+const megapixelsOf = (widthPx: number, heightPx: number): number => (widthPx * heightPx) / 1e6;
 
 const contentHash = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex');
 

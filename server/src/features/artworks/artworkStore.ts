@@ -1,18 +1,30 @@
 import type { Artwork, RightsInput } from '@saltflat/contract';
 import { ANALYSIS_VERSION } from '@saltflat/core/artwork';
 import type { ArtFigures } from '@saltflat/core/artwork';
+import { col, fn } from 'sequelize';
 import type { CreationAttributes } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { ArtworkRow, BlobRow } from '../../db/models/index.ts';
+import type { Look } from '../../pictures/index.ts';
 
-export interface NewArtwork extends Pick<
-  Artwork,
-  'id' | 'sha256' | 'name' | 'format' | 'widthPx' | 'heightPx' | 'readingNotes'
-> {
-  mediaType: string;
+export interface NewArtwork extends Look {
+  id: string;
+  sha256: string;
+  name: string;
   bytes: Buffer;
   thumbnail: Buffer;
 }
+
+/** A file as it is kept, without its bytes. */
+export interface KeptFile {
+  sha256: string;
+  mediaType: string;
+  sizeBytes: number;
+  isDrawnAsKept: boolean;
+}
+
+/** Bytes come out of the database as twice as many letters: so many at once. */
+const SLICE_BYTES = 4 * 1024 * 1024;
 
 const WITHOUT_PICTURE = { attributes: { exclude: ['thumbnail'] } };
 
@@ -34,12 +46,35 @@ export class ArtworkStore {
     );
   }
 
-  /** The original file, exactly as it came. */
-  async bytes(id: string): Promise<{ bytes: Buffer; mediaType: string; name: string } | undefined> {
-    const { artworks } = this.db.models;
-    const artwork = await artworks.findByPk(id, { attributes: ['name', 'sha256'], raw: true });
-    const blob = artwork && (await this.blob(artwork.sha256));
-    return artwork && blob ? { ...blob, name: artwork.name } : undefined;
+  /** What is kept of a file, by its content. */
+  async file(sha256: string): Promise<KeptFile | undefined> {
+    const [row] = await this.db.models.blobs.findAll({
+      where: { sha256 },
+      attributes: ['sha256', 'mediaType', 'isDrawnAsKept', [fn('length', col('bytes')), 'sizeBytes']],
+      raw: true,
+    });
+    return row as KeptFile | undefined; // named just so above
+  }
+
+  /** Its bytes, piece by piece: a file is never in the way twice. */
+  async *slices({ sha256, sizeBytes }: Pick<KeptFile, 'sha256' | 'sizeBytes'>): AsyncGenerator<Buffer> {
+    for (let at = 0; at < sizeBytes; at += SLICE_BYTES) {
+      const [row] = await this.db.models.blobs.findAll({
+        where: { sha256 },
+        attributes: [[fn('substring', col('bytes'), at + 1, SLICE_BYTES), 'bytes']],
+        raw: true,
+      });
+      if (!row) throw new Error('a file was taken away while it was read');
+      yield row.bytes;
+    }
+  }
+
+  /** All its bytes. */
+  async bytes(file: Pick<KeptFile, 'sha256' | 'sizeBytes'>): Promise<Buffer> {
+    const whole = Buffer.alloc(file.sizeBytes);
+    let at = 0;
+    for await (const slice of this.slices(file)) at += slice.copy(whole, at);
+    return whole;
   }
 
   async thumbnail(id: string): Promise<Buffer | undefined> {
@@ -67,17 +102,13 @@ export class ArtworkStore {
     });
   }
 
-  /** Keeps a file by its content; one that is here already changes nothing. */
+  /** Keeps a file by its content; one that is here already changes nothing. Bytes are bound: written into a statement they would be twice as long. */
   async insertBlob(blob: CreationAttributes<BlobRow>, tx?: Tx): Promise<void> {
-    await this.db.models.blobs.bulkCreate([blob], {
+    await this.db.models.blobs.create(blob, {
       ignoreDuplicates: true,
+      returning: false,
       transaction: tx ?? null,
     });
-  }
-
-  async blob(sha256: string): Promise<{ bytes: Buffer; mediaType: string } | undefined> {
-    const row = await this.db.models.blobs.findByPk(sha256, { raw: true });
-    return row ? { bytes: row.bytes, mediaType: row.mediaType } : undefined;
   }
 
   async setRights(id: string, { rights, note, by }: RightsInput): Promise<void> {

@@ -1,1 +1,2 @@
 export { healthEndpoints } from './healthEndpoints.ts';
+export { watchLoop } from './loopMonitor.ts';

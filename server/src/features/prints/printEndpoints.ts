@@ -3,7 +3,7 @@ import type { Response } from 'express';
 import { Type } from 'typebox';
 import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
-import { PLANES } from '../../jobs/pixelTask.ts';
+import { PLANES } from '../../pictures/index.ts';
 import type { PrintService } from './printService.ts';
 
 const PlaneQuery = Type.Object(
@@ -19,6 +19,8 @@ const PictureQuery = Type.Object(
   { additionalProperties: false },
 );
 const PICTURE_PX = 640;
+/** A large picture is drawn for that long, and may have to wait for others. */
+const DRAWING_S = 120;
 
 export const printEndpoints = (prints: PrintService): Endpoint[] => [
   ...fileEndpoints(prints),
@@ -33,6 +35,7 @@ const fileEndpoints = (prints: PrintService): Endpoint[] => [
       summary: 'A plane of a line’s print at its resolution, PNG or TIFF',
       query: PlaneQuery,
       answer: file('image/png', 'image/tiff'),
+      patienceS: DRAWING_S,
     },
     async ({ params, query, res }) => {
       const { name, bytes } = await prints.plane(params.id ?? '', query.plane, query.format);
@@ -47,6 +50,7 @@ const fileEndpoints = (prints: PrintService): Endpoint[] => [
         'The print on its garment’s colour without empty margins, PNG: of a version of its route, or as it is now',
       query: PictureQuery,
       answer: file('image/png'),
+      patienceS: DRAWING_S,
     },
     async ({ params, query, res }) => {
       const { version = null } = query;
@@ -65,6 +69,7 @@ const fileEndpoints = (prints: PrintService): Endpoint[] => [
       path: '/lines/:id/proof.pdf',
       summary: 'A page for the customer to say yes to',
       answer: file('application/pdf'),
+      patienceS: DRAWING_S,
     },
     async ({ params, res }) => {
       const { name, bytes } = await prints.proof(params.id ?? '');

@@ -2,10 +2,14 @@ import { DomainError, PLACEMENTS } from '@saltflat/contract';
 import type { OrderLine, ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
-import sharp from 'sharp';
-import type { Plane, PixelAnswer, Raster } from '../../jobs/pixelTask.ts';
+import type { Plane, PlaneFormat } from '../../pictures/index.ts';
 import type { ProofAnswerStore } from './proofAnswerStore.ts';
 import { proofPdf } from './proofPdf.ts';
+
+interface Drawn {
+  bytes: Buffer;
+  figures: ArtFigures;
+}
 
 interface Needs {
   answers: ProofAnswerStore;
@@ -15,19 +19,10 @@ interface Needs {
     version: number | null,
   ) => Promise<{ line: OrderLine; art: { artworkId: string; job: ArtJob }; isAsPlanned: boolean }>;
   findLine: (lineId: string) => Promise<{ line: OrderLine; customer: string }>;
-  pixels: (
-    artworkId: string,
-    maxPx: number | null,
-  ) => Promise<{ data: Buffer; width: number; height: number }>;
-  work: (
-    pixels: { data: Buffer; width: number; height: number },
-    job: ArtJob,
-    planes: readonly Plane[],
-  ) => Promise<PixelAnswer>;
+  plane: (artworkId: string, job: ArtJob, plane: Plane, format: PlaneFormat) => Promise<Drawn>;
+  composite: (artworkId: string, job: ArtJob, how: { maxPx: number; isCropped: boolean }) => Promise<Drawn>;
   now: () => number;
 }
-
-export type PlaneFormat = 'png' | 'tiff';
 
 /** A picture of a print; `isAsPlanned` where it is drawn from what was kept with its route and so will never change. */
 export interface Picture {
@@ -44,9 +39,11 @@ export class PrintService {
 
   /** A plane at the print's own resolution, with that resolution written into the file. */
   async plane(lineId: string, which: Plane, format: PlaneFormat): Promise<{ name: string; bytes: Buffer }> {
-    const { line, figures, raster } = await this.rendered(lineId, null, which);
+    const { printOf, plane } = this.needs;
+    const { line, art } = await printOf(lineId, null);
+    const { bytes, figures } = await plane(art.artworkId, art.job, which, format);
     refuseMissing(line, which, figures);
-    return { name: `${fileStem(line)}-${which}.${format}`, bytes: await encode(raster, format) };
+    return { name: `${fileStem(line)}-${which}.${format}`, bytes };
   }
 
   /**
@@ -55,23 +52,18 @@ export class PrintService {
    * @param version of its route; `null` for the line as it is now
    */
   async picture(lineId: string, version: number | null, maxPx: number): Promise<Picture> {
-    const { figures, raster, isAsPlanned } = await this.rendered(lineId, version, 'composite');
-    const bytes = await toSharp(raster)
-      .extract(inkBox(figures, raster))
-      .resize(maxPx, maxPx, { fit: 'inside', withoutEnlargement: true })
-      .png()
-      .toBuffer();
-    return { bytes, figures, isAsPlanned };
+    const { printOf, composite } = this.needs;
+    const { art, isAsPlanned } = await printOf(lineId, version);
+    return { ...(await composite(art.artworkId, art.job, { maxPx, isCropped: true })), isAsPlanned };
   }
 
   /** One page for the customer. */
   async proof(lineId: string): Promise<{ name: string; bytes: Buffer }> {
-    const { line, job, figures, raster } = await this.rendered(lineId, null, 'composite');
+    const { printOf, composite } = this.needs;
+    const { line, art } = await printOf(lineId, null);
+    const how = { maxPx: PROOF_PX, isCropped: false };
+    const { bytes: picture, figures } = await composite(art.artworkId, art.job, how);
     const { customer } = await this.needs.findLine(lineId);
-    const picture = await toSharp(raster)
-      .resize(PROOF_PX, PROOF_PX, { fit: 'inside', withoutEnlargement: true })
-      .png()
-      .toBuffer();
     const [answer = null] = await this.needs.answers.ofLine(lineId);
     const bytes = await proofPdf({
       code: line.code,
@@ -83,7 +75,7 @@ export class PrintService {
       widthMm: figures.widthMm,
       heightMm: figures.heightMm,
       sizes: line.sizes,
-      garmentHex: job.garment,
+      garmentHex: art.job.garment,
       picture,
       notes: notesFor(figures),
       answer,
@@ -104,15 +96,6 @@ export class PrintService {
     await this.needs.findLine(lineId);
     return this.needs.answers.ofLine(lineId);
   }
-
-  private async rendered(lineId: string, version: number | null, plane: Plane) {
-    const { printOf, pixels, work } = this.needs;
-    const { line, art, isAsPlanned } = await printOf(lineId, version);
-    const { rasters, figures } = await work(await pixels(art.artworkId, null), art.job, [plane]);
-    const [raster] = rasters;
-    if (!raster) throw new Error('the worker made no plane');
-    return { line, job: art.job, figures, raster, isAsPlanned };
-  }
 }
 
 function refuseMissing({ code, process }: OrderLine, which: Plane, figures: ArtFigures): void {
@@ -125,32 +108,6 @@ function refuseMissing({ code, process }: OrderLine, which: Plane, figures: ArtF
     );
   if ((which === 'white' || which === 'film-white') && figures.ml.w === 0)
     throw new DomainError('not-now', `${code} is printed without white.`);
-}
-
-function toSharp({ data, width, height, channels }: Raster) {
-  return sharp(data, { raw: { width, height, channels }, limitInputPixels: false });
-}
-
-/** Where the ink is, px; the whole picture where there is none. */
-function inkBox({ bboxMm }: ArtFigures, { width, height, pitchMm }: Raster) {
-  if (bboxMm === null) return { left: 0, top: 0, width, height };
-  const left = Math.min(width - 1, Math.max(0, Math.floor(bboxMm.x / pitchMm)));
-  const top = Math.min(height - 1, Math.max(0, Math.floor(bboxMm.y / pitchMm)));
-  return {
-    left,
-    top,
-    width: Math.max(1, Math.min(width - left, Math.ceil(bboxMm.w / pitchMm))),
-    height: Math.max(1, Math.min(height - top, Math.ceil(bboxMm.h / pitchMm))),
-  };
-}
-
-async function encode(raster: Raster, format: PlaneFormat): Promise<Buffer> {
-  const density = 25.4 / raster.pitchMm; // pixels per inch
-  const image = raster.channels === 1 ? toSharp(raster).toColourspace('b-w') : toSharp(raster);
-  const sized = image.withDensity(density);
-  if (format === 'png') return sized.png({ compressionLevel: 6 }).toBuffer();
-  const perMm = 1 / raster.pitchMm;
-  return sized.tiff({ compression: 'lzw', xres: perMm, yres: perMm, resolutionUnit: 'inch' }).toBuffer();
 }
 
 function fileStem({ code, artwork }: OrderLine): string {

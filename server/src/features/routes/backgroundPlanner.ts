@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { DomainError } from '@saltflat/contract';
+import { DomainError, PROBLEMS } from '@saltflat/contract';
 import type { LineOnOrder, Replanned, RouteVersion } from '@saltflat/contract';
 import { compareRoutes } from '@saltflat/core/route';
 import { formatMoney } from '@saltflat/core/units';
@@ -104,11 +104,9 @@ export class BackgroundPlanner {
 /** Leaves a transaction whose plan nobody wants any more, taking what was written with it. */
 class Obsolete extends Error {}
 
-/** A refusal in words for the line; `null` for a fault, or a database that is away and will be back. */
+/** A refusal in words for the line; `null` for a fault, or where a database or a place in a queue is away and will be back. */
 function problemOf(error: unknown): string | null {
-  return error instanceof DomainError && error.code !== 'database-away' && error.code !== 'disk-full'
-    ? error.message
-    : null;
+  return error instanceof DomainError && PROBLEMS[error.code].status < 500 ? error.message : null;
 }
 
 /** What a person is told of a line that came out otherwise. */

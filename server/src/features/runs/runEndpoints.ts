@@ -55,6 +55,7 @@ export const runEndpoints = (runs: RunService): Endpoint[] => [
       path: '/runs/:id/events',
       summary: 'Keep events; sending one twice is harmless. The answer says how far the server has come',
       body: RunEvents,
+      bodyBytes: 1024 * 1024, // what a device gathered while the server was away
       answer: RunReceipt,
     },
     ({ params, body }) => runs.append(params.id ?? '', body.events),

@@ -1,6 +1,7 @@
 import { DomainError } from '@saltflat/contract';
 import type { Catalogue, ImportLine, ImportReport, ShopChanged, ShopList } from '@saltflat/contract';
 import type { HouseMethods } from '@saltflat/core/route';
+import { mapBreathing } from '../../breathe.ts';
 import type { Tx } from '../../db/connection.ts';
 import type { BlankStore } from './blankStore.ts';
 import type { EquipmentStore } from './equipmentStore.ts';
@@ -27,7 +28,16 @@ interface Known {
   record: object;
   isRetired: boolean;
 }
-type Shop = Catalogue & { retired: Records };
+/** The set-up, its records by what tells them apart. */
+interface Shop {
+  house: Catalogue['house'];
+  records: Map<string, Known>;
+}
+
+/** So many lines that cannot be taken are told of: who has more mends these first. */
+const MOST_REFUSED = 20;
+const MOST_NOTES = 8;
+const NOTE_LENGTH = 160;
 
 /** Takes lists in: says first what would change, and changes all of it or nothing. */
 export class ImportService {
@@ -39,18 +49,22 @@ export class ImportService {
     text: string,
     isDryRun: boolean,
   ): Promise<ImportReport> {
-    const read = readTable(list, format, text);
-    const shop: Shop = { ...(await this.needs.readCatalogue()), retired: await this.needs.readRetired() };
-    const lines = read.map((line, i) => judged(list, shop, line, read.slice(0, i)));
-    const isRefused = lines.some(({ action }) => action === 'refuse');
-    if (isDryRun || isRefused) return { list, lines, isApplied: false, changeId: null };
+    const read = await readTable(list, format, text);
+    const shop = knownShop(await this.needs.readCatalogue(), await this.needs.readRetired());
+    const seen = new Map<string, number>();
+    const judgements = await mapBreathing(read, (line) => judged(list, shop, line, seen));
+    const refused = judgements.filter(({ action }) => action === 'refuse');
+    const told = new Set(refused.slice(0, MOST_REFUSED));
+    const lines = judgements.filter((own) => own.action !== 'refuse' || told.has(own));
+    const report = { list, lines, untold: refused.length - told.size };
+    if (isDryRun || refused.length > 0) return { ...report, isApplied: false, changeId: null };
     const { changeId } = await this.needs.change(async (tx) => {
       for (const [i, line] of read.entries())
-        if ('found' in line && lines[i]?.action !== 'same')
+        if ('found' in line && judgements[i]?.action !== 'same')
           await this.write(line.found, known(shop, line.found), tx);
       return { id: null, version: null };
     });
-    return { list, lines, isApplied: true, changeId };
+    return { ...report, isApplied: true, changeId };
   }
 
   private async write(found: ShopRecord, former: Known | null, tx: Tx): Promise<void> {
@@ -109,37 +123,60 @@ function withColourIds<T extends { colours: { id?: string; name: string }[] }>(b
   };
 }
 
-function judged(list: ShopList, shop: Shop, own: ReadLine, before: readonly ReadLine[]): ImportLine {
-  const { line, name } = own;
-  if ('problems' in own) return { line, name, action: 'refuse', notes: own.problems };
-  const twin = before.find((other) => 'found' in other && isSameRecord(other.found, own.found));
-  if (twin) return { line, name, action: 'refuse', notes: [`“${name}” is in line ${twin.line} already.`] };
+function judged(list: ShopList, shop: Shop, own: ReadLine, seen: Map<string, number>): ImportLine {
+  const { line } = own;
+  const name = own.name.slice(0, NOTE_LENGTH);
+  const say = (action: ImportLine['action'], notes: string[]): ImportLine => ({
+    line,
+    name,
+    action,
+    notes: told(notes),
+  });
+  if ('problems' in own) return say('refuse', own.problems);
+  const twin = seen.get(keyOf(own.found));
+  if (twin !== undefined) return say('refuse', [`“${name}” is in line ${twin} already.`]);
+  seen.set(keyOf(own.found), line);
   const former = known(shop, own.found);
-  if (former === null) return { line, name, action: 'add', notes: [] };
+  if (former === null) return say('add', []);
   const kind = 'kind' in own.found.record ? own.found.record.kind : '';
   const notes = [
     ...(former.isRetired ? ['is out of use: comes back into use'] : []),
     ...recordDifferences(list, kind, former.record, own.found.record),
   ];
-  return { line, name, action: notes.length === 0 ? 'same' : 'change', notes };
+  return say(notes.length === 0 ? 'same' : 'change', notes);
 }
+
+const told = (notes: readonly string[]): string[] => [
+  ...notes
+    .slice(0, MOST_NOTES)
+    .map((note) => (note.length > NOTE_LENGTH ? `${note.slice(0, NOTE_LENGTH - 1)}…` : note)),
+  ...(notes.length > MOST_NOTES ? [`and ${notes.length - MOST_NOTES} more`] : []),
+];
 
 const keyOf = ({ list, record }: ShopRecord): string =>
-  list === 'methods' ? list : list === 'blanks' ? record.name : `${record.kind}/${record.name}`;
+  list === 'methods' ? list : recordKey(list, list === 'blanks' ? '' : record.kind, record.name);
 
-const isSameRecord = (p: ShopRecord, q: ShopRecord): boolean => keyOf(p) === keyOf(q);
+const recordKey = (list: string, kind: string, name: string): string => JSON.stringify([list, kind, name]);
 
-/** What the shop has under a record's name, in use or not; materials and machines are told apart by kind too. */
-function known(shop: Shop, found: ShopRecord): Known | null {
-  if (found.list === 'methods')
-    return { id: null, version: shop.house.version, record: shop.house.document, isRetired: false };
-  const { list, record } = found;
-  const under = (records: Records): { id: string; version: number } | undefined => {
-    const all: readonly { id: string; version: number; name: string; kind: string }[] =
-      list === 'blanks' ? records.styles : records[list];
-    return all.find(({ name, kind }) => name === record.name && (list === 'blanks' || kind === record.kind));
+/** All records by what tells them apart: materials and machines by kind too. What is in use comes before what is not. */
+function knownShop(shop: Catalogue, retired: Records): Shop {
+  const records = new Map<string, Known>();
+  const take = ({ styles, materials, machines }: Records, isRetired: boolean): void => {
+    const all = [
+      ...styles.map((record) => ({ record, key: recordKey('blanks', '', record.name) })),
+      ...materials.map((record) => ({ record, key: recordKey('materials', record.kind, record.name) })),
+      ...machines.map((record) => ({ record, key: recordKey('machines', record.kind, record.name) })),
+    ];
+    for (const { record, key } of all)
+      if (!records.has(key)) records.set(key, { id: record.id, version: record.version, record, isRetired });
   };
-  const inUse = under(shop);
-  const same = inUse ?? under(shop.retired);
-  return same ? { id: same.id, version: same.version, record: same, isRetired: inUse === undefined } : null;
+  take(shop, false);
+  take(retired, true);
+  return { house: shop.house, records };
 }
+
+/** What the shop has under a record's name, in use or not. */
+const known = (shop: Shop, found: ShopRecord): Known | null =>
+  found.list === 'methods'
+    ? { id: null, version: shop.house.version, record: shop.house.document, isRetired: false }
+    : (shop.records.get(keyOf(found)) ?? null);

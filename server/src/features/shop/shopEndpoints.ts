@@ -11,6 +11,7 @@ import {
 } from '@saltflat/contract';
 import type { Catalogue, ShopList } from '@saltflat/contract';
 import type { Response } from 'express';
+import { textOf } from '../../http/body.ts';
 import { sendCsv } from '../../http/csv.ts';
 import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
@@ -20,6 +21,8 @@ import type { RecordList, ShopService } from './shopService.ts';
 import { recordsOf, tableOf } from './shopTables.ts';
 
 const LISTS = ['blanks', 'materials', 'machines'] as const satisfies readonly RecordList[];
+
+const TABLE_BYTES = 1024 * 1024; // a shop's whole list has a tenth of it
 
 interface Needs {
   shop: ShopService;
@@ -121,14 +124,15 @@ const importing = (imports: ImportService): Endpoint =>
     {
       method: 'post',
       path: '/shop/import',
-      summary: 'Take a list in from a file sent as plain text; a dry run only says what would change',
+      summary: 'Take a list in from a file; a dry run only says what would change',
       query: ImportQuery,
+      upload: { media: ['text/csv', 'application/json'], bytes: TABLE_BYTES },
       answer: ImportReport,
     },
-    ({ query, req }) => {
-      const text: unknown = req.body;
-      if (typeof text !== 'string' || text.trim() === '')
-        throw new DomainError('invalid-input', 'The file is empty: send its text as text/plain.');
+    ({ query, upload }) => {
+      const text = textOf(upload);
+      if (text.trim() === '')
+        throw new DomainError('invalid-input', 'The file is empty. Choose the file again.');
       return imports.bringIn(query.list, query.format, text, query.dryRun ?? false);
     },
   );

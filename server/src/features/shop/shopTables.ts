@@ -29,6 +29,8 @@ import type {
 import { HOUSE_KEYS, HOUSE_METHODS } from '@saltflat/core/route';
 import type { HouseMethods } from '@saltflat/core/route';
 import Papa from 'papaparse';
+import { mapBreathing } from '../../breathe.ts';
+import { readJson } from '../../http/body.ts';
 
 /** A record of one of the lists, without what belongs to the database. */
 export type ShopRecord =
@@ -111,49 +113,65 @@ export function tableOf(
   return { columns, rows };
 }
 
+/** So many records at once: a shop's longest list has a tenth of them. */
+const MOST_RECORDS = 2000;
+const MOST_LINES = 10_000; // a quoted cell may go over several
+const MOST_VALUES = 60_000;
+const DELIMITERS = [',', ';', '\t'] as const;
+const HEAD_LENGTH = 10_000;
+
 /** Reads a file of a list, line by line; nothing is thrown for a bad line, it says what is wrong. */
-export function readTable(list: ShopList, format: 'csv' | 'json', text: string): ReadLine[] {
-  return format === 'json' ? readJson(list, text) : readCsv(list, text);
+export function readTable(list: ShopList, format: 'csv' | 'json', text: string): Promise<ReadLine[]> {
+  return format === 'json' ? readRecords(list, text) : readCsv(list, text);
 }
 
-function readJson(list: ShopList, text: string): ReadLine[] {
-  let data: unknown;
-  try {
-    data = JSON.parse(text);
-  } catch (cause) {
-    throw new DomainError('invalid-input', 'The file is not valid JSON.', {}, { cause });
-  }
+async function readRecords(list: ShopList, text: string): Promise<ReadLine[]> {
+  const data = readJson(text, MOST_VALUES);
   if (!Array.isArray(data)) throw new DomainError('invalid-input', 'The file must hold a list of records.');
-  return data.map((record: unknown, i) => checked(list, record, i + 1));
+  refuseLong(data.length);
+  return mapBreathing(data, (record: unknown, i) => checked(list, record, i + 1));
 }
 
-function readCsv(list: ShopList, text: string): ReadLine[] {
+async function readCsv(list: ShopList, text: string): Promise<ReadLine[]> {
   const [head, ...rows] = linesOf(text.replace(/^\ufeff/, ''));
   const headings = head?.cells.map((heading) => heading.trim()) ?? [];
   refuseHeadings(list, headings, head?.line ?? 1);
-  const read = rows.map(({ line, cells }) => ({
+  refuseLong(rows.length);
+  const read = await mapBreathing(rows, ({ line, cells }) => ({
     line,
-    extra: cells.slice(headings.length).filter((cell) => cell.trim() !== ''),
+    extra: cells.slice(headings.length).find((cell) => cell.trim() !== '') ?? null,
     row: Object.fromEntries(headings.map((heading, i) => [heading, cells[i] ?? ''])),
   }));
   if (list === 'methods') return [readMethods(read)];
-  return read.map((own) => readRow(list, own));
+  return mapBreathing(read, (own) => readRow(list, own));
+}
+
+function refuseLong(records: number): void {
+  if (records > MOST_RECORDS)
+    throw new DomainError(
+      'invalid-input',
+      `The file has ${records} records; up to ${MOST_RECORDS} are taken at once. Split it.`,
+    );
 }
 
 interface CsvRow {
   /** Where it begins in the file, as an editor counts. */
   line: number;
   row: Record<string, string>;
-  /** Cells beyond the last heading. */
-  extra: string[];
+  /** What stands beyond the last heading, if anything. */
+  extra: string | null;
 }
 
 /** The rows of a CSV text that are not empty. A quoted cell may go over several lines: a row is where it begins. */
 function linesOf(text: string): { line: number; cells: string[] }[] {
+  const newline = text.includes('\r\n') ? '\r\n' : text.includes('\n') ? '\n' : '\r';
+  refuseLines(text, newline);
   const found: { line: number; cells: string[] }[] = [];
   let at = 0;
   let line = 1;
   Papa.parse<string[]>(text, {
+    newline, // left to be guessed, it and the delimiter take longer than the reading
+    delimiter: delimiterOf(text),
     step: ({ data, meta }) => {
       if (data.some((cell) => cell.trim() !== '')) found.push({ line, cells: data });
       line += text.slice(at, meta.cursor).split(/\r\n|\r|\n/).length - 1;
@@ -163,15 +181,40 @@ function linesOf(text: string): { line: number; cells: string[] }[] {
   return found;
 }
 
+function refuseLines(text: string, newline: string): void {
+  let lines = 1;
+  for (let at = text.indexOf(newline); at >= 0; at = text.indexOf(newline, at + newline.length)) lines++;
+  if (lines > MOST_LINES)
+    throw new DomainError(
+      'invalid-input',
+      `The file has ${lines} lines, empty ones included; up to ${MOST_LINES} are taken at once. Split it.`,
+    );
+}
+
+/** Whichever stands most often in the headings: spreadsheets write what is usual in their country. */
+function delimiterOf(text: string): string {
+  const head =
+    text
+      .slice(0, HEAD_LENGTH)
+      .split(/[\r\n]/)
+      .find((line) => line.trim() !== '') ?? '';
+  const counted = DELIMITERS.map((own) => [own, head.split(own).length] as const);
+  return counted.reduce((most, own) => (own[1] > most[1] ? own : most))[0];
+}
+
 function refuseHeadings(list: ShopList, headings: readonly string[], line: number): void {
   const columns = columnsOf(list);
   const unknown = headings.filter((name) => !columns.includes(name));
-  if (unknown.length > 0)
+  if (unknown.length > 0) {
+    const told = unknown.slice(0, 5).map((name) => name.slice(0, 60));
+    const more = unknown.length > 5 ? ` and ${unknown.length - 5} more` : '';
     throw new DomainError(
       'invalid-input',
-      `Line ${line}: there is no column “${unknown.join('”, “')}” in ${list}; the columns are ${columns.join(', ')}.`,
+      `Line ${line}: there is no column “${told.join('”, “')}”${more} in ${list}; the columns are ${columns.join(', ')}.`,
     );
-  const twice = headings.find((name, i) => headings.indexOf(name) < i);
+  }
+  const seen = new Set<string>();
+  const twice = headings.find((name) => seen.size === seen.add(name).size);
   if (twice !== undefined)
     throw new DomainError('invalid-input', `Line ${line}: the column “${twice}” is there twice.`);
 }
@@ -179,18 +222,18 @@ function refuseHeadings(list: ShopList, headings: readonly string[], line: numbe
 function readRow(list: ShopList, { row, line, extra }: CsvRow): ReadLine {
   const cell = (name: string): string => unguarded(row[name] ?? '');
   const name = cell('Name').trim();
-  if (extra.length > 0)
+  if (extra !== null)
     return {
       line,
       name,
-      problems: [`“${extra[0]}” stands beyond the last column: quote a cell that has commas.`],
+      problems: [`“${extra.slice(0, 60)}” stands beyond the last column: quote a cell that has commas.`],
     };
   const fields = fieldsFor(list, cell('Kind').trim());
   if (fields === null)
     return {
       line,
       name,
-      problems: [`“Kind” is “${cell('Kind')}”, which no ${list.slice(0, -1)} is.`],
+      problems: [`“Kind” is “${cell('Kind').slice(0, 60)}”, which no ${list.slice(0, -1)} is.`],
     };
   let record: unknown = {};
   const problems: string[] = [];
@@ -227,13 +270,13 @@ function readMethods(rows: readonly CsvRow[]): ReadLine {
     const { Method = '', Choice = '' } = row;
     const key = HOUSE_KEYS.find((own) => HOUSE_METHODS[own].label === Method.trim());
     if (!key) {
-      problems.push(`Line ${line}: there is no method “${Method}”.`);
+      problems.push(`Line ${line}: there is no method “${Method.slice(0, 60)}”.`);
       continue;
     }
     const choices = Object.keys(HOUSE_METHODS[key].choices);
     if (!choices.includes(Choice.trim()))
       problems.push(
-        `Line ${line}: “${Method}” must be one of ${choices.join(', ')}, but “${Choice}” was given.`,
+        `Line ${line}: “${Method}” must be one of ${choices.join(', ')}, but “${Choice.slice(0, 60)}” was given.`,
       );
     record[key] = Choice.trim();
   }

@@ -102,6 +102,11 @@ export function ImportPanel({ list }: { list: ShopList }) {
                 ))}
               </tbody>
             </table>
+            {report.untold > 0 && (
+              <p>
+                {report.untold} more {report.untold === 1 ? 'line' : 'lines'} cannot be taken: mend these first.
+              </p>
+            )}
             {!report.isApplied && !isRefused && changes.length > 0 && (
               <div>
                 <Button variant="contained" disabled={isLoading} onClick={() => void send(chosen, false)}>

@@ -60,7 +60,7 @@ const shopApi = baseApi.injectEndpoints({
         params: { list, format, dryRun },
         method: 'POST',
         body: text,
-        headers: { 'content-type': 'text/plain' },
+        headers: { 'content-type': format === 'json' ? 'application/json' : 'text/csv' },
       }),
       invalidatesTags: (_answer, _error, { dryRun }) => (dryRun ? [] : [...STALE]),
     }),

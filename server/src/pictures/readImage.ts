@@ -2,16 +2,15 @@ import { DomainError, UPLOAD_LIMIT_PIXELS } from '@saltflat/contract';
 import type { Artwork } from '@saltflat/contract';
 import type { Metadata, Sharp } from 'sharp';
 import sharp from 'sharp';
+import { cleanSvg } from './cleanSvg.ts';
 
-/** An uploaded file, understood but not yet decoded whole. */
-export interface ReadImage {
+/** What an upload is, before any of its pixels is decoded. */
+export interface Look {
   format: Artwork['format'];
   mediaType: string;
   widthPx: number;
   heightPx: number;
   readingNotes: string[];
-  /** A small PNG for lists. */
-  thumbnail: Buffer;
 }
 
 const THUMBNAIL_PX = 256;
@@ -24,37 +23,54 @@ const MEDIA_TYPES: Record<Artwork['format'], string> = {
 };
 
 /**
- * Reads an upload: its kind by its bytes (never its name), its size before any pixel is decoded, then all of it once
- * for the thumbnail, which finds out truncated files.
+ * Looks at an upload: its kind by its bytes (never its name), its size by its header. A drawing is rebuilt from what is known to
+ * draw.
  *
- * @throws DomainError `not-an-image`, `too-many-pixels` or `broken-image`, with the file's name in the sentence
+ * @returns what it is, and the bytes to keep and draw from here on
+ * @throws DomainError `not-an-image`, `too-many-pixels`, `broken-image` …, with the file's name in the sentence
  */
-export async function readImage(bytes: Buffer, name: string): Promise<ReadImage> {
-  const safe = sanitise(bytes);
-  const metadata = await readMetadata(safe.bytes, name);
+export async function lookAt(sent: Buffer, name: string): Promise<{ look: Look; bytes: Buffer }> {
+  const drawing = sent.length < 4 ? null : cleanSvg(sent, name);
+  const bytes = drawing?.svg ?? sent;
+  const metadata = await readMetadata(bytes, name);
   const format = metadata.format as Artwork['format'];
+  if ((format === 'svg') !== (drawing !== null)) throw noImage(name);
   const { width, height } = uprightSize(metadata);
   refuseTooLarge(name, width, height);
   const scale = format === 'svg' ? SVG_LONG_SIDE_PX / Math.max(width, height) : 1;
-  const thumbnail = await decodeOrRefuse(name, () =>
-    openImage(safe.bytes, scale)
-      .resize(THUMBNAIL_PX, THUMBNAIL_PX, { fit: 'inside', withoutEnlargement: true })
-      .png()
-      .toBuffer(),
-  );
-  return {
+  const look = {
     format,
     mediaType: MEDIA_TYPES[format],
     widthPx: Math.round(width * scale),
     heightPx: Math.round(height * scale),
-    readingNotes: [...safe.notes, ...notesOn(metadata, isAnimatedPng(safe.bytes))],
-    thumbnail,
+    readingNotes: [...(drawing?.notes ?? []), ...notesOn(metadata, isAnimatedPng(bytes))],
   };
+  return { look, bytes };
+}
+
+/** A small PNG for lists; all of the file is decoded for it, which finds out truncated ones. @throws DomainError `broken-image` */
+export async function thumbnailOf(bytes: Buffer, widthPx: number, name: string): Promise<Buffer> {
+  try {
+    return await (
+      await openAt(bytes, widthPx)
+    )
+      .resize(THUMBNAIL_PX, THUMBNAIL_PX, { fit: 'inside', withoutEnlargement: true })
+      .png()
+      .toBuffer();
+  } catch (cause) {
+    throw new DomainError(
+      'broken-image',
+      `“${name}” is damaged or cut short: it begins like a picture but cannot be read to its end. Export it again.`,
+      {},
+      { cause },
+    );
+  }
 }
 
 /**
  * Decodes to straight sRGB RGBA, 8 bits a channel: upright, profiles applied, first frame.
  *
+ * @param widthPx its own, px, which a drawing is drawn at
  * @param maxPx longest side wanted, px; `null` for all pixels
  */
 export async function decodePixels(
@@ -62,9 +78,7 @@ export async function decodePixels(
   widthPx: number,
   maxPx: number | null,
 ): Promise<{ data: Buffer; width: number; height: number }> {
-  const safe = sanitise(bytes).bytes;
-  const { format, width } = await sharp(safe, { limitInputPixels: UPLOAD_LIMIT_PIXELS }).metadata();
-  const image = openImage(safe, format === 'svg' ? widthPx / width : 1);
+  const image = await openAt(bytes, widthPx);
   const sized =
     maxPx === null ? image : image.resize(maxPx, maxPx, { fit: 'inside', withoutEnlargement: true });
   const { data, info } = await sized
@@ -72,6 +86,11 @@ export async function decodePixels(
     .raw({ depth: 'uchar' })
     .toBuffer({ resolveWithObject: true });
   return { data, width: info.width, height: info.height };
+}
+
+async function openAt(bytes: Buffer, widthPx: number): Promise<Sharp> {
+  const { format, width } = await sharp(bytes, { limitInputPixels: UPLOAD_LIMIT_PIXELS }).metadata();
+  return openImage(bytes, format === 'svg' ? widthPx / width : 1);
 }
 
 function openImage(bytes: Buffer, scale: number): Sharp {
@@ -86,12 +105,7 @@ async function readMetadata(bytes: Buffer, name: string): Promise<Metadata> {
   try {
     metadata = await sharp(bytes, { limitInputPixels: false }).metadata(); // the header alone: no pixel is decoded here
   } catch (cause) {
-    throw new DomainError(
-      'not-an-image',
-      `“${name}” is not a PNG, JPEG, TIFF or SVG picture, whatever its name says. Export the art as a PNG.`,
-      {},
-      { cause },
-    );
+    throw noImage(name, cause);
   }
   if (!(metadata.format in MEDIA_TYPES)) {
     throw new DomainError(
@@ -101,6 +115,14 @@ async function readMetadata(bytes: Buffer, name: string): Promise<Metadata> {
   }
   return metadata;
 }
+
+const noImage = (name: string, cause?: unknown): DomainError =>
+  new DomainError(
+    'not-an-image',
+    `“${name}” is not a PNG, JPEG, TIFF or SVG picture, whatever its name says. Export the art as a PNG.`,
+    {},
+    { cause },
+  );
 
 function uprightSize({ width, height, orientation = 1 }: Metadata): { width: number; height: number } {
   return orientation >= 5 ? { width: height, height: width } : { width, height };
@@ -113,19 +135,6 @@ function refuseTooLarge(name: string, width: number, height: number): void {
     'too-many-pixels',
     `“${name}” has ${width} × ${height} px, ${megapixels} megapixels; up to ${UPLOAD_LIMIT_PIXELS / 1e6} are taken. Export it at 300 px per inch of its printed size.`,
   );
-}
-
-async function decodeOrRefuse<T>(name: string, decode: () => Promise<T>): Promise<T> {
-  try {
-    return await decode();
-  } catch (cause) {
-    throw new DomainError(
-      'broken-image',
-      `“${name}” is damaged or cut short: it begins like a picture but cannot be read to its end. Export it again.`,
-      {},
-      { cause },
-    );
-  }
 }
 
 function notesOn(
@@ -153,27 +162,4 @@ function isAnimatedPng(bytes: Buffer): boolean {
     if (kind === 'IDAT') return false;
   }
   return false;
-}
-
-/** Takes out of an SVG what reaches outside it. Scripts are never run: the renderer has none. Other files pass untouched. */
-function sanitise(bytes: Buffer): { bytes: Buffer; notes: string[] } {
-  const head = bytes.subarray(0, 4096).toString('utf8').trimStart();
-  if (!/^\uFEFF?<(\?xml|!--|!DOCTYPE|svg)/i.test(head)) return { bytes, notes: [] };
-  const text = bytes.toString('utf8');
-  const notes: string[] = [];
-  const clean = text
-    .replace(/<!DOCTYPE[^[>]*(\[[\s\S]*?\])?\s*>/gi, () => '') // entities could swell or read files
-    .replace(/<script[\s\S]*?(<\/script\s*>|\/>)/gi, () => {
-      notes.push('A script in the file was left out.');
-      return '';
-    })
-    .replace(/\s(?:xlink:)?href\s*=\s*(["'])(?!\s*(?:#|data:))[\s\S]*?\1/gi, () => {
-      notes.push('A picture or style the file links to was left out: embed it.');
-      return '';
-    })
-    .replace(/@import[^;]*;|url\(\s*["']?(?!#|data:|["']#)[^)]*\)/gi, () => {
-      notes.push('A style the file links to was left out: embed it.');
-      return 'none';
-    });
-  return { bytes: Buffer.from(clean), notes: [...new Set(notes)] };
 }

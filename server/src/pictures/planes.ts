@@ -1,11 +1,5 @@
-import {
-  analyseArtwork,
-  mirrorPixels,
-  mirrorPlane,
-  previewOnGarment,
-  wholePlane,
-} from '@saltflat/core/artwork';
-import type { ArtAnalysis, ArtFigures, ArtJob } from '@saltflat/core/artwork';
+import { mirrorPixels, mirrorPlane, previewOnGarment, wholePlane } from '@saltflat/core/artwork';
+import type { ArtAnalysis, ArtJob } from '@saltflat/core/artwork';
 
 /** What can be made of an artwork for a job, besides its figures. */
 export const PLANES = [
@@ -27,28 +21,8 @@ export interface Raster {
   pitchMm: number;
 }
 
-/** What a worker thread is handed; the bytes are moved, not copied. */
-export interface PixelTask {
-  data: Uint8Array;
-  width: number;
-  height: number;
-  job: ArtJob;
-  /** `null` for the figures alone. */
-  planes: readonly Plane[] | null;
-}
-
-export interface PixelAnswer {
-  figures: ArtFigures;
-  rasters: Raster[];
-}
-
-/** Runs in a worker thread: figures of an artwork, and planes of it. */
-export default function work({ data, width, height, job, planes }: PixelTask): PixelAnswer {
-  const analysis = analyseArtwork({ width, height, data }, job);
-  return { figures: analysis.figures, rasters: (planes ?? []).map((plane) => render(plane, analysis, job)) };
-}
-
-function render(plane: Plane, analysis: ArtAnalysis, { garment, process }: ArtJob): Raster {
+/** One plane of an analysed artwork. */
+export function drawPlane(plane: Plane, analysis: ArtAnalysis, { garment, process }: ArtJob): Raster {
   const { image, scan, whites, figures } = analysis;
   const { width, height } = image;
   const raster = (channels: 1 | 4, data: Uint8Array | Uint8ClampedArray): Raster => ({

@@ -1,0 +1,2 @@
+export { createLog } from './createLog.ts';
+export { requestLog, withoutValues } from './requestLog.ts';

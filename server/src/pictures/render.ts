@@ -1,0 +1,42 @@
+import type { ArtFigures } from '@saltflat/core/artwork';
+import type { Sharp } from 'sharp';
+import sharp from 'sharp';
+import type { Raster } from './planes.ts';
+import type { PlaneFormat } from './tasks.ts';
+
+/** A plane as a file, with its resolution written into it. */
+export async function encodePlane(raster: Raster, format: PlaneFormat): Promise<Buffer> {
+  const density = 25.4 / raster.pitchMm; // pixels per inch
+  const image = raster.channels === 1 ? toSharp(raster).toColourspace('b-w') : toSharp(raster);
+  const sized = image.withDensity(density);
+  if (format === 'png') return sized.png({ compressionLevel: 6 }).toBuffer();
+  const perMm = 1 / raster.pitchMm;
+  return sized.tiff({ compression: 'lzw', xres: perMm, yres: perMm, resolutionUnit: 'inch' }).toBuffer();
+}
+
+/** A print on its garment as a PNG no longer than `maxPx` either way; cropped, without the file's empty margins. */
+export async function encodeComposite(
+  raster: Raster,
+  figures: ArtFigures,
+  { maxPx, isCropped }: { maxPx: number; isCropped: boolean },
+): Promise<Buffer> {
+  const image = isCropped ? toSharp(raster).extract(inkBox(figures, raster)) : toSharp(raster);
+  return image.resize(maxPx, maxPx, { fit: 'inside', withoutEnlargement: true }).png().toBuffer();
+}
+
+function toSharp({ data, width, height, channels }: Raster): Sharp {
+  return sharp(data, { raw: { width, height, channels }, limitInputPixels: false });
+}
+
+/** Where the ink is, px; the whole picture where there is none. */
+function inkBox({ bboxMm }: ArtFigures, { width, height, pitchMm }: Raster) {
+  if (bboxMm === null) return { left: 0, top: 0, width, height };
+  const left = Math.min(width - 1, Math.max(0, Math.floor(bboxMm.x / pitchMm)));
+  const top = Math.min(height - 1, Math.max(0, Math.floor(bboxMm.y / pitchMm)));
+  return {
+    left,
+    top,
+    width: Math.max(1, Math.min(width - left, Math.ceil(bboxMm.w / pitchMm))),
+    height: Math.max(1, Math.min(height - top, Math.ceil(bboxMm.h / pitchMm))),
+  };
+}
