@@ -1,21 +1,18 @@
 // npm run backup FILE: the whole shop, pictures included, into one file; while it is running.
-import { spawnSync } from 'node:child_process';
-import { join, resolve } from 'node:path';
+import { chmodSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { shopHome } from './lib/places.mjs';
-import { findBinaries, runningUrl } from './lib/postgres.mjs';
+import { DATABASE, runningCluster } from './lib/postgres.mjs';
 import { Plain, run, say } from './lib/say.mjs';
 
 await run(async () => {
   const [file] = process.argv.slice(2);
   if (!file) throw new Plain('Say where the backup goes: npm run backup FILE');
-  const url = runningUrl(shopHome());
-  if (!url) throw new Plain('The shop’s database is not running. Start it with npm start, then back up.');
+  const cluster = runningCluster(shopHome());
+  if (!cluster) throw new Plain('The shop’s database is not running. Start it with npm start, then back up.');
   const target = resolve(process.env.INIT_CWD ?? '.', file);
-  const { status, stderr } = spawnSync(
-    join(findBinaries(), 'pg_dump'),
-    ['--format=custom', `--file=${target}`, url],
-    { encoding: 'utf8' },
-  );
+  const { status, stderr } = cluster.tool('pg_dump', ['--format=custom', `--file=${target}`, DATABASE]);
   if (status !== 0) throw new Plain(`The backup failed: ${stderr.trim().split('\n').pop()}`);
+  chmodSync(target, 0o600);
   say(`The shop is backed up in ${target}`);
 });

@@ -1,8 +1,9 @@
 import { createHash } from 'node:crypto';
-import { accessSync, chmodSync, constants, mkdirSync, statSync } from 'node:fs';
+import { accessSync, chmodSync, chownSync, constants, mkdirSync, readdirSync, statSync } from 'node:fs';
 import { homedir, tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { Plain } from './say.mjs';
 
 /** Folder of this checkout. */
 export const ROOT = dirname(dirname(dirname(fileURLToPath(import.meta.url))));
@@ -30,8 +31,16 @@ export function testHome() {
   throw new Error('no folder for temporary files can be written to');
 }
 
-/** Makes a folder that the database's user can pass through. */
-export function makeHome(home) {
-  mkdirSync(home, { recursive: true });
-  if (isRoot && (statSync(home).mode & 0o777) !== 0o711) chmodSync(home, 0o711);
+const OWN = /^(data|lock|password|program-password|backups|new\..*|server\..*)$/;
+
+/** Makes the folder, readable by its owner alone: where root starts, that is the database's user, which root need not ask. */
+export function makeHome(home, account) {
+  mkdirSync(home, { recursive: true, mode: 0o700 });
+  const foreign = readdirSync(home).find((name) => !OWN.test(name));
+  if (foreign !== undefined)
+    throw new Plain(
+      `The shop’s data belongs in a folder of its own, but ${home} holds “${foreign}”. Set SALTFLAT_HOME to an empty or a new folder.`,
+    );
+  if (account) chownSync(home, account.uid, account.gid);
+  if ((statSync(home).mode & 0o777) !== 0o700) chmodSync(home, 0o700);
 }

@@ -14,6 +14,7 @@ export async function startDemoServer(cluster, { port = 0, log }) {
     stdio: ['ignore', out, out, 'ipc'],
     env: {
       ...process.env,
+      ...cluster.env,
       NODE_ENV: 'production',
       DATABASE_URL: databaseUrl,
       SALTFLAT_PORT: String(port),

@@ -67,13 +67,14 @@ export async function openGround({ databaseUrl, log, now, isDemo }: ServerOption
   const db = connect(databaseUrl);
   const clock = createClock(now);
   const pictures = createPicturePool();
-  const { queue, services } = await onceAtStart(db.sequelize, async () => {
-    await createMigrator(db.sequelize).up();
-    const opened = await openPlanQueue(databaseUrl, log);
+  const starting = connect(databaseUrl, { isPatient: true });
+  const { queue, services } = await onceAtStart(starting.sequelize, async () => {
+    await createMigrator(starting.sequelize).up();
+    const opened = await openPlanQueue(databaseUrl, starting.sequelize, log);
     const made = createServices({ db, queue: opened, pictures, now: clock.now, log });
     if (isDemo) await seedOnce(db, made, clock);
     return { queue: opened, services: made };
-  });
+  }).finally(() => starting.sequelize.close());
   const stop = async (): Promise<void> => {
     services.sweep.stop();
     await Promise.allSettled([queue.stop(), pictures.stop()]);

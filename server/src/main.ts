@@ -1,13 +1,10 @@
+import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { pino } from 'pino';
 import { buildServer, openGround, startWorking } from './buildServer.ts';
 import type { ServerOptions } from './buildServer.ts';
+import { createLog } from './log/index.ts';
 
-const log = pino({
-  level: process.env.LOG_LEVEL ?? 'info',
-  base: null,
-  timestamp: pino.stdTimeFunctions.isoTime,
-});
+const log = createLog(process.env.LOG_LEVEL ?? 'info', process.env.SALTFLAT_LOG ?? null);
 
 /** What this process does: serve and work, serve alone, work alone, or only bring the database up to date and end. */
 const ROLES = ['all', 'server', 'worker', 'migrator'] as const;
@@ -29,11 +26,19 @@ function role(): Role {
 /** Until sign-in exists nobody but this machine may call. */
 const HOST = '127.0.0.1';
 
+/** Names the shop gave this machine, as for a proxy before the server. */
+const hosts = (): string[] =>
+  (process.env.SALTFLAT_HOSTS ?? '')
+    .split(',')
+    .map((host) => host.trim())
+    .filter((host) => host !== '');
+
 async function main(): Promise<void> {
   const own = role();
   const options: ServerOptions = {
     databaseUrl: required('DATABASE_URL'),
     webFolder: process.env.SALTFLAT_WEB ?? null,
+    hosts: hosts(),
     log,
     now: Date.now,
     isDemo: process.env.SALTFLAT_DEMO !== '0',
@@ -57,11 +62,19 @@ async function serve(options: ServerOptions): Promise<void> {
     if (error) fail(error);
     else process.send?.({ port: (server.address() as AddressInfo).port });
   });
+  limit(server);
   stopWith(async () => {
     server.closeAllConnections();
     server.close();
     await stop();
   });
+}
+
+/** Who sends nothing, or very slowly, keeps no place. */
+function limit(server: Server): void {
+  server.headersTimeout = 10_000;
+  server.requestTimeout = 60_000;
+  server.maxConnections = 400;
 }
 
 /** Ends when told to, or when whoever started us is gone. */
@@ -84,5 +97,11 @@ function fail(error: unknown): void {
   process.exitCode = 1;
   setTimeout(() => process.exit(1), 200); // lets the message and the log leave
 }
+
+for (const event of ['uncaughtException', 'unhandledRejection'] as const)
+  process.on(event, (error: unknown) => {
+    log.fatal({ err: error, event }, 'stopped by a fault');
+    process.exit(1); // whoever started us starts us again
+  });
 
 main().catch(fail);

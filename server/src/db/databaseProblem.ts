@@ -5,6 +5,7 @@ const AWAY_CODES = new Set([
   '57P01',
   '57P02',
   '57P03',
+  '25P03', // a transaction that stood still
   '08000',
   '08003',
   '08006',
@@ -17,6 +18,10 @@ const FULL_CODES = new Set(['53100', 'ENOSPC']);
 /** A number or a date beyond what its column holds. */
 const BEYOND_CODES = new Set(['22003', '22008']);
 
+/** Cancelled for taking too long, a lock not got in time, or crossed with others again and again. */
+const LATE_CODES = new Set(['57014', '55P03', '40P01', '40001']);
+const LATE =
+  'The database took too long over this. What you entered is still on your screen: look whether it is there, then try again.';
 const MISSING_TABLE = '42P01';
 const UNREADY =
   'The database lacks a table that this version works with. Start Saltflat again, which brings it up to date.';
@@ -36,12 +41,16 @@ export function databaseProblem(error: unknown): DomainError | null {
   if (code === MISSING_TABLE) return new DomainError('not-ready', UNREADY, {}, { cause: error });
   if (FULL_CODES.has(code)) return new DomainError('disk-full', FULL, {}, { cause: error });
   if (BEYOND_CODES.has(code)) return new DomainError('invalid-input', BEYOND, {}, { cause: error });
+  if (LATE_CODES.has(code) || message(error) === 'Query read timeout')
+    return new DomainError('too-slow', LATE, {}, { cause: error });
   if (error instanceof ConnectionError || AWAY_CODES.has(code))
     return new DomainError('database-away', AWAY, {}, { cause: error });
-  if (error instanceof Error && error.message.startsWith('Connection terminated'))
+  if (message(error).startsWith('Connection terminated') || message(error).startsWith('timeout expired'))
     return new DomainError('database-away', AWAY, {}, { cause: error });
   return null;
 }
+
+const message = (error: unknown): string => (error instanceof Error ? error.message : '');
 
 function codeOf(error: unknown): string {
   const source = error instanceof DatabaseError || error instanceof ConnectionError ? error.parent : error;

@@ -1,6 +1,8 @@
 import type pg from 'pg';
 import PgBoss from 'pg-boss';
 import type { Logger } from 'pino';
+import { QueryTypes } from 'sequelize';
+import type { Sequelize } from 'sequelize';
 import type { Tx } from '../db/connection.ts';
 
 const QUEUE = 'plan-line';
@@ -15,9 +17,34 @@ export interface PlanQueue {
   stop: () => Promise<void>;
 }
 
+const SCHEMA = 'pgboss';
+
+/**
+ * Makes the queue's tables, once. The library would make their schema too, which the program's role may not: where it stands
+ * already, that statement is left out of the library's own.
+ */
+async function installQueue(sequelize: Sequelize): Promise<void> {
+  const [found] = await sequelize.query<{ isSchema: boolean; isMade: boolean }>(
+    `select to_regnamespace('${SCHEMA}') is not null as "isSchema", to_regclass('${SCHEMA}.version') is not null as "isMade"`,
+    { type: QueryTypes.SELECT },
+  );
+  if (found?.isMade) return;
+  const plans = PgBoss.getConstructionPlans(SCHEMA);
+  await sequelize.query(
+    found?.isSchema ? plans.replace(/create schema if not exists pgboss\s*;/i, '') : plans,
+  );
+}
+
 /** Opens the queue in the database. */
-export async function openPlanQueue(url: string, log: Logger): Promise<PlanQueue> {
-  const boss = new PgBoss({ connectionString: url, max: 3, supervise: true, schedule: false });
+export async function openPlanQueue(url: string, sequelize: Sequelize, log: Logger): Promise<PlanQueue> {
+  await installQueue(sequelize);
+  const boss = new PgBoss({
+    connectionString: url,
+    schema: SCHEMA,
+    max: 3,
+    supervise: true,
+    schedule: false,
+  });
   boss.on('error', (error) => log.warn({ err: error }, 'job queue'));
   await boss.start();
   // “short”: of the jobs that wait, one for each key

@@ -8,6 +8,7 @@ import { ATTRIBUTES, ELEMENTS, WITH_TEXT } from './svgAllowed.ts';
 const SVG = 'http://www.w3.org/2000/svg';
 const XLINK = 'http://www.w3.org/1999/xlink';
 const MOST_BYTES = 32 * 1024 * 1024;
+const HEAD_BYTES = 1024;
 const MOST_ELEMENTS = 200_000;
 const DEEPEST = 200;
 const MOST_ENTITIES = 200;
@@ -29,12 +30,11 @@ const LINKED = 'A picture or style the file links to was left out: embed it.';
  * @throws DomainError `broken-image`, `too-large` or `picture-too-heavy`
  */
 export function cleanSvg(bytes: Buffer, name: string): { svg: Buffer; notes: string[] } | null {
-  const unpacked = bytes.readUInt16BE(0) === 0x1f8b ? unpack(bytes, name) : bytes;
-  const text = decode(unpacked);
-  if (!/^\s*</.test(text)) return null;
+  const unpacked = bytes.length > 1 && bytes.readUInt16BE(0) === 0x1f8b ? unpack(bytes, name) : bytes;
+  if (!/^\s*</.test(decode(unpacked.subarray(0, HEAD_BYTES)))) return null;
   if (unpacked.length > MOST_BYTES)
     throw new DomainError('too-large', `“${name}” is a drawing of more than 32 MB. Export the art as a PNG.`);
-  return new Rebuilding(name).run(text);
+  return new Rebuilding(name).run(decode(unpacked));
 }
 
 function unpack(bytes: Buffer, name: string): Buffer {

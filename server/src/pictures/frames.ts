@@ -20,34 +20,46 @@ export async function writeFrame(out: Writable, { said, bytes }: Frame): Promise
   if (bytes.length > 0 && !out.write(bytes)) await once(out, 'drain');
 }
 
-/** Reads one message after the other, until there are no more. */
+/** Reads one message after the other, until there are no more. What comes is put where it belongs as it comes. */
 export async function* readFrames(from: Readable): AsyncGenerator<Frame> {
-  let parts: Buffer[] = [];
-  let length = 0;
-  const take = (count: number): Buffer => {
-    const whole = Buffer.concat(parts, length);
-    parts = [whole.subarray(count)];
-    length -= count;
-    return whole.subarray(0, count);
-  };
+  let filling = new Filling(HEAD_BYTES);
   let sizes: [text: number, bytes: number] | null = null;
   for await (const chunk of from as AsyncIterable<Buffer>) {
-    parts.push(chunk);
-    length += chunk.length;
+    let rest = chunk;
     for (;;) {
+      rest = filling.take(rest);
+      if (!filling.isFull) break;
+      const { buffer } = filling;
       if (sizes === null) {
-        if (length < HEAD_BYTES) break;
-        const head = take(HEAD_BYTES);
-        sizes = [head.readUInt32LE(0), head.readUInt32LE(4)];
+        sizes = [buffer.readUInt32LE(0), buffer.readUInt32LE(4)];
+        filling = new Filling(sizes[0] + sizes[1]);
+        continue;
       }
-      const [text, bytes] = sizes;
-      if (length < text + bytes) break;
-      const whole = take(text + bytes);
+      const [text] = sizes;
       sizes = null;
-      yield {
-        said: JSON.parse(whole.toString('utf8', 0, text)) as unknown,
-        bytes: Buffer.from(whole.subarray(text)),
-      };
+      filling = new Filling(HEAD_BYTES);
+      yield { said: JSON.parse(buffer.toString('utf8', 0, text)) as unknown, bytes: buffer.subarray(text) };
     }
+  }
+}
+
+/** A buffer of known length that is being filled. */
+class Filling {
+  readonly buffer: Buffer;
+  private at = 0;
+
+  constructor(length: number) {
+    this.buffer = Buffer.allocUnsafeSlow(length);
+  }
+
+  get isFull(): boolean {
+    return this.at === this.buffer.length;
+  }
+
+  /** Takes what fits, and gives back what does not. */
+  take(chunk: Buffer): Buffer {
+    const count = chunk.copy(this.buffer, this.at);
+    this.at += count;
+    return chunk.subarray(count);
   }
 }

@@ -35,8 +35,8 @@ async function work(task: PictureTask, bytes: Buffer): Promise<{ reply: Reply; m
 async function done(task: PictureTask, bytes: Buffer): Promise<{ answer: object; made?: Buffer }> {
   switch (task.kind) {
     case 'look': {
-      const { look, bytes: kept } = await lookAt(bytes, task.name);
-      return { answer: { look }, made: kept };
+      const { look, drawing } = await lookAt(bytes, task.name);
+      return { answer: { look, isAsItCame: drawing === null }, ...(drawing ? { made: drawing } : {}) };
     }
     case 'thumbnail':
       return { answer: {}, made: await thumbnailOf(bytes, task.widthPx, task.name) };

@@ -26,11 +26,11 @@ const MEDIA_TYPES: Record<Artwork['format'], string> = {
  * Looks at an upload: its kind by its bytes (never its name), its size by its header. A drawing is rebuilt from what is known to
  * draw.
  *
- * @returns what it is, and the bytes to keep and draw from here on
+ * @returns what it is, and for a drawing the bytes to keep and draw from here on; anything else is kept as it came
  * @throws DomainError `not-an-image`, `too-many-pixels`, `broken-image` …, with the file's name in the sentence
  */
-export async function lookAt(sent: Buffer, name: string): Promise<{ look: Look; bytes: Buffer }> {
-  const drawing = sent.length < 4 ? null : cleanSvg(sent, name);
+export async function lookAt(sent: Buffer, name: string): Promise<{ look: Look; drawing: Buffer | null }> {
+  const drawing = cleanSvg(sent, name);
   const bytes = drawing?.svg ?? sent;
   const metadata = await readMetadata(bytes, name);
   const format = metadata.format as Artwork['format'];
@@ -45,7 +45,7 @@ export async function lookAt(sent: Buffer, name: string): Promise<{ look: Look; 
     heightPx: Math.round(height * scale),
     readingNotes: [...(drawing?.notes ?? []), ...notesOn(metadata, isAnimatedPng(bytes))],
   };
-  return { look, bytes };
+  return { look, drawing: drawing?.svg ?? null };
 }
 
 /** A small PNG for lists; all of the file is decoded for it, which finds out truncated ones. @throws DomainError `broken-image` */

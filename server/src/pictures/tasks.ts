@@ -21,9 +21,9 @@ export type PictureTask =
   | ({ kind: 'plane'; job: ArtJob; plane: Plane; format: PlaneFormat } & KeptPicture)
   | ({ kind: 'composite'; job: ArtJob; maxPx: number; isCropped: boolean } & KeptPicture);
 
-/** What comes back with it; the bytes are a file, packed pixels, or the picture as it is to be kept. */
+/** What comes back with it; the bytes are a file, packed pixels, or a drawing as it is to be kept. */
 export interface PictureAnswers {
-  look: { look: Look };
+  look: { look: Look; isAsItCame: boolean };
   thumbnail: object;
   pixels: { width: number; height: number };
   figures: { figures: ArtFigures };

@@ -1,4 +1,4 @@
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID, subtle } from 'node:crypto';
 import { DomainError } from '@saltflat/contract';
 import type { Artwork, Photo, Preparation, PreparationInput, RightsInput } from '@saltflat/contract';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
@@ -36,11 +36,11 @@ export class ArtworkService {
     const { artworks, now } = this.needs;
     if (bytes.length === 0)
       throw new DomainError('invalid-input', `“${name}” is empty. Choose the file again.`);
-    const known = await artworks.findByContent(contentHash(bytes));
+    const known = await artworks.findByContent(await contentHash(bytes));
     if (known) return { artwork: known, isNew: false };
     const { look, thumbnail, bytes: kept } = await this.read(bytes, name);
-    const sha256 = contentHash(kept);
-    const same = kept.equals(bytes) ? undefined : await artworks.findByContent(sha256);
+    const sha256 = await contentHash(kept);
+    const same = kept === bytes ? undefined : await artworks.findByContent(sha256);
     if (same) return { artwork: same, isNew: false };
     await artworks.insert(
       { id: randomUUID(), sha256, name, bytes: kept, thumbnail, ...look },
@@ -52,7 +52,7 @@ export class ArtworkService {
   /** Keeps a photo of a fault; its hash names it. */
   async addPhoto(bytes: Buffer, name: string): Promise<Photo> {
     const { look, bytes: kept } = await this.read(bytes, name);
-    const sha256 = contentHash(kept);
+    const sha256 = await contentHash(kept);
     const { mediaType } = look;
     await this.needs.artworks.insertBlob({
       sha256,
@@ -152,12 +152,17 @@ export class ArtworkService {
   /** Reads an upload whole: what it is, its thumbnail, and the bytes to keep. */
   private async read(sent: Buffer, name: string): Promise<{ look: Look; thumbnail: Buffer; bytes: Buffer }> {
     const { pictures } = this.needs;
-    const { look, bytes } = await pictures.run(
+    const {
+      look,
+      isAsItCame,
+      bytes: drawing,
+    } = await pictures.run(
       { kind: 'look', name },
       LOOK_MEGAPIXELS,
       () => Promise.resolve(sent),
       (done) => done,
     );
+    const bytes = isAsItCame ? sent : drawing;
     const { widthPx, heightPx } = look;
     const thumbnail = await pictures.run(
       { kind: 'thumbnail', name, widthPx },
@@ -198,7 +203,10 @@ export interface StreamedFile {
 
 const megapixelsOf = (widthPx: number, heightPx: number): number => (widthPx * heightPx) / 1e6;
 
-const contentHash = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex');
+/** Worked out beside: of a large file it takes longer than anybody should wait for a page. */
+async function contentHash(bytes: Buffer): Promise<string> {
+  return Buffer.from(await subtle.digest('SHA-256', bytes)).toString('hex');
+}
 
 function missing(id: string): never {
   throw new DomainError('not-found', `There is no picture ${id.slice(0, 12)}.`);

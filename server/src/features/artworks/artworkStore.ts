@@ -24,7 +24,7 @@ export interface KeptFile {
 }
 
 /** Bytes come out of the database as twice as many letters: so many at once. */
-const SLICE_BYTES = 4 * 1024 * 1024;
+const SLICE_BYTES = 1024 * 1024;
 
 const WITHOUT_PICTURE = { attributes: { exclude: ['thumbnail'] } };
 

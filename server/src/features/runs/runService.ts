@@ -87,9 +87,14 @@ export class RunService {
   /** Keeps events and brings what follows from them up to date. All of them are kept, or none. */
   async append(runId: string, events: readonly RunEventInput[]): Promise<RunReceipt> {
     try {
-      return await this.needs.db.transaction((tx) => this.appendIn(runId, events, tx));
+      return await this.needs.db.transaction((tx) =>
+        this.appendIn(runId, events, tx).catch((error: unknown) => {
+          this.memory.forget(runId); // what was added to it is not there
+          throw error;
+        }),
+      );
     } catch (error) {
-      this.memory.forget(runId); // what was added to it may not be there
+      this.memory.forget(runId); // nor may it be where the commit failed
       if (!(error instanceof UniqueConstraintError)) throw error;
       const message = 'One of these events is another run’s already. Reload the page to go on.';
       throw new DomainError('invalid-input', message, {}, { cause: error });
