@@ -1,5 +1,6 @@
 import { Type } from 'typebox';
 import { Instant, strictObject } from './scalars.ts';
+import type { Static } from './scalars.ts';
 
 export const Health = strictObject({
   status: Type.Literal('up'),
@@ -8,4 +9,6 @@ export const Health = strictObject({
   loop: strictObject({ p99Ms: Type.Number(), maxMs: Type.Number(), seconds: Type.Integer() }),
   memoryMb: Type.Integer(),
 });
+export type Health = Static<typeof Health>;
+
 export const Readiness = strictObject({ status: Type.Literal('ready') });

@@ -40,7 +40,11 @@ async function buildServer() {
   const { build } = await import('esbuild');
   await build({
     absWorkingDir: join(ROOT, 'server'),
-    entryPoints: { main: 'src/main.ts', pictureProcess: 'src/pictures/pictureProcess.ts' },
+    entryPoints: {
+      main: 'src/main.ts',
+      pictureProcess: 'src/pictures/pictureProcess.ts',
+      paperThread: 'src/jobs/paperThread.ts',
+    },
     outdir: 'dist',
     bundle: true,
     platform: 'node',

@@ -33,6 +33,7 @@ import { createApp } from './http/app.ts';
 import { createTurns, endpoint, mount } from './http/endpoint.ts';
 import type { Endpoint } from './http/endpoint.ts';
 import { describeApi } from './http/openApi.ts';
+import { createPaperPool } from './jobs/paperPool.ts';
 import { openPlanQueue } from './jobs/planQueue.ts';
 import type { PlanQueue } from './jobs/planQueue.ts';
 import { createPicturePool } from './pictures/index.ts';
@@ -67,17 +68,18 @@ export async function openGround({ databaseUrl, log, now, isDemo }: ServerOption
   const db = connect(databaseUrl);
   const clock = createClock(now);
   const pictures = createPicturePool();
+  const papers = createPaperPool();
   const starting = connect(databaseUrl, { isPatient: true });
   const { queue, services } = await onceAtStart(starting.sequelize, async () => {
     await createMigrator(starting.sequelize).up();
     const opened = await openPlanQueue(databaseUrl, starting.sequelize, log);
-    const made = createServices({ db, queue: opened, pictures, now: clock.now, log });
+    const made = createServices({ db, queue: opened, pictures, papers, now: clock.now, log });
     if (isDemo) await seedOnce(db, made, clock);
     return { queue: opened, services: made };
   }).finally(() => starting.sequelize.close());
   const stop = async (): Promise<void> => {
     services.sweep.stop();
-    await Promise.allSettled([queue.stop(), pictures.stop()]);
+    await Promise.allSettled([queue.stop(), pictures.stop(), papers.stop()]);
     await db.sequelize.close();
   };
   return { db, clock, queue, services, stop };

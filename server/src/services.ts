@@ -25,6 +25,7 @@ import {
   SettingStore,
   ShopService,
 } from './features/shop/index.ts';
+import type { PaperPool } from './jobs/paperPool.ts';
 import type { PlanQueue } from './jobs/planQueue.ts';
 import type { Pictures } from './pictures/index.ts';
 
@@ -32,6 +33,7 @@ interface Needs {
   db: Database;
   queue: PlanQueue;
   pictures: Pictures;
+  papers: PaperPool;
   now: () => number;
   log: Logger;
 }
@@ -228,7 +230,7 @@ interface PaperNeeds {
 }
 
 /** What leaves the house: pictures, proofs, quotes, run sheets. */
-function createPapers({ db, now }: Needs, { orders, routes, artworks }: PaperNeeds) {
+function createPapers({ db, papers: pool, now }: Needs, { orders, routes, artworks }: PaperNeeds) {
   const findLine = (lineId: string) => orders.getLine(lineId);
   const findOrder = (orderId: string) => orders.get(orderId);
   const prints = new PrintService({
@@ -237,6 +239,7 @@ function createPapers({ db, now }: Needs, { orders, routes, artworks }: PaperNee
     findLine,
     plane: (artworkId, job, plane, format) => artworks.plane(artworkId, job, plane, format),
     composite: (artworkId, job, how) => artworks.composite(artworkId, job, how),
+    writeProof: (sheet) => pool.write({ kind: 'proof', sheet }),
     now,
   });
   const papers = new PaperService({
@@ -244,12 +247,14 @@ function createPapers({ db, now }: Needs, { orders, routes, artworks }: PaperNee
     findOrder,
     currentRoute: (lineId) => routes.current(lineId),
     picture: (lineId, version, maxPx) => prints.picture(lineId, version, maxPx),
+    writeSheet: (sheet, paper) => pool.write({ kind: 'run-sheet', sheet, paper }),
     now,
   });
   const quotes = new QuoteService({
     quotes: new QuoteStore(db),
     findOrder,
     currentRoute: (lineId) => routes.wholeCurrent(lineId),
+    writeQuote: (sheet, paper) => pool.write({ kind: 'quote', sheet, paper }),
     now,
   });
   return { prints, papers, quotes };

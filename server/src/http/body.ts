@@ -33,6 +33,8 @@ export async function readBody(req: Request, res: Response, limits: BodyLimits):
     );
   const read = express.raw({ type: () => true, limit: bytes, inflate: false });
   await new Promise<void>((resolve, reject) => {
+    // Express's request is Node's own object with more on it
+    // eslint-disable-next-line @typescript-eslint/no-unsafe-class-instance-assignment
     read(req, res, (error?: unknown) => {
       if (!error) resolve();
       else reject(bodyRefusal(error, bytes));

@@ -10,7 +10,7 @@ export function requestLog(log: Logger): RequestHandler {
   return pinoHttp({
     logger: log,
     genReqId: () => randomUUID(),
-    autoLogging: { ignore: ({ url = '' }) => /^\/(api\/v1\/(health|live)|assets\/)/.test(url) },
+    autoLogging: { ignore: ({ url }) => /^\/(api\/v1\/(health|live)|assets\/)/.test(url ?? '') },
     customLogLevel: (_req, res, error) =>
       error !== undefined || res.statusCode >= 500 || isSlow(res) ? 'warn' : 'info',
     customSuccessMessage: (_req, res) => (isSlow(res) ? 'slow request' : 'request'),

@@ -136,7 +136,7 @@ class Rebuilding {
     const isKept = (parent?.isKept ?? true) && isSvg && ELEMENTS.has(local);
     this.stack.push({ name: local, isKept, prefixes, css: local === 'style' ? '' : null });
     if (local === 'script') this.notes.add(SCRIPT);
-    if (!isKept || this.isSvg === false) return;
+    if (!isKept || !this.isSvg) return;
     this.elements++;
     if (this.elements > MOST_ELEMENTS || this.stack.length > DEEPEST)
       throw tooHeavy(

@@ -29,7 +29,8 @@ export interface Pictures {
   stop: () => Promise<void>;
 }
 
-export function createPicturePool(): Pictures {
+/** @param limits of one task, by its megapixels */
+export function createPicturePool(limits: (megapixels: number) => TaskLimits = limitsOf): Pictures {
   const turns = new Turns({
     most: MOST_MEGAPIXELS,
     waiting: 40,
@@ -65,7 +66,7 @@ export function createPicturePool(): Pictures {
       turns.take(Math.max(megapixels, MOST_MEGAPIXELS / PROCESSES), async () => {
         const child = take();
         try {
-          const done = await child.run(task, await bytes(), limitsOf(megapixels));
+          const done = await child.run(task, await bytes(), limits(megapixels));
           return await use({ ...done.answer, bytes: done.bytes } as never); // the task's kind says what its answer holds
         } finally {
           giveBack(child, megapixels > LARGE_MEGAPIXELS);
@@ -80,7 +81,6 @@ export function createPicturePool(): Pictures {
 }
 
 /** Times and memory measured with the largest picture on two slow processors, twice over. */
-const limitsOf = (megapixels: number): TaskLimits => ({
-  seconds: 10 + 0.35 * megapixels,
-  memoryMb: Math.round(500 + 15 * megapixels),
-});
+function limitsOf(megapixels: number): TaskLimits {
+  return { seconds: 10 + 0.35 * megapixels, memoryMb: Math.round(500 + 15 * megapixels) };
+}

@@ -1,7 +1,7 @@
 import type { Artwork, RightsInput } from '@saltflat/contract';
 import { ANALYSIS_VERSION } from '@saltflat/core/artwork';
 import type { ArtFigures } from '@saltflat/core/artwork';
-import { col, fn } from 'sequelize';
+import { EmptyResultError, col, fn } from 'sequelize';
 import type { CreationAttributes } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { ArtworkRow, BlobRow } from '../../db/models/index.ts';
@@ -104,11 +104,15 @@ export class ArtworkStore {
 
   /** Keeps a file by its content; one that is here already changes nothing. Bytes are bound: written into a statement they would be twice as long. */
   async insertBlob(blob: CreationAttributes<BlobRow>, tx?: Tx): Promise<void> {
-    await this.db.models.blobs.create(blob, {
-      ignoreDuplicates: true,
-      returning: false,
-      transaction: tx ?? null,
-    });
+    try {
+      await this.db.models.blobs.create(blob, {
+        ignoreDuplicates: true,
+        returning: false,
+        transaction: tx ?? null,
+      });
+    } catch (error) {
+      if (!(error instanceof EmptyResultError)) throw error; // nothing was written: it is here already
+    }
   }
 
   async setRights(id: string, { rights, note, by }: RightsInput): Promise<void> {

@@ -7,6 +7,9 @@ import type { PaperService } from './paperService.ts';
 
 const PaperQuery = strictObject({ paper: Type.Optional(Type.Enum([...PAPERS], { title: 'Paper' })) });
 
+/** Its picture is drawn first, which may have to wait for others. */
+const DRAWING_S = 120;
+
 export const paperEndpoints = (papers: PaperService): Endpoint[] => [
   endpoint(
     {
@@ -15,6 +18,7 @@ export const paperEndpoints = (papers: PaperService): Endpoint[] => [
       summary: 'A line’s stations and settings on paper, with its bar code',
       query: PaperQuery,
       answer: file('application/pdf'),
+      patienceS: DRAWING_S,
     },
     async ({ params, query, res }) =>
       sendPdf(res, await papers.runSheet(params.id ?? '', query.paper ?? 'a4')),

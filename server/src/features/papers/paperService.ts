@@ -1,13 +1,13 @@
 import type { LineOnOrder, Order, RouteVersion } from '@saltflat/contract';
-import { toBuffer } from 'bwip-js/node';
 import type { Paper } from '../../pdf/index.ts';
-import { runSheetPdf } from './runSheetPdf.ts';
+import type { RunSheet } from './runSheetPdf.ts';
 
 interface Needs {
   findLine: (lineId: string) => Promise<LineOnOrder>;
   findOrder: (orderId: string) => Promise<Order>;
   currentRoute: (lineId: string) => Promise<RouteVersion>;
   picture: (lineId: string, version: number, maxPx: number) => Promise<{ bytes: Buffer }>;
+  writeSheet: (sheet: RunSheet, paper: Paper) => Promise<Buffer>;
   now: () => number;
 }
 
@@ -19,12 +19,12 @@ export class PaperService {
 
   /** The route a line is made by, with its picture as that route prints it and its bar code. */
   async runSheet(lineId: string, paper: Paper): Promise<{ name: string; bytes: Buffer }> {
-    const { findLine, findOrder, currentRoute, picture, now } = this.needs;
+    const { findLine, findOrder, currentRoute, picture, writeSheet, now } = this.needs;
     const { line, orderId, customer, dueAt } = await findLine(lineId);
     const { note } = await findOrder(orderId);
     const version = await currentRoute(lineId);
     const { bytes: drawn } = await picture(lineId, version.number, PICTURE_PX);
-    const bytes = await runSheetPdf(
+    const bytes = await writeSheet(
       {
         code: line.code,
         customer,
@@ -36,7 +36,6 @@ export class PaperService {
         routeNumber: version.number,
         pieces: version.pieces,
         picture: drawn,
-        barCode: await barCode(line.code),
         madeAt: new Date(now()).toISOString(),
       },
       paper,
@@ -44,6 +43,3 @@ export class PaperService {
     return { name: `${line.code.replace('/', '-')}-run-sheet.pdf`, bytes };
   }
 }
-
-const barCode = (text: string): Promise<Buffer> =>
-  toBuffer({ bcid: 'code128', text, scale: 3, height: 11, includetext: false });

@@ -1,3 +1,4 @@
+import { toBuffer } from 'bwip-js/node';
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { BlankKind } from '@saltflat/core/blank';
 import { STATION_NAMES, goesWords } from '@saltflat/core/route';
@@ -29,10 +30,14 @@ export interface RunSheet {
   pieces: number;
   /** The print on its garment's colour, PNG. */
   picture: Buffer;
-  /** Code 128 of the line, PNG. */
-  barCode: Buffer;
   madeAt: string;
 }
+
+/** With its code as Code 128, PNG. */
+type CodedSheet = RunSheet & { barCode: Buffer };
+
+const barCode = (text: string): Promise<Buffer> =>
+  toBuffer({ bcid: 'code128', text, scale: 3, height: 11, includetext: false });
 
 /** Settings that a person sets on a machine are written large; the others are in the art already. */
 const FIGURE_SIZE = 17;
@@ -41,7 +46,8 @@ const GUTTER = 14;
 const STATION_WIDTH = 106;
 
 /** The line on paper: what it is, where it goes, and every station with its settings large enough for arm's length, in black and white. */
-export async function runSheetPdf(sheet: RunSheet, paper: Paper): Promise<Buffer> {
+export async function runSheetPdf(own: RunSheet, paper: Paper): Promise<Buffer> {
+  const sheet = { ...own, barCode: await barCode(own.code) };
   const page = openSheet({ title: `Run sheet ${sheet.code}`, madeAt: sheet.madeAt, paper, marginMm: 13 });
   const width = page.width - 2 * page.margin;
   let y = drawHead(page, sheet);
@@ -59,7 +65,7 @@ export async function runSheetPdf(sheet: RunSheet, paper: Paper): Promise<Buffer
   return page.finish();
 }
 
-function drawHead({ doc, margin, width }: Sheet, sheet: RunSheet): number {
+function drawHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
   const end = write(doc, sheet.code, { x: margin, y: margin - 6, size: 34, weight: 600 });
   write(doc, sheet.customer, { x: end + 14, y: margin, size: 15, weight: 600 });
   write(doc, `due ${dayWords(sheet.dueAt)}`, { x: end + 14, y: margin + 19, size: 12 });
@@ -86,7 +92,7 @@ function drawHead({ doc, margin, width }: Sheet, sheet: RunSheet): number {
 }
 
 /** On the pages after the first. */
-function drawSmallHead({ doc, margin, width }: Sheet, sheet: RunSheet): number {
+function drawSmallHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
   write(doc, `${sheet.code}  ${sheet.customer}`, { x: margin, y: margin - 4, size: 14, weight: 600 });
   doc.image(sheet.barCode, width - margin - 150, margin - 8, { fit: [150, 30] });
   rule(doc, { x: margin, y: margin + 26, width: width - 2 * margin, colour: INK });

@@ -4,7 +4,7 @@ import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
 import type { Plane, PlaneFormat } from '../../pictures/index.ts';
 import type { ProofAnswerStore } from './proofAnswerStore.ts';
-import { proofPdf } from './proofPdf.ts';
+import type { ProofSheet } from './proofPdf.ts';
 
 interface Drawn {
   bytes: Buffer;
@@ -21,6 +21,7 @@ interface Needs {
   findLine: (lineId: string) => Promise<{ line: OrderLine; customer: string }>;
   plane: (artworkId: string, job: ArtJob, plane: Plane, format: PlaneFormat) => Promise<Drawn>;
   composite: (artworkId: string, job: ArtJob, how: { maxPx: number; isCropped: boolean }) => Promise<Drawn>;
+  writeProof: (sheet: ProofSheet) => Promise<Buffer>;
   now: () => number;
 }
 
@@ -59,13 +60,13 @@ export class PrintService {
 
   /** One page for the customer. */
   async proof(lineId: string): Promise<{ name: string; bytes: Buffer }> {
-    const { printOf, composite } = this.needs;
+    const { printOf, composite, writeProof } = this.needs;
     const { line, art } = await printOf(lineId, null);
     const how = { maxPx: PROOF_PX, isCropped: false };
     const { bytes: picture, figures } = await composite(art.artworkId, art.job, how);
     const { customer } = await this.needs.findLine(lineId);
     const [answer = null] = await this.needs.answers.ofLine(lineId);
-    const bytes = await proofPdf({
+    const bytes = await writeProof({
       code: line.code,
       customer,
       artworkName: line.artwork?.name ?? '',

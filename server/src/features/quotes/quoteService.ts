@@ -15,7 +15,7 @@ import type {
 import { formatMoney } from '@saltflat/core/units';
 import { Memory } from '../../memory.ts';
 import type { Paper } from '../../pdf/index.ts';
-import { quotePdf } from './quotePdf.ts';
+import type { QuoteSheet } from './quotePdf.ts';
 import { priceVersion, quoteVersion, quotedLine } from './quoteVersion.ts';
 import type { PricedVersion } from './quoteVersion.ts';
 import type { QuoteStore } from './quoteStore.ts';
@@ -27,6 +27,7 @@ interface Needs {
   currentRoute: (
     lineId: string,
   ) => Promise<{ version: RouteVersion; input: { document: LineDocument } | null }>;
+  writeQuote: (sheet: QuoteSheet, paper: Paper) => Promise<Buffer>;
   now: () => number;
 }
 
@@ -88,7 +89,7 @@ export class QuoteService {
   /** A quote on paper, as it was given. */
   async paperOf(id: string, paper: Paper): Promise<{ name: string; bytes: Buffer }> {
     const { code, document, givenAt, goodUntil } = await this.get(id);
-    const bytes = await quotePdf(
+    const bytes = await this.needs.writeQuote(
       { ...document, given: { code, at: givenAt, goodUntil }, madeAt: givenAt },
       paper,
     );
@@ -101,7 +102,7 @@ export class QuoteService {
     const draft = await this.draftOf(order);
     if (draft.lines.length === 0)
       throw new DomainError('not-now', `${order.code} has no route yet: without one there is no price.`);
-    const bytes = await quotePdf(
+    const bytes = await this.needs.writeQuote(
       { ...draft, given: null, madeAt: new Date(this.needs.now()).toISOString() },
       paper,
     );

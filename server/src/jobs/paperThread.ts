@@ -1,0 +1,31 @@
+import { runSheetPdf } from '../features/papers/runSheetPdf.ts';
+import type { RunSheet } from '../features/papers/runSheetPdf.ts';
+import { proofPdf } from '../features/prints/proofPdf.ts';
+import type { ProofSheet } from '../features/prints/proofPdf.ts';
+import { quotePdf } from '../features/quotes/quotePdf.ts';
+import type { QuoteSheet } from '../features/quotes/quotePdf.ts';
+import type { Paper } from '../pdf/index.ts';
+
+/** What is to be written on paper. */
+export type PaperTask =
+  | { kind: 'run-sheet'; sheet: RunSheet; paper: Paper }
+  | { kind: 'proof'; sheet: ProofSheet }
+  | { kind: 'quote'; sheet: QuoteSheet; paper: Paper };
+
+/** Runs in a thread of its own: letters are fitted and packed for longer than anybody should wait for a page. */
+export default function work(task: PaperTask): Promise<Uint8Array> {
+  switch (task.kind) {
+    case 'run-sheet':
+      return runSheetPdf(withBytes(task.sheet), task.paper);
+    case 'proof':
+      return proofPdf(withBytes(task.sheet));
+    case 'quote':
+      return quotePdf(task.sheet, task.paper);
+  }
+}
+
+/** Bytes arrive without Node's own methods. */
+const withBytes = <T extends { picture: Uint8Array }>(sheet: T): T & { picture: Buffer } => ({
+  ...sheet,
+  picture: Buffer.from(sheet.picture),
+});
