@@ -21,6 +21,15 @@ const WAITS_MS = [500, 1000, 2000, 5000, 10_000, 20_000, 30_000];
 /** Who stayed up for so long begins with the shortest wait again. */
 const WELL_MS = 60_000;
 
+const WHY = {
+  ENOSPC: 'the disk is full',
+  EACCES: 'it cannot be written (EACCES)',
+  EPERM: 'it cannot be written (EPERM)',
+  EROFS: 'it cannot be written (EROFS)',
+  ENOTDIR: 'there is a file in its way',
+  EEXIST: 'there is a file in its way',
+};
+
 await run(async () => {
   checkNode();
   const port = wantedPort();
@@ -65,15 +74,6 @@ async function openOrSay(home) {
     );
   }
 }
-
-const WHY = {
-  ENOSPC: 'the disk is full',
-  EACCES: 'it cannot be written (EACCES)',
-  EPERM: 'it cannot be written (EPERM)',
-  EROFS: 'it cannot be written (EROFS)',
-  ENOTDIR: 'there is a file in its way',
-  EEXIST: 'there is a file in its way',
-};
 
 /** Starts the database again when it dies without being told to; the server connects again by itself. */
 function watchDatabase(cluster, isStopping) {

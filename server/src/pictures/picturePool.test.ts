@@ -23,7 +23,7 @@ const draw = (pool: Pictures, bytes: Buffer, name: string): Promise<string> =>
       { kind: 'thumbnail', name, widthPx: 2400 },
       5.76,
       () => Promise.resolve(bytes),
-      (done) => done.bytes.length > 0 ? 'drawn' : 'empty',
+      (done) => (done.bytes.length > 0 ? 'drawn' : 'empty'),
     )
     .catch((error: unknown) => {
       if (error instanceof DomainError) return `${error.code}: ${error.message}`;

@@ -3,6 +3,7 @@ import type { Dispatch } from '@reduxjs/toolkit';
 import { TAGS, baseApi } from './baseApi.ts';
 import { connectionChanged, deviceSpoke } from './liveSlice.ts';
 import { noteServerTime } from './serverClock.ts';
+import { shareLive } from './sharedLive.ts';
 
 type Tag = (typeof TAGS)[number];
 
@@ -17,11 +18,11 @@ const STALE: Record<string, readonly Tag[]> = {
 };
 const GATHER_MS = 120; // one save touches many rows: fetch once for all of them
 
-/** Listens to the server for as long as the page is open; the browser reconnects by itself. */
+/** Listens to the server for as long as the page is open. */
 export function startLive(dispatch: Dispatch): void {
-  const source = new EventSource('/api/v1/live');
   const stale = new Set<Tag>();
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let isOpen = false;
   let wasLost = false;
 
   const mark = (tags: readonly Tag[]): void => {
@@ -32,19 +33,25 @@ export function startLive(dispatch: Dispatch): void {
       stale.clear();
     }, GATHER_MS);
   };
-  source.onopen = () => {
+  const open = (): void => {
+    if (isOpen) return;
+    isOpen = true;
     dispatch(connectionChanged('open'));
     if (wasLost) mark(TAGS); // messages were missed meanwhile
-    wasLost = false;
   };
-  source.onerror = () => {
-    wasLost = true;
-    dispatch(connectionChanged('lost'));
-  };
-  source.onmessage = ({ data }: MessageEvent<string>) => {
-    const message = JSON.parse(data) as LiveMessage; // from our own server
+  const hear = (message: LiveMessage): void => {
     if (message.kind === 'clock') noteServerTime(message.serverAt);
     else if (message.kind === 'device') dispatch(deviceSpoke(message.device));
     else mark(STALE[message.noun] ?? []);
   };
+  shareLive((news) => {
+    if (news.kind === 'lost') {
+      isOpen = false;
+      wasLost = true;
+      dispatch(connectionChanged('lost'));
+    } else {
+      open();
+      if (news.kind === 'message') hear(JSON.parse(news.text) as LiveMessage); // from our own server
+    }
+  });
 }

@@ -1,0 +1,208 @@
+import { spawn } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
+import { mkdtempSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { expect } from 'chai';
+import pg from 'pg';
+import { kill } from './testing/program.ts';
+import { until } from './testing/testServer.ts';
+
+const ROOT = fileURLToPath(new URL('../../', import.meta.url));
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo;
+      server.close(() => resolve(port));
+    });
+  });
+
+/** Every process there is: number, parent, and what it was started with. */
+function processes(): { pid: number; parent: number; words: string }[] {
+  return readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .flatMap((name) => {
+      try {
+        const stat = readFileSync(`/proc/${name}/stat`, 'latin1');
+        const [state, parent] = stat.slice(stat.lastIndexOf(')') + 2).split(' ');
+        const words = readFileSync(`/proc/${name}/cmdline`, 'utf8').replaceAll('\0', ' ');
+        return state === 'Z' ? [] : [{ pid: Number(name), parent: Number(parent), words }];
+      } catch {
+        return []; // it has ended meanwhile
+      }
+    });
+}
+
+describe('the program as it is started', function () {
+  this.timeout(180_000);
+  const home = mkdtempSync(join(tmpdir(), 'saltflat-whole-'));
+  let port: number;
+  let starter: ChildProcess;
+  let said = '';
+
+  function start(own: Record<string, string> = {}): ChildProcess {
+    said = '';
+    const child = spawn(process.execPath, ['scripts/start.mjs'], {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, SALTFLAT_HOME: home, SALTFLAT_PORT: String(port), SALTFLAT_DEMO: '0', ...own },
+    });
+    for (const out of [child.stdout, child.stderr])
+      out.on('data', (text: Buffer) => (said += text.toString()));
+    return child;
+  }
+  const hears = (text: string): Promise<true> =>
+    until(() => Promise.resolve(said.includes(text) ? true : null));
+  const status = (path: string, withinMs = 2000): Promise<number | null> =>
+    fetch(`http://127.0.0.1:${port}/api/v1${path}`, { signal: AbortSignal.timeout(withinMs) }).then(
+      (answer) => answer.arrayBuffer().then(() => answer.status),
+      () => null,
+    );
+  const isUp = (): Promise<true> =>
+    until(async () => ((await status('/health/ready')) === 200 ? true : null));
+  const serverPid = (): number =>
+    processes().find(({ words }) => words.includes('dist/main.js') && words.includes('--enable-source-maps'))
+      ?.pid ?? 0;
+  const databasePid = (): number =>
+    Number(readFileSync(join(home, 'data', 'postmaster.pid'), 'utf8').split('\n')[0]);
+  const databasePort = (): number =>
+    Number(readFileSync(join(home, 'data', 'postmaster.pid'), 'utf8').split('\n')[3]);
+  const password = (of: string): string => readFileSync(join(home, of), 'utf8').trim();
+  const asProgram = (database: string): pg.Client =>
+    new pg.Client({
+      host: '127.0.0.1',
+      port: databasePort(),
+      user: 'saltflat_app',
+      password: password('program-password'),
+      database,
+    });
+
+  before(async () => {
+    port = await freePort();
+    starter = start();
+    await hears('Saltflat is ready');
+  });
+  after(async () => {
+    await kill(starter, 'SIGTERM');
+    rmSync(home, { recursive: true, force: true });
+  });
+
+  it('keeps its data, passwords and logs to its owner, and no password where others read', async () => {
+    expect(statSync(home).mode & 0o777).to.equal(0o700);
+    await status('/orders?search=Zelda');
+    for (const name of readdirSync(home)) expect(statSync(join(home, name)).mode & 0o077, name).to.equal(0);
+    const secrets = [password('password'), password('program-password')];
+    const open = [
+      said,
+      ...processes().map(({ words }) => words),
+      readFileSync(join(home, 'server.log'), 'utf8'),
+    ];
+    for (const secret of secrets) expect(open.some((text) => text.includes(secret))).to.equal(false);
+    expect(readFileSync(join(home, 'server.log'), 'utf8')).to.not.contain('Zelda');
+  });
+
+  it('works in the database with a role that owns its tables and nothing besides', async () => {
+    const client = asProgram('saltflat');
+    await client.connect();
+    const { rows } = await client.query<{ super: boolean; checksums: string }>(
+      `select rolsuper as super, current_setting('data_checksums') as checksums from pg_roles where rolname = current_user`,
+    );
+    expect(rows).to.deep.equal([{ super: false, checksums: 'on' }]);
+    for (const sql of [
+      'create database other',
+      'create role other',
+      'create schema other',
+      `copy (select 1) to program 'true'`,
+      `select pg_read_file('/etc/passwd')`,
+      'alter role saltflat_app superuser',
+    ])
+      expect(
+        await client.query(sql).then(
+          () => 'done',
+          () => 'refused',
+        ),
+        sql,
+      ).to.equal('refused');
+    await client.end();
+    const elsewhere = asProgram('postgres');
+    expect(
+      await elsewhere.connect().then(
+        () => 'let in',
+        () => 'refused',
+      ),
+    ).to.equal('refused');
+  });
+
+  it('answers 503 to all while the database stands still, and all of it once it goes on', async () => {
+    const own = databasePid();
+    const all = [
+      own,
+      ...processes()
+        .filter(({ parent }) => parent === own)
+        .map(({ pid }) => pid),
+    ];
+    for (const pid of all) process.kill(pid, 'SIGSTOP');
+    const paths = ['/orders', '/catalogue', '/runs', '/ready-lines', '/ledger', '/health/ready'];
+    const answers = await Promise.all(paths.map((path) => status(path, 8000)));
+    for (const pid of all) process.kill(pid, 'SIGCONT');
+    expect(answers).to.deep.equal(paths.map(() => 503));
+    await isUp();
+    expect(await status('/orders')).to.equal(200);
+  });
+
+  it('starts a server anew that answers no more, and one that keeps dying after ever longer waits, saying why', async () => {
+    const hung = serverPid();
+    process.kill(hung, 'SIGSTOP');
+    await hears('did not answer for 15 s');
+    await hears('The server is running again.');
+    expect(serverPid()).to.not.equal(hung);
+    for (const wait of ['1 s', '2 s']) {
+      await until(() => Promise.resolve(serverPid() === 0 ? null : true));
+      process.kill(serverPid(), 'SIGKILL');
+      await hears(`The server stopped (it ended with SIGKILL). Starting it again in ${wait} …`);
+    }
+    await isUp();
+  });
+
+  it('starts after a power cut, whatever number stands in the files that were left', async () => {
+    const database = databasePid();
+    await kill(starter, 'SIGKILL');
+    for (const pid of [serverPid(), database].filter((own) => own > 0)) process.kill(pid, 'SIGKILL');
+    await until(() =>
+      Promise.resolve(processes().some(({ words }) => words.includes(join(home, 'data'))) ? null : true),
+    );
+    const file = join(home, 'data', 'postmaster.pid');
+    const left = readFileSync(file, 'utf8').split('\n').slice(1);
+    writeFileSync(file, [String(process.pid), ...left].join('\n')); // a number that is somebody else's now
+    writeFileSync(join(home, 'lock'), `${process.pid} 1`);
+    starter = start();
+    await hears('Saltflat is ready');
+    await isUp();
+  });
+
+  it('says what is wrong with a port, and with a folder that is not its own', async () => {
+    const saying = async (own: Record<string, string>): Promise<string> => {
+      let text = '';
+      const child = spawn(process.execPath, ['scripts/start.mjs'], {
+        cwd: ROOT,
+        env: { ...process.env, ...own },
+      });
+      for (const out of [child.stdout, child.stderr])
+        out.on('data', (part: Buffer) => (text += part.toString()));
+      await new Promise((resolve) => child.on('exit', resolve));
+      return text;
+    };
+    const elsewhere = { SALTFLAT_PORT: String(await freePort()) };
+    expect(await saying({ SALTFLAT_PORT: 'abc' })).to.contain(
+      'SALTFLAT_PORT is “abc”; it must be a whole number from 1 to 65535.',
+    );
+    expect(await saying({ ...elsewhere, SALTFLAT_HOME: ROOT })).to.contain(
+      'Set SALTFLAT_HOME to an empty or a new folder.',
+    );
+    expect(await saying({ SALTFLAT_PORT: String(port) })).to.contain(`Port ${port} is in use`);
+  });
+});
