@@ -5,12 +5,14 @@ import { get } from 'node:http';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { BUILT, SERVER_ARGS, ensureBuilt } from './lib/build.mjs';
+import { dropFormerBackedUp } from './lib/former.mjs';
 import { checkNode, ensurePackages } from './lib/packages.mjs';
 import { shopHome } from './lib/places.mjs';
-import { openCluster } from './lib/postgres.mjs';
+import { openCluster, runningCluster } from './lib/postgres.mjs';
 import { Plain, run, say } from './lib/say.mjs';
 
 const WATCH_MS = 3000;
+const FORMER_MS = 10 * 60_000;
 /** Who does not say within so long that it is well has been hung up, and is started anew. */
 const SILENT_MS = 15_000;
 const ASK_MS = 4000;
@@ -117,6 +119,8 @@ function keepServing(cluster, port, home) {
         SALTFLAT_PORT: String(port),
         SALTFLAT_WEB: BUILT.web,
         SALTFLAT_LOG: join(home, 'server.log'),
+        SALTFLAT_BACKUPS: join(home, 'backups'),
+        SALTFLAT_PG_DUMP: join(cluster.bin, 'pg_dump'),
       },
     });
     closeSync(out);
@@ -153,6 +157,7 @@ function keepServing(cluster, port, home) {
     setTimeout(() => child.kill('SIGKILL'), 8000).unref();
   };
   watchDatabase(cluster, () => isStopping);
+  setInterval(() => letFormerGo(home), FORMER_MS).unref();
   watchServer(port, {
     isWatched: () => !isStopping && child !== null && child.exitCode === null && child.signalCode === null,
     sinceMs: () => wellMs,
@@ -166,6 +171,16 @@ function keepServing(cluster, port, home) {
   process.on('SIGTERM', () => stop(0));
   process.on('SIGHUP', () => stop(0));
   launch();
+}
+
+/** What a restore took the place of is kept until the next backup. */
+function letFormerGo(home) {
+  try {
+    const cluster = runningCluster(home);
+    if (cluster) dropFormerBackedUp(cluster, home);
+  } catch (error) {
+    say(`The former shop could not be let go: ${error.message}`);
+  }
 }
 
 /** Asks the server every few seconds whether it is well, as anybody on this machine can. */

@@ -19,6 +19,7 @@ export type {
   Material,
   MaterialKind,
 } from './catalogue.ts';
+export { BackupSettings, Backups, BackupsChange, DEFAULT_BACKUPS } from './backups.ts';
 export { Device, DeviceDrive } from './devices.ts';
 export type { LiveMessage } from './devices.ts';
 export { equipmentOf, garmentOf, patchOf } from './equipment.ts';

@@ -1,3 +1,4 @@
+import { BackupSettings } from './backups.ts';
 import {
   BlankInput,
   MACHINE_DOCUMENTS,
@@ -30,3 +31,5 @@ export const machineFields = (kind: MachineKind): RecordField[] => [
 ];
 
 export const RATES_FIELDS: readonly RecordField[] = fieldsOf(RatesDocument);
+
+export const BACKUP_FIELDS: readonly RecordField[] = fieldsOf(BackupSettings);

@@ -31,7 +31,7 @@ export function testHome() {
   throw new Error('no folder for temporary files can be written to');
 }
 
-const OWN = /^(data|lock|password|program-password|backups|new\..*|server\..*)$/;
+const OWN = /^(data|lock|password|program-password|backups|former|new\..*|server\..*)$/;
 
 /** Makes the folder, readable by its owner alone: where root starts, that is the database's user, which root need not ask. */
 export function makeHome(home, account) {

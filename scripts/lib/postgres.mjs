@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import {
   chmodSync,
@@ -138,17 +138,24 @@ export function runningCluster(home) {
   const port = runningPort(data);
   if (port === null) return null;
   const access = { bin: findBinaries(), port, password: keepPassword(join(home, 'password')) };
+  const programEnv = { PGPASSWORD: keepPassword(join(home, 'program-password')) };
   return {
     ...access,
     /** Runs one of PostgreSQL's programs. */
     tool: (name, args, input) => tool(access, name, args, input),
+    /** Starts one of them as the program, to be written to as it reads. */
+    start: (name, args) =>
+      spawn(join(access.bin, name), ['-h', '127.0.0.1', '-p', String(port), '-U', PROGRAM, ...args], {
+        env: { ...process.env, ...programEnv },
+        stdio: ['pipe', 'pipe', 'pipe'],
+      }),
     /** Runs statements; what they give comes back as text. */
     ask: (database, sql) => ask(access, database, sql),
     /** Gives all tables of a database to the program. */
     handOver: (database) => handOver(access, database),
     /** How the program reaches a database. */
     programUrl: (database) => addressOf(PROGRAM, port, database),
-    programEnv: { PGPASSWORD: keepPassword(join(home, 'program-password')) },
+    programEnv,
   };
 }
 
@@ -305,6 +312,8 @@ function stopServer({ bin, data, account }) {
 function ensureDatabase(access) {
   if (ask(access, 'postgres', `select 1 from pg_database where datname = '${DATABASE}'`) !== '1')
     ask(access, 'postgres', `create database ${DATABASE}`);
+  // closed by a restore that was broken off
+  else ask(access, 'postgres', `alter database ${DATABASE} allow_connections true`);
 }
 
 /** The program's role, with the password it is given; it reaches its own database alone. */

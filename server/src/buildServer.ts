@@ -4,12 +4,15 @@ import type { Logger } from 'pino';
 import { Type } from 'typebox';
 import { createClock } from './clock.ts';
 import type { Clock } from './clock.ts';
+import { alone } from './db/alone.ts';
 import { connect } from './db/connection.ts';
 import type { Database } from './db/connection.ts';
 import { listen } from './db/listen.ts';
-import { createMigrator, onceAtStart, refuseUnready } from './db/migrator.ts';
+import { MIGRATIONS, createMigrator, onceAtStart, refuseUnready } from './db/migrator.ts';
 import { seedOnce } from './demo/seedOnce.ts';
 import { artworkEndpoints } from './features/artworks/index.ts';
+import { backupEndpoints } from './features/backups/index.ts';
+import type { BackupPlace } from './features/backups/index.ts';
 import { catalogueEndpoints } from './features/catalogue/index.ts';
 import {
   HYGROMETER,
@@ -52,6 +55,8 @@ export interface ServerOptions {
   isDemo: boolean;
   /** Take jobs from the queue as well; a worker does nothing else. */
   isWorking?: boolean;
+  /** Where backups are kept, and PostgreSQL's program that makes them; `null` for a server without a home of its own. */
+  backups?: { folder: string; pgDump: string } | null;
 }
 
 /** What every process of the program has, whether it serves or works. */
@@ -64,21 +69,33 @@ export interface Ground {
 }
 
 /** Opens the database, brings it up to date, fills an empty demo: once, with all other processes held off. */
-export async function openGround({ databaseUrl, log, now, isDemo }: ServerOptions): Promise<Ground> {
+export async function openGround(options: ServerOptions): Promise<Ground> {
+  const { databaseUrl, log, now, isDemo } = options;
   const db = connect(databaseUrl);
   const clock = createClock(now);
   const pictures = createPicturePool();
   const papers = createPaperPool();
+  const backups = placeOfBackups(options);
+  const needs = {
+    db,
+    pictures,
+    papers,
+    backups,
+    alone: alone(databaseUrl, BACKUP_LOCK),
+    now: clock.now,
+    log,
+  };
   const starting = connect(databaseUrl, { isPatient: true });
   const { queue, services } = await onceAtStart(starting.sequelize, async () => {
     await createMigrator(starting.sequelize).up();
     const opened = await openPlanQueue(databaseUrl, starting.sequelize, log);
-    const made = createServices({ db, queue: opened, pictures, papers, now: clock.now, log });
+    const made = createServices({ ...needs, queue: opened });
     if (isDemo) await seedOnce(db, made, clock);
     return { queue: opened, services: made };
   }).finally(() => starting.sequelize.close());
   const stop = async (): Promise<void> => {
     services.sweep.stop();
+    services.backups.stop();
     await Promise.allSettled([queue.stop(), pictures.stop(), papers.stop()]);
     await db.sequelize.close();
   };
@@ -89,6 +106,15 @@ export async function openGround({ databaseUrl, log, now, isDemo }: ServerOption
 export async function startWorking({ queue, services }: Ground): Promise<void> {
   await queue.work((lineId) => services.background.plan(lineId));
   await services.sweep.start();
+  services.backups.start();
+}
+
+const BACKUP_LOCK = 7_258_352; // any number, the same for every process of this database
+
+function placeOfBackups({ backups, databaseUrl, now }: ServerOptions): BackupPlace | null {
+  if (!backups) return null;
+  const { folder, pgDump } = backups;
+  return { folder, tools: { databaseUrl, pgDump, known: MIGRATIONS.map(({ name }) => name), now } };
 }
 
 /** A server on its ground: the API, the live stream, the built web. */
@@ -109,6 +135,7 @@ export async function buildServer(options: ServerOptions) {
     (text) => live.send(JSON.parse(text) as LiveMessage), // written by our own trigger
     () => {
       services.runs.forgetAll();
+      services.catalogue.forget();
       live.send(everything);
     },
   );
@@ -157,6 +184,7 @@ function endpointsOf(
     ...runEndpoints(services.runs),
     ...ledgerEndpoints(db),
     ...deviceEndpoints(devices),
+    ...backupEndpoints(services.backups),
     ...health,
   ];
   const about: Endpoint = endpoint(

@@ -1,13 +1,19 @@
+import { once } from 'node:events';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { checkBackup, dumpRange, readEveryPlace, writeBackup } from './backup/index.ts';
 import { buildServer, openGround, startWorking } from './buildServer.ts';
 import type { ServerOptions } from './buildServer.ts';
+import { MIGRATIONS } from './db/migrator.ts';
 import { createLog } from './log/index.ts';
 
 const log = createLog(process.env.LOG_LEVEL ?? 'info', process.env.SALTFLAT_LOG ?? null);
 
-/** What this process does: serve and work, serve alone, work alone, or only bring the database up to date and end. */
-const ROLES = ['all', 'server', 'worker', 'migrator'] as const;
+/**
+ * What this process does: serve and work, serve alone, work alone; or one task, and then it ends: bring the database up to date,
+ * write a backup, check one, read every place of a shop.
+ */
+const ROLES = ['all', 'server', 'worker', 'migrator', 'backup', 'backup-check', 'verifier'] as const;
 type Role = (typeof ROLES)[number];
 
 function required(name: string): string {
@@ -35,6 +41,10 @@ const hosts = (): string[] =>
 
 async function main(): Promise<void> {
   const own = role();
+  if (own === 'backup-check') {
+    const manifest = await checkBackup(required('SALTFLAT_FILE'), KNOWN);
+    return done({ manifest, ...dumpRange(manifest) });
+  }
   const options: ServerOptions = {
     databaseUrl: required('DATABASE_URL'),
     webFolder: process.env.SALTFLAT_WEB ?? null,
@@ -43,10 +53,48 @@ async function main(): Promise<void> {
     now: Date.now,
     isDemo: process.env.SALTFLAT_DEMO !== '0',
     isWorking: own === 'all',
+    backups: backups(),
   };
   if (own === 'migrator') await (await openGround({ ...options, isDemo: false })).stop();
+  else if (own === 'backup') done(await backUp(options.databaseUrl));
+  else if (own === 'verifier') await verify({ ...options, isDemo: false });
   else if (own === 'worker') await work(options);
   else await serve(options);
+}
+
+const KNOWN = MIGRATIONS.map(({ name }) => name);
+
+function backups(): ServerOptions['backups'] {
+  const { SALTFLAT_BACKUPS: folder, SALTFLAT_PG_DUMP: pgDump } = process.env;
+  return folder && pgDump ? { folder, pgDump } : null;
+}
+
+const backUp = (databaseUrl: string): Promise<object> =>
+  writeBackup(required('SALTFLAT_FILE'), {
+    databaseUrl,
+    pgDump: required('SALTFLAT_PG_DUMP'),
+    known: KNOWN,
+    now: Date.now,
+  });
+
+/** Says what a task gave; the process ends when nothing is left to do. */
+function done(what: object): void {
+  process.send?.({ done: what });
+  process.disconnect?.();
+}
+
+/** Serves a database to itself, and reads everything. */
+async function verify(options: ServerOptions): Promise<void> {
+  const { app, stop } = await buildServer(options);
+  const server = app.listen(0, HOST);
+  await once(server, 'listening');
+  const { port } = server.address() as AddressInfo;
+  const faults = await readEveryPlace(`http://${HOST}:${port}/api/v1`);
+  server.closeAllConnections();
+  server.close();
+  await stop();
+  if (faults.length > 0) throw new Error(faults.slice(0, 5).join(' '));
+  done({});
 }
 
 async function work(options: ServerOptions): Promise<void> {

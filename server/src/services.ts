@@ -1,6 +1,9 @@
+import { BackupSettings, DEFAULT_BACKUPS, parse } from '@saltflat/contract';
 import type { Logger } from 'pino';
 import type { Database } from './db/connection.ts';
 import { ArtworkService, ArtworkStore, PreparationStore } from './features/artworks/index.ts';
+import { BackupService } from './features/backups/index.ts';
+import type { BackupPlace } from './features/backups/index.ts';
 import { CatalogueStore, WeighingService, WeighingStore } from './features/catalogue/index.ts';
 import { LineStates, LineStore, OrderState, PlanSweep, refuseOnFloor } from './features/lines/index.ts';
 import { OrderService, OrderStore, createCheckLines } from './features/orders/index.ts';
@@ -34,6 +37,10 @@ interface Needs {
   queue: PlanQueue;
   pictures: Pictures;
   papers: PaperPool;
+  /** Where backups are kept; `null` for a server without such a place. */
+  backups: BackupPlace | null;
+  /** Runs work unless another process is at it. */
+  alone: (work: () => Promise<void>) => Promise<boolean>;
   now: () => number;
   log: Logger;
 }
@@ -80,6 +87,7 @@ export function createServices(needs: Needs) {
     weighings,
     ...routing,
     ...shop,
+    backups: createBackups(needs),
     ...createPapers(needs, { orders, routes: routing.routes, artworks }),
   };
 }
@@ -221,6 +229,25 @@ function createShop({ db, now }: Needs, { lineStates, catalogue }: Ground) {
     change: async (write) => shop.change(write),
   });
   return { shop, imports };
+}
+
+function createBackups({ db, backups: place, alone, now, log }: Needs): BackupService {
+  const settings = new SettingStore(db);
+  return new BackupService({
+    place,
+    alone,
+    readSettings: async () => {
+      const kept = await settings.read('backups');
+      return {
+        document: parse(BackupSettings, { ...DEFAULT_BACKUPS, ...kept?.document }),
+        version: kept?.version ?? 1,
+      };
+    },
+    writeSettings: (version, document) =>
+      db.transaction((tx) => settings.write('backups', version, document, tx)),
+    now,
+    log,
+  });
 }
 
 interface PaperNeeds {

@@ -1,11 +1,13 @@
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
-import { mkdtempSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { DEFAULT_BACKUPS } from '@saltflat/contract';
+import type { Backups } from '@saltflat/contract';
 import { expect } from 'chai';
 import pg from 'pg';
 import { kill } from './testing/program.ts';
@@ -20,6 +22,22 @@ const freePort = (): Promise<number> =>
       server.close(() => resolve(port));
     });
   });
+
+/** One of the project's commands, until it ends. */
+async function runScript(
+  name: string,
+  args: readonly string[],
+  env: Record<string, string>,
+): Promise<{ code: number | null; text: string }> {
+  let text = '';
+  const child = spawn(process.execPath, [`scripts/${name}.mjs`, ...args], {
+    cwd: ROOT,
+    env: { ...process.env, ...env },
+  });
+  for (const out of [child.stdout, child.stderr]) out.on('data', (part: Buffer) => (text += part.toString()));
+  const code = await new Promise<number | null>((resolve) => child.on('exit', resolve));
+  return { code, text };
+}
 
 /** Every process there is: number, parent, and what it was started with. */
 function processes(): { pid: number; parent: number; words: string }[] {
@@ -166,6 +184,114 @@ describe('the program as it is started', function () {
       await hears(`The server stopped (it ended with SIGKILL). Starting it again in ${wait} …`);
     }
     await isUp();
+  });
+
+  describe('backed up', () => {
+    const orders = async (): Promise<string[]> => {
+      const answer = await fetch(`http://127.0.0.1:${port}/api/v1/customers`);
+      return ((await answer.json()) as { name: string }[]).map(({ name }) => name).sort();
+    };
+    const addCustomer = (name: string): Promise<void> =>
+      inDatabase(`insert into customer (id, name) values (gen_random_uuid(), '${name}')`);
+    async function inDatabase(sql: string): Promise<void> {
+      const client = asProgram('saltflat');
+      await client.connect();
+      await client.query(sql);
+      await client.end();
+    }
+    const command = (script: string, ...args: string[]): Promise<{ code: number | null; text: string }> =>
+      runScript(script, args, { SALTFLAT_HOME: home });
+    const file = (name: string): string => join(home, 'backups', name);
+    before(() => mkdirSync(join(home, 'backups'), { recursive: true, mode: 0o700 }));
+
+    it('is one file, whole and the owner’s alone, and comes back in a shop that is running', async () => {
+      await addCustomer('Before the backup');
+      const { text } = await command('backup', file('one.backup'));
+      expect(text).to.match(/backed up in .*0 orders, 0 runs, .* read back and whole/);
+      expect(statSync(file('one.backup')).mode & 0o777).to.equal(0o600);
+      await addCustomer('After the backup');
+      const pid = serverPid();
+      expect((await command('restore', file('one.backup'))).text).to.contain('The shop is as it was in');
+      await isUp();
+      expect([await orders(), serverPid()]).to.deep.equal([['Before the backup'], pid]);
+
+      // and what was there before can be put back, and the restored one again
+      expect((await command('restore', '--former')).code).to.equal(0);
+      await isUp();
+      expect(await orders()).to.deep.equal(['After the backup', 'Before the backup']);
+      await command('restore', '--former');
+      await isUp();
+      expect(await orders()).to.deep.equal(['Before the backup']);
+      // until the next backup
+      await command('backup', file('two.backup'));
+      expect((await command('restore', '--former')).text).to.contain('There is no former shop');
+    });
+
+    it('is refused where it is not whole, not one of ours, or of a later version, before anything is touched', async () => {
+      const whole = readFileSync(file('one.backup'));
+      const damaged = Buffer.from(whole);
+      const at = Math.floor(whole.length / 3);
+      damaged.writeUInt8(damaged.readUInt8(at) ^ 0xff, at);
+      const later = Buffer.from(whole.toString('latin1').replace('20260404T0900', '20990404T0900'), 'latin1');
+      const cases: [name: string, bytes: Buffer, why: string][] = [
+        ['empty', Buffer.alloc(0), 'is not a backup of Saltflat'],
+        ['half', whole.subarray(0, whole.length / 2), 'is cut short'],
+        ['short', whole.subarray(0, whole.length - 1), 'is cut short'],
+        ['damaged', damaged, 'is damaged'],
+        ['later', later, 'was made by a later version of Saltflat (20990404T0900-clean-drawings)'],
+        ['text', Buffer.from('drop database saltflat;'), 'is not a backup of Saltflat'],
+      ];
+      for (const [name, bytes, why] of cases) {
+        writeFileSync(file(name), bytes);
+        const { code, text } = await command('restore', file(name));
+        expect([code, text], name).to.satisfy(
+          ([own, said]: [number, string]) => own === 1 && said.includes(why),
+        );
+      }
+      expect((await command('restore', file('none'))).text).to.contain('There is no file');
+      expect(await orders()).to.deep.equal(['Before the backup']);
+    });
+
+    it('is written beside and put in place whole: one that fails leaves the former as it was', async () => {
+      const before = readFileSync(file('one.backup'));
+      await inDatabase(
+        `create table barred (); alter table barred enable row level security; alter table barred force row level security`,
+      );
+      const { code, text } = await command('backup', file('one.backup'));
+      await inDatabase('drop table barred');
+      expect([code, text]).to.satisfy(
+        ([own, said]: [number, string]) => own === 1 && said.includes('The backup failed'),
+      );
+      expect(readFileSync(file('one.backup')).equals(before)).to.equal(true);
+      expect(readdirSync(join(home, 'backups')).filter((name) => name.includes('part'))).to.deep.equal([]);
+      expect((await command('backup', join(home, 'nowhere', 'x'))).text).to.contain('there is no folder');
+    });
+
+    it('is made by the server itself when it is due, and the shop says how many are kept', async () => {
+      const call = async (method: string, body?: object): Promise<Backups> => {
+        const answer = await fetch(`http://127.0.0.1:${port}/api/v1/backups`, {
+          method,
+          headers: body ? { 'content-type': 'application/json' } : {},
+          ...(body ? { body: JSON.stringify(body) } : {}),
+        });
+        return (await answer.json()) as Backups;
+      };
+      const first = await until(async () => {
+        const own = await call('GET');
+        return own.kept.length > 0 ? own : null; // the one that was due when it started
+      });
+      expect(first).to.deep.include({ isLate: false, problem: null, settings: DEFAULT_BACKUPS });
+      const record = { ...DEFAULT_BACKUPS, kept: 2 };
+      expect((await call('PUT', { version: first.version, record })).settings).to.deep.equal(record);
+      const made: string[] = [];
+      for (let i = 0; i < 3; i++) {
+        await new Promise((resolve) => setTimeout(resolve, 1100)); // each second has a name of its own
+        made.unshift((await call('POST')).kept[0]!.name);
+      }
+      expect((await call('GET')).kept.map(({ name }) => name)).to.deep.equal(made.slice(0, 2));
+      expect((await command('restore', file(made[0]!))).text).to.contain('The shop is as it was in');
+      await isUp();
+    });
   });
 
   it('starts after a power cut, whatever number stands in the files that were left', async () => {

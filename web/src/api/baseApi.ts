@@ -1,7 +1,17 @@
 import { createApi, fetchBaseQuery, retry } from '@reduxjs/toolkit/query/react';
 
 /** What can go stale; a change told by the server invalidates these by name. */
-export const TAGS = ['Order', 'Line', 'Route', 'Run', 'Ledger', 'Catalogue', 'Change', 'Quote'] as const;
+export const TAGS = [
+  'Order',
+  'Line',
+  'Route',
+  'Run',
+  'Ledger',
+  'Catalogue',
+  'Change',
+  'Quote',
+  'Backup',
+] as const;
 
 const rawQuery = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 30_000 });
 

@@ -16,6 +16,7 @@ import {
   useRestoreOrderMutation,
   withoutEmpty,
 } from '../features/orders/index.ts';
+import { BackupNotice } from '../features/shop/index.ts';
 import { usePerson } from '../person/personSlice.ts';
 import { Loading, Notice } from '../ui/Notice.tsx';
 
@@ -93,6 +94,7 @@ export function OrdersPage() {
           New order
         </Button>
       </div>
+      <BackupNotice />
       <div className="orders-split">
         <div className="panel order-list">
           {error && (

@@ -5,6 +5,7 @@ import { NavLink, useNavigate, useParams } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import {
+  BackupsPanel,
   Followed,
   ImportPanel,
   MethodsPanel,
@@ -27,6 +28,7 @@ const PARTS = [
   ['machines', 'Machines'],
   ['methods', 'House methods'],
   ['prices', 'Prices'],
+  ['backups', 'Backups'],
 ] as const;
 
 const isList = (part: string): part is RecordList => ['blanks', 'materials', 'machines'].includes(part);
@@ -58,6 +60,7 @@ export function ShopPage() {
               </>
             )}
             {part === 'prices' && <RatesPanel rates={data.rates.document} version={data.rates.version} />}
+            {part === 'backups' && <BackupsPanel />}
           </div>
         </div>
       )}

@@ -72,4 +72,4 @@ export type { StyleRow } from './garments.ts';
 export type { LineRow, OrderRow } from './orders.ts';
 export type { QuoteRow, RouteRow } from './routes.ts';
 export type { EventRow, RunRow } from './runs.ts';
-export type { MachineRow, MaterialRow, SettingKey } from './setUp.ts';
+export type { MachineRow, MaterialRow, SettingKey, SettingRow } from './setUp.ts';

@@ -1,5 +1,5 @@
 import { MATERIAL_KINDS } from '@saltflat/contract';
-import type { MachineKind, MaterialKind, Replanned, ShopFacts } from '@saltflat/contract';
+import type { MachineKind, MaterialKind, Replanned, ShopFacts, BackupSettings } from '@saltflat/contract';
 import type { Rates } from '@saltflat/core/cost';
 import { MACHINE_KINDS } from '@saltflat/core/route';
 import type { HouseMethods } from '@saltflat/core/route';
@@ -86,12 +86,12 @@ export const defineMachine = (sequelize: Sequelize) =>
   );
 
 /** The shop's documents that there is one of, each under its key. */
-export const SETTING_KEYS = ['house', 'rates'] as const;
+export const SETTING_KEYS = ['house', 'rates', 'backups'] as const;
 export type SettingKey = (typeof SETTING_KEYS)[number];
 
 export interface SettingRow extends Model<InferAttributes<SettingRow>, InferCreationAttributes<SettingRow>> {
   key: SettingKey;
-  document: HouseMethods | Rates;
+  document: HouseMethods | Rates | BackupSettings;
   version: CreationOptional<number>;
 }
 

@@ -3,7 +3,7 @@ import type { Catalogue, GarmentStyle, Machine, Material } from '@saltflat/contr
 import { DEFAULT_RATES } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE } from '@saltflat/core/route';
 import type { Database } from '../../db/connection.ts';
-import type { MachineRow, MaterialRow, SettingKey, StyleRow } from '../../db/models/index.ts';
+import type { MachineRow, MaterialRow, StyleRow } from '../../db/models/index.ts';
 import { withWeighings } from './weighedMaterials.ts';
 import type { WeighingStore } from './weighingStore.ts';
 
@@ -29,6 +29,11 @@ export class CatalogueStore {
     return this.kept.catalogue;
   }
 
+  /** After the database was away: another one may have come back in its place, whose count says something else. */
+  forget(): void {
+    this.kept = null;
+  }
+
   /** Counted up by the database at every change of the set-up. */
   async revision(): Promise<string> {
     const row = await this.db.models.revisions.findOne({ raw: true });
@@ -46,7 +51,10 @@ export class CatalogueStore {
       this.db.models.settings.findAll({ raw: true }),
     ]);
     // a method or rate that is newer than the stored document stands at its usual start
-    const setting = <T extends object>(key: SettingKey, start: T): { document: T; version: number } => {
+    const setting = <T extends object>(
+      key: 'house' | 'rates',
+      start: T,
+    ): { document: T; version: number } => {
       const row = settings.find((own) => own.key === key);
       return { document: { ...start, ...row?.document }, version: row?.version ?? 1 };
     };

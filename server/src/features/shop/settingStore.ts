@@ -1,15 +1,19 @@
-import type { Rates } from '@saltflat/core/cost';
-import type { HouseMethods } from '@saltflat/core/route';
 import { UniqueConstraintError, literal } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
-import type { SettingKey } from '../../db/models/index.ts';
+import type { SettingKey, SettingRow } from '../../db/models/index.ts';
 
 /** Writes the shop's documents that there is one of. */
 export class SettingStore {
   constructor(private readonly db: Database) {}
 
-  /** Writes the house methods or the rates, made from the version seen; the first writer makes the row. @returns false where somebody was quicker */
-  async write(key: SettingKey, version: number, document: HouseMethods | Rates, tx: Tx): Promise<boolean> {
+  /** One of them as it stands; `null` where nobody has changed it yet. */
+  async read(key: SettingKey): Promise<{ document: SettingRow['document']; version: number } | null> {
+    const row = await this.db.models.settings.findByPk(key, { raw: true });
+    return row && { document: row.document, version: row.version };
+  }
+
+  /** Writes one of them, made from the version seen; the first writer makes the row. @returns false where somebody was quicker */
+  async write(key: SettingKey, version: number, document: SettingRow['document'], tx: Tx): Promise<boolean> {
     const { settings } = this.db.models;
     const [changed] = await settings.update(
       { document, version: literal('version + 1') },

@@ -13,7 +13,6 @@ import type {
   ShopChanged,
 } from '@saltflat/contract';
 import type { Database, Tx } from '../../db/connection.ts';
-import type { SettingKey } from '../../db/models/index.ts';
 import type { BlankStore } from './blankStore.ts';
 import type { ChangeStore, PlannedAnew } from './changeStore.ts';
 import type { EquipmentStore } from './equipmentStore.ts';
@@ -33,6 +32,9 @@ interface Needs {
   ) => Promise<{ changeId: string; drafts: number }>;
   now: () => number;
 }
+
+/** Settings that routes are planned by. */
+type PlannedSetting = 'house' | 'rates';
 
 export type RecordList = 'blanks' | 'materials' | 'machines';
 interface Written {
@@ -113,7 +115,10 @@ export class ShopService {
     });
   }
 
-  private setSetting(key: SettingKey, { version, record }: HouseChange | RatesChange): Promise<ShopChanged> {
+  private setSetting(
+    key: PlannedSetting,
+    { version, record }: HouseChange | RatesChange,
+  ): Promise<ShopChanged> {
     return this.change(async (tx) => {
       if (!(await this.needs.settings.write(key, version, record, tx))) await this.refuseStaleSetting(key);
       return { id: null, version: version + 1 };
@@ -133,7 +138,7 @@ export class ShopService {
   }
 
   /** Settings whose version is no longer the one seen. */
-  private async refuseStaleSetting(key: SettingKey): Promise<never> {
+  private async refuseStaleSetting(key: PlannedSetting): Promise<never> {
     const { [key]: current } = await this.needs.readCatalogue();
     const what = key === 'house' ? 'house methods' : 'prices';
     throw new DomainError(

@@ -104,7 +104,8 @@ export function ImportPanel({ list }: { list: ShopList }) {
             </table>
             {report.untold > 0 && (
               <p>
-                {report.untold} more {report.untold === 1 ? 'line' : 'lines'} cannot be taken: mend these first.
+                {report.untold} more {report.untold === 1 ? 'line' : 'lines'} cannot be taken: mend these
+                first.
               </p>
             )}
             {!report.isApplied && !isRefused && changes.length > 0 && (

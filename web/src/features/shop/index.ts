@@ -1,3 +1,5 @@
+export { BackupNotice } from './BackupNotice.tsx';
+export { BackupsPanel } from './BackupsPanel.tsx';
 export { ImportPanel } from './ImportPanel.tsx';
 export { MethodsPanel } from './MethodsPanel.tsx';
 export { RatesPanel } from './RatesPanel.tsx';

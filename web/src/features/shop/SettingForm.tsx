@@ -1,0 +1,76 @@
+import type { RecordField } from '@saltflat/contract/shopFields';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { fieldProblems, problemMessage } from '../../api/problemMessage.ts';
+import { Overtaken, useVersionedDraft } from '../../draft/index.ts';
+import { RecordForm } from './RecordForm.tsx';
+import { missingIn } from './recordState.ts';
+
+interface Props<T extends object> {
+  /** What is set, as “The prices”. */
+  what: string;
+  /** Where what is typed is kept until it is saved. */
+  draftKey: string;
+  fields: readonly RecordField[];
+  values: T;
+  version: number;
+  isSaving: boolean;
+  /** Sends it; gives back what was refused, if anything. */
+  save: (change: { version: number; record: T }) => Promise<{ error?: unknown }>;
+  saveLabel: string;
+  children?: React.ReactNode;
+}
+
+/** A document of the shop that there is one of: its fields, kept while they are typed, and what was refused. */
+export function SettingForm<T extends object>(props: Props<T>) {
+  const { what, fields, values, version } = props;
+  const draft = useVersionedDraft<object>(props.draftKey, { version, values });
+  const record = draft.values;
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const [refusal, setRefusal] = useState('');
+  const submit = async (event: React.FormEvent): Promise<void> => {
+    event.preventDefault();
+    const missing = missingIn(fields, record);
+    setProblems(missing);
+    setRefusal(Object.keys(missing).length > 0 ? 'Some fields still need something: they are marked.' : '');
+    if (Object.keys(missing).length > 0) return;
+    const { error } = await props.save({ version: draft.version, record: record as T });
+    setRefusal(error ? problemMessage(error) : '');
+    setProblems(
+      Object.fromEntries(
+        fieldProblems(error).map(({ path, message }) => [path.replace(/^\/record/, ''), message]),
+      ),
+    );
+    if (!error) draft.startAgain();
+  };
+  return (
+    <form
+      className="panel record-editor"
+      aria-label={what}
+      onSubmit={(event) => void submit(event)}
+      noValidate
+    >
+      <div className="stack" style={{ padding: 16 }}>
+        {props.children}
+        <RecordForm fields={fields} record={record} problems={problems} onChange={draft.change} />
+        {draft.isOvertaken && (
+          <Overtaken
+            what={`The ${what.toLowerCase()}`}
+            onKeepMine={draft.keepMine}
+            onStartAgain={draft.startAgain}
+          />
+        )}
+        {refusal !== '' && (
+          <p className="alarm" role="alert">
+            {refusal}
+          </p>
+        )}
+        <div className="row" style={{ justifyContent: 'flex-end' }}>
+          <Button type="submit" variant="contained" disabled={props.isSaving}>
+            {props.saveLabel}
+          </Button>
+        </div>
+      </div>
+    </form>
+  );
+}
