@@ -40,6 +40,7 @@ test('axe finds nothing on any place', async ({ page }) => {
     ['/shop/machines', 'Press A'],
     ['/shop/methods', 'Film: peel'],
     ['/shop/prices', 'Save the prices'],
+    ['/shop/backups', 'A backup every day'],
     ['/devices', 'Pretreatment scale'],
     ['/nowhere', 'There is no such page'],
   ];

@@ -263,7 +263,9 @@ describe('the program as it is started', function () {
         ([own, said]: [number, string]) => own === 1 && said.includes('The backup failed'),
       );
       expect(readFileSync(file('one.backup')).equals(before)).to.equal(true);
-      expect(readdirSync(join(home, 'backups')).filter((name) => name.includes('part'))).to.deep.equal([]);
+      expect(
+        readdirSync(join(home, 'backups')).filter((name) => name.startsWith('one.backup.')),
+      ).to.deep.equal([]);
       expect((await command('backup', join(home, 'nowhere', 'x'))).text).to.contain('there is no folder');
     });
 
@@ -289,6 +291,8 @@ describe('the program as it is started', function () {
         made.unshift((await call('POST')).kept[0]!.name);
       }
       expect((await call('GET')).kept.map(({ name }) => name)).to.deep.equal(made.slice(0, 2));
+      const parts = readdirSync(join(home, 'backups')).filter((name) => name.includes('.part-'));
+      expect(parts, 'of backups that were broken off when the power was cut').to.deep.equal([]);
       expect((await command('restore', file(made[0]!))).text).to.contain('The shop is as it was in');
       await isUp();
     });

@@ -4,7 +4,7 @@ interface Parameter {
   name: string;
   in: string;
   required?: boolean;
-  schema: { enum?: unknown[] };
+  schema: { enum?: (string | number)[] };
 }
 
 /**
@@ -49,6 +49,6 @@ function fill(path: string, parameters: readonly Parameter[], order: Order | nul
   if (whole !== path && id === undefined) return null;
   const query = parameters
     .filter((own) => own.in === 'query' && own.required)
-    .map(({ name, schema }) => `${name}=${String(schema.enum?.[0] ?? 0)}`);
+    .map(({ name, schema }) => `${name}=${schema.enum?.[0] ?? 0}`);
   return query.length > 0 ? `${whole}?${query.join('&')}` : whole;
 }

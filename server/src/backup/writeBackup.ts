@@ -37,7 +37,7 @@ export async function writeBackup(file: string, tools: BackupTools): Promise<Man
     return manifest;
   } catch (error) {
     await rm(part, { force: true });
-    throw inWords(error, folder);
+    throw backupRefusal(error, folder);
   }
 }
 
@@ -114,7 +114,8 @@ async function syncFolder(folder: string): Promise<void> {
   await handle.sync().finally(() => handle.close());
 }
 
-function inWords(error: unknown, folder: string): Error {
+/** Why a backup failed, in words. */
+export function backupRefusal(error: unknown, folder: string): DomainError {
   if (error instanceof DomainError) return error;
   const { code, message } = error as { code?: string; message?: string };
   const why: Record<string, string> = {
@@ -125,7 +126,7 @@ function inWords(error: unknown, folder: string): Error {
     EROFS: `${folder} cannot be written to`,
     EISDIR: 'a folder has that name',
     ENOTEMPTY: 'a folder has that name',
-    EEXIST: 'a folder has that name',
+    EEXIST: `there is a file where the folder ${folder} would be`,
   };
   const text = why[code ?? ''] ?? message ?? 'it is not known why';
   return new DomainError(

@@ -5,6 +5,7 @@ import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { problemMessage } from '../api/problemMessage.ts';
 import { serverNow } from '../api/serverClock.ts';
+import { BackupNotice } from '../features/backups/index.ts';
 import { useStartRunMutation } from '../features/floor/index.ts';
 import {
   OrderDetail,
@@ -16,7 +17,6 @@ import {
   useRestoreOrderMutation,
   withoutEmpty,
 } from '../features/orders/index.ts';
-import { BackupNotice } from '../features/shop/index.ts';
 import { usePerson } from '../person/personSlice.ts';
 import { Loading, Notice } from '../ui/Notice.tsx';
 

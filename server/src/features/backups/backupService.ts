@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { DomainError } from '@saltflat/contract';
 import type { BackupSettings, Backups } from '@saltflat/contract';
 import type { Logger } from 'pino';
-import { writeBackup } from '../../backup/index.ts';
+import { backupRefusal, writeBackup } from '../../backup/index.ts';
 import type { BackupTools } from '../../backup/index.ts';
 
 export interface BackupPlace {
@@ -24,6 +24,7 @@ interface Needs {
 }
 
 const NAME = /^saltflat-(\d{4}-\d\d-\d\dT\d{6}Z)\.backup$/;
+const PART = /^saltflat-.*\.backup\.part-/;
 const LOOK_MS = 5 * 60_000;
 const HOUR_MS = 3_600_000;
 /** A backup that is due is made within the hour; after that somebody should know. */
@@ -98,21 +99,26 @@ export class BackupService {
   private async makeOne(): Promise<void> {
     const { place, now, readSettings, log } = this.needs;
     if (place === null) return;
-    await mkdir(place.folder, { recursive: true, mode: 0o700 });
     const stamp = new Date(now()).toISOString().slice(0, 19).replaceAll(':', '');
     try {
+      await mkdir(place.folder, { recursive: true, mode: 0o700 });
+      await this.removeParts(place.folder);
       await writeBackup(join(place.folder, `saltflat-${stamp}Z.backup`), place.tools);
       this.problem = null;
       log.info({}, 'backup made');
     } catch (error) {
-      this.problem =
-        error instanceof DomainError
-          ? error.message
-          : 'The backup failed for a reason that was not foreseen.';
-      throw error;
+      const refusal = backupRefusal(error, place.folder);
+      this.problem = refusal.message;
+      throw refusal;
     }
     const { document } = await readSettings();
     for (const { name } of (await this.list()).slice(document.kept)) await rm(join(place.folder, name));
+  }
+
+  /** What was broken off with the server: nobody else writes here while this one does. */
+  private async removeParts(folder: string): Promise<void> {
+    for (const name of await readdir(folder))
+      if (PART.test(name)) await rm(join(folder, name), { force: true });
   }
 
   /** Newest first. */

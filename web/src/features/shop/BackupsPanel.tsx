@@ -1,10 +1,10 @@
 import { BACKUP_FIELDS } from '@saltflat/contract/shopFields';
 import Button from '@mui/material/Button';
+import { useBackupsQuery, useMakeBackupMutation, useSetBackupsMutation } from '../../api/backupsApi.ts';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { Loading, Notice } from '../../ui/Notice.tsx';
+import { dayAndTime, megabytes } from '../../ui/fileWords.ts';
 import { SettingForm } from './SettingForm.tsx';
-import { dayAndTime, megabytes } from './backupWords.ts';
-import { useBackupsQuery, useMakeBackupMutation, useSetBackupsMutation } from './shopApi.ts';
 
 /** Copies of the whole shop: when they are made, which there are, and what to do with one. */
 export function BackupsPanel() {
@@ -87,7 +87,11 @@ export function BackupsPanel() {
         isSaving={saving.isLoading}
         save={save}
         saveLabel="Save"
-      />
+      >
+        <p className="muted small">
+          By the clock of this machine. Of more backups than are kept the oldest go.
+        </p>
+      </SettingForm>
     </div>
   );
 }

@@ -1,4 +1,3 @@
-export { BackupNotice } from './BackupNotice.tsx';
 export { BackupsPanel } from './BackupsPanel.tsx';
 export { ImportPanel } from './ImportPanel.tsx';
 export { MethodsPanel } from './MethodsPanel.tsx';

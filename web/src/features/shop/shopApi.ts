@@ -1,11 +1,4 @@
-import type {
-  BackupSettings,
-  Backups,
-  ImportReport,
-  ShopChange,
-  ShopChanged,
-  ShopList,
-} from '@saltflat/contract';
+import type { ImportReport, ShopChange, ShopChanged, ShopList } from '@saltflat/contract';
 import type { Rates } from '@saltflat/core/cost';
 import type { HouseMethods } from '@saltflat/core/route';
 import { baseApi } from '../../api/baseApi.ts';
@@ -19,9 +12,6 @@ interface Saved {
   version: number;
   record: object;
 }
-
-/** A large shop is written and read back. */
-const BACKUP_MS = 600_000;
 
 const STALE = ['Catalogue'] as const; // the routes that follow say so themselves, one by one
 
@@ -61,15 +51,6 @@ const shopApi = baseApi.injectEndpoints({
       query: (body) => ({ url: '/shop/rates', method: 'PUT', body }),
       invalidatesTags: [...STALE],
     }),
-    backups: build.query<Backups, void>({ query: () => '/backups', providesTags: ['Backup'] }),
-    setBackups: build.mutation<Backups, { version: number; record: BackupSettings }>({
-      query: (body) => ({ url: '/backups', method: 'PUT', body }),
-      invalidatesTags: ['Backup'],
-    }),
-    makeBackup: build.mutation<Backups, void>({
-      query: () => ({ url: '/backups', method: 'POST', timeout: BACKUP_MS }),
-      invalidatesTags: ['Backup'],
-    }),
     importList: build.mutation<
       ImportReport,
       { list: ShopList; format: 'csv' | 'json'; text: string; dryRun: boolean }
@@ -87,9 +68,6 @@ const shopApi = baseApi.injectEndpoints({
 });
 
 export const {
-  useBackupsQuery,
-  useSetBackupsMutation,
-  useMakeBackupMutation,
   useShopChangeQuery,
   useSaveRecordMutation,
   useRetireRecordMutation,

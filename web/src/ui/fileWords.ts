@@ -1,4 +1,4 @@
-/** A backup's instant as people of the shop read it. */
+/** An instant as people of the shop read it. */
 export const dayAndTime = (instant: string): string =>
   new Date(instant).toLocaleString('en-GB', {
     weekday: 'short',

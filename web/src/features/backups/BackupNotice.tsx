@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
-import { dayAndTime } from './backupWords.ts';
-import { useBackupsQuery } from './shopApi.ts';
+import { useBackupsQuery } from '../../api/backupsApi.ts';
+import { dayAndTime } from '../../ui/fileWords.ts';
 
 const ASK_MS = 10 * 60_000;
 
@@ -10,7 +10,7 @@ export function BackupNotice() {
   if (!data?.isLate) return null;
   const [last] = data.kept;
   return (
-    <p className="alarm" role="status">
+    <p className="alarm" role="status" style={{ marginBottom: 12 }}>
       {last
         ? `The last backup is from ${dayAndTime(last.madeAt)}: the one that was due is not there. `
         : 'There is no backup of this shop yet, and one was due. '}
