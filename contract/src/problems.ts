@@ -4,6 +4,7 @@ export const PROBLEMS = {
   'not-found': { status: 404, title: 'It does not exist, or no longer' },
   'name-taken': { status: 409, title: 'That name is already in use' },
   'stale-version': { status: 409, title: 'Someone else changed it first' },
+  'key-reused': { status: 409, title: 'That key was used for another request' },
   'not-now': { status: 409, title: 'That cannot be done in its present state' },
   'wrong-host': { status: 421, title: 'This server does not answer under that name' },
   'foreign-page': { status: 403, title: 'It was asked for from a page that is not ours' },

@@ -96,6 +96,7 @@ export async function openGround(options: ServerOptions): Promise<Ground> {
   const stop = async (): Promise<void> => {
     services.sweep.stop();
     services.backups.stop();
+    services.keys.stop();
     await Promise.allSettled([queue.stop(), pictures.stop(), papers.stop()]);
     await db.sequelize.close();
   };
@@ -107,6 +108,7 @@ export async function startWorking({ queue, services }: Ground): Promise<void> {
   await queue.work((lineId) => services.background.plan(lineId));
   await services.sweep.start();
   services.backups.start();
+  services.keys.start();
 }
 
 const BACKUP_LOCK = 7_258_352; // any number, the same for every process of this database
@@ -149,7 +151,7 @@ export async function buildServer(options: ServerOptions) {
   const app = createApp({
     log: options.log,
     hosts: options.hosts ?? [],
-    api: Router().use(mount(endpoints, createTurns())),
+    api: Router().use(mount(endpoints, createTurns(services.keys))),
     live: live.router,
     webFolder: options.webFolder,
   });

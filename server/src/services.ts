@@ -1,6 +1,7 @@
 import { BackupSettings, DEFAULT_BACKUPS, parse } from '@saltflat/contract';
 import type { Logger } from 'pino';
 import type { Database } from './db/connection.ts';
+import { RequestKeys } from './db/requestKeys.ts';
 import { ArtworkService, ArtworkStore, PreparationStore } from './features/artworks/index.ts';
 import { BackupService } from './features/backups/index.ts';
 import type { BackupPlace } from './features/backups/index.ts';
@@ -88,6 +89,7 @@ export function createServices(needs: Needs) {
     ...routing,
     ...shop,
     backups: createBackups(needs),
+    keys: new RequestKeys(db.models),
     ...createPapers(needs, { orders, routes: routing.routes, artworks }),
   };
 }

@@ -3,6 +3,7 @@ import type { Transaction } from 'sequelize';
 import { defineModels } from './models/index.ts';
 import type { Models } from './models/index.ts';
 import { preparedReader } from './preparedRead.ts';
+import { inKeyedTransaction } from './requestKeys.ts';
 
 /** A transaction; every method that takes one does its work in it. */
 export type Tx = Transaction;
@@ -61,9 +62,10 @@ export function connect(url: string, how = { isPatient: false }): Database {
     tx === undefined
       ? ((await prepared(sql, bind)) as T[]) // the caller names what its query gives
       : sequelize.query<T>(sql, { bind: [...bind], type: QueryTypes.SELECT, transaction: tx });
+  const models = defineModels(sequelize);
   return {
     sequelize,
-    models: defineModels(sequelize),
+    models,
     read,
     readMany: async <T extends object>(sql: string, bind: readonly unknown[]) => {
       const [all] = await read<{ rows: T[] }>(
@@ -72,7 +74,7 @@ export function connect(url: string, how = { isPatient: false }): Database {
       );
       return all?.rows ?? [];
     },
-    transaction: (work) => retrying(() => sequelize.transaction(work)),
+    transaction: (work) => retrying(() => inKeyedTransaction(sequelize, models, work)),
   };
 }
 

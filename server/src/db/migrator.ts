@@ -12,6 +12,7 @@ import { firmGround } from './migrations/20260314T0900-firm-ground.ts';
 import { lighterLists } from './migrations/20260321T0900-lighter-lists.ts';
 import { recoveredLines } from './migrations/20260325T0900-recovered-lines.ts';
 import { cleanDrawings } from './migrations/20260404T0900-clean-drawings.ts';
+import { requestKeys } from './migrations/20260404T0910-request-keys.ts';
 import type { Migration } from './migration.ts';
 
 /** Named one by one: the same in a bundle, under tsx and in tests. */
@@ -25,6 +26,7 @@ export const MIGRATIONS: readonly Migration[] = [
   lighterLists,
   recoveredLines,
   cleanDrawings,
+  requestKeys,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

@@ -1,7 +1,9 @@
+import { createHash } from 'node:crypto';
 import { DomainError, parse, strictObject } from '@saltflat/contract';
 import type { Request, Response } from 'express';
 import { Router } from 'express';
 import type { Static, TSchema } from 'typebox';
+import type { KeptAnswer, RequestKeys } from '../db/requestKeys.ts';
 import { Turns } from '../turns.ts';
 import { JSON_BODY, isEmpty, readBody, readJson, textOf } from './body.ts';
 import type { BodyLimits } from './body.ts';
@@ -59,6 +61,8 @@ type Answer<S extends EndpointShape> = S['answer'] extends TSchema ? Immutable<S
 export interface CallTurns {
   calls: Turns;
   uploads: Turns;
+  /** Requests that are sent again, by their key; `null` where there is no database to keep them. */
+  keys: Pick<RequestKeys, 'once'> | null;
 }
 
 export interface Endpoint {
@@ -86,13 +90,20 @@ export function endpoint<const S extends EndpointShape>(
       const params = req.params as Record<string, string>;
       if (!shape.textParams) for (const id of Object.values(params)) assertUuid(id);
       const query = shape.query ? parse(shape.query, req.query, { coerce: true }) : {};
-      const answer = async (sent: { body?: unknown; upload?: Buffer }): Promise<void> => {
-        res.status(shape.status ?? 200);
+      const answer = async ({ text, ...sent }: Sent): Promise<void> => {
         const call = { params, query, ...sent, req, res } as unknown as Call<S>; // parsed by the schemas the types came from
-        const given = await inTime(shape.patienceS ?? PATIENCE_S, res, () => work(call));
-        if (isFile(shape.answer)) return;
-        if (CHECKS_ANSWERS) assertFits(shape, shape.answer, given);
-        res.json(given);
+        const key = keyOf(shape, req);
+        const perform = async (): Promise<KeptAnswer> => {
+          res.status(shape.status ?? 200);
+          const given = await work(call);
+          if (CHECKS_ANSWERS && !isFile(shape.answer)) assertFits(shape, shape.answer, given);
+          return { status: res.statusCode, answer: (given ?? null) as object | null }; // JSON, by its schema
+        };
+        const once = turns.keys;
+        const given = await inTime(shape.patienceS ?? PATIENCE_S, res, () =>
+          key === null || once === null ? perform() : once.once(key, requestHash(req, text), perform),
+        );
+        if (!isFile(shape.answer)) res.status(given.status).json(given.answer);
       };
       const { upload } = shape;
       if (upload) {
@@ -108,11 +119,35 @@ export function endpoint<const S extends EndpointShape>(
   };
 }
 
-async function readSent(shape: EndpointShape, req: Request, res: Response): Promise<{ body?: unknown }> {
+/** What came with a call: parsed, and as it was written. */
+interface Sent {
+  body?: unknown;
+  upload?: Buffer;
+  text?: string;
+}
+
+const KEY = /^[\w-]{8,100}$/;
+
+/** The key of a call that changes something; files are known again by their content. */
+function keyOf({ method, upload }: EndpointShape, { headers }: Request): string | null {
+  const key = headers['idempotency-key'];
+  if (key === undefined || method === 'get' || upload) return null;
+  if (typeof key !== 'string' || !KEY.test(key))
+    throw new DomainError(
+      'invalid-input',
+      'The header “Idempotency-Key” takes 8 to 100 letters, digits and hyphens.',
+    );
+  return key;
+}
+
+const requestHash = ({ method, originalUrl }: Request, text = ''): string =>
+  createHash('sha256').update(`${method} ${originalUrl}\n${text}`).digest('hex');
+
+async function readSent(shape: EndpointShape, req: Request, res: Response): Promise<Sent> {
   if (shape.body) {
     const { media, bytes } = JSON_BODY;
     const text = textOf(await readBody(req, res, { media, bytes: shape.bodyBytes ?? bytes }));
-    return { body: parse(shape.body, readJson(text)) };
+    return { body: parse(shape.body, readJson(text)), text };
   }
   if (shape.method !== 'get' && !isEmpty(req)) {
     const text = textOf(await readBody(req, res, { media: JSON_BODY.media, bytes: 1024 }));
@@ -145,7 +180,8 @@ export function mount(endpoints: readonly Endpoint[], turns: CallTurns): Router 
 }
 
 /** The turns of one server. */
-export const createTurns = (): CallTurns => ({
+export const createTurns = (keys: CallTurns['keys'] = null): CallTurns => ({
+  keys,
   calls: new Turns({
     most: 64,
     waiting: 256,

@@ -1,4 +1,6 @@
+import type { BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { createApi, fetchBaseQuery, retry } from '@reduxjs/toolkit/query/react';
+import { sendKeyed } from './keyedWrites.ts';
 
 /** What can go stale; a change told by the server invalidates these by name. */
 export const TAGS = [
@@ -15,10 +17,18 @@ export const TAGS = [
 
 const rawQuery = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 30_000 });
 
-/** Reads are tried again while the server or its database is away; writes are sent once. */
-const query: typeof rawQuery = async (args, api, extra) => {
-  if (api.type !== 'query') return rawQuery(args, api, extra);
-  return retrying(args, api, extra);
+/** A write that the server knows again by something else than a key says so: files by their content, events by their ids. */
+type Query = BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, { isKnownAgain?: boolean }>;
+
+/** Reads are tried again while the server or its database is away, and so are writes, each under a key of its own. */
+const query: Query = async (args, api, extra) => {
+  if (api.type === 'query') return retrying(args, api, {});
+  if (typeof args === 'string' || extra?.isKnownAgain) return rawQuery(args, api, {});
+  return sendKeyed(
+    JSON.stringify([args.url, args.method, args.params, args.body]),
+    async (key) => rawQuery({ ...args, headers: { ...args.headers, 'idempotency-key': key } }, api, {}),
+    ({ error }) => isAway(error) || error?.status === 'TIMEOUT_ERROR',
+  );
 };
 const retrying = retry(rawQuery, {
   retryCondition: (error, _args, { attempt }) => attempt <= 3 && isAway(error),
@@ -33,6 +43,6 @@ export const baseApi = createApi({
 });
 
 const isAway = (error: unknown): boolean => {
-  const { status } = error as { status?: unknown };
+  const { status } = (error ?? {}) as { status?: unknown };
   return status === 'FETCH_ERROR' || status === 503;
 };

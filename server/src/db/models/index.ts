@@ -4,6 +4,7 @@ import { defineCustomer } from './customers.ts';
 import { defineColour, defineSize, defineStyle } from './garments.ts';
 import { defineLine, defineLineSize, defineOrder } from './orders.ts';
 import { defineProofAnswer, defineQuote, defineRoute } from './routes.ts';
+import { defineRequestKey } from './requestKeys.ts';
 import { defineEvent, defineOutcome, defineRun, defineTally } from './runs.ts';
 import {
   defineChange,
@@ -47,6 +48,7 @@ export function defineModels(sequelize: Sequelize) {
     events: defineEvent(sequelize),
     outcomes: defineOutcome(sequelize),
     tallies: defineTally(sequelize),
+    requestKeys: defineRequestKey(sequelize),
   };
   const { styles, colours, sizes, orders, lines, lineSizes, customers, artworks, preparations } = models;
   styles.hasMany(colours, { as: 'colours', foreignKey: 'styleId' });

@@ -116,7 +116,12 @@ export class ArtworkStore {
   }
 
   async setRights(id: string, { rights, note, by }: RightsInput): Promise<void> {
-    await this.db.models.artworks.update({ rights, rightsNote: note, rightsBy: by }, { where: { id } });
+    await this.db.transaction((transaction) =>
+      this.db.models.artworks.update(
+        { rights, rightsNote: note, rightsBy: by },
+        { where: { id }, transaction },
+      ),
+    );
   }
 
   /** Figures this analysis measured; what an older one measured is not read. */

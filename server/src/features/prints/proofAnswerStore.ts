@@ -9,19 +9,17 @@ export class ProofAnswerStore {
   /** Keeps an answer to the route the line is made by. */
   async insert(lineId: string, { by, ...answer }: ProofAnswerInput, at: Date): Promise<void> {
     const { lines, routes, proofAnswers } = this.db.models;
-    const line = await lines.findByPk(lineId, { attributes: ['routeNumber'], raw: true });
-    const number = line?.routeNumber ?? null;
-    const version =
-      number === null
-        ? null
-        : await routes.findOne({ attributes: ['id'], where: { lineId, number }, raw: true });
-    await proofAnswers.create({
-      id: randomUUID(),
-      lineId,
-      routeVersionId: version?.id ?? null,
-      ...answer,
-      byName: by,
-      at,
+    await this.db.transaction(async (transaction) => {
+      const line = await lines.findByPk(lineId, { attributes: ['routeNumber'], raw: true, transaction });
+      const number = line?.routeNumber ?? null;
+      const version =
+        number === null
+          ? null
+          : await routes.findOne({ attributes: ['id'], where: { lineId, number }, raw: true, transaction });
+      await proofAnswers.create(
+        { id: randomUUID(), lineId, routeVersionId: version?.id ?? null, ...answer, byName: by, at },
+        { transaction },
+      );
     });
   }
 

@@ -13,17 +13,17 @@ export class QuoteStore {
     document: QuoteDocument,
     how: { givenBy: string; givenAt: Date; goodUntil: Date },
   ): Promise<string> {
-    const id = randomUUID();
-    // a sequence gives numbers that are never given twice, whoever asks; Sequelize has no word for it
-    const [next] = await this.db.sequelize.query<{ number: string }>(
-      `select nextval('quote_number') as number`,
-      {
-        type: QueryTypes.SELECT,
-      },
-    );
-    const own = { id, orderId, number: Number(next?.number), document, acceptedAt: null, acceptedBy: null };
-    await this.db.models.quotes.create({ ...own, ...how, state: 'given' });
-    return id;
+    return this.db.transaction(async (transaction) => {
+      const id = randomUUID();
+      // a sequence gives numbers that are never given twice, whoever asks; Sequelize has no word for it
+      const [next] = await this.db.sequelize.query<{ number: string }>(
+        `select nextval('quote_number') as number`,
+        { type: QueryTypes.SELECT, transaction },
+      );
+      const own = { id, orderId, number: Number(next?.number), document, acceptedAt: null, acceptedBy: null };
+      await this.db.models.quotes.create({ ...own, ...how, state: 'given' }, { transaction });
+      return id;
+    });
   }
 
   async find(id: string): Promise<GivenQuote | undefined> {
@@ -43,11 +43,13 @@ export class QuoteStore {
 
   /** @returns false where it is accepted already */
   async accept(id: string, acceptedBy: string, acceptedAt: Date): Promise<boolean> {
-    const [changed] = await this.db.models.quotes.update(
-      { state: 'accepted', acceptedAt, acceptedBy },
-      { where: { id, state: 'given' } },
-    );
-    return changed === 1;
+    return this.db.transaction(async (transaction) => {
+      const [changed] = await this.db.models.quotes.update(
+        { state: 'accepted', acceptedAt, acceptedBy },
+        { where: { id, state: 'given' }, transaction },
+      );
+      return changed === 1;
+    });
   }
 }
 

@@ -65,6 +65,7 @@ const floorApi = baseApi.injectEndpoints({
       invalidatesTags: ['Run', 'Order', 'Line'],
     }),
     sendEvents: build.mutation<RunReceipt, { runId: string; events: RunEventInput[] }>({
+      extraOptions: { isKnownAgain: true },
       query: ({ runId, events }) => ({ url: `/runs/${runId}/events`, method: 'POST', body: { events } }),
       // what was sent is put where runs are read, before it leaves the outbox; what others added is told by the stream
       onQueryStarted: async ({ runId, events }, { dispatch, queryFulfilled }) => {
@@ -84,6 +85,7 @@ const floorApi = baseApi.injectEndpoints({
       },
     }),
     uploadPhoto: build.mutation<Photo, File>({
+      extraOptions: { isKnownAgain: true },
       query: (file) => ({
         url: '/photos',
         params: { name: file.name },

@@ -52,6 +52,7 @@ const ordersApi = baseApi.injectEndpoints({
       invalidatesTags: ['Order'],
     }),
     uploadArtwork: build.mutation<Artwork, File>({
+      extraOptions: { isKnownAgain: true },
       query: (file) => ({
         url: '/artworks',
         params: { name: file.name },

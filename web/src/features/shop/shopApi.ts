@@ -55,6 +55,7 @@ const shopApi = baseApi.injectEndpoints({
       ImportReport,
       { list: ShopList; format: 'csv' | 'json'; text: string; dryRun: boolean }
     >({
+      extraOptions: { isKnownAgain: true },
       query: ({ list, format, text, dryRun }) => ({
         url: '/shop/import',
         params: { list, format, dryRun },
