@@ -148,7 +148,32 @@ describe('runs', function () {
     ]);
     const foreign = await send(other, [{ ...first!, clientSeq: 900_000 }]);
     expect(foreign.status).to.equal(400);
-    expect(foreign.body.detail).to.contain('another run’s already');
+    expect(foreign.body.detail).to.equal(
+      `Event ${first!.id.slice(0, 8)} is ${run.code}’s already, and stays there. Reload the page to go on.`,
+    );
+  });
+
+  it('refuses an event that was sent before and says something else now, by name, and keeps the first', async () => {
+    const { run } = await started();
+    const [first, second] = done(run, 0);
+    await send(run, [first!]);
+    for (const other of [
+      { by: 'Somebody' },
+      { kind: 'problem-raised' as const, payload: { problem: 'x' } },
+      { clientSeq: 800_000 },
+    ]) {
+      const { status, body } = await send(run, [second!, { ...first!, ...other }]);
+      expect([status, body.detail]).to.satisfy(
+        ([code, detail]: [number, string]) =>
+          code === 400 &&
+          detail.startsWith(`Event ${first!.id.slice(0, 8)} (`) &&
+          detail.includes('said something else'),
+      );
+    }
+    const { body } = (await server.api.get(`/api/v1/runs/${run.id}`).expect(200)) as { body: Run };
+    expect(body.events.map(({ id, by }) => [id, by])).to.deep.equal([[first!.id, first!.by]]);
+    const again = await send(run, [{ ...first!, payload: { ...first!.payload } }, second!]);
+    expect(again.status, 'the same once more is harmless').to.equal(200);
   });
 
   it('never changes or loses an event that is written', async () => {

@@ -47,10 +47,20 @@ function refuseHollow({ kind, step, payload }: RunEventInput): void {
 const hollow = (path: string, message: string): DomainError =>
   new DomainError('invalid-input', message, { fields: [{ path, message }] });
 
-/** The events that are not known yet, each once. @throws DomainError where a device has used a number of its count before */
+/**
+ * The events that are not known yet, each once.
+ *
+ * @throws DomainError where a device has used a number of its count before, or an event is known and says something else
+ */
 export function newEvents(known: readonly StoredEvent[], sent: readonly RunEventInput[]): RunEventInput[] {
   const counted = knownOf(known, sent);
+  const ids = new Set(sent.map(({ id }) => id));
+  const said = new Map(known.filter(({ id }) => ids.has(id)).map((event) => [event.id, contentOf(event)]));
   return sent.filter((event) => {
+    const content = contentOf(event);
+    const before = said.get(event.id);
+    if (before !== undefined && before !== content) throw reused(event);
+    said.set(event.id, content);
     const id = counted.get(countOf(event));
     if (id === event.id) return false;
     if (id !== undefined)
@@ -62,6 +72,23 @@ export function newEvents(known: readonly StoredEvent[], sent: readonly RunEvent
     return true;
   });
 }
+
+const reused = ({ id, kind, step }: RunEventInput): DomainError =>
+  new DomainError(
+    'invalid-input',
+    `Event ${id.slice(0, 8)} (“${kind}”${step === null ? '' : ` of ${step}`}) was sent before and said something else. What was kept first stays; reload the page to go on.`,
+  );
+
+/** What an event says, whoever wrote its fields in which order. */
+const contentOf = ({ clientId, clientSeq, kind, step, at, by, payload }: Omit<StoredEvent, 'id'>): string =>
+  JSON.stringify([clientId, clientSeq, kind, step, Date.parse(at), by, sorted(payload)]);
+
+const sorted = (value: unknown): unknown =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+    ? Object.entries(value)
+        .sort(([p], [q]) => (p < q ? -1 : 1))
+        .map(([key, own]) => [key, sorted(own)])
+    : value;
 
 /** Ids of the known events that have one of the sent ones' place in a device's count: few of a long run, whose events are many. */
 function knownOf(known: readonly StoredEvent[], sent: readonly RunEventInput[]): Map<string, string> {

@@ -96,7 +96,11 @@ export class RunService {
     } catch (error) {
       this.memory.forget(runId); // nor may it be where the commit failed
       if (!(error instanceof UniqueConstraintError)) throw error;
-      const message = 'One of these events is another run’s already. Reload the page to go on.';
+      const ids = events.map(({ id }) => id);
+      const other = await this.needs.runs.ofOtherRun(runId, ids);
+      const message = other
+        ? `Event ${other.id.slice(0, 8)} is ${other.code}’s already, and stays there. Reload the page to go on.`
+        : 'One of these events is here already under another number. Reload the page to go on.';
       throw new DomainError('invalid-input', message, {}, { cause: error });
     }
   }

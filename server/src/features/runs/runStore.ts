@@ -67,6 +67,15 @@ export class RunStore {
     return rows.map(toEvent);
   }
 
+  /** Which of these events another run has, and what its line is called. */
+  async ofOtherRun(runId: string, ids: readonly string[]): Promise<{ id: string; code: string } | null> {
+    const { events, runs, lines } = this.db.models;
+    const event = await events.findOne({ where: { id: [...ids], runId: { [Op.ne]: runId } }, raw: true });
+    const run = event && (await runs.findByPk(event.runId, { attributes: ['lineId'], raw: true }));
+    const line = run && (await lines.findByPk(run.lineId, { attributes: ['code'], raw: true }));
+    return event && { id: event.id, code: line?.code ?? 'another run' };
+  }
+
   async insertEvents(rows: CreationAttributes<EventRow>[], tx: Tx): Promise<void> {
     await this.db.models.events.bulkCreate(rows, { transaction: tx });
   }
