@@ -38,6 +38,8 @@ export {
   OrderPage,
   OrderQuery,
   ReadyLine,
+  ReadyLines,
+  ReadyQuery,
   VersionOnly,
 } from './orders.ts';
 export type { OrderLine, OrderLineInput, OrderSummary, SizeQuantity } from './orders.ts';
@@ -74,6 +76,7 @@ export {
   RunHead,
   RunNews,
   RunNewsQuery,
+  RunPage,
   RunQuery,
   RunReceipt,
   RunStart,

@@ -16,6 +16,7 @@ import {
   page,
   shortText,
   strictObject,
+  stretch,
 } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
@@ -171,6 +172,13 @@ export const ReadyLine = strictObject({
   process: Process,
 });
 export type ReadyLine = Static<typeof ReadyLine>;
+export const ReadyQuery = strictObject({
+  limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 200 })),
+  cursor: Type.Optional(Cursor),
+});
+export type ReadyQuery = Static<typeof ReadyQuery>;
+export const ReadyLines = stretch(ReadyLine);
+export type ReadyLines = Static<typeof ReadyLines>;
 
 export const Customer = strictObject({ id: Id, name: Type.String() });
 export type Customer = Static<typeof Customer>;

@@ -2,7 +2,7 @@ import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
 import { Type } from 'typebox';
 import { Process } from './process.ts';
 import { RouteDocument } from './routes.ts';
-import { Cursor, Id, Instant, MOST_ROWS, nullable, shortText, strictObject } from './scalars.ts';
+import { Cursor, Id, Instant, MOST_ROWS, nullable, shortText, stretch, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 const Payload = strictObject({
@@ -105,7 +105,12 @@ export const RunNewsQuery = strictObject({
 
 export const RunQuery = strictObject({
   state: Type.Optional(Type.Enum(['active', 'finished'], { title: 'State' })),
+  limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 200 })),
+  cursor: Type.Optional(Cursor),
 });
+export type RunQuery = Static<typeof RunQuery>;
+export const RunPage = stretch(RunHead);
+export type RunPage = Static<typeof RunPage>;
 
 /** One piece that came out, as the ledger lists it. */
 export const LedgerRow = strictObject({

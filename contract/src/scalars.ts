@@ -56,6 +56,10 @@ export const page = <T extends TSchema>(item: T) =>
     isMore: Type.Boolean(),
   });
 
+/** A stretch of a list that nobody counts: `nextCursor` says where to go on, `null` that this was all. */
+export const stretch = <T extends TSchema>(item: T) =>
+  strictObject({ items: Type.Array(item), nextCursor: nullable(Type.String()) });
+
 /** A place in a sorted list, opaque to clients. */
 export const Cursor = Type.String({ title: 'Cursor', maxLength: 300 });
 

@@ -1,4 +1,4 @@
-import type { Order, OrderInput, OrderLineInput, Problem } from '@saltflat/contract';
+import type { Order, OrderInput, OrderLineInput, Problem, RunPage } from '@saltflat/contract';
 import { expect } from 'chai';
 import sharp from 'sharp';
 import {
@@ -64,10 +64,8 @@ describe('changes of an order', function () {
     const now = (await server.api.get(`/api/v1/orders/${order.id}`)).body as Order;
     const more = await change(now, { lines: [...now.lines.map(asInput), line()] });
     expect(codes(more)).to.deep.equal([order.code, `${order.code}/2`]);
-    const [run] = (await server.api.get('/api/v1/runs').query({ state: 'active' })).body as {
-      code: string;
-    }[];
-    expect(run?.code).to.equal(order.code);
+    const { items } = (await server.api.get('/api/v1/runs').query({ state: 'active' })).body as RunPage;
+    expect(items[0]?.code).to.equal(order.code);
   });
 
   it('add a line beside those there are, which stay the lines they were', async () => {

@@ -1,6 +1,16 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import type { LedgerPage, Order, Problem, Run, RunEventInput, RunNews, RunReceipt } from '@saltflat/contract';
+import type {
+  LedgerPage,
+  Order,
+  Problem,
+  Run,
+  RunEventInput,
+  RunNews,
+  RunReceipt,
+  ReadyLines,
+  RunPage,
+} from '@saltflat/contract';
 import { expect } from 'chai';
 import { event, plannedOrder, sql, startTestServer } from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
@@ -131,9 +141,8 @@ describe('runs', function () {
       (await server.api.get(`/api/v1/runs/${run.id}/events`).query({ after }).expect(200)).body as RunNews;
     expect((await news(440)).events.map(({ id }) => id)).to.deep.equal(many.slice(440).map(({ id }) => id));
     expect(await news(450)).to.deep.equal({ runId: run.id, eventCount: 450, finishedAt: null, events: [] });
-    const { body: heads } = (await server.api.get('/api/v1/runs').query({ state: 'active' })) as {
-      body: object[];
-    };
+    const { items: heads } = (await server.api.get('/api/v1/runs').query({ state: 'active' }))
+      .body as RunPage;
     expect(heads[0]).to.not.have.any.keys('events', 'route');
   });
 
@@ -174,6 +183,29 @@ describe('runs', function () {
     expect(body.events.map(({ id, by }) => [id, by])).to.deep.equal([[first!.id, first!.by]]);
     const again = await send(run, [{ ...first!, payload: { ...first!.payload } }, second!]);
     expect(again.status, 'the same once more is harmless').to.equal(200);
+  });
+
+  it('lists what is on the floor and what can go there whole, a stretch at a time', async () => {
+    const runs = [await started(), await started(), await started()].map(({ run }) => run.id);
+    const ready = [];
+    for (let i = 0; i < 3; i++) ready.push((await plannedOrder(server)).lines[0]!.id);
+    const all = async <T>(path: string, idOf: (item: T) => string): Promise<string[]> => {
+      const ids: string[] = [];
+      for (let cursor: string | null = ''; cursor !== null;) {
+        const query: object = { limit: 2, ...(cursor === '' ? {} : { cursor }) };
+        const { body } = await server.api.get(`/api/v1${path}`).query(query).expect(200);
+        const { items, nextCursor } = body as { items: T[]; nextCursor: string | null };
+        expect(items.length).to.be.at.most(2);
+        ids.push(...items.map(idOf));
+        cursor = nextCursor;
+      }
+      expect(new Set(ids).size, 'each once').to.equal(ids.length);
+      return ids;
+    };
+    expect(await all<RunPage['items'][0]>('/runs', ({ id }) => id)).to.include.members(runs);
+    expect(await all<ReadyLines['items'][0]>('/ready-lines', ({ lineId }) => lineId)).to.include.members(
+      ready,
+    );
   });
 
   it('never changes or loses an event that is written', async () => {

@@ -66,9 +66,13 @@ export function FloorPage() {
 const withOwn = (runs: readonly Run[], own: Run | undefined): readonly Run[] =>
   own && !runs.some(({ id }) => id === own.id) ? [...runs, own] : runs;
 
+const READY_STEP = 30;
+const MOST_READY = 180;
+
 /** Lines that can be started, soonest due first. */
 function ReadyLines() {
-  const { data } = useReadyLinesQuery();
+  const [limit, setLimit] = useState(READY_STEP);
+  const { currentData: fresh, data = fresh } = useReadyLinesQuery(limit);
   const [problem, setProblem] = useState('');
   if (!data) return null;
   return (
@@ -82,11 +86,24 @@ function ReadyLines() {
         </p>
       )}
       <ul>
-        {data.map((line) => (
+        {data.items.map((line) => (
           <ReadyRow key={line.lineId} line={line} onProblem={setProblem} />
         ))}
       </ul>
-      {data.length === 0 && (
+      {data.nextCursor !== null && (
+        <div className="row" style={{ padding: 12 }}>
+          {limit < MOST_READY ? (
+            <Button variant="outlined" onClick={() => setLimit(Math.min(MOST_READY, limit + READY_STEP))}>
+              Show more
+            </Button>
+          ) : (
+            <span className="muted">
+              These are the {MOST_READY} due soonest. <Link to="/orders?state=ready">All that are ready</Link>
+            </span>
+          )}
+        </div>
+      )}
+      {data.items.length === 0 && (
         <Notice title="No lines are ready">
           <Link to="/orders/new">Take in an order</Link>: it can be started once its route is planned.
         </Notice>

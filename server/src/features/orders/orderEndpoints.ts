@@ -9,7 +9,8 @@ import {
   OrderInput,
   OrderPage,
   OrderQuery,
-  ReadyLine,
+  ReadyLines,
+  ReadyQuery,
   VersionOnly,
 } from '@saltflat/contract';
 import type { OrderSummary } from '@saltflat/contract';
@@ -125,9 +126,10 @@ const lineEndpoints = (orders: OrderService): Endpoint[] => [
       method: 'get',
       path: '/ready-lines',
       summary: 'Lines that can be put on the floor, soonest due first',
-      answer: Type.Array(ReadyLine),
+      query: ReadyQuery,
+      answer: ReadyLines,
     },
-    () => orders.readyLines(),
+    ({ query }) => orders.readyLines(query),
   ),
   endpoint(
     { method: 'get', path: '/lines/:id', summary: 'A line with its order’s ticket', answer: LineOnOrder },

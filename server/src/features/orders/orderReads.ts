@@ -1,9 +1,10 @@
 // SQL by hand: an order or a line as a page shows it, each in one statement. Through models it took seven, and eight
 // milliseconds of the one thread that answers everybody; the lines waiting for the floor are found by an index that the
 // planner passes over where all columns are asked for at once.
-import type { LineOnOrder, Order, OrderLine, ReadyLine } from '@saltflat/contract';
+import type { LineOnOrder, Order, OrderLine, ReadyLine, ReadyLines, ReadyQuery } from '@saltflat/contract';
 import { instant } from '../../db/connection.ts';
 import type { Database } from '../../db/connection.ts';
+import { isCount, isId, isTime, readCursor, writeCursor } from '../../http/keyset.ts';
 
 interface LineSqlRow extends Omit<OrderLine, 'pieces'> {
   orderId: string;
@@ -68,22 +69,41 @@ export async function readLine(db: Database, lineId: string): Promise<LineOnOrde
   return { line: toLine(line), orderId: line.orderId, customer, dueAt: dueAt.toISOString(), isCancelled };
 }
 
-/** Lines that can be put on the floor, soonest due first. */
-export async function readReadyLines(db: Database, most: number): Promise<ReadyLine[]> {
-  const rows = await db.read<Omit<ReadyLine, 'dueAt'> & { dueAt: Date }>(
+const READY_PAGE = 30;
+
+/** Lines that can be put on the floor, soonest due first, a stretch at a time. */
+export async function readReadyLines(db: Database, { limit, cursor }: ReadyQuery): Promise<ReadyLines> {
+  const most = limit ?? READY_PAGE;
+  const bind: unknown[] = [most + 1]; // one more than wanted tells whether there are more
+  const after = afterOf(cursor, bind);
+  const rows = await db.read<Omit<ReadyLine, 'dueAt'> & { dueAt: Date; position: number }>(
     `select l.id as "lineId", l.code, k.name as customer, o.due_at as "dueAt", c.name || ' ' || s.name as garment, c.hex as "colourHex", l.process,
-       (select coalesce(sum(q.quantity), 0)::int from order_line_size q where q.line_id = l.id) as pieces
+       (select coalesce(sum(q.quantity), 0)::int from order_line_size q where q.line_id = l.id) as pieces, l.position
      from (
        select l.id, l.code, l.position, l.colour_id, l.process, l.order_id, o.due_at, o.customer_id
        from order_line l join customer_order o on o.id = l.order_id
        where l.state = 'ready' and l.removed_at is null and o.cancelled_at is null
          and o.state not in ('done', 'cancelled') -- what the index of open orders knows
-       order by o.due_at, l.position limit $1) l
+         and ${after}
+       order by o.due_at, l.position, l.id limit $1) l
      join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
-     join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id order by o.due_at, l.position`,
-    [most],
+     join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id order by o.due_at, l.position, l.id`,
+    bind,
   );
-  return rows.map(({ dueAt, ...row }) => ({ ...row, dueAt: dueAt.toISOString() }));
+  const shown = rows.slice(0, most);
+  const last = shown[shown.length - 1];
+  return {
+    items: shown.map(({ dueAt, position: _position, ...row }) => ({ ...row, dueAt: dueAt.toISOString() })),
+    nextCursor:
+      rows.length > most && last ? writeCursor([last.dueAt.toISOString(), last.position, last.lineId]) : null,
+  };
+}
+
+function afterOf(cursor: string | undefined, bind: unknown[]): string {
+  if (cursor === undefined) return 'true';
+  const [due, position, id] = readCursor<[string, number, string]>(cursor, [isTime, isCount, isId]);
+  const at = `$${bind.push(due)}::timestamptz`;
+  return `o.due_at >= ${at} and (o.due_at > ${at} or (l.position, l.id) > ($${bind.push(position)}::integer, $${bind.push(id)}::uuid))`;
 }
 
 function toLine({ orderId: _order, artwork, preparation, proof, sizes, ...row }: LineSqlRow): OrderLine {

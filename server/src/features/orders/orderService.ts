@@ -9,7 +9,8 @@ import type {
   OrderPage,
   OrderQuery,
   OrderSummary,
-  ReadyLine,
+  ReadyLines,
+  ReadyQuery,
 } from '@saltflat/contract';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow, OrderRow } from '../../db/models/index.ts';
@@ -42,7 +43,6 @@ interface Needs {
 
 const PAGE = 50;
 const EXPORT_PAGE = 500;
-const READY_LINES = 30;
 const CUSTOMERS = 20;
 
 /** Orders: taken in, changed, cancelled, copied, listed. */
@@ -68,8 +68,8 @@ export class OrderService {
     return eachOrder(this.needs.db, query, EXPORT_PAGE);
   }
 
-  readyLines(): Promise<ReadyLine[]> {
-    return readReadyLines(this.needs.db, READY_LINES);
+  readyLines(query: ReadyQuery): Promise<ReadyLines> {
+    return readReadyLines(this.needs.db, query);
   }
 
   customers(search: string): Promise<Customer[]> {

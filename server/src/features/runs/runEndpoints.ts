@@ -1,14 +1,13 @@
 import {
   Run,
   RunEvents,
-  RunHead,
   RunNews,
   RunNewsQuery,
+  RunPage,
   RunQuery,
   RunReceipt,
   RunStart,
 } from '@saltflat/contract';
-import { Type } from 'typebox';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import type { RunService } from './runService.ts';
@@ -18,11 +17,11 @@ export const runEndpoints = (runs: RunService): Endpoint[] => [
     {
       method: 'get',
       path: '/runs',
-      summary: 'Runs on the floor or finished, newest first',
+      summary: 'Runs on the floor or finished, newest first, page by page',
       query: RunQuery,
-      answer: Type.Array(RunHead),
+      answer: RunPage,
     },
-    ({ query }) => runs.list(query.state),
+    ({ query }) => runs.list(query),
   ),
   endpoint(
     {

@@ -1,7 +1,10 @@
 // SQL by hand: the floor asks for its runs all day, each named by five tables; through models that is four milliseconds of
 // the one thread that answers everybody.
-import type { RunHead } from '@saltflat/contract';
+import type { RunHead, RunPage, RunQuery } from '@saltflat/contract';
 import type { Database, Tx } from '../../db/connection.ts';
+import { and, isId, isTime, readCursor, writeCursor } from '../../http/keyset.ts';
+
+const PAGE = 60;
 
 interface HeadRow extends Omit<RunHead, 'createdAt' | 'finishedAt'> {
   createdAt: Date;
@@ -18,22 +21,29 @@ const headSql = (runs: string): string => `
   order by r.created_at desc, r.id`;
 
 const STATE = {
-  active: 'where finished_at is null',
-  finished: 'where finished_at is not null',
-  any: '',
+  active: 'finished_at is null',
+  finished: 'finished_at is not null',
+  any: 'true',
 } as const;
 
-/** Runs, newest first. */
-export async function readRunHeads(
-  db: Database,
-  state: keyof typeof STATE,
-  most: number,
-): Promise<RunHead[]> {
+/** Runs, newest first, a stretch at a time. */
+export async function readRunHeads(db: Database, { state, limit, cursor }: RunQuery): Promise<RunPage> {
+  const most = limit ?? PAGE;
+  const bind: unknown[] = [most + 1]; // one more than wanted tells whether there are more
+  const conditions = [STATE[state ?? 'any'], afterOf(cursor, bind)];
   const rows = await db.read<HeadRow>(
-    headSql(`select * from run ${STATE[state]} order by created_at desc, id limit $1`),
-    [most],
+    headSql(`select * from run where ${and(conditions)} order by created_at desc, id limit $1`),
+    bind,
   );
-  return rows.map(toHead);
+  const items = rows.slice(0, most).map(toHead);
+  const last = items[items.length - 1];
+  return { items, nextCursor: rows.length > most && last ? writeCursor([last.createdAt, last.id]) : null };
+}
+
+function afterOf(cursor: string | undefined, bind: unknown[]): string {
+  if (cursor === undefined) return 'true';
+  const [at, id] = readCursor<[string, string]>(cursor, [isTime, isId]);
+  return `created_at <= $${bind.push(at)}::timestamptz and (created_at < $${bind.length}::timestamptz or id > $${bind.push(id)}::uuid)`;
 }
 
 /** A run by its id. */

@@ -5,6 +5,8 @@ import type {
   RunEventInput,
   RunHead,
   RunNews,
+  RunPage,
+  RunQuery,
   RunReceipt,
   StoredEvent,
 } from '@saltflat/contract';
@@ -13,6 +15,7 @@ import type { RunState } from '@saltflat/core/run';
 import { UniqueConstraintError } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow, RunRow } from '../../db/models/index.ts';
+import { eachPage } from '../../http/keyset.ts';
 import { checkEvent, newEvents } from './checkEvent.ts';
 import type { OutcomeStore } from './outcomeStore.ts';
 import { projectOutcomes } from './projectOutcomes.ts';
@@ -40,8 +43,6 @@ interface Needs {
   now: () => number;
 }
 
-const MOST_RUNS = 60;
-
 /** Lines on the floor, and what happens to them there. */
 export class RunService {
   private readonly memory = createRunMemory();
@@ -53,8 +54,8 @@ export class RunService {
     this.memory.forgetAll();
   }
 
-  list(state?: 'active' | 'finished'): Promise<RunHead[]> {
-    return readRunHeads(this.needs.db, state ?? 'any', MOST_RUNS);
+  list(query: RunQuery): Promise<RunPage> {
+    return readRunHeads(this.needs.db, query);
   }
 
   async get(id: string): Promise<Run> {
@@ -107,7 +108,11 @@ export class RunService {
 
   /** Machines that a run is on at this moment, with the line it is for. */
   async takenMachines(): Promise<ComparisonAnswer['taken']> {
-    const heads = await this.list('active');
+    const heads: RunHead[] = [];
+    const pages = eachPage((cursor) =>
+      this.list({ state: 'active', limit: 200, ...(cursor === undefined ? {} : { cursor }) }),
+    );
+    for await (const items of pages) heads.push(...items);
     const known = await Promise.all(heads.map(async ({ id, eventCount }) => this.known(id, eventCount)));
     return known.flatMap(({ head, route, events }) => {
       const { steps } = deriveRun({ operations: route.operations, pieces: head.pieces }, events);

@@ -1,4 +1,13 @@
-import type { Photo, ReadyLine, Run, RunEventInput, RunHead, RunNews, RunReceipt } from '@saltflat/contract';
+import type {
+  Photo,
+  ReadyLines,
+  Run,
+  RunEventInput,
+  RunHead,
+  RunNews,
+  RunPage,
+  RunReceipt,
+} from '@saltflat/contract';
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import { baseApi } from '../../api/baseApi.ts';
 import { addSent, bringUpToDate, newerRun } from './knownRun.ts';
@@ -23,7 +32,17 @@ function sourceOf(fetch: Fetch): RunSource & { heads: () => Promise<RunHead[]> }
     return data as T; // the endpoint's own answer
   };
   return {
-    heads: () => ask<RunHead[]>('/runs?state=active'),
+    heads: async () => {
+      const heads: RunHead[] = [];
+      let cursor: string | null = '';
+      while (cursor !== null) {
+        const after: string = cursor === '' ? '' : `&cursor=${cursor}`;
+        const page: RunPage = await ask<RunPage>(`/runs?state=active&limit=200${after}`);
+        heads.push(...page.items);
+        cursor = page.nextCursor;
+      }
+      return heads;
+    },
     whole: (id) => ask<Run>(`/runs/${id}`),
     news: (id, after) => ask<RunNews>(`/runs/${id}/events?after=${after}`),
   };
@@ -59,7 +78,10 @@ const floorApi = baseApi.injectEndpoints({
       providesTags: ['Run'],
       merge: (known, answer) => newerRun(known, answer),
     }),
-    readyLines: build.query<ReadyLine[], void>({ query: () => '/ready-lines', providesTags: ['Line'] }),
+    readyLines: build.query<ReadyLines, number>({
+      query: (limit) => ({ url: '/ready-lines', params: { limit } }),
+      providesTags: ['Line'],
+    }),
     startRun: build.mutation<Run, { lineId: string; by: string }>({
       query: (body) => ({ url: '/runs', method: 'POST', body }),
       invalidatesTags: ['Run', 'Order', 'Line'],
