@@ -175,6 +175,23 @@ describe('the API', function () {
       expect((found as { total: number }).total).to.equal(1);
     });
 
+    it('gives a customer’s name back as it was typed, whatever was typed before', async () => {
+      for (const customer of [
+        'Tide & Sons',
+        'TIDE & SONS',
+        "'tis the =Season",
+        '潮汐印刷店',
+        'Žofie  Nováková',
+      ]) {
+        const { body } = await post('/orders', orderInput(server, null, { customer }));
+        expect((body as unknown as Order).customer).to.equal(customer);
+        const { body: again } = (await server.api.get(`/api/v1/orders/${(body as unknown as Order).id}`)) as {
+          body: Order;
+        };
+        expect(again.customer).to.equal(customer);
+      }
+    });
+
     it('refuses a stale change and shows what the order now is', async () => {
       const order = await plannedOrder(server);
       const input = orderInput(server, order.lines[0]?.artwork?.id ?? null);

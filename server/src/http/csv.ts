@@ -4,10 +4,25 @@ import Papa from 'papaparse';
 
 type CsvRow = Record<string, string | number | null>;
 
-/** Rows as RFC 4180 lines. Cells that a spreadsheet would run as a formula are quoted with an apostrophe. */
+/** What a spreadsheet would run as a formula, and what reads as one of ours that is guarded already. */
+const GUARDED = /^[=+\-@\t\r']/;
+
+/** A cell that a spreadsheet takes for text: an apostrophe stands before what it would run, and before an apostrophe of its own. */
+export const guarded = (cell: string): string => (GUARDED.test(cell) ? `'${cell}` : cell);
+
+/** The cell as it was before it was {@link guarded}. */
+export const unguarded = (cell: string): string =>
+  cell.startsWith("'") && GUARDED.test(cell.slice(1)) ? cell.slice(1) : cell;
+
+/** Rows as RFC 4180 lines; texts guarded against being run. */
 function csvLines(rows: readonly CsvRow[], columns: readonly string[]): string {
-  const data = rows.map((row) => columns.map((column) => row[column] ?? ''));
-  return data.length === 0 ? '' : `${Papa.unparse(data, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  const data = rows.map((row) =>
+    columns.map((column) => {
+      const cell = row[column] ?? '';
+      return typeof cell === 'string' ? guarded(cell) : cell;
+    }),
+  );
+  return data.length === 0 ? '' : `${Papa.unparse(data, { newline: '\r\n' })}\r\n`;
 }
 
 /** Sends rows as a CSV file. */

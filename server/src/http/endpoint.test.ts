@@ -161,7 +161,7 @@ describe('an endpoint', () => {
   it('sends tables that a spreadsheet reads as text', async () => {
     const { text, headers } = await api.get('/things.csv').expect(200);
     expect(headers['content-disposition']).to.contain('things.csv');
-    expect(text).to.equal(`name,size\r\n"'=1+1",3\r\n"a ""b"", c",\r\n`);
+    expect(text).to.equal(`name,size\r\n'=1+1,3\r\n"a ""b"", c",\r\n`);
   });
 
   it('is described with its parameters, body and answers', () => {

@@ -11,6 +11,7 @@ export {
   write,
   writeColumn,
   writeRight,
+  writeWithin,
 } from './page.ts';
 export type { Doc, Paper, Sheet } from './page.ts';
 export { sendPdf } from './sendPdf.ts';

@@ -1,9 +1,9 @@
-import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
+import { splitByFace } from './faces.ts';
+import type { Run } from './faces.ts';
 
 export type Doc = InstanceType<typeof PDFDocument>;
 
-const require = createRequire(import.meta.url);
 export const PT_PER_MM = 72 / 25.4;
 
 export const PAPERS = ['a4', 'letter'] as const;
@@ -49,12 +49,6 @@ export function openSheet({
   const chunks: Buffer[] = [];
   doc.on('data', (chunk: Buffer) => chunks.push(chunk));
   const done = new Promise<void>((resolve) => doc.on('end', resolve));
-  for (const face of ['latin', 'latin-ext'] as const)
-    for (const weight of [400, 600])
-      doc.registerFont(
-        `${face}-${weight}`,
-        require.resolve(`@fontsource/archivo/files/archivo-${face}-${weight}-normal.woff`),
-      );
   return {
     doc,
     width,
@@ -74,49 +68,94 @@ interface Style {
   colour?: string;
 }
 
-/** Letters the font's first file has; the others come from its second. */
-const BASIC = '\\u0020-\\u00ff\\u2010-\\u2026\\u20ac\\u2212';
-const PARTS = new RegExp(`[${BASIC}]+|[^${BASIC}]+`, 'g');
-const IS_BASIC = new RegExp(`^[${BASIC}]`);
-
 /** Writes one line and returns where it ends. */
 export function write(doc: Doc, text: string, { x, y, ...style }: Style & { x: number; y: number }): number {
   let at = x;
-  for (const part of text.match(PARTS) ?? []) {
-    setFont(doc, part, style);
-    doc.text(part, at, y, { lineBreak: false });
-    at += doc.widthOfString(part);
+  const line = baseline(doc, style);
+  for (const run of splitByFace(text)) {
+    setFont(doc, run, style);
+    doc.text(run.text, at, y + line, { lineBreak: false, baseline: 'alphabetic', ...setting(run) });
+    at += doc.widthOfString(run.text, setting(run));
   }
   return at;
 }
 
-function setFont(doc: Doc, part: string, { size = 10, weight = 400, colour = INK }: Style): void {
-  doc
-    .font(`${IS_BASIC.test(part) ? 'latin' : 'latin-ext'}-${weight}`)
-    .fontSize(size)
-    .fillColor(colour);
+/** The library sets a text word by word from left to right, unless it is told which features of the font it wants. */
+const setting = ({ isWhole }: Run): { features?: [] } => (isWhole ? { features: [] } : {});
+
+/** How far below its top a line stands, pt: by our own letters, so that others beside them stand on it too. */
+function baseline(doc: Doc, { size = 10 }: Style): number {
+  const [own] = splitByFace('x');
+  if (own) doc.font(own.file(400)).fontSize(size);
+  return (ascenderOf(doc) / 1000) * size;
+}
+
+/** Of the font that is set, thousandths of its size; the library's types leave it out. */
+const ascenderOf = (doc: Doc): number => (doc as unknown as { _font: { ascender: number } })._font.ascender;
+
+function setFont(doc: Doc, run: Run, { size = 10, weight = 400, colour = INK }: Style): void {
+  doc.font(run.file(weight)).fontSize(size).fillColor(colour);
 }
 
 /** Width of a line as {@link write} would write it, pt. */
 export function widthOf(doc: Doc, text: string, style: Style = {}): number {
-  return (text.match(PARTS) ?? []).reduce((sum, part) => {
-    setFont(doc, part, style);
-    return sum + doc.widthOfString(part);
+  return splitByFace(text).reduce((sum, run) => {
+    setFont(doc, run, style);
+    return sum + doc.widthOfString(run.text, setting(run));
   }, 0);
 }
 
-/** The lines a text breaks into. A word longer than a line keeps a line of its own. */
+const letters = new Intl.Segmenter();
+
+/** The lines a text breaks into: between words, and within one that is longer than a line. */
 export function breakLines(doc: Doc, text: string, width: number, style: Style = {}): string[] {
   const lines: string[] = [];
   let line = '';
   for (const word of text.split(' ')) {
     const longer = line === '' ? word : `${line} ${word}`;
-    if (line !== '' && widthOf(doc, longer, style) > width) {
-      lines.push(line);
-      line = word;
-    } else line = longer;
+    if (widthOf(doc, longer, style) <= width) {
+      line = longer;
+      continue;
+    }
+    if (line !== '') lines.push(line);
+    const pieces = breakWord(doc, word, width, style);
+    lines.push(...pieces.slice(0, -1));
+    line = pieces[pieces.length - 1] ?? '';
   }
   return line === '' ? lines : [...lines, line];
+}
+
+/** A word in pieces as long as a line at most; one that fits is one piece. */
+function breakWord(doc: Doc, word: string, width: number, style: Style): string[] {
+  if (widthOf(doc, word, style) <= width) return [word];
+  const pieces: string[] = [];
+  let [piece, used] = ['', 0];
+  for (const { segment } of letters.segment(word)) {
+    const own = widthOf(doc, segment, style);
+    if (piece !== '' && used + own > width) {
+      pieces.push(piece);
+      [piece, used] = ['', 0];
+    }
+    piece += segment;
+    used += own;
+  }
+  return piece === '' ? pieces : [...pieces, piece];
+}
+
+const SMALLEST = 0.6;
+
+/** Writes one line that ends within a width: a long one smaller, a very long one cut with an ellipsis. Returns where it ends. */
+export function writeWithin(
+  doc: Doc,
+  text: string,
+  { x, y, width, size = 10, ...style }: Style & { x: number; y: number; width: number },
+): number {
+  const natural = widthOf(doc, text, { size, ...style });
+  if (natural <= width) return write(doc, text, { x, y, size, ...style });
+  const smaller = size * Math.max(SMALLEST, width / natural);
+  const lower = y + (size - smaller) / 2;
+  const [first = '', ...more] = breakWord(doc, text, width - smaller, { size: smaller, ...style });
+  return write(doc, more.length > 0 ? `${first}…` : first, { x, y: lower, size: smaller, ...style });
 }
 
 /** Writes a text in a column and returns the y below it. */

@@ -80,19 +80,16 @@ export class OrderStore {
     return rows.map(({ id, name }) => ({ id, name }));
   }
 
-  /** The customer of a name, however it is written; made where there is none. */
+  /** The customer of a name, as it is written; made where there is none. */
   private async customer(name: string, at: Date, tx: Tx): Promise<Customer> {
     const { sequelize, models } = this.db;
-    const called = sequelize.where(sequelize.fn('lower', sequelize.col('name')), name.trim().toLowerCase());
+    const called = { name: name.trim() };
     const known = await models.customers.findOne({ where: called, transaction: tx });
     if (known) return known;
     try {
       // in a savepoint: where somebody is quicker, the transaction goes on with theirs
       return await sequelize.transaction({ transaction: tx }, (savepoint) =>
-        models.customers.create(
-          { id: randomUUID(), name: name.trim(), createdAt: at },
-          { transaction: savepoint },
-        ),
+        models.customers.create({ id: randomUUID(), ...called, createdAt: at }, { transaction: savepoint }),
       );
     } catch (error) {
       if (!(error instanceof UniqueConstraintError)) throw error;

@@ -14,6 +14,7 @@ import {
   write,
   writeColumn,
   writeRight,
+  writeWithin,
 } from '../../pdf/index.ts';
 import type { Doc, Paper, Sheet } from '../../pdf/index.ts';
 
@@ -67,7 +68,8 @@ export async function runSheetPdf(own: RunSheet, paper: Paper): Promise<Buffer> 
 
 function drawHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
   const end = write(doc, sheet.code, { x: margin, y: margin - 6, size: 34, weight: 600 });
-  write(doc, sheet.customer, { x: end + 14, y: margin, size: 15, weight: 600 });
+  const room = width - margin - 168 - GUTTER - (end + 14); // up to the bar code
+  writeWithin(doc, sheet.customer, { x: end + 14, y: margin, width: room, size: 15, weight: 600 });
   write(doc, `due ${dayWords(sheet.dueAt)}`, { x: end + 14, y: margin + 19, size: 12 });
   doc.image(sheet.barCode, width - margin - 168, margin - 4, { fit: [168, 44] });
   let y = margin + 44;
@@ -93,7 +95,14 @@ function drawHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
 
 /** On the pages after the first. */
 function drawSmallHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
-  write(doc, `${sheet.code}  ${sheet.customer}`, { x: margin, y: margin - 4, size: 14, weight: 600 });
+  const room = width - 2 * margin - 150 - GUTTER;
+  writeWithin(doc, `${sheet.code}  ${sheet.customer}`, {
+    x: margin,
+    y: margin - 4,
+    width: room,
+    size: 14,
+    weight: 600,
+  });
   doc.image(sheet.barCode, width - margin - 150, margin - 8, { fit: [150, 30] });
   rule(doc, { x: margin, y: margin + 26, width: width - 2 * margin, colour: INK });
   return margin + 26;

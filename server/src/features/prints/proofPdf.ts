@@ -1,4 +1,13 @@
-import { HAIRLINE, INK, MUTED, PT_PER_MM, openSheet, write, writeColumn } from '../../pdf/index.ts';
+import {
+  HAIRLINE,
+  INK,
+  MUTED,
+  PT_PER_MM,
+  openSheet,
+  write,
+  writeColumn,
+  writeWithin,
+} from '../../pdf/index.ts';
 import type { Doc } from '../../pdf/index.ts';
 
 /** What stands on a customer's proof. */
@@ -36,7 +45,8 @@ export async function proofPdf(sheet: ProofSheet): Promise<Buffer> {
 }
 
 function drawHead(doc: Doc, { code, customer, madeAt }: ProofSheet): void {
-  write(doc, `Proof for ${customer}`, { x: MARGIN, y: MARGIN, size: 18, weight: 600 });
+  const width = PAGE.width - 2 * MARGIN;
+  writeWithin(doc, `Proof for ${customer}`, { x: MARGIN, y: MARGIN, width, size: 18, weight: 600 });
   write(doc, `${code}, made ${madeAt.slice(0, 10)}`, { x: MARGIN, y: MARGIN + 26, colour: MUTED });
 }
 
@@ -83,7 +93,7 @@ function drawFacts(doc: Doc, sheet: ProofSheet, top: number): number {
   let y = top;
   for (const [name, value] of rows) {
     write(doc, name, { x: MARGIN, y, colour: MUTED });
-    write(doc, value.length > 80 ? `${value.slice(0, 79)}…` : value, { x: MARGIN + 70, y });
+    writeWithin(doc, value, { x: MARGIN + 70, y, width: PAGE.width - 2 * MARGIN - 70 });
     y += 16;
   }
   y += 4;
@@ -97,7 +107,8 @@ function drawAnswer(doc: Doc, { answer }: ProofSheet, top: number): void {
   doc.rect(MARGIN, top, width, 84).lineWidth(0.8).stroke(HAIRLINE);
   if (answer) {
     const verb = answer.verdict === 'approved' ? 'Approved by' : 'Changes wanted by';
-    write(doc, `${verb} ${answer.customerName} on ${answer.at.slice(0, 10)}`, {
+    writeWithin(doc, `${verb} ${answer.customerName} on ${answer.at.slice(0, 10)}`, {
+      width: PAGE.width - 2 * MARGIN - 34,
       x: MARGIN + 14,
       y: top + 34,
       size: 13,

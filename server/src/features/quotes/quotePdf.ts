@@ -1,6 +1,6 @@
 import type { QuoteDocument } from '@saltflat/contract';
 import { formatMoney } from '@saltflat/core/units';
-import { INK, MUTED, openSheet, rule, write, writeColumn, writeRight } from '../../pdf/index.ts';
+import { INK, MUTED, openSheet, rule, write, writeColumn, writeRight, writeWithin } from '../../pdf/index.ts';
 import type { Doc, Paper, Sheet } from '../../pdf/index.ts';
 
 /** What stands on a quote: what the customer needs, not what it costs us. */
@@ -16,7 +16,13 @@ export async function quotePdf(sheet: QuoteSheet, paper: Paper): Promise<Buffer>
   const title = given ? `Quote ${given.code}` : `Draft of a quote`;
   const page = openSheet({ title: `${title}, ${orderCode}`, madeAt: sheet.madeAt, paper });
   const { doc, margin, width } = page;
-  write(doc, `${title} for ${customer}`, { x: margin, y: margin, size: 20, weight: 600 });
+  writeWithin(doc, `${title} for ${customer}`, {
+    x: margin,
+    y: margin,
+    width: width - 2 * margin,
+    size: 20,
+    weight: 600,
+  });
   const standing = given
     ? `given ${day(given.at)}, good until ${day(given.goodUntil)}`
     : `${day(sheet.madeAt)}, not given yet: prices may still move`;
@@ -51,8 +57,8 @@ function drawLine(
   top: number,
 ): number {
   const right = width - margin;
-  write(doc, what, { x: margin, y: top, size: 13, weight: 600 });
-  write(doc, print, { x: margin, y: top + 18 });
+  writeWithin(doc, what, { x: margin, y: top, width: width - 2 * margin, size: 13, weight: 600 });
+  writeWithin(doc, print, { x: margin, y: top + 18, width: width - 2 * margin });
   let y = writeColumn(doc, look, { x: margin, y: top + 32, width: width - 2 * margin, colour: MUTED }) + 4;
   heads(doc, ['Size', 'Pieces', 'Each', 'Together'], { x: margin, right, y });
   y += 14;

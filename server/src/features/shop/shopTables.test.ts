@@ -4,6 +4,7 @@ import { DEFAULT_RATES } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE } from '@saltflat/core/route';
 import type { Catalogue } from '@saltflat/contract';
 import Papa from 'papaparse';
+import { guarded } from '../../http/csv.ts';
 import { readTable, recordsOf, tableOf } from './shopTables.ts';
 import type { ReadLine } from './shopTables.ts';
 

@@ -31,6 +31,7 @@ import type { HouseMethods } from '@saltflat/core/route';
 import Papa from 'papaparse';
 import { mapBreathing } from '../../breathe.ts';
 import { readJson } from '../../http/body.ts';
+import { unguarded } from '../../http/csv.ts';
 
 /** A record of one of the lists, without what belongs to the database. */
 export type ShopRecord =
@@ -244,9 +245,6 @@ function readRow(list: ShopList, { row, line, extra }: CsvRow): ReadLine {
   }
   return problems.length > 0 ? { line, name, problems } : checked(list, withEmptySpans(record, fields), line);
 }
-
-/** Spreadsheet-safe cells begin with an apostrophe where a formula would begin: it is taken off again. */
-const unguarded = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
 
 /** An optional span without either end is no span. */
 function withEmptySpans(record: unknown, fields: readonly RecordField[]): unknown {
