@@ -11,6 +11,7 @@ describe('a request that is sent again', function () {
   });
   after(() => server.stop());
 
+  // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters -- says what the answer is taken for
   const send = async <T>(method: 'post' | 'put', path: string, key: string, body: object = {}) => {
     const answer = await server.api[method](`/api/v1${path}`).set('Idempotency-Key', key).send(body);
     return { status: answer.status, body: answer.body as T };

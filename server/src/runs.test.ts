@@ -8,7 +8,6 @@ import type {
   RunEventInput,
   RunNews,
   RunReceipt,
-  ReadyLines,
   RunPage,
 } from '@saltflat/contract';
 import { expect } from 'chai';
@@ -189,23 +188,24 @@ describe('runs', function () {
     const runs = [await started(), await started(), await started()].map(({ run }) => run.id);
     const ready = [];
     for (let i = 0; i < 3; i++) ready.push((await plannedOrder(server)).lines[0]!.id);
-    const all = async <T>(path: string, idOf: (item: T) => string): Promise<string[]> => {
+    const all = async (path: string, key: 'id' | 'lineId'): Promise<string[]> => {
       const ids: string[] = [];
       for (let cursor: string | null = ''; cursor !== null;) {
         const query: object = { limit: 2, ...(cursor === '' ? {} : { cursor }) };
         const { body } = await server.api.get(`/api/v1${path}`).query(query).expect(200);
-        const { items, nextCursor } = body as { items: T[]; nextCursor: string | null };
+        const { items, nextCursor } = body as {
+          items: Record<typeof key, string>[];
+          nextCursor: string | null;
+        };
         expect(items.length).to.be.at.most(2);
-        ids.push(...items.map(idOf));
+        ids.push(...items.map((item) => item[key]));
         cursor = nextCursor;
       }
       expect(new Set(ids).size, 'each once').to.equal(ids.length);
       return ids;
     };
-    expect(await all<RunPage['items'][0]>('/runs', ({ id }) => id)).to.include.members(runs);
-    expect(await all<ReadyLines['items'][0]>('/ready-lines', ({ lineId }) => lineId)).to.include.members(
-      ready,
-    );
+    expect(await all('/runs', 'id')).to.include.members(runs);
+    expect(await all('/ready-lines', 'lineId')).to.include.members(ready);
   });
 
   it('never changes or loses an event that is written', async () => {

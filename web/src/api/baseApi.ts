@@ -26,7 +26,11 @@ const query: Query = async (args, api, extra) => {
   if (typeof args === 'string' || extra?.isKnownAgain) return rawQuery(args, api, {});
   return sendKeyed(
     JSON.stringify([args.url, args.method, args.params, args.body]),
-    async (key) => rawQuery({ ...args, headers: { ...args.headers, 'idempotency-key': key } }, api, {}),
+    async (key) => {
+      const headers = new Headers(args.headers as Record<string, string> | undefined); // none here is set otherwise
+      headers.set('idempotency-key', key);
+      return rawQuery({ ...args, headers }, api, {});
+    },
     ({ error }) => isAway(error) || error?.status === 'TIMEOUT_ERROR',
   );
 };
