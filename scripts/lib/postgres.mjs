@@ -13,7 +13,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { createServer } from 'node:net';
-import { join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { Plain, say } from './say.mjs';
 import { isRoot, makeHome } from './places.mjs';
 
@@ -185,9 +185,12 @@ function postgresAccount() {
   return { uid: Number(uid), gid: Number(gid) };
 }
 
+/** Made once; written beside its place, so that a power cut leaves no half of one. */
 function keepPassword(file) {
-  if (!existsSync(file)) {
-    writeFileSync(file, `${randomBytes(24).toString('base64url')}\n`, { mode: 0o600 });
+  if (readOrNothing(file).trim() === '') {
+    const fresh = join(dirname(file), `new.${process.pid}.${basename(file)}`);
+    writeFileSync(fresh, `${randomBytes(24).toString('base64url')}\n`, { mode: 0o600, flush: true });
+    renameSync(fresh, file);
   }
   chmodSync(file, 0o600);
   return readFileSync(file, 'utf8').trim();

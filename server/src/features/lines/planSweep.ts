@@ -4,9 +4,9 @@ import type { PlanQueue } from '../../jobs/planQueue.ts';
 import type { LineStore } from './lineStore.ts';
 import type { OrderState } from './orderState.ts';
 
-const EVERY_MS = 20_000;
-/** A plan takes well under a second, but may stand behind hundreds. */
-const FORGOTTEN_AFTER_MS = 60_000;
+const EVERY_MS = 5000;
+/** A plan takes well under a second; one behind hundreds is asked for again, which changes nothing while it waits. */
+const FORGOTTEN_AFTER_MS = 20_000;
 const SPARKS_AT_ONCE = 200;
 
 interface Needs {
