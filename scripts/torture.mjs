@@ -47,6 +47,7 @@ await run(async () => {
   } finally {
     await target.stop();
     cluster.stop();
-    rmSync(home, { recursive: true, force: true });
+    if (process.exitCode) say(`What the server said is in ${join(home, 'server.log')}`);
+    else rmSync(home, { recursive: true, force: true });
   }
 });

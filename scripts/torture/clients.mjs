@@ -68,18 +68,20 @@ export async function startClient(base, number) {
     const line = ok && order.lines.find(({ state }) => state === 'ready');
     if (!line) return;
     const answer = await call('POST', '/runs', { lineId: line.id, by: `Client ${number}` });
-    if (answer.ok)
-      ledger.runs.push({
-        id: answer.body.id,
-        steps: answer.body.route.operations.map((own) => own.id),
-        done: 0,
-      });
+    if (answer.ok) ledger.runs.push({ id: answer.body.id, steps: stepsOf(answer.body), done: 0 });
   };
   const step = async (run) => {
     const name = run.steps[run.done++];
     if (!name) return;
-    const at = new Date(Date.now() - 1000).toISOString();
-    const events = ['step-started', 'step-completed'].map((kind) => ({
+    const at = new Date().toISOString();
+    const isLast = name.includes('inspect');
+    const said = isLast
+      ? [['piece-inspected', { inspection: { verdict: 'good', faults: [] } }]]
+      : [
+          ['step-started', {}],
+          ['step-completed', {}],
+        ];
+    const events = said.map(([kind, payload]) => ({
       id: randomUUID(),
       ...device,
       clientSeq: ++device.clientSeq,
@@ -88,7 +90,7 @@ export async function startClient(base, number) {
       at,
       deviceAt: at,
       by: `Client ${number}`,
-      payload: {},
+      payload,
     }));
     const answer = await call('POST', `/runs/${run.id}/events`, { events });
     if (answer.ok) ledger.events.push(...events.map(({ id }) => ({ id, runId: run.id })));
@@ -116,6 +118,14 @@ export async function startClient(base, number) {
     },
   };
 }
+
+/** Every step of a run in order: what is done for all pieces together, then piece by piece. */
+const stepsOf = ({ route, pieces }) =>
+  Array.from({ length: pieces + 1 }, (_own, piece) =>
+    route.operations
+      .filter(({ per }) => (per === 'batch') === (piece === 0))
+      .map(({ id }) => `1/${id}/${piece}`),
+  ).flat();
 
 /** Asks until there is an answer that says what came of it; writes under a key, so that asking again is harmless. */
 const caller = (base, ledger) => async (method, path, body) => {

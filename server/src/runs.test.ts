@@ -11,7 +11,7 @@ import type {
   RunPage,
 } from '@saltflat/contract';
 import { expect } from 'chai';
-import { event, plannedOrder, sql, startTestServer } from './testing/testServer.ts';
+import { doneEvents, event, plannedOrder, sql, startTestServer } from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 describe('runs', function () {
@@ -35,18 +35,11 @@ describe('runs', function () {
     events: RunEventInput[],
   ): Promise<{ status: number; body: RunReceipt & Problem }> =>
     server.api.post(`/api/v1/runs/${run.id}/events`).send({ events });
-  const stepsOf = (run: Run, piece: number): string[] =>
-    run.route.operations
-      .filter(({ per }) => (per === 'batch') === (piece === 0))
-      .map(({ id }) => `1/${id}/${piece}`);
   const done = (run: Run, piece: number): RunEventInput[] =>
-    stepsOf(run, piece).map((step) =>
-      step.includes('inspect')
-        ? event('piece-inspected', step, {
-            inspection: { verdict: piece === 1 ? 'good' : 'scrap', faults: piece === 1 ? [] : ['white-rim'] },
-          })
-        : event('step-completed', step),
-    );
+    doneEvents(run, piece, {
+      verdict: piece === 1 ? 'good' : 'scrap',
+      faults: piece === 1 ? [] : ['white-rim'],
+    });
   const ledger = async (code: string): Promise<LedgerPage> =>
     ((await server.api.get('/api/v1/ledger').query({ search: code })) as { body: LedgerPage }).body;
 

@@ -157,6 +157,9 @@ describe('the database', function () {
     expect(refusal('57P01')?.code).to.equal('database-away');
     expect(refusal('22003')?.code).to.equal('invalid-input');
     expect(refusal('23505')).to.equal(null);
+    expect(refusal('57014')?.code).to.equal('too-slow');
+    const lost = Object.assign(new Error('Client has encountered a connection error'), { sql: '' });
+    expect(databaseProblem(new DatabaseError(lost))?.code).to.equal('database-away');
     const away = databaseProblem(new ConnectionRefusedError(new Error('x')));
     expect(away)
       .to.be.instanceOf(DomainError)

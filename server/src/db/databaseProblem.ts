@@ -45,6 +45,9 @@ export function databaseProblem(error: unknown): DomainError | null {
     return new DomainError('too-slow', LATE, {}, { cause: error });
   if (error instanceof ConnectionError || AWAY_CODES.has(code))
     return new DomainError('database-away', AWAY, {}, { cause: error });
+  // the database itself always says a code: without one its connection was lost before it could say anything
+  if (error instanceof DatabaseError && code === '')
+    return new DomainError('database-away', AWAY, {}, { cause: error });
   if (message(error).startsWith('Connection terminated') || message(error).startsWith('timeout expired'))
     return new DomainError('database-away', AWAY, {}, { cause: error });
   return null;

@@ -5,6 +5,7 @@ import type {
   Order,
   OrderInput,
   OrderLineInput,
+  Run,
   RunEventInput,
   ShopChange,
   ShopChanged,
@@ -185,3 +186,18 @@ export function event(
   const at = new Date(BEGAN_MS + 1000 * clientSeq).toISOString();
   return { id: randomUUID(), clientId, clientSeq, kind, step, at, deviceAt: at, by: 'Ada', payload };
 }
+
+/** What happens to one piece of a run, or to all of them together (piece 0), each step done and the piece looked at. */
+export const doneEvents = (
+  run: Run,
+  piece: number,
+  inspection: NonNullable<RunEventInput['payload']['inspection']> = { verdict: 'good', faults: [] },
+): RunEventInput[] =>
+  run.route.operations
+    .filter(({ per }) => (per === 'batch') === (piece === 0))
+    .map(({ id }) => `1/${id}/${piece}`)
+    .map((step) =>
+      step.includes('inspect')
+        ? event('piece-inspected', step, { inspection })
+        : event('step-completed', step),
+    );
