@@ -114,12 +114,16 @@ async function syncFolder(folder: string): Promise<void> {
   await handle.sync().finally(() => handle.close());
 }
 
+/** The database's own word for a full disk. */
+const FULL = '53100';
+
 /** Why a backup failed, in words. */
 export function backupRefusal(error: unknown, folder: string): DomainError {
   if (error instanceof DomainError) return error;
   const { code, message } = error as { code?: string; message?: string };
   const why: Record<string, string> = {
     ENOSPC: `the disk with ${folder} is full`,
+    [FULL]: 'the disk of the database is full',
     ENOENT: `there is no folder ${folder}`,
     ENOTDIR: `${folder} is no folder`,
     EACCES: `${folder} cannot be written to`,
@@ -130,7 +134,7 @@ export function backupRefusal(error: unknown, folder: string): DomainError {
   };
   const text = why[code ?? ''] ?? message ?? 'it is not known why';
   return new DomainError(
-    code === 'ENOSPC' ? 'disk-full' : 'not-now',
+    code === 'ENOSPC' || code === FULL ? 'disk-full' : 'not-now',
     `The backup failed: ${text}. A former backup of that name is as it was.`,
     {},
     { cause: error },
