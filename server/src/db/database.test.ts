@@ -160,6 +160,8 @@ describe('the database', function () {
     expect(refusal('57014')?.code).to.equal('too-slow');
     const lost = Object.assign(new Error('Client has encountered a connection error'), { sql: '' });
     expect(databaseProblem(new DatabaseError(lost))?.code).to.equal('database-away');
+    const queue = new Error('Client has encountered a connection error and is not queryable');
+    expect(databaseProblem(queue)?.code, 'through the queue’s library').to.equal('database-away');
     const away = databaseProblem(new ConnectionRefusedError(new Error('x')));
     expect(away)
       .to.be.instanceOf(DomainError)

@@ -22,6 +22,9 @@ const BEYOND_CODES = new Set(['22003', '22008']);
 const LATE_CODES = new Set(['57014', '55P03', '40P01', '40001']);
 const LATE =
   'The database took too long over this. What you entered is still on your screen: look whether it is there, then try again.';
+/** What the driver itself says of a connection that is gone. */
+const LOST =
+  /^(Connection terminated|timeout expired|Client (has encountered a connection error|was closed))/;
 const MISSING_TABLE = '42P01';
 const UNREADY =
   'The database lacks a table that this version works with. Start Saltflat again, which brings it up to date.';
@@ -48,8 +51,7 @@ export function databaseProblem(error: unknown): DomainError | null {
   // the database itself always says a code: without one its connection was lost before it could say anything
   if (error instanceof DatabaseError && code === '')
     return new DomainError('database-away', AWAY, {}, { cause: error });
-  if (message(error).startsWith('Connection terminated') || message(error).startsWith('timeout expired'))
-    return new DomainError('database-away', AWAY, {}, { cause: error });
+  if (LOST.test(message(error))) return new DomainError('database-away', AWAY, {}, { cause: error });
   return null;
 }
 

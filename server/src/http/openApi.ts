@@ -48,6 +48,14 @@ const PROBLEM = {
   },
 };
 
+const KEY = {
+  name: 'Idempotency-Key',
+  in: 'header',
+  required: false,
+  description: 'Sent again under the same key, the request counts once and is answered as before.',
+  schema: { type: 'string', pattern: '^[A-Za-z0-9_-]{8,100}$' },
+};
+
 function describeOperation(shape: EndpointShape): object {
   const { path, summary, query, body, upload, status, textParams } = shape;
   const inPath = [...path.matchAll(/:(\w+)/g)].map(([, name]) => ({
@@ -65,7 +73,7 @@ function describeOperation(shape: EndpointShape): object {
   }));
   return {
     summary,
-    parameters: [...inPath, ...inQuery],
+    parameters: [...inPath, ...inQuery, ...(shape.method === 'get' || upload ? [] : [KEY])],
     ...(body ? { requestBody: { required: true, content: { 'application/json': { schema: body } } } } : {}),
     ...(upload ? { requestBody: { required: true, content: contentIn(upload.media) } } : {}),
     responses: {
