@@ -241,6 +241,7 @@ describe('the program as it is started', function () {
         ['damaged', damaged, 'is damaged'],
         ['later', later, 'was made by a later version of Saltflat (20990404T0900-clean-drawings)'],
         ['text', Buffer.from('drop database saltflat;'), 'is not a backup of Saltflat'],
+        ['former kind', whole.subarray(whole.indexOf('PGDMP')), 'Restore it with the version that made it'],
       ];
       for (const [name, bytes, why] of cases) {
         writeFileSync(file(name), bytes);

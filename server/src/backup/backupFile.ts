@@ -6,6 +6,8 @@ import { DomainError } from '@saltflat/contract';
 /** First and last bytes of a backup: what does not begin or end so is none, or is cut short. */
 export const HEAD = 'SALTFLAT BACKUP 1\n';
 export const TAIL = 'SALTFLAT END OF BACKUP\n';
+/** How PostgreSQL's own archives begin. */
+const DUMP = 'PGDMP';
 const LENGTH_DIGITS = 12;
 const MOST_MANIFEST_BYTES = 1024 * 1024;
 
@@ -65,7 +67,12 @@ async function readManifest(file: string): Promise<Manifest> {
     return buffer.toString('utf8');
   };
   try {
-    if ((await read(HEAD.length, 0)) !== HEAD) throw refusal(`${file} is not a backup of Saltflat.`);
+    const head = await read(HEAD.length, 0);
+    if (head.startsWith(DUMP))
+      throw refusal(
+        `${file} is a bare dump, as earlier versions made them: nothing in it says whether it is whole. Restore it with the version that made it, then start this one.`,
+      );
+    if (head !== HEAD) throw refusal(`${file} is not a backup of Saltflat.`);
     const endAt = size - TAIL.length - LENGTH_DIGITS;
     const end = endAt > HEAD.length ? await read(LENGTH_DIGITS + TAIL.length, endAt) : '';
     const length = Number(end.slice(0, LENGTH_DIGITS));

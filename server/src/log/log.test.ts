@@ -1,4 +1,12 @@
-import { mkdtempSync, readFileSync, readdirSync, rmSync, statSync, symlinkSync } from 'node:fs';
+import {
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
@@ -18,6 +26,7 @@ describe('the log', () => {
   const read = (): string => readFileSync(join(folder, 'server.log'), 'utf8');
 
   it('turns when it is full, keeps five former ones, and is the owner’s alone', () => {
+    writeFileSync(join(folder, 'server.log'), 'from before\n', { mode: 0o644 });
     const log = createLogFile(join(folder, 'server.log'), 100);
     for (let i = 0; i < 40; i++) log.write(`${'x'.repeat(40)} ${i}\n`);
     expect(readdirSync(folder).sort()).to.deep.equal([

@@ -1,4 +1,4 @@
-import { closeSync, existsSync, fstatSync, openSync, renameSync, writeSync } from 'node:fs';
+import { closeSync, existsSync, fchmodSync, fstatSync, openSync, renameSync, writeSync } from 'node:fs';
 
 const MOST_BYTES = 5 * 1024 * 1024;
 const KEPT = 5;
@@ -16,7 +16,9 @@ export function createLogFile(file: string, mostBytes = MOST_BYTES): { write: (l
   let size = 0;
   const open = (): number => {
     const opened = openSync(file, 'a', 0o600);
-    size = fstatSync(opened).size;
+    const stat = fstatSync(opened);
+    if (stat.isFile()) fchmodSync(opened, 0o600); // one from before may be open to others
+    size = stat.size;
     return opened;
   };
   const turn = (): void => {
