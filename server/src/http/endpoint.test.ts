@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import supertest from 'supertest';
 import { Type } from 'typebox';
 import { sendCsv } from './csv.ts';
+import { Watch } from '../watch.ts';
 import { createTurns, endpoint, file, mount } from './endpoint.ts';
 import { describeApi } from './openApi.ts';
 import { problemHandler, unknownPath } from './problemHandler.ts';
@@ -42,6 +43,13 @@ const endpoints = [
   ),
   endpoint({ method: 'post', path: '/press', summary: 'Without a body', answer: Limit }, () =>
     Promise.resolve({ limit: 1 }),
+  ),
+  endpoint(
+    { method: 'get', path: '/picture', summary: 'Drawn elsewhere', answer: Limit, patienceS: 0.05 },
+    async () => {
+      await Watch.uncounted(() => new Promise((resolve) => setTimeout(resolve, 200)));
+      return { limit: 1 };
+    },
   ),
   endpoint(
     { method: 'get', path: '/slow', summary: 'Never', answer: Limit, patienceS: 0.05 },
@@ -131,6 +139,10 @@ describe('an endpoint', () => {
       expect((await send(text)).status).to.equal(400);
     const textual = await send(JSON.stringify({ name: '[{,:'.repeat(20_000) }));
     expect(textual.status, 'what stands inside a text is counted as nothing').to.equal(201);
+  });
+
+  it('waits for what has limits of its own', async () => {
+    expect((await api.get('/picture')).status).to.equal(200);
   });
 
   it('answers 503 with when to come again, once it has taken too long', async () => {

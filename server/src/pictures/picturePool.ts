@@ -1,4 +1,5 @@
 import { Turns } from '../turns.ts';
+import { Watch } from '../watch.ts';
 import { PictureChild } from './pictureChild.ts';
 import type { TaskLimits } from './pictureChild.ts';
 import type { PictureAnswers, PictureTask } from './tasks.ts';
@@ -63,15 +64,18 @@ export function createPicturePool(limits: (megapixels: number) => TaskLimits = l
   };
   return {
     run: (task, megapixels, bytes, use) =>
-      turns.take(Math.max(megapixels, MOST_MEGAPIXELS / PROCESSES), async () => {
-        const child = take();
-        try {
-          const done = await child.run(task, await bytes(), limits(megapixels));
-          return await use({ ...done.answer, bytes: done.bytes } as never); // the task's kind says what its answer holds
-        } finally {
-          giveBack(child, megapixels > LARGE_MEGAPIXELS);
-        }
-      }),
+      // it has limits of its own: whoever asked for it waits for it
+      Watch.uncounted(() =>
+        turns.take(Math.max(megapixels, MOST_MEGAPIXELS / PROCESSES), async () => {
+          const child = take();
+          try {
+            const done = await child.run(task, await bytes(), limits(megapixels));
+            return await use({ ...done.answer, bytes: done.bytes } as never); // the task's kind says what its answer holds
+          } finally {
+            giveBack(child, megapixels > LARGE_MEGAPIXELS);
+          }
+        }),
+      ),
     stop: () => {
       clearTimeout(sweep);
       for (const child of all) letGo(child);
