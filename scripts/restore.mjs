@@ -51,7 +51,6 @@ async function restoreBeside(cluster, source) {
   try {
     await fill(cluster, source, { start, end });
     refuseMissing(cluster, manifest.counts);
-    cluster.handOver(FRESH);
     const program = { ...cluster.programEnv, DATABASE_URL: cluster.programUrl(FRESH), SALTFLAT_DEMO: '0' };
     await runProgram('migrator', program);
     await runProgram('verifier', program);

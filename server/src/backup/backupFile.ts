@@ -92,7 +92,7 @@ function asManifest(text: string): Manifest | null {
     const isSound =
       typeof madeAt === 'string' &&
       Array.isArray(migrations) &&
-      typeof counts === 'object' &&
+      isCounts(counts) &&
       typeof dumpBytes === 'number' &&
       typeof sha256 === 'string';
     return isSound ? { madeAt, migrations, counts, dumpBytes, sha256 } : null;
@@ -100,5 +100,11 @@ function asManifest(text: string): Manifest | null {
     return null;
   }
 }
+
+/** Names of tables go into statements: a file that was not written here may hold any. */
+const isCounts = (counts: unknown): counts is Record<string, number> =>
+  typeof counts === 'object' &&
+  counts !== null &&
+  Object.entries(counts).every(([name, rows]) => /^[a-z0-9_]+$/.test(name) && Number.isInteger(rows));
 
 export const refusal = (message: string): DomainError => new DomainError('invalid-input', message);
