@@ -1,5 +1,6 @@
 import { openArt, previewOnGarment } from '@saltflat/core/artwork';
 import type { ArtJob, Pixels } from '@saltflat/core/artwork';
+import { seededRandom } from '@saltflat/core/work';
 import sharp from 'sharp';
 import { ROUTE_CASES } from './routeCases.ts';
 
@@ -43,10 +44,10 @@ function roundel(width: number, height: number): Pixels {
 /** A made-up photo: every pixel its own colour, nearly, and no transparency. */
 function photo(width: number, height: number): Pixels {
   const data = new Uint8Array(4 * width * height);
-  for (let y = 0, seed = 7; y < height; y++) {
+  const random = seededRandom(7);
+  for (let y = 0; y < height; y++) {
     for (let x = 0; x < width; x++) {
-      seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0; // Numerical Recipes' generator
-      const noise = (seed >>> 28) - 8;
+      const noise = Math.floor(16 * random()) - 8;
       const at = 4 * (y * width + x);
       data[at] = Math.max(0, Math.min(255, (255 * x) / width + noise));
       data[at + 1] = Math.max(0, Math.min(255, (255 * y) / height + noise));

@@ -15,6 +15,7 @@ test('two browsers on one run stay in step, and a reload keeps the timer', async
   const runId = await openOnFloor(page, lineId);
   const other = await (await browser.newContext()).newPage();
   await other.goto(`/floor/${runId}`);
+  await finishStep(page, 'Ready the film printer');
   await expect(nextTitle(other)).toHaveText('Print the film');
   await page
     .getByRole('button', { name: /^Start/ })
@@ -29,13 +30,14 @@ test('two browsers on one run stay in step, and a reload keeps the timer', async
   await expect(nextTitle(page)).toHaveText('Powder the film');
   await page.keyboard.press('u');
   await expect(nextTitle(other)).toHaveText('Print the film');
+  await finishStep(page, 'Print the film'); // the printer is free for others
   await other.context().close();
 });
 
 test('a problem is noted, seen by others and solved', async ({ page }) => {
   const { lineId } = await orderOverApi(page.request, 12, 1);
   await openOnFloor(page, lineId);
-  await expect(nextTitle(page)).toHaveText('Print the film');
+  await expect(nextTitle(page)).toHaveText('Ready the film printer');
   await page.keyboard.press('p');
   await page.getByLabel('In a few words').fill('white has settled');
   await page.keyboard.press('Enter');
@@ -44,10 +46,11 @@ test('a problem is noted, seen by others and solved', async ({ page }) => {
   await expect(page.getByText('white has settled')).toBeHidden();
 });
 
-test('a reprint comes back as a round of its own', async ({ page }) => {
+test('a piece that is spoiled at the end is made again, the printer not set up again', async ({ page }) => {
   const { lineId } = await orderOverApi(page.request, 13, 1);
   await openOnFloor(page, lineId);
   for (const title of [
+    'Ready the film printer',
     'Print the film',
     'Powder the film',
     'Melt the powder',
@@ -62,30 +65,101 @@ test('a reprint comes back as a round of its own', async ({ page }) => {
   await page.getByRole('button', { name: 'lifts on peel' }).click();
   await page.getByRole('button', { name: 'Log as reprint' }).click();
   await expect(nextTitle(page)).toHaveText('Print the film');
-  await expect(page.getByRole('region', { name: 'Next' }).getByText(', reprint')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Next' }).getByText('transfer 1, made again')).toBeVisible();
 });
 
-test('more film than the oven takes is melted load by load, each with its own countdown', async ({
+test('film goes in sheets and loads, pieces go on as their transfers come, and a spoiled transfer alone is made again', async ({
   page,
 }) => {
   const { lineId, code } = await orderOverApi(page.request, 14, 20);
   await openOnFloor(page, lineId);
   const next = page.getByRole('region', { name: 'Next' });
-  await expect(next.getByText('all 20 pieces')).toBeVisible();
-  await finishStep(page, 'Print the film');
-  await finishStep(page, 'Powder the film');
-  await expect(next.getByText('load 1 of 2, 16 pieces')).toBeVisible();
+  await expect(next.getByText('all 20 transfers')).toBeVisible();
+  await finishStep(page, 'Ready the film printer');
+  await expect(next.getByText(/transfers 1 to \d+/)).toBeVisible();
+  // each sheet is powdered while it is wet; as many are melted as the oven takes at once
+  for (let sheets = 0; sheets < 3; sheets++) {
+    await finishStep(page, 'Print the film');
+    await finishStep(page, 'Powder the film');
+    if ((await nextTitle(page).innerText()) === 'Melt the powder') break;
+  }
+  await expect(nextTitle(page)).toHaveText('Melt the powder');
   await page
     .getByRole('button', { name: /^Start/ })
     .first()
     .click();
-  expect(await secondsLeft(page)).toBeGreaterThan(140);
-  const onMachines = page.getByRole('region', { name: 'Stations' }).getByRole('listitem');
-  await expect(onMachines.filter({ hasText: code })).toContainText('load 1 of 2');
-  await page.getByRole('button', { name: /^Done/ }).click();
-  await expect(next.getByText('load 2 of 2, 4 pieces')).toBeVisible();
-  await finishStep(page, 'Melt the powder');
+  // there is time to print the next sheet meanwhile; the oven is looked at again where it stands
+  await expect(nextTitle(page)).toHaveText('Print the film');
+  const onMachines = page.getByRole('region', { name: 'Stations' }).getByRole('button');
+  await onMachines.filter({ hasText: code }).click();
+  await expect(nextTitle(page)).toHaveText('Melt the powder');
+  await expect(next.getByText(/transfers 1 to \d+/)).toBeVisible();
+  expect(await secondsLeft(page)).toBeGreaterThan(120);
+  await page.getByRole('button', { name: 'Done early' }).click();
+
+  // station by station now; one of the sheet is spoiled at the cut, its piece waits, the others go on
+  await page.getByRole('button', { name: 'All at one station, then the next' }).click();
   await expect(nextTitle(page)).toHaveText('Cut the transfers apart');
+  await page.keyboard.press('x');
+  await page.getByLabel('Transfer 2', { exact: true }).check();
+  await page.getByRole('button', { name: 'ink puddles' }).click();
+  await page.getByRole('button', { name: 'Log, and make it again' }).click();
+  await expect(next.getByText(/transfers 1, 3, 4/)).toBeVisible();
+  await finishStep(page, 'Cut the transfers apart');
+  await page.keyboard.press('u');
+  await expect(nextTitle(page)).toHaveText('Cut the transfers apart');
+  await finishStep(page, 'Cut the transfers apart');
+});
+
+test('one film sheet shared by two orders is made once, and each order is finished by itself', async ({
+  page,
+}) => {
+  const [one, two] = [await orderOverApi(page.request, 15, 1), await orderOverApi(page.request, 16, 1)];
+  const lineIds = [one.lineId, two.lineId];
+  const sheet = lineIds.map((lineId) => ({ lineId, print: '1', pieces: [1] }));
+  const answer = await page.request.post('/api/v1/runs', { data: { lineIds, sheets: [sheet], by: 'Ines' } });
+  const { id } = (await answer.json()) as { id: string };
+  await page.goto(`/floor/${id}`);
+  const next = page.getByRole('region', { name: 'Next' });
+  for (const title of [
+    'Ready the film printer',
+    'Print the film',
+    'Powder the film',
+    'Melt the powder',
+    'Cut the transfers apart',
+  ]) {
+    await expect(next.getByText(`2 transfers of ${one.code} + ${two.code}`)).toBeVisible();
+    await finishStep(page, title);
+  }
+  // whatever is asked for next; one slips under the press: its transfer alone is made again, for its own line
+  const done = page.getByText(`${one.code} + ${two.code} are done`);
+  const made: string[] = [];
+  let isSpoiled = false;
+  for (let step = 0; step < 40 && !(await done.isVisible()); step++) {
+    const title = await nextTitle(page).innerText();
+    const code = await next.locator('.code').first().innerText();
+    if (title === 'Press the transfer' && code === two.code && !isSpoiled) {
+      isSpoiled = true;
+      await page.keyboard.press('x');
+      await page.getByLabel(`Transfer 1 of ${two.code}`).check();
+      await page.getByRole('button', { name: 'in the wrong place' }).click();
+      await page.getByRole('button', { name: 'Log, and make it again' }).click();
+      await expect(page.getByRole('dialog')).toBeHidden();
+    } else if (title === 'Inspect the piece') await page.getByRole('button', { name: '● Good' }).click();
+    else {
+      made.push(`${title}, ${code}`);
+      await finishStep(page, title);
+    }
+    await page.waitForTimeout(150); // the next is worked out
+  }
+  const timesMade = (title: string, code: string): number =>
+    made.filter((own) => own === `${title}, ${code}`).length;
+  expect(timesMade('Print the film', two.code), 'the lost one alone').toBe(1);
+  expect(timesMade('Print the film', one.code)).toBe(0);
+  expect([timesMade('Pre-press the blank', one.code), timesMade('Pre-press the blank', two.code)]).toEqual([
+    1, 1,
+  ]);
+  await expect(done).toBeVisible();
 });
 
 test('a server killed in mid-run loses nothing: steps done meanwhile arrive when it is back', async ({
@@ -95,10 +169,13 @@ test('a server killed in mid-run loses nothing: steps done meanwhile arrive when
   const { port } = server;
   const base = `http://127.0.0.1:${port}`;
   const { lineId } = await orderOverApi(page.request, 14, 1);
-  const run = (await (await page.request.post('/api/v1/runs', { data: { lineId, by: 'Ines' } })).json()) as {
+  const run = (await (
+    await page.request.post('/api/v1/runs', { data: { lineIds: [lineId], by: 'Ines' } })
+  ).json()) as {
     id: string;
   };
   await page.goto(`${base}/floor/${run.id}`);
+  await finishStep(page, 'Ready the film printer');
   await finishStep(page, 'Print the film');
   await expect(nextTitle(page)).toHaveText('Powder the film');
   server.child.kill('SIGKILL');
@@ -114,7 +191,7 @@ test('a server killed in mid-run loses nothing: steps done meanwhile arrive when
         (await (await page.request.get(`/api/v1/runs/${run.id}`)).json()) as { events: { step: string }[] }
       ).events.map(({ step }) => step),
     )
-    .toEqual(['1/print-film/0', '1/print-film/0', '1/powder/0']);
+    .toEqual(['ready-printer', 'print-film', 'print-film', 'powder'].map((id) => `${id}/1.transfer-1.1`));
   server.child.kill('SIGTERM');
 });
 

@@ -113,7 +113,7 @@ test('the house goes from cold to hot peel: drafts follow and say so, what is on
 }) => {
   const draft = await orderOverApi(request, 41, 3);
   const onFloor = await orderOverApi(request, 42, 2);
-  await request.post('/api/v1/runs', { data: { lineId: onFloor.lineId, by: 'Ines' } });
+  await request.post('/api/v1/runs', { data: { lineIds: [onFloor.lineId], by: 'Ines' } });
   await page.goto('/shop/methods');
   const peel = page.getByRole('group', { name: 'Film: peel' });
   await peel.getByRole('radio', { name: /^Hot/ }).check();

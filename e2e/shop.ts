@@ -94,7 +94,9 @@ export async function orderOverApi(
 
 /** Puts a line on the floor and opens it there. */
 export async function openOnFloor(page: Page, lineId: string): Promise<string> {
-  const run = (await (await page.request.post('/api/v1/runs', { data: { lineId, by: 'Ines' } })).json()) as {
+  const run = (await (
+    await page.request.post('/api/v1/runs', { data: { lineIds: [lineId], by: 'Ines' } })
+  ).json()) as {
     id: string;
   };
   await page.goto(`/floor/${run.id}`);
@@ -111,8 +113,21 @@ export async function finishStep(page: Page, title: string): Promise<void> {
   const next = page.getByRole('region', { name: 'Next' });
   const start = next.getByRole('button', { name: /^Start/ });
   if (await start.isVisible()) {
+    const code = await next.locator('.code').first().innerText();
     await start.click();
-    await expect(next.getByRole('button', { name: /^Done/ })).toBeVisible();
+    const onMachines = page
+      .getByRole('region', { name: 'Stations' })
+      .getByRole('button')
+      .filter({ hasText: code });
+    await expect(onMachines.first()).toBeVisible();
+    // something else may be asked for meanwhile: this one is looked at again where it stands
+    if (await start.isVisible()) await onMachines.last().click();
+    await expect(nextTitle(page)).toHaveText(title);
+    await expect(start).toBeHidden();
   }
-  await next.getByRole('button', { name: /^Done/ }).click();
+  // bursts and turns, each with its own countdown
+  const done = next.getByRole('button', { name: /^Done/ });
+  for (let phase = 0; phase < 12 && !(await done.isVisible()); phase++)
+    await next.getByRole('button', { name: /^Next/ }).click();
+  await done.click();
 }

@@ -115,6 +115,7 @@ test('an order is taken in, run and logged with the keyboard alone', async ({ pa
   await page.keyboard.press('Enter');
 
   for (const title of [
+    'Ready the film printer',
     'Print the film',
     'Powder the film',
     'Melt the powder',

@@ -59,10 +59,12 @@ const STEPS = [
   `create temp table ran as select row_number() over (order by m.i) as i, gen_random_uuid() as run_id, m.line_id, m.came + interval '2 days' as began, m.number,
        m.customer_id, m.i as made_i, v.id as version_id, v.process
      from made m join route_version v on v.line_id = m.line_id where m.state = 'done' order by m.i desc limit ${RUNS}`,
-  `insert into run (id, line_id, route_version_id, pieces, started_by, created_at, finished_at, process, event_count)
-     select run_id, line_id, version_id, ${PIECES}, 'Ines', date_trunc('milliseconds', began), date_trunc('milliseconds', began + interval '3 hours'), process, 20 from ran`,
-  `insert into outcome (run_id, piece, verdict, faults, note, by_name, at, plate_c, dwell_s, actual_dwell_s, process, search_text)
-     select r.run_id, p, x.verdict, case x.verdict when 'good' then '{}'::text[] when 'scrap' then array['banding'] else array['dull-white'] end,
+  `insert into run (id, started_by, created_at, finished_at, event_count)
+     select run_id, 'Ines', date_trunc('milliseconds', began), date_trunc('milliseconds', began + interval '3 hours'), 20 from ran`,
+  `insert into run_line (run_id, key, line_id, route_version_id, process, pieces, finished_at)
+     select run_id, '1', line_id, version_id, process, ${PIECES}, date_trunc('milliseconds', began + interval '3 hours') from ran`,
+  `insert into outcome (run_id, line_id, piece, verdict, faults, note, by_name, at, plate_c, dwell_s, actual_dwell_s, process, search_text)
+     select r.run_id, r.line_id, p, x.verdict, case x.verdict when 'good' then '{}'::text[] when 'scrap' then array['banding'] else array['dull-white'] end,
        null, x.who, date_trunc('milliseconds', r.began + p * interval '9 minutes'), 157, 15, 15.4, r.process,
        lower(concat_ws(' ', '', 'K-' || r.number, w.name, g.garment, x.who))
      from ran r join who w on w.id = r.customer_id join garb g on g.i = r.made_i % g.n cross join generate_series(1, ${PIECES}) p

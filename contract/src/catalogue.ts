@@ -1,5 +1,6 @@
 import { BLANK_KINDS, FEATURES } from '@saltflat/core/blank';
-import { INK_USES, MACHINE_KINDS, PRINTER_TASKS, SHEET_KINDS } from '@saltflat/core/route';
+import { INK_USES, PRINTER_TASKS, SHEET_KINDS } from '@saltflat/core/route';
+import { MACHINE_KINDS } from '@saltflat/core/work';
 import type { QuantityKind } from '@saltflat/core/units';
 import { Type } from 'typebox';
 import type { TSchema } from 'typebox';

@@ -39,7 +39,7 @@ export function equipmentOf(
   const all = <T>(from: readonly (Material | Machine)[], kind: MaterialKind | MachineKind): T[] =>
     from
       .filter((item) => item.kind === kind)
-      .map((item) => ({ name: item.name, ...item.properties, ...learntOf(item) }) as T);
+      .map((item) => ({ id: item.id, name: item.name, ...item.properties, ...learntOf(item) }) as T);
   // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters
   const first = <T>(from: readonly (Material | Machine)[], kind: MaterialKind | MachineKind): T | null =>
     all<T>(from, kind)[0] ?? null;
@@ -82,7 +82,9 @@ function firstBy<T, K extends string>(items: readonly T[], key: (item: T) => K):
 export function patchOf(styles: readonly GarmentStyle[]): Patch {
   const style = styles.find(({ kind }) => kind === 'patch');
   const colour = style?.colours[0];
-  return style && colour ? { blank: garmentOf(style, colour), cents: style.sizes[0]?.cents ?? 0 } : null;
+  return style && colour
+    ? { id: style.id, blank: garmentOf(style, colour), cents: style.sizes[0]?.cents ?? 0 }
+    : null;
 }
 
 /** A style in one of its colours, as planRoute wants it. */

@@ -46,7 +46,7 @@ export type { OrderLine, OrderLineInput, OrderSummary, SizeQuantity } from './or
 export { LineDocument } from './lineDocument.ts';
 export { routeInputOf } from './routeInput.ts';
 export { readArtworkJob } from './formats/jobFormat.ts';
-export { readLineDocument } from './formats/lineFormat.ts';
+export { readKeptLine, readLineDocument } from './formats/lineFormat.ts';
 export { ROUTE_FORMAT, readStoredRoute } from './formats/storedRoute.ts';
 export { PlanInput, ShopFacts, putTogether, takeApart } from './planInput.ts';
 export {
@@ -74,6 +74,7 @@ export {
   Run,
   RunEvents,
   RunHead,
+  RunLine,
   RunNews,
   RunNewsQuery,
   RunPage,
@@ -82,6 +83,7 @@ export {
   RunStart,
 } from './runs.ts';
 export type { RunEventInput, StoredEvent } from './runs.ts';
+export { runPlanOf } from './runPlan.ts';
 export { columnName, fieldsOf, fromCell, toCell, valueAt, withValueAt } from './recordFields.ts';
 export type { RecordField } from './recordFields.ts';
 export {

@@ -28,7 +28,7 @@ const GarmentDocument = strictObject({
 
 /** All that a route is planned from, as one document: what the command line reads, and what the server plans from. */
 export const LineDocument = strictObject({
-  format: Type.Literal(2),
+  format: Type.Literal(3),
   process: Process,
   pieces: Type.Integer({ title: 'Pieces', minimum: 1 }),
   blankCents: Type.Number({ title: 'Price of the blank, cents', minimum: 0 }),
@@ -66,7 +66,9 @@ export const LineDocument = strictObject({
   materials: Type.Array(Material),
   machines: Type.Array(Machine),
   /** The patch caps are given; `null` where there is none. */
-  patch: nullable(strictObject({ blank: GarmentDocument, cents: Amount })),
+  patch: nullable(
+    strictObject({ id: Type.Optional(nullable(Type.String())), blank: GarmentDocument, cents: Amount }),
+  ),
   /** What is done where practitioners differ: the shop's methods with the line's own in front. */
   house: HouseDocument,
   rates: RatesDocument,

@@ -9,7 +9,7 @@ export const routeInputOf = (document: LineDocument): RouteInput => ({
   print: document.print,
   pieces: document.pieces,
   placement: document.placement,
-  equipment: equipmentOf(document, document.patch),
+  equipment: equipmentOf(document, document.patch && { id: null, ...document.patch }),
   house: document.house,
   overrides: document.overrides,
 });

@@ -1,6 +1,17 @@
 import type { PieceCost } from '@saltflat/core/cost';
-import { MACHINE_KINDS, REASON_SOURCES, STACK_MATERIALS, STATIONS } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
+import {
+  FLOWS,
+  JOINTS,
+  MACHINE_KINDS,
+  PARTS,
+  REASON_SOURCES,
+  ROLES,
+  SETTING_ROLES,
+  STACK_MATERIALS,
+  STATIONS,
+  UNITS,
+} from '@saltflat/core/work';
 import { Type } from 'typebox';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Process } from './process.ts';
@@ -35,6 +46,7 @@ const Limit = strictObject({
 });
 const Setting = strictObject({
   key: Type.String(),
+  sets: nullable(Type.Enum([...SETTING_ROLES])),
   label: Type.String(),
   kind: Kind,
   value: Type.Number(),
@@ -43,60 +55,66 @@ const Setting = strictObject({
   ability: Span,
   conflicts: Type.Array(Type.String()),
 });
-const PressState = strictObject({
-  over: Type.Enum(['platen', 'hover', 'chamber', 'below']),
-  lowerC: nullable(Type.Number()),
-  kPa: Type.Number(),
-  gapMm: Type.Number(),
+const Ref = strictObject({ id: nullable(Type.String()), name: Type.String() });
+const StackLayer = strictObject({
+  material: Type.Enum([...STACK_MATERIALS]),
+  dMm: Type.Number(),
+  waterGM2: Type.Number(),
+});
+const Heat = strictObject({
+  tempC: Type.Number(),
+  press: strictObject({
+    over: Type.Enum(['platen', 'hover', 'chamber', 'below']),
+    lowerC: nullable(Type.Number()),
+    kPa: Type.Number(),
+    gapMm: Type.Number(),
+  }),
+  stack: strictObject({
+    layers: Type.Array(StackLayer),
+    joints: Type.Array(Type.Enum([...JOINTS])),
+    pad: nullable(StackLayer),
+  }),
+});
+const Mode = strictObject({
+  machineKind: nullable(Type.Enum([...MACHINE_KINDS])),
+  machine: nullable(Ref),
+  stateC: nullable(Type.Number()),
+  phases: Type.Array(
+    strictObject({
+      label: Type.String(),
+      onceS: Type.Number(),
+      eachS: Type.Number(),
+      people: Type.Number({ minimum: 0, maximum: 1 }),
+      isTimed: Type.Boolean(),
+      canPause: Type.Boolean(),
+      maxWaitS: nullable(Type.Number()),
+      heat: nullable(Heat),
+    }),
+  ),
+  pools: Type.Array(Ref),
 });
 const Operation = strictObject({
   id: Type.String(),
+  role: Type.Enum([...ROLES]),
   station: Type.Enum([...STATIONS]),
-  machineKind: nullable(Type.Enum([...MACHINE_KINDS])),
-  machine: nullable(Type.String()),
   title: Type.String(),
-  per: Type.Enum(['batch', 'piece']),
-  perLoad: nullable(Type.Integer({ minimum: 1 })),
-  handsS: Type.Number(),
-  machineS: Type.Number(),
-  timerS: Type.Number(),
-  timerPieceS: Type.Number(),
+  lane: Type.String(),
+  takes: Type.Array(Type.String()),
+  awaits: Type.Array(Type.String()),
+  unit: Type.Enum([...UNITS]),
+  size: nullable(Type.Integer({ minimum: 1 })),
+  modes: Type.Array(Mode, { minItems: 1 }),
   settings: Type.Array(Setting),
-  sheet: nullable(Type.String()),
+  sheet: nullable(Ref),
   checks: Type.Array(Type.String()),
   look: Type.String(),
   cautions: Type.Array(Type.String()),
   waitAfter: nullable(
     strictObject({ minS: Type.Number(), maxS: nullable(Type.Number()), why: Type.String() }),
   ),
-  phases: Type.Array(
-    strictObject({
-      kind: Type.Enum(['heat', 'rest']),
-      tempC: Type.Number(),
-      durationS: Type.Number(),
-      isHandsOn: Type.Boolean(),
-      label: Type.String(),
-      press: nullable(PressState),
-    }),
-  ),
-  work: Type.Array(
-    strictObject({
-      label: Type.Enum(['load', 'run', 'unload', 'hands']),
-      durationS: Type.Number(),
-      people: Type.Number({ minimum: 0, maximum: 1 }),
-      canPause: Type.Boolean(),
-      maxWaitS: nullable(Type.Number()),
-    }),
-  ),
-  stack: Type.Array(
-    strictObject({
-      material: Type.Enum([...STACK_MATERIALS]),
-      dMm: Type.Number(),
-      waterGM2: Type.Number(),
-    }),
-  ),
   consumes: Type.Array(
     strictObject({
+      id: nullable(Type.String()),
       what: Type.String(),
       amount: Type.Number(),
       kind: Kind,
@@ -105,7 +123,11 @@ const Operation = strictObject({
     }),
   ),
   weighIn: nullable(strictObject({ targetG: Type.Number(), toleranceG: Type.Number() })),
-  isInspection: Type.Boolean(),
+});
+const Lane = strictObject({
+  id: Type.String(),
+  part: Type.Enum([...PARTS]),
+  print: nullable(Type.String()),
 });
 
 const PlacementDocument = strictObject({
@@ -138,7 +160,9 @@ export const RouteDocument = Type.Unsafe<Route>(
   strictObject({
     process: Process,
     summary: Type.String(),
+    lanes: Type.Array(Lane, { minItems: 1 }),
     operations: Type.Array(Operation),
+    flow: Type.Enum([...FLOWS]),
     placement: PlacementDocument,
     totals: strictObject({ handsS: Type.Number(), elapsedS: Type.Number() }),
     restBeforeDispatchS: Type.Number(),

@@ -1,4 +1,5 @@
 import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
+import { FLOWS, ROLES } from '@saltflat/core/work';
 import { Type } from 'typebox';
 import { Process } from './process.ts';
 import { RouteDocument } from './routes.ts';
@@ -20,6 +21,17 @@ const Payload = strictObject({
       photo: Type.Optional(Type.String({ pattern: '^[0-9a-f]{64}$' })),
     }),
   ),
+  phase: Type.Optional(Type.Integer({ title: 'Phase', minimum: 1, maximum: 100 })),
+  lost: Type.Optional(
+    strictObject({
+      part: shortText('Part', 120),
+      isReplaced: Type.Boolean(),
+      faults: Type.Array(shortText('Fault', 40), { maxItems: 10 }),
+      note: Type.Optional(shortText('Note', 500)),
+      photo: Type.Optional(Type.String({ pattern: '^[0-9a-f]{64}$' })),
+    }),
+  ),
+  flow: Type.Optional(Type.Enum([...FLOWS], { title: 'Flow' })),
   problem: Type.Optional(shortText('Problem', 500)),
   eventId: Type.Optional(Id),
 });
@@ -30,7 +42,7 @@ export const RunEventInput = strictObject({
   clientId: Id,
   clientSeq: Type.Integer({ minimum: 1, maximum: MOST_ROWS }),
   kind: Type.Enum([...RUN_EVENT_KINDS]),
-  step: nullable(shortText('Step', 120)),
+  step: nullable(shortText('Step', 4000)),
   at: Instant,
   deviceAt: Instant,
   by: shortText('Who', 60),
@@ -40,7 +52,34 @@ export type RunEventInput = Static<typeof RunEventInput>;
 
 export const RunEvents = strictObject({ events: Type.Array(RunEventInput, { minItems: 1, maxItems: 500 }) });
 
-export const RunStart = strictObject({ lineId: Id, by: shortText('Who', 60) });
+const MOST_LINES = 40;
+
+/** Lines that go on the floor together, by themselves or with film that they share. */
+export const RunStart = strictObject({
+  lineIds: Type.Array(Id, { title: 'Lines', minItems: 1, maxItems: MOST_LINES, uniqueItems: true }),
+  /** Film that carries transfers of several of these lines: for which of their pieces, counted from 1. */
+  sheets: Type.Optional(
+    Type.Array(
+      Type.Array(
+        strictObject({
+          lineId: Id,
+          /** Which of the line’s prints. */
+          print: shortText('Print', 20),
+          pieces: Type.Array(Type.Integer({ minimum: 1, maximum: 99_999 }), {
+            title: 'Pieces',
+            minItems: 1,
+            maxItems: 2000,
+            uniqueItems: true,
+          }),
+        }),
+        { title: 'Sheet', minItems: 1, maxItems: MOST_LINES },
+      ),
+      { title: 'Sheets', maxItems: 200 },
+    ),
+  ),
+  by: shortText('Who', 60),
+});
+export type RunStart = Static<typeof RunStart>;
 
 const StoredEvent = strictObject({
   id: Id,
@@ -54,33 +93,50 @@ const StoredEvent = strictObject({
 });
 export type StoredEvent = Static<typeof StoredEvent>;
 
-const head = {
-  id: Id,
+const line = {
+  /** Its name within the run. */
+  key: Type.String(),
   lineId: Id,
   orderId: Id,
   code: Type.String(),
   customer: Type.String(),
+  dueAt: Instant,
   garment: Type.String(),
   colourHex: Type.String(),
   placement: Type.String(),
   artworkId: nullable(Id),
   routeNumber: Type.Integer(),
   pieces: Type.Integer(),
-  startedBy: Type.String(),
-  createdAt: Instant,
   finishedAt: nullable(Instant),
 };
+const RunLineHead = strictObject(line);
+/** A line on the floor with the route it is made by. */
+export const RunLine = strictObject({ ...line, route: RouteDocument });
+export type RunLine = Static<typeof RunLine>;
+const own = { id: Id, startedBy: Type.String(), createdAt: Instant, finishedAt: nullable(Instant) };
 
 /** A run as a list names it. */
 export const RunHead = strictObject({
-  ...head,
+  ...own,
+  lines: Type.Array(RunLineHead, { minItems: 1 }),
   /** How many events it has: whoever knows as many knows all of it. */
   eventCount: Type.Integer(),
 });
 export type RunHead = Static<typeof RunHead>;
 
-/** A run with the route it is made by and everything that happened, in the order it arrived. */
-export const Run = strictObject({ ...head, route: RouteDocument, events: Type.Array(StoredEvent) });
+/** Film that lines share: the parts on it, by their names within the run. */
+export const SharedSheet = strictObject({
+  id: Type.String(),
+  parts: Type.Array(Type.String(), { minItems: 1 }),
+});
+
+/** A run with the routes of its lines and everything that happened, in the order it arrived. */
+export const Run = strictObject({
+  ...own,
+  lines: Type.Array(RunLine, { minItems: 1 }),
+  sheets: Type.Array(SharedSheet),
+  events: Type.Array(StoredEvent),
+});
 export type Run = Static<typeof Run>;
 
 /** What a device is told for events it sent: not the run, which it knows, but how far the server has come. */
@@ -134,6 +190,8 @@ export const LedgerRow = strictObject({
   actualDwellS: nullable(Type.Number()),
   pretreatmentG: nullable(Type.Number()),
   pretreatmentTargetG: nullable(Type.Number()),
+  /** Where it was printed, melted, sprayed, pressed and cured; what else was in it is in the step’s name. */
+  made: Type.Array(strictObject({ role: Type.Enum([...ROLES]), step: Type.String() })),
 });
 export type LedgerRow = Static<typeof LedgerRow>;
 
@@ -142,6 +200,9 @@ export const LedgerQuery = strictObject({
   verdict: Type.Optional(Type.Enum([...VERDICTS], { title: 'Verdict' })),
   fault: Type.Optional(Type.String({ title: 'Fault', maxLength: 40 })),
   process: Type.Optional(Process),
+  /** Pieces of one run, and of one of its steps: a sheet of film, a load, a press. */
+  run: Type.Optional(Id),
+  step: Type.Optional(Type.String({ title: 'Step', maxLength: 4000 })),
   cursor: Type.Optional(Cursor),
   limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 500 })),
 });

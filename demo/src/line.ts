@@ -19,7 +19,7 @@ export function demoLine(): LineDocument {
   if (!style || !colour) throw new Error('the demo has no Harbour tee');
   const patch = patchOf(styles);
   return {
-    format: 2,
+    format: 3,
     process: 'dtf',
     pieces: 24,
     blankCents: 343,

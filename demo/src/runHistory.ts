@@ -1,12 +1,12 @@
-import type { RunEventInput } from '@saltflat/contract';
-import type { Operation, Route } from '@saltflat/core/route';
-import { loadsOf, piecesInLoad } from '@saltflat/core/route';
-import { countdownS, faultsOf, stepId } from '@saltflat/core/run';
-import type { RunEventPayload, Verdict } from '@saltflat/core/run';
+import { runPlanOf } from '@saltflat/contract';
+import type { Run, RunEventInput } from '@saltflat/contract';
+import type { Route } from '@saltflat/core/route';
+import { FollowedRun, faultsOf, nextActions, readStepId } from '@saltflat/core/run';
+import type { RunEventPayload, RunOperation, Verdict } from '@saltflat/core/run';
+import { phaseS, plannedMode, seededRandom } from '@saltflat/core/work';
 
 /** What makes one made-up run different from another, and the same every time. */
 export interface HistoryOptions {
-  pieces: number;
   /** How many pieces are taken to their verdict. */
   piecesJudged: number;
   /** When the first step began, ms since 1970. */
@@ -17,41 +17,19 @@ export interface HistoryOptions {
 
 /** Events of a run as a person at work would have made them: settings kept to within seconds, now and then a fault. */
 export function inventRun(
-  route: Route,
-  { pieces, piecesJudged, startMs, seed, by }: HistoryOptions,
+  run: Pick<Run, 'lines' | 'sheets'>,
+  { piecesJudged, startMs, seed, by }: HistoryOptions,
 ): RunEventInput[] {
-  const random = lcg(seed);
+  const random = seededRandom(seed * 2_654_435_761); // neighbouring seeds begin far apart
   const clientId = uuid(random);
   const events: RunEventInput[] = [];
   let atMs = startMs;
-  let reprints = 0;
   const push = (kind: RunEventInput['kind'], step: string | null, payload: RunEventPayload = {}): void => {
     const at = new Date(atMs).toISOString();
-    events.push({
-      id: uuid(random),
-      clientId,
-      clientSeq: events.length + 1,
-      kind,
-      step,
-      at,
-      deviceAt: at,
-      by,
-      payload,
-    });
+    const own = { id: uuid(random), clientId, clientSeq: events.length + 1 };
+    events.push({ ...own, kind, step, at, deviceAt: at, by, payload });
   };
   const pass = (seconds: number): void => void (atMs += Math.round(seconds * (900 + 250 * random())));
-  const work = (operation: Operation, step: string, piecesIn: number): void => {
-    const timerS = countdownS(operation, { pieces: piecesIn });
-    push('step-started', step);
-    if (operation.weighIn) weigh(operation.weighIn.targetG, step);
-    pass(timerS > 0 ? timerS * (1 + 0.04 * random()) : Math.min(operation.handsS, 60));
-    if (operation.isInspection) {
-      const inspection = judge(route, random);
-      if (inspection.verdict === 'reprint') reprints++;
-      push('piece-inspected', step, { inspection });
-    } else push('step-completed', step);
-    pass((operation.waitAfter?.minS ?? 0) + 4);
-  };
   const weigh = (targetG: number, step: string): void => {
     const beforeG = round1(172 + 30 * random());
     push('reading-taken', step, { reading: { what: 'before', massG: beforeG } });
@@ -60,21 +38,46 @@ export function inventRun(
       reading: { what: 'after', massG: round1(beforeG + targetG * (0.9 + 0.25 * random())) },
     });
   };
+  /** Each phase that is counted down kept to within seconds, with the hands before and between. */
+  const goThrough = (operation: RunOperation, step: string, parts: number): void => {
+    let phase = 0;
+    for (const own of plannedMode(operation).phases) {
+      if (own.isTimed && phase > 0) push('phase-started', step, { phase });
+      if (own.isTimed) phase++;
+      const seconds = phaseS(own, parts);
+      pass(own.people > 0 ? Math.min(seconds, 60) : seconds * (1 + 0.04 * random()));
+    }
+  };
+  const work = (operation: RunOperation, step: string, parts: number): void => {
+    push('step-started', step);
+    if (operation.weighIn) weigh(operation.weighIn.targetG, step);
+    goThrough(operation, step, parts);
+    if (operation.role === 'inspect')
+      push('piece-inspected', step, { inspection: judge(routeOf(run, step), random) });
+    else push('step-completed', step);
+    pass(4);
+  };
 
-  let [first, count] = [1, pieces];
-  for (let round = 1; count > 0; round++) {
-    for (const operation of route.operations)
-      for (let load = 1; operation.per === 'batch' && load <= loadsOf(count, operation.perLoad); load++)
-        work(operation, stepId(round, operation.id, 0, load), piecesInLoad(count, operation.perLoad, load));
-    const judged = Math.min(count, piecesJudged - first + 1);
-    reprints = 0;
-    for (let piece = first; piece < first + judged; piece++)
-      for (const operation of route.operations)
-        if (operation.per === 'piece') work(operation, stepId(round, operation.id, piece), 1);
-    first += count;
-    count = judged < count ? 0 : reprints; // what is to be made again follows once all of a round are judged
+  const plan = runPlanOf(run);
+  const followed = new FollowedRun(plan, []);
+  for (;;) {
+    const [next] = nextActions(plan, followed.state, atMs);
+    // nobody leaves wet ink or loose powder lying
+    if (!next || (followed.state.outcomes.length >= piecesJudged && next.latestAt === null)) break;
+    atMs = Math.max(atMs, next.dueAt);
+    const known = events.length;
+    work(next.operation, next.step.id, next.step.parts.length);
+    followed.add(events.slice(known));
   }
   return events;
+}
+
+/** The route of the line whose piece is looked at. */
+function routeOf({ lines }: Pick<Run, 'lines'>, step: string): Route {
+  const key = readStepId(step)?.parts[0]?.line;
+  const line = lines.find((own) => own.key === key) ?? lines[0];
+  if (!line) throw new RangeError('a run without lines');
+  return line.route;
 }
 
 const SPOILED = 0.045; // share of pieces with a fault that cannot stay; most of them are made again
@@ -88,12 +91,6 @@ function judge(route: Route, random: () => number): { verdict: Verdict; faults: 
 }
 
 const round1 = (value: number): number => Math.round(value * 10) / 10;
-
-/** Numerical Recipes' linear congruential generator, 0–1. */
-function lcg(seed: number): () => number {
-  let state = (seed * 2_654_435_761) >>> 0;
-  return () => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 2 ** 32;
-}
 
 function uuid(random: () => number): string {
   const hex = Array.from({ length: 32 }, () => Math.floor(random() * 16).toString(16)).join('');

@@ -83,8 +83,8 @@ export async function checkShop(cluster, target, ledgers) {
     );
   }
   const RULES = {
-    'lines on the floor have one run, others none': `select l.code from order_line l left join run r on r.line_id = l.id and r.finished_at is null
-       where l.removed_at is null group by l.id having (l.state = 'running') <> (count(r.id) = 1)`,
+    'lines on the floor have one run, others none': `select l.code from order_line l left join run_line r on r.line_id = l.id and r.finished_at is null
+       where l.removed_at is null group by l.id having (l.state = 'running') <> (count(r.run_id) = 1)`,
     'lines have a route where they are ready, running or done': `select code from order_line
        where state in ('ready', 'running', 'done') and route_number is null and removed_at is null`,
     'route versions are there once': `select line_id::text as code from route_version group by line_id, number having count(*) > 1`,

@@ -67,7 +67,7 @@ export async function startClient(base, number) {
     const { body: order, ok } = await call('GET', `/orders/${id}`);
     const line = ok && order.lines.find(({ state }) => state === 'ready');
     if (!line) return;
-    const answer = await call('POST', '/runs', { lineId: line.id, by: `Client ${number}` });
+    const answer = await call('POST', '/runs', { lineIds: [line.id], by: `Client ${number}` });
     if (answer.ok) ledger.runs.push({ id: answer.body.id, steps: stepsOf(answer.body), done: 0 });
   };
   const step = async (run) => {
@@ -119,13 +119,15 @@ export async function startClient(base, number) {
   };
 }
 
-/** Every step of a run in order: what is done for all pieces together, then piece by piece. */
-const stepsOf = ({ route, pieces }) =>
-  Array.from({ length: pieces + 1 }, (_own, piece) =>
-    route.operations
-      .filter(({ per }) => (per === 'batch') === (piece === 0))
-      .map(({ id }) => `1/${id}/${piece}`),
-  ).flat();
+/** Every step of a run in order: each lane before what takes its parts in, sheet by sheet and load by load. */
+const stepsOf = ({ lines: [{ key, route, pieces }] }) =>
+  route.operations.flatMap(({ id, lane, unit, size }) => {
+    const most = unit === 'piece' ? 1 : (size ?? pieces);
+    return Array.from({ length: Math.ceil(pieces / most) }, (_, i) => {
+      const [first, last] = [i * most + 1, Math.min(pieces, (i + 1) * most)];
+      return `${id}/${key}.${lane}.${first === last ? first : `${first}-${last}`}`;
+    });
+  });
 
 /** Asks until there is an answer that says what came of it; writes under a key, so that asking again is harmless. */
 const caller = (base, ledger) => async (method, path, body) => {

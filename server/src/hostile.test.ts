@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Health, Problem, Run } from '@saltflat/contract';
+import { seededRandom } from '@saltflat/core/work';
 import { expect } from 'chai';
 import { kill, startProgram } from './testing/program.ts';
 import type { Program } from './testing/program.ts';
@@ -70,11 +71,8 @@ const HOSTILE_NUMBERS = [0, -0, -1, 0.5, 1e-320, 1e21, 2 ** 31, 2 ** 53, -(2 ** 
 
 const STRANGE: readonly unknown[] = [...HOSTILE, ...HOSTILE_NUMBERS, null, [], {}];
 
-/** Numerical Recipes' linear congruential generator, 0–1: a failure comes back with its seed. */
-function lcg(seed: number): () => number {
-  let state = Math.imul(seed + 1, 2_654_435_761) >>> 0; // neighbouring seeds begin far apart
-  return () => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 2 ** 32;
-}
+/** Neighbouring seeds begin far apart; a failure comes back with its seed. */
+const farApart = (seed: number): (() => number) => seededRandom(Math.imul(seed + 1, 2_654_435_761));
 
 /** Bodies that a schema allows, with strange leaves, and now and then one it does not. */
 class Sender {
@@ -84,7 +82,7 @@ class Sender {
   private readonly strangeness: number;
 
   constructor(seed: number, ids: readonly string[]) {
-    this.random = lcg(seed);
+    this.random = farApart(seed);
     this.ids = ids;
     this.strangeness = this.pick([0, 0.02, 0.3]);
   }
@@ -193,7 +191,7 @@ describe('whatever is sent', function () {
     const running = await plannedOrder(server);
     const { body: run } = (await server.api
       .post('/api/v1/runs')
-      .send({ lineId: running.lines[0]?.id, by: 'Ada' })
+      .send({ lineIds: [running.lines[0]?.id], by: 'Ada' })
       .expect(201)) as { body: Run };
     const { styles, materials, machines } = server.catalogue;
     ids = [

@@ -9,6 +9,7 @@ import type {
 } from '@saltflat/contract';
 import { expect } from 'chai';
 import {
+  doneEvents,
   event,
   followed,
   lineInput,
@@ -40,17 +41,9 @@ describe('a line', function () {
       version: own.version,
       lines: own.lines.map((line) => ({ ...asInput(line), widthMm })),
     });
-  const start = (lineId: string) => server.api.post('/api/v1/runs').send({ lineId, by: 'Ada' });
-  const done = (run: Run): ReturnType<typeof event>[] =>
-    Array.from({ length: run.pieces + 1 }, (_, piece) =>
-      run.route.operations
-        .filter(({ per }) => (per === 'batch') === (piece === 0))
-        .map(({ id, isInspection }) =>
-          isInspection
-            ? event('piece-inspected', `1/${id}/${piece}`, { inspection: { verdict: 'good', faults: [] } })
-            : event('step-completed', `1/${id}/${piece}`),
-        ),
-    ).flat();
+  const start = (lineId: string) => server.api.post('/api/v1/runs').send({ lineIds: [lineId], by: 'Ada' });
+  const done = (run: Run): ReturnType<typeof doneEvents> =>
+    Array.from({ length: run.lines[0]!.pieces + 1 }, (_, piece) => doneEvents(run, piece)).flat();
   const setRates = async (marginShare: number): Promise<ShopChanged> => {
     const { rates } = await get<{ rates: { version: number; document: object } }>('/catalogue');
     const record = { ...rates.document, marginShare };
@@ -170,7 +163,7 @@ describe('a line', function () {
     const late = await server.api.post(`/api/v1/runs/${first.id}/events`).send({ events: [undone] });
     expect([late.status, (late.body as Problem).code]).to.deep.equal([409, 'not-now']);
     const { counts } = await get<LedgerPage>(`/ledger?search=${two.lines[0]!.code}`);
-    expect(counts.good).to.equal(first.pieces);
+    expect(counts.good).to.equal(first.lines[0]!.pieces);
     const cancelled = await order(two.id);
     expect([cancelled.state, cancelled.lines[0]!.activeRunId]).to.deep.equal(['cancelled', null]);
     await server.api

@@ -1,7 +1,7 @@
 import type { LedgerPage, Order, OrderPage, Problem, Run } from '@saltflat/contract';
 import { expect } from 'chai';
 import Papa from 'papaparse';
-import { event, lineInput, orderInput, plannedOrder, startTestServer } from './testing/testServer.ts';
+import { doneEvents, lineInput, orderInput, plannedOrder, startTestServer } from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 type Query = Record<string, string | number>;
@@ -150,29 +150,15 @@ describe('lists', function () {
       });
       const { body: run } = (await server.api
         .post('/api/v1/runs')
-        .send({ lineId: order.lines[0]!.id, by: 'Ada' })
+        .send({ lineIds: [order.lines[0]!.id], by: 'Ada' })
         .expect(201)) as { body: Run };
-      const batch = run.route.operations.filter(({ per }) => per === 'batch');
-      await send(
-        run,
-        batch.map(({ id }) => event('step-completed', `1/${id}/0`)),
-      );
+      await send(run, doneEvents(run, 0));
       const verdicts = [
         { verdict: 'good' as const, faults: [] },
         { verdict: 'scrap' as const, faults: ['white-rim', 'scorch'], note: 'kept as a sample' },
         { verdict: 'good' as const, faults: [] },
       ];
-      for (const [i, inspection] of verdicts.entries())
-        await send(
-          run,
-          run.route.operations
-            .filter(({ per }) => per === 'piece')
-            .map(({ id, isInspection }) =>
-              isInspection
-                ? event('piece-inspected', `1/${id}/${i + 1}`, { inspection })
-                : event('step-completed', `1/${id}/${i + 1}`),
-            ),
-        );
+      for (const [i, inspection] of verdicts.entries()) await send(run, doneEvents(run, i + 1, inspection));
     });
     const send = async (run: Run, events: object[]): Promise<void> => {
       await server.api.post(`/api/v1/runs/${run.id}/events`).send({ events }).expect(200);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { gunzipSync } from 'node:zlib';
-import { parseBlank, parseMachine, parseMaterial } from '@saltflat/contract';
+import { parseBlank, parseMachine, parseMaterial, runPlanOf } from '@saltflat/contract';
 import type {
   Catalogue,
   LedgerPage,
@@ -152,7 +152,7 @@ describe('a database of the former version', function () {
   it('has its lines where they belong: lost plans made, and what is on the floor on the floor', async () => {
     const { items: runs } = await get<RunPage>('/runs?state=active');
     expect(runs).to.have.lengthOf(1);
-    const order = await get<Order>(`/orders/${runs[0]!.orderId}`);
+    const order = await get<Order>(`/orders/${runs[0]!.lines[0]!.orderId}`);
     expect([order.state, order.cancelledAt, order.lines[0]!.state]).to.deep.equal([
       'running',
       null,
@@ -166,24 +166,25 @@ describe('a database of the former version', function () {
   it('lets the floor go on with a route from before loads were known', async () => {
     const [head] = (await get<RunPage>('/runs?state=active')).items;
     const run = await get<Run>(`/runs/${head!.id}`);
-    const plan = { operations: run.route.operations, pieces: run.pieces };
-    const { steps } = deriveRun(plan, run.events);
-    expect(steps[0]).to.include({ operation: 'print-film', piece: 0, pieces: run.pieces });
+    const { steps, ignored } = deriveRun(runPlanOf(run), run.events);
+    expect(ignored).to.deep.equal([]);
+    expect(steps[0]?.operation).to.equal('print-film');
+    expect(steps[0]?.parts).to.have.length(run.lines[0]!.pieces);
     for (const step of steps)
-      expect(Number.isFinite(countdownS(plan.operations[step.index]!, step))).to.equal(true);
+      expect(Number.isFinite(countdownS(run.lines[0]!.route.operations[step.index]!, step))).to.equal(true);
   });
 
   it('offers nothing at today’s prices for a route that kept none, and says so', async () => {
     const [head] = (await get<RunPage>('/runs?state=active')).items;
-    const { body, status } = await api.get(`/api/v1/lines/${head!.lineId}/quote`);
+    const { body, status } = await api.get(`/api/v1/lines/${head!.lines[0]!.lineId}/quote`);
     expect([status, (body as Problem).detail]).to.deep.equal([
       409,
-      `Version ${head!.routeNumber} is from before prices were kept with a route: it has no quote.`,
+      `Version ${head!.lines[0]!.routeNumber} is from before prices were kept with a route: it has no quote.`,
     ]);
-    const { draft } = await get<OrderQuotes>(`/orders/${head!.orderId}/quotes`);
-    expect(draft.unpriced.map(({ code }) => code)).to.include(head!.code);
+    const { draft } = await get<OrderQuotes>(`/orders/${head!.lines[0]!.orderId}/quotes`);
+    expect(draft.unpriced.map(({ code }) => code)).to.include(head!.lines[0]!.code);
     const old = await api
-      .get(`/api/v1/lines/${head!.lineId}/picture?version=${head!.routeNumber}`)
+      .get(`/api/v1/lines/${head!.lines[0]!.lineId}/picture?version=${head!.lines[0]!.routeNumber}`)
       .expect(200);
     expect(old.headers['cache-control'], 'drawn as near as can be told').to.equal('no-store');
   });
@@ -198,8 +199,10 @@ describe('a database of the former version', function () {
       [true, true],
       [false, false],
     ]);
-    expect(versions[0]!.route.operations.map(({ id }) => id)).to.deep.equal(
-      versions[1]!.route.operations.map(({ id }) => id),
+    const doneTo = ({ route }: RouteVersion): string[] =>
+      route.operations.filter(({ role }) => role !== 'set-up').map(({ id }) => id);
+    expect(doneTo(versions[0]!), 'but for the printer, which is readied once since').to.deep.equal(
+      doneTo(versions[1]!),
     );
     await get(`/lines/${line!.id}/quote`);
   });

@@ -60,12 +60,15 @@ describe('changes of an order', function () {
 
   it('leave the code under a printed bar code alone when a line is added', async () => {
     const order = await plannedOrder(server);
-    await server.api.post('/api/v1/runs').send({ lineId: order.lines[0]!.id, by: 'Ada' }).expect(201);
+    await server.api
+      .post('/api/v1/runs')
+      .send({ lineIds: [order.lines[0]!.id], by: 'Ada' })
+      .expect(201);
     const now = (await server.api.get(`/api/v1/orders/${order.id}`)).body as Order;
     const more = await change(now, { lines: [...now.lines.map(asInput), line()] });
     expect(codes(more)).to.deep.equal([order.code, `${order.code}/2`]);
     const { items } = (await server.api.get('/api/v1/runs').query({ state: 'active' })).body as RunPage;
-    expect(items[0]?.code).to.equal(order.code);
+    expect(items[0]?.lines[0]?.code).to.equal(order.code);
   });
 
   it('add a line beside those there are, which stay the lines they were', async () => {
@@ -91,7 +94,10 @@ describe('changes of an order', function () {
       lines: [line({ artworkId }), line({ artworkId })],
     });
     const [busy, free] = order.lines;
-    await server.api.post('/api/v1/runs').send({ lineId: busy!.id, by: 'Ada' }).expect(201);
+    await server.api
+      .post('/api/v1/runs')
+      .send({ lineIds: [busy!.id], by: 'Ada' })
+      .expect(201);
     const now = (await server.api.get(`/api/v1/orders/${order.id}`)).body as Order;
     const more = [{ size: 'M', quantity: 9 }];
     const refused = await change(now, { lines: [{ ...asInput(busy!), sizes: more }, asInput(free!)] }, 409);
@@ -113,7 +119,10 @@ describe('changes of an order', function () {
 
   it('copy everything but what was done', async () => {
     const order = await plannedOrder(server, { note: 'fold in three' });
-    await server.api.post('/api/v1/runs').send({ lineId: order.lines[0]!.id, by: 'Ada' }).expect(201);
+    await server.api
+      .post('/api/v1/runs')
+      .send({ lineIds: [order.lines[0]!.id], by: 'Ada' })
+      .expect(201);
     const copy = (await server.api.post(`/api/v1/orders/${order.id}/duplicate`).expect(201)).body as Order;
     expect(copy).to.include({ customer: order.customer, note: 'fold in three' });
     expect(copy.code).to.not.equal(order.code);

@@ -47,7 +47,10 @@ describe('quotes', function () {
   it('of a line on the floor stay at the prices its route was planned with', async () => {
     const order = await plannedOrder(server);
     const [line] = order.lines;
-    await server.api.post('/api/v1/runs').send({ lineId: line!.id, by: 'Ada' }).expect(201);
+    await server.api
+      .post('/api/v1/runs')
+      .send({ lineIds: [line!.id], by: 'Ada' })
+      .expect(201);
     const quote = async (): Promise<unknown> =>
       (await server.api.get(`/api/v1/lines/${line!.id}/quote`).expect(200)).body;
     const was = await quote();
@@ -132,14 +135,14 @@ describe('quotes', function () {
 
     // a line that runs keeps its quote when its film is retired
     const film = await plannedOrder(server);
-    const run = (await server.api.post('/api/v1/runs').send({ lineId: film.lines[0]!.id, by: 'Ada' }))
+    const run = (await server.api.post('/api/v1/runs').send({ lineIds: [film.lines[0]!.id], by: 'Ada' }))
       .body as Run;
     const { body: catalogue } = (await server.api.get('/api/v1/catalogue')) as {
       body: { materials: { id: string; kind: string; version: number }[] };
     };
     for (const { id, version } of catalogue.materials.filter(({ kind }) => kind === 'film'))
       await server.api.post(`/api/v1/shop/materials/${id}/retire`).send({ version }).expect(200);
-    await server.api.get(`/api/v1/lines/${run.lineId}/quote`).expect(200);
-    await server.api.get(`/api/v1/lines/${run.lineId}/run-sheet.pdf`).expect(200);
+    await server.api.get(`/api/v1/lines/${run.lines[0]!.lineId}/quote`).expect(200);
+    await server.api.get(`/api/v1/lines/${run.lines[0]!.lineId}/run-sheet.pdf`).expect(200);
   });
 });

@@ -37,7 +37,7 @@ describe('two at once', function () {
   const get = async <T>(path: string): Promise<T> =>
     (await server.api.get(`/api/v1${path}`).expect(200)).body as T;
   const start = (order: Order, line = 0): Promise<Answer<Run>> =>
-    post<Run>('/runs', { lineId: order.lines[line]!.id, by: 'Ada' });
+    post<Run>('/runs', { lineIds: [order.lines[line]!.id], by: 'Ada' });
   const edit = (order: Order, own: Partial<OrderChange> = {}): Promise<Answer<Order>> => {
     const { customer, dueAt, version, lines } = order;
     const [line] = lines;
@@ -85,14 +85,17 @@ describe('two at once', function () {
       for (const { status, body } of [started, done])
         if (status >= 400) expect(body.detail).to.match(/[.?!]$/);
       const now = await planned(server, order.id);
-      const runs = await sql(server, `select count(*)::int as count from run where line_id = '${line!.id}'`);
+      const runs = await sql(
+        server,
+        `select count(*)::int as count from run_line where line_id = '${line!.id}'`,
+      );
       const isRunning = now.lines[0]!.state === 'running';
       expect((runs as [{ count: number }[]])[0][0]!.count, 'a run where it is on the floor').to.equal(
         isRunning ? 1 : 0,
       );
       expect(started.status === 201).to.equal(isRunning);
       expect(now.state === 'cancelled' && isRunning, 'never both').to.equal(false);
-      if (isRunning) expect(started.body.routeNumber).to.equal(now.lines[0]!.routeNumber);
+      if (isRunning) expect(started.body.lines[0]!.routeNumber).to.equal(now.lines[0]!.routeNumber);
     }
   });
 

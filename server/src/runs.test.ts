@@ -10,6 +10,9 @@ import type {
   RunReceipt,
   RunPage,
 } from '@saltflat/contract';
+import { runPlanOf } from '@saltflat/contract';
+import { deriveRun, nextActions } from '@saltflat/core/run';
+import type { FloorAction } from '@saltflat/core/run';
 import { expect } from 'chai';
 import { doneEvents, event, plannedOrder, sql, startTestServer } from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
@@ -26,7 +29,7 @@ describe('runs', function () {
     const order = await plannedOrder(server);
     const { body, status } = (await server.api
       .post('/api/v1/runs')
-      .send({ lineId: order.lines[0]?.id, by: 'Ada' })) as { body: Run; status: number };
+      .send({ lineIds: [order.lines[0]?.id], by: 'Ada' })) as { body: Run; status: number };
     expect(status).to.equal(201);
     return { order, run: body };
   }
@@ -68,6 +71,77 @@ describe('runs', function () {
     expect(body.events).to.have.lengthOf(1);
   });
 
+  it('serves several lines with film they share: made once, each order finished by itself, a lost transfer made again alone', async () => {
+    const [one, two] = [await plannedOrder(server), await plannedOrder(server)];
+    const lineIds = [one, two].map(({ lines }) => lines[0]!.id);
+    const sheet = lineIds.map((lineId) => ({ lineId, print: '1', pieces: [1, 2] }));
+    const start = (own: object): Promise<{ status: number; body: Run & Problem }> =>
+      server.api.post('/api/v1/runs').send({ lineIds, by: 'Ada', ...own });
+    const wrong = await start({ sheets: [[{ ...sheet[0]!, pieces: [3] }]] });
+    expect([wrong.status, wrong.body.detail]).to.deep.equal([
+      400,
+      `${one.code} has 2 pieces; there is no piece 3.`,
+    ]);
+    const twice = await start({ sheets: [sheet, [sheet[1]!]] });
+    expect(twice.body.detail).to.equal(`The transfer for piece 1 of ${two.code} is on two sheets.`);
+
+    const { body: run, status } = await start({ sheets: [sheet] });
+    expect(status).to.equal(201);
+    const plan = runPlanOf(run);
+    const sent: RunEventInput[] = [];
+    /** Whatever comes next, until something is to be judged. */
+    const goOn = (until: (title: string) => boolean = () => false): FloorAction | undefined => {
+      for (;;) {
+        const [action] = nextActions(plan, deriveRun(plan, sent), Date.now());
+        if (!action || action.operation.role === 'inspect' || until(action.operation.id)) return action;
+        sent.push(event('step-completed', action.step.id));
+      }
+    };
+    goOn((id) => id.startsWith('pre-press'));
+    const film = sent.map(({ step }) => step).filter((step) => step?.includes('+'));
+    expect(film, 'ready, print, powder, melt, cut: once for both').to.have.lengthOf(5);
+    sent.push(
+      event('part-lost', null, {
+        lost: { part: '2.transfer-1.2', isReplaced: true, faults: ['ink puddles'] },
+      }),
+    );
+    const judge = (): void => {
+      const step = goOn()?.step.id ?? '';
+      sent.push(event('piece-inspected', step, { inspection: { verdict: 'good', faults: [] } }));
+    };
+    [1, 2, 3].forEach(judge);
+    await send(run, sent);
+    const state = async ({ id }: Order): Promise<string> =>
+      ((await server.api.get(`/api/v1/orders/${id}`)).body as Order).state;
+    expect([await state(one), await state(two)]).to.deep.equal(['done', 'running']);
+    const before = sent.length;
+    judge();
+    const again = sent
+      .slice(before)
+      .map(({ step }) => step)
+      .filter((step) => step?.includes('~'));
+    expect(again.map((step) => step!.split('/')[1])).to.deep.equal(
+      Array(again.length).fill('2.transfer-1.2~2'),
+    );
+    await send(run, sent.slice(before));
+    expect([await state(one), await state(two)]).to.deep.equal(['done', 'done']);
+    const pieces = async (code: string): Promise<number[]> =>
+      (await ledger(code)).items.map(({ piece }) => piece).sort((p, q) => p - q);
+    expect([await pieces(one.code), await pieces(two.code)]).to.deep.equal([
+      [1, 2],
+      [3, 4],
+    ]);
+    // by the sheet they came from, over both orders; the one that was made again came from another
+    const sheetOf = film.find((step) => step!.startsWith('print-film/'))!;
+    const found = (await server.api.get('/api/v1/ledger').query({ run: run.id, step: sheetOf }))
+      .body as LedgerPage;
+    expect(found.items.map(({ piece }) => piece).sort((p, q) => p - q)).to.deep.equal([1, 2, 3]);
+    expect(found.counts.good).to.equal(3);
+    const lost = (await ledger(two.code)).items.find(({ piece }) => piece === 4);
+    expect(lost?.made.map(({ role }) => role)).to.deep.equal(['print', 'melt', 'bond']);
+    expect(lost?.made[0]?.step).to.equal('print-film/2.transfer-1.2~2');
+  });
+
   it('opens again when the last verdict is taken back', async () => {
     const { order, run } = await started();
     const events = [0, 1, 2].flatMap((piece) => done(run, piece));
@@ -80,13 +154,13 @@ describe('runs', function () {
 
   it('puts a line on the floor once, and keeps its route and its order as they are', async () => {
     const { order, run } = await started();
-    const again = await server.api.post('/api/v1/runs').send({ lineId: run.lineId, by: 'Bo' });
+    const again = await server.api.post('/api/v1/runs').send({ lineIds: [run.lines[0]!.lineId], by: 'Bo' });
     expect([again.status, (again.body as Problem).detail]).to.deep.equal([
       409,
       `${order.code} cannot start: it is on the floor already.`,
     ]);
     const replan = await server.api
-      .post(`/api/v1/lines/${run.lineId}/routes`)
+      .post(`/api/v1/lines/${run.lines[0]!.lineId}/routes`)
       .send({ basedOn: 1, overrides: [] });
     expect(replan.status).to.equal(409);
     const cancel = await server.api
@@ -150,7 +224,7 @@ describe('runs', function () {
     const foreign = await send(other, [{ ...first!, clientSeq: 900_000 }]);
     expect(foreign.status).to.equal(400);
     expect(foreign.body.detail).to.equal(
-      `Event ${first!.id.slice(0, 8)} is ${run.code}’s already, and stays there. Reload the page to go on.`,
+      `Event ${first!.id.slice(0, 8)} is ${run.lines[0]!.code}’s already, and stays there. Reload the page to go on.`,
     );
   });
 

@@ -6,7 +6,7 @@ import pg from 'pg';
 import { MIGRATIONS } from './db/migrator.ts';
 import { PROGRAM, kill, startProgram } from './testing/program.ts';
 import type { Program } from './testing/program.ts';
-import { createDatabase, discPng, event, until } from './testing/testServer.ts';
+import { createDatabase, discPng, doneEvents, until } from './testing/testServer.ts';
 
 describe('several processes on one database', function () {
   this.timeout(180_000);
@@ -104,8 +104,7 @@ describe('several processes on one database', function () {
 
     // started on one, worked on from both: every event once, in one order
     const run = (await post<Run>(one.url, '/runs', { lineId, by: 'Ada' })).body;
-    const step = run.route.operations.filter(({ per }) => per === 'batch').map(({ id }) => `1/${id}/0`);
-    const events = step.map((own) => event('step-completed', own));
+    const events = doneEvents(run, 0);
     const answers = await Promise.all(
       events.flatMap((own) =>
         [one, two].map(({ url }) => post<RunReceipt>(url, `/runs/${run.id}/events`, { events: [own] })),

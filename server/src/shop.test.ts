@@ -131,8 +131,9 @@ describe('the shop', () => {
   it('re-plans drafts when a method changes, says what changed where, and leaves what is run alone', async () => {
     const draft = await plannedOrder(server);
     const run = await plannedOrder(server);
-    await server.api.post('/api/v1/runs').send({ lineId: run.lines[0]?.id, by: 'Ada' }).expect(201);
-    const before = await latest(run.lines[0]?.id ?? '');
+    const lineIds = run.lines.map(({ id }) => id);
+    await server.api.post('/api/v1/runs').send({ lineIds, by: 'Ada' }).expect(201);
+    const before = await latest(lineIds[0]!);
     const changed = await followed(server, await setHouse({ filmPeel: 'hot' }));
     const own = changed.replanned.find(({ lineId }) => lineId === draft.lines[0]?.id);
     expect(own?.number).to.equal(2);
@@ -194,7 +195,7 @@ describe('the shop', () => {
     const hovered = (await latest(order.lines[0]?.id ?? '')).route.operations.find(
       ({ id }) => id === 'melt-powder',
     );
-    expect(hovered?.machineKind).to.equal('press');
+    expect(hovered?.modes[0]?.machineKind).to.equal('press');
     for (const { id, version } of away)
       await server.api
         .post(`/api/v1/shop/machines/${id}/restore`)

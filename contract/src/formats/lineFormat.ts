@@ -2,7 +2,7 @@ import { DEFAULT_RATES } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE } from '@saltflat/core/route';
 import { LineDocument } from '../lineDocument.ts';
 import { parse } from '../validate.ts';
-import { formatOf, upgrade } from './upgrade.ts';
+import { formatOf, newestFormat, upgrade } from './upgrade.ts';
 import type { FormatChain, Older } from './upgrade.ts';
 
 interface LineOfFormat1 {
@@ -26,7 +26,14 @@ function sayEverything(older: Older): Older {
   };
 }
 
-const CHAIN: FormatChain = { name: 'line document', steps: [sayEverything] };
+/** Format 3 says how pieces go on at the floor. */
+const sayFlow = ({ house, ...older }: Older): Older => ({
+  ...older,
+  format: 3,
+  house: { pieceFlow: 'through', ...(house as object) },
+});
+
+const CHAIN: FormatChain = { name: 'line document', steps: [sayEverything, sayFlow] };
 
 /**
  * A line document of any format that was ever written, checked.
@@ -35,7 +42,8 @@ const CHAIN: FormatChain = { name: 'line document', steps: [sayEverything] };
  */
 export function readLineDocument(data: unknown): LineDocument {
   const format = formatOf(data);
-  if (format === 1 && !isLineOfFormat1(data)) return parse(LineDocument, { ...(data as object), format: 2 }); // too little of one to upgrade: its faults are said
+  if (format === 1 && !isLineOfFormat1(data))
+    return parse(LineDocument, { ...(data as object), format: newestFormat(CHAIN) }); // too little of one to upgrade: its faults are said
   return parse(LineDocument, upgrade(CHAIN, data as Older, format));
 }
 
@@ -44,3 +52,7 @@ function isLineOfFormat1(data: unknown): boolean {
   const { placement, materials } = (data ?? {}) as Partial<LineOfFormat1>;
   return Array.isArray(placement?.sizes) && Array.isArray(materials);
 }
+
+/** A line document that was kept once, as it is read now. It was checked when it was written. */
+export const readKeptLine = (kept: object): LineDocument =>
+  upgrade(CHAIN, kept as Older, formatOf(kept)) as unknown as LineDocument;

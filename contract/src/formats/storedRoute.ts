@@ -1,5 +1,6 @@
 import type { PieceCost } from '@saltflat/core/cost';
 import type { Route } from '@saltflat/core/route';
+import { inWorkWords } from './routeOfWork.ts';
 import { newestFormat, upgrade } from './upgrade.ts';
 import type { FormatChain, Older, Upgrade } from './upgrade.ts';
 
@@ -44,7 +45,13 @@ const knowLoads = step(({ route, cost }) => ({
   cost,
 }));
 
-const CHAIN: FormatChain = { name: 'route', steps: [knowPlacement, knowLoads] };
+/** Format 4 knows what its operations are: their roles, the parts they work on, and how their time is spent. */
+const knowWork = step(({ route, cost }) => ({
+  route: inWorkWords(route) as StoredRoute['route'],
+  cost,
+}));
+
+const CHAIN: FormatChain = { name: 'route', steps: [knowPlacement, knowLoads, knowWork] };
 
 /** The format route versions are written in now. */
 export const ROUTE_FORMAT = newestFormat(CHAIN);

@@ -4,6 +4,7 @@ import type { PieceCost, Rates } from '../cost/index.ts';
 import { PROCESSES, PROCESS_MODULES, planRoute } from '../route/index.ts';
 import type { LineInput, Look, PrintNeeds, Process, Route } from '../route/index.ts';
 import { formatMoney } from '../units/index.ts';
+import { plannedMode } from '../work/index.ts';
 
 /** One process for a line: what it costs, takes and gives, or why it cannot be done. */
 export interface ProcessOption {
@@ -116,7 +117,7 @@ function optionFor(input: ComparisonInput, process: Process): ProcessOption[] {
 }
 
 const machinesIn = ({ operations }: Route): string[] => [
-  ...new Set(operations.flatMap(({ machine }) => (machine === null ? [] : [machine]))),
+  ...new Set(operations.flatMap((operation) => plannedMode(operation).machine?.name ?? [])),
 ];
 
 /** Cost per piece and what its drawbacks are worth, cents. */

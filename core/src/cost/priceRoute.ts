@@ -1,4 +1,6 @@
 import type { Route } from '../route/index.ts';
+import { aloneS, plannedMode } from '../work/index.ts';
+import type { MachineKind } from '../work/index.ts';
 import { DEFAULT_RATES } from './rates.ts';
 import type { Rates } from './rates.ts';
 
@@ -64,8 +66,10 @@ function gatherMaterials({ operations }: Route): PieceCost['materials'] {
   return [...materials.values()];
 }
 
+const FREE: readonly (MachineKind | null)[] = [null, 'rack'];
+
 /** Time on machines that cost something to run; a rack costs nothing. */
 const machineSeconds = ({ operations }: Route, pieces: number): number =>
   operations
-    .filter(({ machineKind }) => machineKind !== null && machineKind !== 'rack')
-    .reduce((sum, { per, machineS }) => sum + machineS * (per === 'piece' ? pieces : 1), 0);
+    .filter((operation) => !FREE.includes(plannedMode(operation).machineKind))
+    .reduce((sum, operation) => sum + aloneS(operation, pieces), 0);

@@ -10,19 +10,26 @@ import {
   routeOf,
   small,
 } from '../fixtures/index.ts';
-import { planWork, promiseSlip, traceHeat } from './index.ts';
-import type { Operation, Route } from './index.ts';
+import { planWork, plannedMode, traceHeat } from '../work/index.ts';
+import type { Operation, StackLayer } from '../work/index.ts';
+import { promiseSlip } from './index.ts';
+import type { Route } from './index.ts';
 import { stackUnder } from './stack.ts';
 
 const rested = (minS: number, maxS: number | null): Operation => {
   const { operations } = routeOf(lineOf());
-  return { ...operations[0], phases: [], waitAfter: { minS, maxS, why: 'a test' } };
+  const [first] = operations;
+  return {
+    ...first,
+    modes: [{ ...plannedMode(first), phases: [] }],
+    waitAfter: { minS, maxS, why: 'a test' },
+  };
 };
 
 describe('the heat trace', () => {
   it('shows a rest and then what is left of its window, a minute of it at most', () => {
     const spans = (minS: number, maxS: number | null): [string, number, number][] =>
-      traceHeat([rested(minS, maxS)]).map(({ kind, fromS, toS }) => [kind, fromS, toS]);
+      traceHeat([rested(minS, maxS)], 1).map(({ kind, fromS, toS }) => [kind, fromS, toS]);
     expect(spans(20, 50)).to.deep.equal([
       ['rest', 0, 20],
       ['window', 20, 50],
@@ -37,9 +44,9 @@ describe('the heat trace', () => {
   });
 
   it('has no gap and no empty stretch, whatever the route', () => {
-    eachRoute(({ operations }) => {
+    eachRoute(({ operations }, { pieces }) => {
       let at = 0;
-      for (const { fromS, toS, tempC, kind } of traceHeat(operations)) {
+      for (const { fromS, toS, tempC, kind } of traceHeat(operations, pieces)) {
         expect(fromS).to.equal(at);
         expect(toS).to.be.above(fromS);
         if (kind !== 'heat') expect(tempC).to.equal(22);
@@ -80,8 +87,9 @@ describe('a batch as a plan reads it', () => {
     const [press] = equipment.presses;
     const waits = (isAutoOpening: boolean): (number | null)[] =>
       routeOf(lineOf({ equipment: { ...equipment, presses: [{ ...press, isAutoOpening }] } }))
-        .operations.find(({ id }) => id === 'press-transfer')!
-        .work.filter(({ label }) => label === 'run')
+        .operations.filter(({ role }) => role === 'bond')
+        .flatMap((own) => plannedMode(own).phases)
+        .filter(({ people }) => people === 0)
         .map(({ maxWaitS }) => maxWaitS);
     expect(waits(true)).to.deep.equal([null]);
     expect(waits(false)).to.deep.equal([60]);
@@ -90,7 +98,11 @@ describe('a batch as a plan reads it', () => {
 
 describe('what lies under the plate', () => {
   const materials = (...given: Parameters<typeof stackUnder>): string[] =>
-    stackUnder(...given).map(({ material }) => material);
+    layersUnder(...given).map(({ material }) => material);
+  const layersUnder = (...given: Parameters<typeof stackUnder>): StackLayer[] => {
+    const { layers, pad } = stackUnder(...given);
+    return [...layers, pad!];
+  };
 
   it('is two layers of a garment slipped over, one of what is opened up, of a cap and of a patch', () => {
     expect(materials(cottonTee)).to.deep.equal(['cotton-jersey', 'cotton-jersey', 'sponge-pad']);
@@ -113,7 +125,7 @@ describe('what lies under the plate', () => {
 
   it('has moisture in every layer, and fluid or ink on the one it was laid on', () => {
     const water = (...given: Parameters<typeof stackUnder>): number[] =>
-      stackUnder(...given)
+      layersUnder(...given)
         .filter(({ material }) => material === 'cotton-jersey')
         .map(({ waterGM2 }) => waterGM2);
     expect(water(cottonTee, { waterGM2: 14 })).to.deep.equal([14, 14]);
@@ -124,16 +136,17 @@ describe('what lies under the plate', () => {
   it('is one layer of a thin wicking knit for direct print, two for a transfer', () => {
     const layers = (process: 'dtg' | 'dtf'): number[] =>
       routeOf(lineOf({ process, garment: polyesterBib }))
-        .operations.filter(({ stack }) => stack.length > 0)
-        .map(({ stack }) => stack.filter(({ material }) => material === 'polyester-knit').length);
+        .operations.flatMap((own) => plannedMode(own).phases)
+        .filter(({ heat }) => heat?.stack.pad)
+        .map(({ heat }) => heat!.stack.layers.filter(({ material }) => material === 'polyester-knit').length);
     expect(new Set(layers('dtg'))).to.deep.equal(new Set([1]));
     expect(new Set(layers('dtf'))).to.deep.equal(new Set([2]));
   });
 
   it('has the sheet on top and a patch over its cap, each with its own thickness', () => {
     const [parchment, , mat] = equipment.coverSheets;
-    expect(stackUnder(cottonTee, { sheet: parchment })[0]).to.include({ material: 'parchment', dMm: 0.05 });
-    const stack = stackUnder(cap, { sheet: mat, carries: 'bonded', patch: equipment.patch!.blank });
+    expect(layersUnder(cottonTee, { sheet: parchment })[0]).to.include({ material: 'parchment', dMm: 0.05 });
+    const stack = layersUnder(cap, { sheet: mat, carries: 'bonded', patch: equipment.patch!.blank });
     expect(stack.map(({ material }) => material)).to.deep.equal([
       'silicone-mat',
       'transfer-ink',

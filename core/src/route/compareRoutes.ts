@@ -1,6 +1,7 @@
 import { formatDuration, formatQuantity } from '../units/index.ts';
-import type { Operation, Route } from './documents.ts';
-import { STATION_NAMES } from './stationNames.ts';
+import { STATION_NAMES, plannedMode } from '../work/index.ts';
+import type { Operation } from '../work/index.ts';
+import type { Route } from './documents.ts';
 
 /** One thing that differs between two routes, in words: where, what, before and after. */
 export interface RouteDifference {
@@ -40,8 +41,8 @@ function differencesIn(before: Operation, after: Operation): RouteDifference[] {
       before: before.title,
       after: after.title,
     });
-  note('machine', before.machine, after.machine);
-  note('sheet', before.sheet, after.sheet);
+  note('machine', machineName(before), machineName(after));
+  note('sheet', before.sheet?.name ?? null, after.sheet?.name ?? null);
   const keys = [...new Set([...before.settings, ...after.settings].map(({ key }) => key))];
   for (const key of keys) {
     const [p, q] = [before, after].map(({ settings }) => settings.find((own) => own.key === key));
@@ -51,6 +52,8 @@ function differencesIn(before: Operation, after: Operation): RouteDifference[] {
   note('wait', waitWords(before), waitWords(after));
   return found;
 }
+
+const machineName = (operation: Operation): string | null => plannedMode(operation).machine?.name ?? null;
 
 function waitWords({ waitAfter }: Operation): string | null {
   if (waitAfter === null || (waitAfter.minS === 0 && waitAfter.maxS === null)) return null;

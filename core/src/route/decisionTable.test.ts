@@ -17,7 +17,8 @@ import {
   routeOf,
   small,
 } from '../fixtures/index.ts';
-import { DEFAULT_HOUSE, REASON_SOURCES } from './index.ts';
+import { REASON_SOURCES } from '../work/index.ts';
+import { DEFAULT_HOUSE } from './index.ts';
 import type { HouseMethods, Process, Route, RouteInput } from './index.ts';
 
 type Span = readonly [min: number, max: number];
@@ -175,7 +176,7 @@ describe('what practice does with a fabric', () => {
       if (row.conflict) expect(broken).to.match(row.conflict);
       else expect(broken).to.equal('');
       if (row.slip) expect(route.slips.map(({ text }) => text).join(' ')).to.match(row.slip);
-      expect(route.operations.at(-1)?.isInspection).to.equal(true);
+      expect(route.operations.at(-1)?.role).to.equal('inspect');
     });
   }
 
@@ -215,17 +216,17 @@ describe('on any line, with any house method', () => {
         cautions,
         look,
         checks,
-        machineKind,
-        stack,
-        phases,
+        modes: [{ machineKind, phases }],
       } of route.operations) {
         expect(look).to.not.equal('');
         expect(checks).to.not.be.empty;
-        const isHot = phases.some(({ kind }) => kind === 'heat');
+        const isHot = phases.some(({ heat }) => heat !== null);
         if (isHot || ['powder', 'sprayer'].includes(station)) expect(cautions).to.not.be.empty;
         if (isHot) expect(machineKind).to.not.equal(null);
-        if (machineKind === 'press' && phases.some(({ press }) => press?.over === 'platen'))
-          expect(stack).to.not.be.empty;
+        for (const { heat } of phases.filter((own) => own.heat !== null)) {
+          expect(heat!.stack.layers).to.not.be.empty;
+          expect(heat!.stack.joints).to.have.length(heat!.stack.layers.length + 1);
+        }
         for (const { key, reasons, value, limits, conflicts } of settings) {
           expect(reasons).to.not.be.empty;
           const ranks = reasons.map(({ source }) => REASON_SOURCES.indexOf(source));

@@ -1,7 +1,8 @@
 import { meanAreaScale } from '../placement/index.ts';
+import type { Ref } from '../work/index.ts';
 import type { RouteInput } from './documents.ts';
 import type { HouseMethods } from './house.ts';
-import type { CapPress, Press, Printer, PrinterTask, Sprayer } from './machines.ts';
+import type { CapPress, Named, Press, Printer, PrinterTask, Sprayer } from './machines.ts';
 import type { CoverSheet, Film, InkSet, InkUse, Powder, SheetKind } from './materials.ts';
 import { NotSetUp } from './refusal.ts';
 import { TRADE } from './tradeRanges.ts';
@@ -103,13 +104,14 @@ export function coverSheetFor(
   };
 }
 
-/** A sheet as an operation names it where the wrong one would spoil the print. */
-export const keptSheet = ({ name, purpose }: Pick<CoverSheet, 'name' | 'purpose'>): string =>
-  `${name}, the one kept for ${purpose}`;
+/** A thing of the set-up as an operation refers to it. */
+export const refOf = ({ id, name }: Named): Ref => ({ id, name });
 
-/** True for the very sheet an operation is under; another whose name begins alike is not. */
-export const isUnder = (sheet: string | null, own: Pick<CoverSheet, 'name' | 'purpose'>): boolean =>
-  sheet === own.name || sheet === keptSheet(own);
+/** A sheet as an operation names it where the wrong one would spoil the print. */
+export const keptSheet = ({ id, name, purpose }: Pick<CoverSheet, 'id' | 'name' | 'purpose'>): Ref => ({
+  id,
+  name: `${name}, the one kept for ${purpose}`,
+});
 
 /** How much longer heat takes through this sheet than through paper. */
 export function sheetDelay({ kind }: CoverSheet): { factor: number; why: string } | null {

@@ -1,7 +1,7 @@
 import { FIBRES, hasFeature, isThinWicking } from '../blank/index.ts';
 import type { Garment } from '../blank/index.ts';
-import type { Limit, Reason, RouteInput } from './documents.ts';
-import type { Range } from './materials.ts';
+import type { Limit, Range, Reason } from '../work/index.ts';
+import type { RouteInput } from './documents.ts';
 import { TRADE } from './tradeRanges.ts';
 import type { TradeRange } from './tradeRanges.ts';
 

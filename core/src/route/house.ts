@@ -125,6 +125,16 @@ export const HOUSE_METHODS = {
     'three-fingers': ['Three fingers below the collar', 'Quick; a finger is 18 to 20 mm, so hands differ.'],
     'four-fingers': ['Four fingers below the collar', 'Quick, sits lower; hands differ.'],
   }),
+  pieceFlow: school('Floor: pieces go on', 'through', {
+    through: [
+      'One after the other',
+      'The first is seen to its end early; a fault shows before it is made again.',
+    ],
+    batch: [
+      'All at one station, then the next',
+      'Fewer changes of place; a fault shows in all of them at once.',
+    ],
+  }),
   capLower: school('Caps: lower plate', 'cold', {
     cold: ['Off', 'The stiffener’s glue stays put.'],
     warm: ['Warm, at most 105 °C', 'Heat from both sides, shorter; close to where the stiffener lets go.'],

@@ -1,10 +1,10 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { equipment, housed, lineOf, operationOf, routeOf, small } from '../fixtures/index.ts';
-import { liesFlat, loadsOf, printsOn } from './loads.ts';
-import { countdownS } from '../run/index.ts';
-import { planWork } from './index.ts';
-import type { Operation, RouteInput } from './index.ts';
+import { eachRoute, equipment, housed, lineOf, operationOf, routeOf } from '../fixtures/index.ts';
+import { aloneS, countdownS, handsS, phaseS, planWork, plannedMode, unitsOf } from '../work/index.ts';
+import type { Operation } from '../work/index.ts';
+import type { RouteInput } from './index.ts';
+import { liesFlat, printsOn } from './loads.ts';
 
 const printOf = (widthMm: number, heightMm: number): Pick<RouteInput, 'print'> => ({
   print: { ...lineOf().print, widthMm, heightMm },
@@ -32,69 +32,101 @@ describe('loads', () => {
     );
   });
 
-  it('counts loads so that every piece is in one and none is empty', () => {
+  it('puts every part in one unit, none empty, all full but the last', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 500 }), fc.integer({ min: 1, max: 60 }), (pieces, perLoad) => {
-        const loads = loadsOf(pieces, perLoad);
-        expect(loads * perLoad).to.be.at.least(pieces);
-        expect((loads - 1) * perLoad).to.be.below(pieces);
+      fc.property(fc.integer({ min: 1, max: 500 }), fc.integer({ min: 1, max: 60 }), (pieces, size) => {
+        const units = unitsOf({ unit: 'load', size }, pieces);
+        expect(units.reduce((sum, own) => sum + own, 0)).to.equal(pieces);
+        expect(units.slice(0, -1).every((own) => own === size)).to.equal(true);
+        expect(units.at(-1)).to.be.within(1, size);
       }),
     );
-    expect(loadsOf(500, null)).to.equal(1);
+    expect(unitsOf({ unit: 'line', size: null }, 500)).to.deep.equal([500]);
+    expect(unitsOf({ unit: 'piece', size: null }, 3)).to.deep.equal([1, 1, 1]);
+    expect(unitsOf({ unit: 'line', size: null }, 0)).to.deep.equal([]);
   });
 });
 
-describe('melting more film than the machine takes', () => {
-  it('takes as many times as long, with the floor’s timer for one load', () => {
-    const [few, many] = [melted({ pieces: 4 }), melted({ pieces: 37 })];
-    expect(few.perLoad).to.equal(4);
-    expect(few.machineS).to.equal(few.timerS);
-    expect(many.timerS).to.equal(few.timerS);
-    expect(many.machineS).to.equal(10 * few.timerS);
-    expect(many.handsS).to.equal(10 * few.handsS);
-    expect(many.checks[0]).to.equal('10 loads of up to 4, each with its own time');
-    expect(few.checks.join(' ')).to.not.contain('loads');
+describe('a line’s film in sheets', () => {
+  const filmOf = (own: Partial<RouteInput>): Operation[] =>
+    routeOf(lineOf(own)).operations.filter(({ lane }) => lane.startsWith('transfer'));
+  const sizes = (own: Partial<RouteInput>): Record<string, string> =>
+    Object.fromEntries(filmOf(own).map(({ role, unit, size }) => [role, `${unit} ${size}`]));
+
+  it('is small enough that the first print is wet when the last is done, and lies flat in the heat', () => {
+    // 0.09 m² at 22 min/m² is two minutes a print, ink stays wet for five: the second is done while the first is fresh
+    expect(sizes({ pieces: 37 })).to.deep.equal({
+      'set-up': 'line null',
+      print: 'sheet 2',
+      powder: 'sheet 2',
+      melt: 'load 4',
+      cut: 'sheet 2',
+    });
+    const [print] = filmOf({ pieces: 37 }).filter(({ role }) => role === 'print');
+    expect(print.waitAfter?.maxS, 'of 300 s the first has been lying for one print').to.be.closeTo(
+      300 - 119,
+      1,
+    );
+    expect(sizes({ process: 'dtf-platen', pieces: 3 })).to.include({ print: 'sheet 1', melt: 'load 2' });
+    const small = sizes({ pieces: 37, print: { ...lineOf().print, filmM2: 0.004 } });
+    expect(small).to.include({ print: 'sheet 4', melt: 'sheet 4' });
   });
 
-  it('warns where powder would lie loose for longer than it holds', () => {
-    const checks = (pieces: number): string => melted({ pieces }).checks.join(' ');
-    expect(checks(12)).to.not.contain('loose powder');
-    expect(checks(37)).to.contain('Powder no more than 12 at a time');
+  it('keeps both windows on any line, with what the house does and has', () => {
+    eachRoute(({ operations }, { pieces }) => {
+      const [print] = operations.filter(({ role, lane }) => role === 'print' && lane !== 'blank');
+      if (!print) return;
+      const [run] = plannedMode(print).phases.filter(({ people }) => people === 0);
+      const onSheet = Math.min(pieces, print.size!);
+      expect((onSheet - 1) * run.eachS).to.be.at.most(150);
+      expect(print.waitAfter!.maxS!).to.be.at.least(150);
+      const powder = operations.find(({ role }) => role === 'powder')!;
+      const melt = operations.find(({ role }) => role === 'melt')!;
+      expect(powder.size).to.equal(print.size);
+      expect(melt.size! % print.size!, 'sheets are not cut before they are melted').to.equal(0);
+      const apartS = phaseS(run, print.size!);
+      const sheets = Math.min(Math.ceil(pieces / print.size!), melt.size! / print.size!);
+      if (sheets > 1) expect((sheets - 1) * apartS).to.be.at.most(powder.waitAfter!.maxS!);
+    }, 300);
+  });
+});
+
+describe('melting film', () => {
+  it('takes as many times as long as there are loads, with the floor’s timer for one', () => {
+    const [few, many] = [melted({ pieces: 4 }), melted({ pieces: 37 })];
+    expect(few.size).to.equal(4);
+    expect(aloneS(few, 4)).to.equal(countdownS(few, 4));
+    expect(aloneS(many, 37)).to.equal(10 * aloneS(few, 4));
+    expect(handsS(many, 37)).to.equal(10 * handsS(few, 4));
+    expect(many.checks[0]).to.match(/^Up to 2 sheets together, none lying powdered for more than 10.min$/);
   });
 
   it('counts the plate where the press is held above, and says when a print hangs over', () => {
     const house = housed({ meltMeans: 'hover' });
     const [press] = equipment.presses;
-    expect(melted({ house, pieces: 10 })).to.include({ perLoad: 1, machine: press.name });
-    expect(melted({ house, pieces: 10, ...small('left-chest') }).perLoad, 'turned').to.equal(8 * 7);
+    const hovered = melted({ house, pieces: 10 });
+    expect([hovered.size, plannedMode(hovered).machine]).to.deep.equal([
+      1,
+      { id: press.id, name: press.name },
+    ]);
     const tray = { ...equipment, oven: { ...equipment.oven!, widthMm: 250, heightMm: 250 } };
     expect(melted({ equipment: tray }).checks.join(' ')).to.contain('Larger than Oven: melted half by half');
   });
 
-  it('wants powder on the first prints before they are dry, where printing all takes longer than ink stays wet', () => {
+  it('says at the printer that sheets are powdered as they come, where there are several', () => {
     const checks = (pieces: number, process: 'dtf' | 'dtf-platen' = 'dtf'): string =>
       operationOf(routeOf(lineOf({ process, pieces })), 'print-film').checks.join(' ');
-    // 0.09 m² at 22 min/m² is two minutes a print, and ink stays wet for five
     expect(checks(2)).to.not.contain('as it comes off');
-    expect(checks(3)).to.contain('Powder as it comes off, 2 at a time at most');
+    expect(checks(3)).to.contain('Powder each sheet as it comes off, 2 at a time at most');
     expect(checks(3, 'dtf-platen')).to.contain('as it comes off, 1 at a time');
   });
 
-  it('films printed on a platen go on it load by load as well', () => {
-    const route = routeOf(lineOf({ process: 'dtf-platen', pieces: 3 }));
-    const [print] = route.operations;
-    expect(print.perLoad).to.equal(1);
-    const countdowns = countdownS(print, { pieces: 1 }) * 3;
-    expect(countdowns).to.be.closeTo(print.machineS, 3);
-  });
-
   it('makes a stream of it for a plan, whose minutes add up', () => {
-    const route = routeOf(lineOf({ pieces: 37 }));
-    const { work } = planWork(route, 37);
+    const { work } = planWork(routeOf(lineOf({ pieces: 37 })), 37);
     const melt = melted({ pieces: 37 });
     const planned = work.find(({ operation }) => operation === 'melt-powder')!;
     expect(planned.phases).to.have.length(1);
-    expect(planned.phases[0].d).to.equal(Math.ceil((melt.handsS + melt.machineS) / 60));
+    expect(planned.phases[0].d).to.equal(Math.ceil((handsS(melt, 37) + aloneS(melt, 37)) / 60));
     expect(planned.phases[0].ops).to.be.within(5, 95);
     const alone = planWork(routeOf(lineOf({ pieces: 4 })), 4).work.find(
       ({ operation }) => operation === 'melt-powder',

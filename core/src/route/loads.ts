@@ -1,4 +1,4 @@
-import type { Operation, RouteInput } from './documents.ts';
+import type { RouteInput } from './documents.ts';
 
 /** Room between prints laid side by side, and to the edge, mm: fingers and a knife must get in (assumption). */
 const GAP_MM = 10;
@@ -24,17 +24,3 @@ export const liesFlat = (
 ): boolean =>
   (widthMm <= surface.widthMm && heightMm <= surface.heightMm) ||
   (heightMm <= surface.widthMm && widthMm <= surface.heightMm);
-
-/** Loads that a number of pieces makes; one where all go together. */
-export const loadsOf = (pieces: number, perLoad: number | null): number =>
-  perLoad === null ? 1 : Math.ceil(pieces / perLoad);
-
-/** Pieces in one load, from 1: all full but the last. */
-export const piecesInLoad = (pieces: number, perLoad: number | null, load: number): number =>
-  perLoad === null ? pieces : Math.min(perLoad, pieces - (load - 1) * perLoad);
-
-/** How a line goes through an operation: "each piece", "up to 6 at once", "once for all". */
-export function goesWords({ per, perLoad }: Pick<Operation, 'per' | 'perLoad'>): string {
-  if (per === 'piece') return 'each piece';
-  return perLoad === null ? 'once for all' : `up to ${perLoad} at once`;
-}

@@ -1,4 +1,10 @@
-import type { Range } from './materials.ts';
+import type { Range } from '../work/index.ts';
+
+/** What every thing of the set-up has. */
+export interface Named {
+  id: string;
+  name: string;
+}
 
 export const PRINTER_TASKS = ['film', 'direct', 'sublimation'] as const;
 /** What a printer can be asked to do. */
@@ -17,8 +23,7 @@ export interface Platen {
   heightMm: number;
 }
 
-export interface Printer {
-  name: string;
+export interface Printer extends Named {
   tasks: readonly PrinterTask[];
   /** Coarsest and quickest first. */
   modes: readonly PrintMode[];
@@ -38,8 +43,7 @@ export interface PressureMark {
   kPa: number;
 }
 
-export interface Press {
-  name: string;
+export interface Press extends Named {
   opening: 'clam' | 'swing' | 'draw';
   isAutoOpening: boolean;
   hasHeatedLower: boolean;
@@ -52,8 +56,7 @@ export interface Press {
 }
 
 /** A press with a curved form for caps; its lower half may be heated. */
-export interface CapPress {
-  name: string;
+export interface CapPress extends Named {
   plateC: Range;
   lowerC: Range | null;
   kPa: Range;
@@ -61,56 +64,37 @@ export interface CapPress {
   heightMm: number;
 }
 
-export interface HandIron {
-  name: string;
+export interface HandIron extends Named {
   plateC: Range;
 }
 
-export interface Oven {
-  name: string;
+export interface Oven extends Named {
   chamberC: Range;
   /** Of one level film lies flat on, mm. */
   widthMm: number;
   heightMm: number;
 }
 
-export interface Griddle {
-  name: string;
+export interface Griddle extends Named {
   surfaceC: Range;
   widthMm: number;
   heightMm: number;
 }
 
-export interface Sprayer {
-  name: string;
+export interface Sprayer extends Named {
   /** A machine with a dial, or a gun in the hand. */
   isHandGun: boolean;
   widthMm: number;
 }
 
-export interface Rack {
-  name: string;
+export interface Rack extends Named {
   places: number;
 }
 
-export interface CoolingTable {
-  name: string;
+export interface CoolingTable extends Named {
   places: number;
   isMetal: boolean;
 }
-
-export const MACHINE_KINDS = [
-  'printer',
-  'sprayer',
-  'press',
-  'cap-press',
-  'hand-iron',
-  'oven',
-  'griddle',
-  'rack',
-  'cooling-table',
-] as const;
-export type MachineKind = (typeof MACHINE_KINDS)[number];
 
 /** The kPa of a dial's mark by the press's own table, straight between marks. `null` outside the table. */
 export function kPaAtMark({ pressureScale }: Press, mark: number): number | null {

@@ -1,11 +1,7 @@
-/** A lowest and a highest value, both allowed. */
-export interface Range {
-  min: number;
-  max: number;
-}
+import type { Range } from '../work/index.ts';
+import type { Named } from './machines.ts';
 
-export interface Film {
-  name: string;
+export interface Film extends Named {
   peel: 'hot' | 'warm' | 'cold';
   pull: 'slow' | 'fast';
   /** Sides that take ink. */
@@ -19,8 +15,7 @@ export interface Film {
   centsPerM2: number;
 }
 
-export interface Powder {
-  name: string;
+export interface Powder extends Named {
   grain: 'fine' | 'medium' | 'coarse';
   /** Where it begins to melt and where it has melted, °C. */
   meltC: Range;
@@ -35,8 +30,7 @@ export interface Powder {
 export const INK_USES = ['film', 'textile', 'sublimation'] as const;
 export type InkUse = (typeof INK_USES)[number];
 
-export interface InkSet {
-  name: string;
+export interface InkSet extends Named {
   use: InkUse;
   /** Letters of its channels, white and highlight white included: "CMYKW". */
   channels: string;
@@ -50,8 +44,7 @@ export interface InkSet {
   status: 'assumed' | 'weighed';
 }
 
-export interface Pretreatment {
-  name: string;
+export interface Pretreatment extends Named {
   fibre: 'cotton' | 'polyester';
   gM2: Range;
   /** To be dried within, s; longer and it sets unevenly. */
@@ -69,8 +62,7 @@ export const SHEET_KINDS = [
 ] as const;
 export type SheetKind = (typeof SHEET_KINDS)[number];
 
-export interface CoverSheet {
-  name: string;
+export interface CoverSheet extends Named {
   kind: SheetKind;
   /** A sheet that has covered pretreatment leaves it on prints: one is kept for each. */
   purpose: 'ink' | 'pretreatment';
@@ -81,15 +73,13 @@ export interface CoverSheet {
   centsEach: number;
 }
 
-export interface Tape {
-  name: string;
+export interface Tape extends Named {
   maxC: number;
   centsPerM: number;
 }
 
 /** A transfer from a supplier, pressed as its own sheet says. */
-export interface BoughtIn {
-  name: string;
+export interface BoughtIn extends Named {
   peel: 'hot' | 'warm' | 'cold';
   pressC: Range;
   dwellS: Range;

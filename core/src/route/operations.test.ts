@@ -17,15 +17,26 @@ import {
   valueOf,
 } from '../fixtures/index.ts';
 import { markForKPa } from './machines.ts';
-import { goesWords } from './index.ts';
-import type { Operation, Process, RouteInput } from './index.ts';
+import { compileSteps, planOfLine } from '../run/index.ts';
+import {
+  aloneS,
+  countdownS,
+  goesWords,
+  handsS,
+  planWork,
+  plannedMode,
+  settingFor,
+  timedPhases,
+} from '../work/index.ts';
+import type { Operation } from '../work/index.ts';
+import type { Process, RouteInput } from './index.ts';
 
 const RUNS = 250;
 
-const heatS = ({ phases }: Operation): number =>
-  phases.filter(({ kind }) => kind === 'heat').reduce((sum, { durationS }) => sum + durationS, 0);
-const handsOnS = ({ phases }: Operation): number =>
-  phases.filter(({ isHandsOn }) => isHandsOn).reduce((sum, { durationS }) => sum + durationS, 0);
+const heatS = (operation: Operation): number =>
+  plannedMode(operation)
+    .phases.filter(({ heat }) => heat !== null)
+    .reduce((sum, { onceS }) => sum + onceS, 0);
 const conflictsWith = (process: Process, overrides: RouteInput['overrides'], own: Partial<RouteInput> = {}) =>
   routeOf(lineOf({ process, ...own, overrides }))
     .conflicts.map(({ text }) => text)
@@ -39,50 +50,79 @@ const own = (operation: string, setting: string, value: number): RouteInput['ove
 });
 
 describe('the operations of any route', () => {
-  it('are on a machine exactly as long as they heat on it, piece by piece or load by load', () => {
+  it('are counted down exactly as long as they heat, on a machine that can', () => {
     eachRoute(({ operations }) => {
       for (const operation of operations) {
-        const { id, machineKind, per, machineS, timerS, timerPieceS } = operation;
         if (heatS(operation) === 0) continue;
-        expect(['press', 'cap-press', 'hand-iron', 'oven', 'griddle'], id).to.include(machineKind);
-        expect(heatS(operation), id).to.be.closeTo(timerS, 1e-9);
-        expect(timerPieceS, id).to.equal(0);
-        if (per === 'piece') expect(machineS, id).to.be.closeTo(timerS, 1e-9);
+        const { machineKind, stateC, phases } = plannedMode(operation);
+        expect(['press', 'cap-press', 'hand-iron', 'oven', 'griddle'], operation.id).to.include(machineKind);
+        expect(countdownS(operation, 1), operation.id).to.be.closeTo(heatS(operation), 0.5);
+        for (const { heat, eachS } of phases.filter((own) => own.heat !== null)) {
+          expect(heat!.tempC, operation.id).to.equal(stateC);
+          expect(eachS, operation.id).to.equal(0);
+        }
       }
     }, RUNS);
   });
 
-  it('show hands in the trace where only hands work, and never more of them than are counted', () => {
-    eachRoute(({ operations }) => {
-      for (const operation of operations) {
-        expect(handsOnS(operation), operation.id).to.be.at.most(operation.handsS);
-        if (operation.machineKind === null && operation.handsS > 0)
-          expect(handsOnS(operation), operation.id).to.be.above(0);
-      }
+  it('can be done the planned way first, and on no press that cannot be set to it', () => {
+    eachRoute(({ operations }, { equipment: { presses } }) => {
+      for (const { id, modes, settings } of operations)
+        for (const { machine, machineKind, phases } of modes) {
+          if (machineKind !== 'press') continue;
+          const press = presses.find((own) => own.id === machine?.id)!;
+          const tempC = settingFor({ settings }, 'temperature')!.value;
+          expect(tempC, id).to.be.within(press.plateC.min, press.plateC.max);
+          expect(phases.length, id).to.equal(modes[0].phases.length);
+        }
     }, RUNS);
+    const [press] = equipment.presses;
+    const two = {
+      ...equipment,
+      presses: [press, { ...press, id: 'b', name: 'Press B', isAutoOpening: !press.isAutoOpening }],
+    };
+    const cool = { ...two, presses: [press, { ...two.presses[1], plateC: { min: 60, max: 120 } }] };
+    const machines = (own: typeof equipment): (string | undefined)[] =>
+      operationOf(routeOf(lineOf({ equipment: own })), 'press-transfer').modes.map(
+        ({ machine }) => machine?.name,
+      );
+    expect(machines(two)).to.deep.equal([press.name, 'Press B']);
+    expect(machines(cool)).to.deep.equal([press.name]);
   });
 
-  it('have work phases that add up to hands and machine, with one person at most', () => {
-    eachRoute(({ operations }) => {
-      for (const { id, work, handsS, machineS } of operations) {
-        const total = work.reduce((sum, { durationS }) => sum + durationS, 0);
-        expect(total, id).to.be.closeTo(handsS + machineS, 1e-6);
-        const people = work.reduce((sum, { durationS, people: count }) => sum + durationS * count, 0);
-        expect(people, id).to.be.closeTo(handsS, 1e-6);
-        for (const phase of work) expect(phase.people).to.be.within(0, 1);
+  it('take the same minutes of hands and machines in the route, in its steps and in its planned work', () => {
+    eachRoute((route, { pieces }) => {
+      const steps = compileSteps(planOfLine(route, pieces));
+      const { work } = planWork(route, pieces);
+      let [hands, worked] = [0, 0];
+      for (const operation of route.operations) {
+        const phases = plannedMode(operation).phases;
+        let [stepHands, stepAlone] = [0, 0];
+        for (const { parts } of steps.filter((own) => own.operation.id === operation.id))
+          for (const phase of phases) {
+            const s = phase.onceS + phase.eachS * parts.length;
+            if (phase.people > 0) stepHands += s * phase.people;
+            else stepAlone += s;
+          }
+        expect(handsS(operation, pieces), operation.id).to.be.closeTo(stepHands, 1e-6);
+        expect(aloneS(operation, pieces), operation.id).to.be.closeTo(stepAlone, 1e-6);
+        const planned = work.find((own) => own.operation === operation.id)!.phases;
+        const minutes = planned.reduce((sum, { d }) => sum + d, 0);
+        const peopleMin = planned.reduce((sum, { d, ops }) => sum + (d * ops) / 100, 0);
+        // whole minutes, rounded up for each phase; a stream's people by shares of five in a hundred
+        expect(minutes * 60, operation.id).to.be.within(
+          stepHands + stepAlone - 1e-6,
+          stepHands + stepAlone + 60 * planned.length,
+        );
+        expect(peopleMin * 60, operation.id).to.be.at.least(stepHands - 1e-6);
+        expect(peopleMin, operation.id).to.be.at.most(stepHands / 60 + planned.length + 0.05 * minutes);
+        hands += stepHands;
+        worked += stepHands + stepAlone;
       }
-    }, RUNS);
-  });
-
-  it('add up to the totals of the line', () => {
-    eachRoute(({ operations, totals }, { pieces }) => {
-      const times = ({ per }: Operation): number => (per === 'piece' ? pieces : 1);
-      const hands = operations.reduce((sum, operation) => sum + times(operation) * operation.handsS, 0);
-      const machines = operations.reduce((sum, operation) => sum + times(operation) * operation.machineS, 0);
-      const rests = operations.reduce((sum, { waitAfter }) => sum + (waitAfter?.minS ?? 0), 0);
-      expect(totals.handsS).to.be.closeTo(hands, 1e-6);
-      expect(totals.elapsedS).to.be.closeTo(hands + machines + rests, 1e-6);
-    }, RUNS);
+      const rests = route.operations.reduce((sum, { waitAfter }) => sum + (waitAfter?.minS ?? 0), 0);
+      expect(route.totals.handsS).to.be.closeTo(hands, 1e-6);
+      expect(route.totals.elapsedS).to.be.closeTo(worked + rests, 1e-6);
+    }, 300);
   });
 
   it('have names of their own, and use things in amounts that can be paid for', () => {
@@ -164,7 +204,7 @@ describe('direct print', () => {
   it('takes the time of its area at the mode’s speed: white and colour, each further hit half of it and a pause', () => {
     const print = { ...lineOf().print, widthMm: 250, heightMm: 400 }; // 0.1 m²
     const seconds = (given: Partial<RouteInput>): number =>
-      operationOf(routeOf(lineOf({ process: 'dtg', print, ...given })), 'print').machineS;
+      aloneS(operationOf(routeOf(lineOf({ process: 'dtg', print, ...given })), 'print'), 1);
     expect(seconds({})).to.equal(228); // 0.1 m² × 38 min/m²
     expect(seconds({ house: housed({ whiteHits: 'double' }) })).to.equal(228 * 1.5 + 60);
     expect(seconds({ garment: { ...cottonTee, tone: 'light' } })).to.equal(228 / 2);
@@ -178,7 +218,7 @@ describe('direct print', () => {
     expect(title({ house: housed({ directCure: 'bursts' }) })).to.equal('Cure in four bursts');
     expect(title({ garment: polyester })).to.equal('Cure in four bursts');
     const hands = (given: Partial<RouteInput>): number =>
-      operationOf(routeOf(lineOf({ process: 'dtg', ...given })), 'cure').handsS;
+      handsS(operationOf(routeOf(lineOf({ process: 'dtg', ...given })), 'cure'), 1);
     expect(hands({ garment: polyester })).to.be.above(hands({}));
   });
 
@@ -193,9 +233,13 @@ describe('direct print', () => {
 
   it('dries as many bursts as are set, open between them', () => {
     const route = routeOf(lineOf({ process: 'dtg', overrides: [own('dry-pretreatment', 'bursts', 5)] }));
-    const { phases, machineS } = operationOf(route, 'dry-pretreatment');
-    expect(phases.map(({ kind }) => kind)).to.deep.equal(Array(5).fill(['heat', 'rest']).flat());
-    expect(machineS).to.equal(5 * valueOf(route, 'dry-pretreatment', 'dwellS'));
+    const dry = operationOf(route, 'dry-pretreatment');
+    const heated = plannedMode(dry).phases.map(({ heat }) => (heat === null ? 'hands' : 'heat'));
+    expect(heated).to.deep.equal(['hands', ...Array<string[]>(5).fill(['heat', 'hands']).flat()]);
+    expect(aloneS(dry, 1)).to.equal(5 * valueOf(route, 'dry-pretreatment', 'dwellS'));
+    expect(timedPhases(dry).map(({ label }) => label)).to.deep.equal(
+      [1, 2, 3, 4, 5].map((i) => `burst ${i}`),
+    );
   });
 });
 
@@ -203,16 +247,19 @@ describe('film on a platen', () => {
   it('waits between the two jobs on every sheet, and not at all where one job does both', () => {
     const [film, direct, desk] = equipment.printers;
     const machineS = (whiteJobs: 'one' | 'two', pieces: number): number =>
-      operationOf(
-        routeOf(
-          lineOf({
-            process: 'dtf-platen',
-            pieces,
-            ...shopWith({ printers: [film, { ...direct, whiteJobs }, desk] }),
-          }),
+      aloneS(
+        operationOf(
+          routeOf(
+            lineOf({
+              process: 'dtf-platen',
+              pieces,
+              ...shopWith({ printers: [film, { ...direct, whiteJobs }, desk] }),
+            }),
+          ),
+          'print-film',
         ),
-        'print-film',
-      ).machineS;
+        pieces,
+      );
     expect(machineS('two', 4) - machineS('one', 4)).to.equal(4 * 60);
   });
 
@@ -308,7 +355,7 @@ describe('what only some fabrics and shops are told', () => {
   it('is how a line goes through each machine', () => {
     const words = (id: string): string => goesWords(operationOf(routeOf(lineOf()), id));
     expect([words('powder'), words('melt-powder'), words('peel')]).to.deep.equal([
-      'once for all',
+      'sheets of up to 2',
       'up to 4 at once',
       'each piece',
     ]);
@@ -320,10 +367,9 @@ describe('what only some fabrics and shops are told', () => {
       return [waitAfter!.minS, waitAfter!.maxS];
     };
     expect(rest({})).to.deep.equal([45, null]);
-    expect(rest(shopWith({ coolingTable: { name: 'Steel', places: 4, isMetal: true } }))).to.deep.equal([
-      25,
-      null,
-    ]);
+    expect(
+      rest(shopWith({ coolingTable: { id: 'steel', name: 'Steel', places: 4, isMetal: true } })),
+    ).to.deep.equal([25, null]);
     expect(rest(shopWith({ coolingTable: null }))).to.deep.equal([45, null]);
     expect(rest({ process: 'bought-in' })).to.deep.equal([12, 30]);
   });

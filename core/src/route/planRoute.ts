@@ -1,27 +1,18 @@
-import { PROCESSES } from './documents.ts';
-import type { Conflict, Operation, Process, Route, RouteInput, Setting } from './documents.ts';
+import { handsS, workedS } from '../work/index.ts';
+import type { Operation, Setting } from '../work/index.ts';
+import type { Conflict, Route, RouteInput } from './documents.ts';
 import { fibreWords, isMostlyPolyester, needsWhite } from './fabric.ts';
 import { placementOf } from './placing.ts';
-import { planOperation } from './practice.ts';
+import { planOperations } from './practice.ts';
+import { PROCESS_NAMES } from './processNames.ts';
 import { PROCESS_MODULES } from './processes/index.ts';
 import { NotSetUp } from './refusal.ts';
 import type { Refusal } from './refusal.ts';
 import { findSlips } from './slips.ts';
 import { waysOut } from './waysOut.ts';
 
-const byProcess = <T>(read: (process: Process) => T): Record<Process, T> =>
-  Object.fromEntries(PROCESSES.map((process) => [process, read(process)])) as Record<Process, T>;
-
-/** The process as people call it. */
-export const PROCESS_NAMES: Record<Process, string> = byProcess((id) => PROCESS_MODULES[id].name);
-/** The same for narrow columns. */
-export const PROCESS_SHORT_NAMES: Record<Process, string> = byProcess((id) => PROCESS_MODULES[id].shortName);
-
-/** True where transfers are made: sold alone, they need a licence for the image. */
-export const isFilmProcess = (process: Process): boolean => process !== 'dtg' && process !== 'bought-in';
-
 /** Counted up when the same input gives another route: a stored route says which planner made it. */
-export const PLANNER_VERSION = 1;
+export const PLANNER_VERSION = 2;
 
 /** What planning gives: a route, or every reason why there is none. */
 export type RoutePlan = { ok: true; route: Route } | { ok: false; refusals: Refusal[] };
@@ -54,20 +45,19 @@ export function planRoute(input: RouteInput): RoutePlan {
 function planned(input: RouteInput): RoutePlan {
   const process = PROCESS_MODULES[input.process];
   const refusals: Refusal[] = [];
-  const operations = process.practices
-    .filter((practice) => practice.applies(input))
-    .map((practice) => planOperation(practice, input, refusals));
+  const { lanes, operations } = planOperations(process.practices, input, refusals);
   refusals.push(...lostOverrides(input, operations));
   if (refusals.length > 0) return { ok: false, refusals };
-  const isStock = input.process !== 'dtg' && input.house.filmUse === 'stock';
   const route: Route = {
     process: input.process,
     summary: summarise(input),
+    lanes,
     operations,
+    flow: input.house.pieceFlow,
     placement: placementOf(input),
     totals: totalTimes(operations, input.pieces),
     restBeforeDispatchS: process.restBeforeDispatchS,
-    usesBlanks: !isStock,
+    usesBlanks: lanes.some(({ part }) => part === 'blank'),
     conflicts: operations.flatMap((operation) =>
       operation.settings.flatMap((setting) => conflictsOf(input, operation, setting)),
     ),
@@ -115,13 +105,12 @@ function summarise({ process, garment, pieces, house }: RouteInput): string {
  * Hands-on and elapsed time for all pieces with one person and one of each machine.
  * Rests between a piece's steps overlap with other pieces' work, so only one of each counts.
  */
-function totalTimes(operations: Operation[], pieces: number): Route['totals'] {
-  let handsS = 0;
-  let elapsedS = 0;
-  for (const { per, handsS: hands, machineS, waitAfter } of operations) {
-    const times = per === 'piece' ? pieces : 1;
-    handsS += times * hands;
-    elapsedS += times * (hands + machineS) + (waitAfter?.minS ?? 0);
-  }
-  return { handsS, elapsedS };
+function totalTimes(operations: readonly Operation[], pieces: number): Route['totals'] {
+  return {
+    handsS: operations.reduce((sum, operation) => sum + handsS(operation, pieces), 0),
+    elapsedS: operations.reduce(
+      (sum, operation) => sum + workedS(operation, pieces) + (operation.waitAfter?.minS ?? 0),
+      0,
+    ),
+  };
 }

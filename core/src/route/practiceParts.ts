@@ -1,15 +1,28 @@
+import { stackFrom } from '../work/index.ts';
+import type {
+  Consumption,
+  Limit,
+  MachineKind,
+  Phase,
+  PressState,
+  Range,
+  Reason,
+  Setting,
+  StackLayer,
+} from '../work/index.ts';
 import { CAUTIONS } from './cautions.ts';
-import type { Consumption, HeatPhase, Limit, PressState, Reason, RouteInput, Setting } from './documents.ts';
+import type { RouteInput } from './documents.ts';
 import { capPressFor, coverSheetFor, pressFor } from './equip.ts';
 import type { SheetUse } from './equip.ts';
 import { heatLimits } from './fabric.ts';
 import { houseChoice } from './house.ts';
 import type { HouseKey } from './house.ts';
 import { markForKPa } from './machines.ts';
-import type { CoverSheet, Range } from './materials.ts';
-import type { OperationDraft } from './practice.ts';
+import type { Named } from './machines.ts';
+import type { CoverSheet } from './materials.ts';
+import type { On, OperationDraft } from './practice.ts';
 import type { SettingProposal } from './resolveSetting.ts';
-import { ROOM_C, pressureWord } from './tradeRanges.ts';
+import { pressureWord } from './tradeRanges.ts';
 
 /** A closed press at a pressure; `lowerC` where its lower half is heated. */
 export const closed = (kPa: number, lowerC: number | null = null): PressState => ({
@@ -23,28 +36,76 @@ export const hovering = (gapMm: number): PressState => ({ over: 'hover', lowerC:
 export const IN_CHAMBER: PressState = { over: 'chamber', lowerC: null, kPa: 0, gapMm: 0 };
 export const FROM_BELOW: PressState = { over: 'below', lowerC: null, kPa: 0, gapMm: 0 };
 
-/** A stretch of heat under a press, over a griddle or in an oven. */
-export const heat = (label: string, tempC: number, durationS: number, press: PressState): HeatPhase => ({
-  kind: 'heat',
-  tempC,
-  durationS,
-  isHandsOn: false,
+/** Work of a person, s: once for the unit and for each part in it. A break may fall into it. */
+export const byHand = (label: string, onceS: number, own: Partial<Phase> = {}): Phase => ({
   label,
-  press,
+  onceS,
+  eachS: 0,
+  people: 1,
+  isTimed: false,
+  canPause: true,
+  maxWaitS: null,
+  heat: null,
+  ...own,
 });
 
-/** A stretch at room temperature. */
-export const rest = (label: string, durationS: number, isHandsOn = false): HeatPhase => ({
-  kind: 'rest',
-  tempC: ROOM_C,
-  durationS,
-  isHandsOn,
-  label,
-  press: null,
+const UNLOAD_WITHIN_S = 60; // a hot press or oven is emptied at once: within a minute (assumption)
+
+/** Time it runs or stands by itself, counted down on the floor, s. */
+export const alone = (label: string, onceS: number, own: Partial<Phase> = {}): Phase => ({
+  ...byHand(label, onceS),
+  people: 0,
+  isTimed: true,
+  canPause: false,
+  maxWaitS: UNLOAD_WITHIN_S,
+  ...own,
 });
+
+/** What lies under the plate, before it is known how that bears on it. */
+export interface Laid {
+  /** Top to bottom, without the pad. */
+  layers: readonly StackLayer[];
+  pad: StackLayer | null;
+  /** The glue in it holds already to what is under it. */
+  isBonded: boolean;
+}
+
+/** A stretch of heat under a press, over a griddle or in an oven. */
+export const heat = (label: string, tempC: number, durationS: number, press: PressState, laid: Laid): Phase =>
+  alone(label, durationS, {
+    heat: {
+      tempC,
+      press,
+      stack: stackFrom(laid.layers, laid.pad, {
+        isPressed: press.over === 'platen',
+        isBonded: laid.isBonded,
+      }),
+    },
+  });
+
+const LOADING = 0.6; // share of the hands-on time before the machine runs; the rest takes the work out (assumption)
+
+/** Put in, run, taken out: a person's time round what runs by itself, s, with more for each part in the unit. */
+export function around(handsS: number, runs: readonly Phase[], handsEachS = 0): Phase[] {
+  const loadS = Math.round(handsS * LOADING);
+  const hands = (label: string, onceS: number, eachS: number, maxWaitS: number | null): Phase =>
+    byHand(label, onceS, { eachS, canPause: false, maxWaitS });
+  return [
+    hands('load', loadS, handsEachS * LOADING, 0),
+    ...runs,
+    hands('unload', handsS - loadS, handsEachS * (1 - LOADING), null),
+  ];
+}
+
+/** Short closings with the plate opened between them: each counts down for itself. */
+export const inBursts = (bursts: readonly Phase[], between: { label: string; handsS: number }): Phase[] =>
+  bursts.flatMap((burst, i) =>
+    i === 0 ? [burst] : [byHand(between.label, between.handsS, { canPause: false, maxWaitS: 0 }), burst],
+  );
 
 /** One use of a cover sheet, priced by its share of the uses it lasts. */
-export const sheetWear = ({ name, uses, centsEach }: CoverSheet): Consumption => ({
+export const sheetWear = ({ id, name, uses, centsEach }: CoverSheet): Consumption => ({
+  id,
   what: name,
   amount: 1 / uses,
   kind: 'count',
@@ -80,6 +141,7 @@ export function pressureProposal(
   const mark = markForKPa(press, kPa);
   return {
     key: 'kPa',
+    sets: 'pressure',
     label: `Pressure (${pressureWord(kPa)})`,
     kind: 'pressure',
     reasons: [
@@ -107,6 +169,7 @@ export function plateProposal(
 ): SettingProposal {
   return {
     key: 'tempC',
+    sets: 'temperature',
     label: 'Plate',
     kind: 'temperature',
     reasons,
@@ -120,7 +183,15 @@ export function dwellProposal(
   reasons: SettingProposal['reasons'],
   limits: SettingProposal['limits'] = [],
 ): SettingProposal {
-  return { key: 'dwellS', label: 'Dwell', kind: 'duration', reasons, limits, ability: { min: 1, max: 600 } };
+  return {
+    key: 'dwellS',
+    sets: 'dwell',
+    label: 'Dwell',
+    kind: 'duration',
+    reasons,
+    limits,
+    ability: { min: 1, max: 600 },
+  };
 }
 
 export const PRESS_CAUTIONS = [CAUTIONS.hotPlate];
@@ -130,35 +201,30 @@ const WARM_LOWER_C = 40;
 
 /** One timed closing of a press on each piece: what its settings say is what the timer, the trace and the model get. */
 export function pressedOnce(
-  on: { kind: 'press' | 'cap-press'; name: string },
-  label: string,
-  own: { temp: Setting; dwell: Setting; pressure: Setting; lower?: Setting },
-): Pick<OperationDraft, 'per' | 'cautions'> &
-  Required<Pick<OperationDraft, 'on' | 'machineS' | 'timerS' | 'settings' | 'phases'>> {
-  const { temp, dwell, pressure, lower } = own;
+  on: On,
+  own: { label: string; handsS: number; laid: Laid },
+  settings: { temp: Setting; dwell: Setting; pressure: Setting; lower?: Setting },
+): Pick<OperationDraft, 'unit' | 'cautions' | 'phases'> & Required<Pick<OperationDraft, 'on' | 'settings'>> {
+  const { temp, dwell, pressure, lower } = settings;
   const lowerC = lower !== undefined && lower.value > WARM_LOWER_C ? lower.value : null;
+  const press = closed(pressure.value, lowerC);
   return {
-    per: 'piece',
+    unit: 'piece',
     on,
-    machineS: dwell.value,
-    timerS: dwell.value,
     settings: [temp, ...(lower ? [lower] : []), dwell, pressure],
     cautions: PRESS_CAUTIONS,
-    phases: [heat(label, temp.value, dwell.value, closed(pressure.value, lowerC))],
+    phases: around(own.handsS, [heat(own.label, temp.value, dwell.value, press, own.laid)]),
   };
 }
 
+/** A machine of the set-up as what an operation runs on. */
+export const on = (kind: MachineKind, { id, name }: Named): On => ({ kind, id, name });
+
 /** The flat press this line is pressed on. */
-export const onPress = (input: RouteInput): { kind: 'press'; name: string } => ({
-  kind: 'press',
-  name: pressFor(input).name,
-});
+export const onPress = (input: RouteInput): On => on('press', pressFor(input));
 
 /** The cap press. */
-export const onCapPress = (input: RouteInput): { kind: 'cap-press'; name: string } => ({
-  kind: 'cap-press',
-  name: capPressFor(input).name,
-});
+export const onCapPress = (input: RouteInput): On => on('cap-press', capPressFor(input));
 
 /** A transfer's or an ink's own sheet as a limit. */
 export const sheetLimit = (name: string, span: Range): Limit => ({

@@ -75,6 +75,36 @@ export function artJobFor(
   }
 }
 
+/**
+ * A line's own values with choke and density where they were tried to another value than its route has.
+ *
+ * @param tried `kept` is what the art was measured with, `value` what was tried
+ */
+export function withTriedWhite(
+  overrides: readonly Override[],
+  process: Process,
+  tried: { choke: Tried; density: Tried },
+  by: { who: string; why: string },
+): Override[] {
+  const operation = PROCESS_MODULES[process].practices.find(({ role }) => role === 'print')?.id;
+  if (operation === undefined) return [...overrides];
+  const changed = (
+    [
+      ['chokeMm', tried.choke],
+      ['whiteDensity', tried.density],
+    ] as const satisfies readonly (readonly [keyof typeof WHITE_ABILITY, Tried])[]
+  ).filter(([, { value, kept }]) => value !== kept);
+  const others = overrides.filter(
+    (own) => own.operation !== operation || !changed.some(([setting]) => setting === own.setting),
+  );
+  return [...others, ...changed.map(([setting, { value }]) => ({ operation, setting, value, ...by }))];
+}
+
+interface Tried {
+  value: number;
+  kept: number | undefined;
+}
+
 /** What the route needs to know of one print, out of its figures. */
 export function printNeedsOf(figures: ArtFigures): PrintNeeds {
   const { widthMm, heightMm, bboxMm, inkMm2, coverage, ml, powderG, filmM2 } = figures;

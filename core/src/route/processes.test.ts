@@ -15,7 +15,11 @@ import {
   valueOf,
 } from '../fixtures/index.ts';
 import { PROCESSES, PROCESS_MODULES, artJobFor, isFilmProcess } from './index.ts';
-import type { Equipment, HouseMethods, Operation, Process, Route, RouteInput } from './index.ts';
+import type { Equipment, HouseMethods, Process, Route, RouteInput } from './index.ts';
+import { aloneS, handsS, plannedMode } from '../work/index.ts';
+import type { Mode, Operation } from '../work/index.ts';
+
+const modeOf = (route: Route, id: string): Mode => plannedMode(operationOf(route, id));
 
 const white = { ...cottonTee, tone: 'light' as const, colourHex: '#ffffff' };
 /** A line each process can do. */
@@ -41,11 +45,12 @@ describe('each process', () => {
   const ON_FLAT = ['pre-press', 'press-transfer', 'peel', 'second-press', 'inspect'];
   const SEQUENCES: Record<Process, string[]> = {
     dtg: ['pre-press', 'pretreat', 'dry-pretreatment', 'print', 'cure', 'inspect'],
-    dtf: ['print-film', ...AFTER_FILM, ...ON_FLAT],
+    dtf: ['ready-printer', 'print-film', ...AFTER_FILM, ...ON_FLAT],
     'dtf-platen': ['print-film', ...AFTER_FILM, ...ON_FLAT],
     'sub-film': ['feed-film', 'print-film', ...AFTER_FILM, ...ON_FLAT],
     'bought-in': ['trim', 'pre-press', 'centre', 'press-transfer', 'peel', 'second-press', 'inspect'],
     'patch-cap': [
+      'ready-printer',
       'print-film',
       ...AFTER_FILM,
       'press-patch',
@@ -67,14 +72,14 @@ describe('each process', () => {
     });
 
   it('names the machines it is planned on', () => {
-    expect(operationOf(routeBy('dtg'), 'print')).to.include({
+    expect(modeOf(routeBy('dtg'), 'print')).to.deep.include({
       machineKind: 'printer',
-      machine: 'Direct printer',
+      machine: { id: 'direct-printer', name: 'Direct printer' },
     });
-    expect(operationOf(routeBy('dtf-platen'), 'print-film').machine).to.equal('Direct printer');
-    expect(operationOf(routeBy('sub-film'), 'print-film').machine).to.equal('Desk printer');
-    expect(operationOf(routeBy('patch-cap'), 'tack-patch').machine).to.equal('Hand iron');
-    expect(operationOf(routeBy('patch-cap'), 'press-cap').machine).to.equal('Cap press');
+    expect(modeOf(routeBy('dtf-platen'), 'print-film').machine?.name).to.equal('Direct printer');
+    expect(modeOf(routeBy('sub-film'), 'print-film').machine?.name).to.equal('Desk printer');
+    expect(modeOf(routeBy('patch-cap'), 'tack-patch').machine?.name).to.equal('Hand iron');
+    expect(modeOf(routeBy('patch-cap'), 'press-cap').machine?.name).to.equal('Cap press');
   });
 
   it('uses white only where there is some', () => {
@@ -120,19 +125,23 @@ describe('house methods in the route', () => {
   it('two coats of powder use seven tenths more and take twice the hands', () => {
     const [one, two] = [routeBy('dtf'), routeBy('dtf', { house: housed({ powderCoats: 'two' }) })];
     expect(uses(two, /Powder/) / uses(one, /Powder/)).to.be.closeTo(1.7, 1e-9);
-    expect(operationOf(two, 'powder').handsS).to.equal(2 * operationOf(one, 'powder').handsS);
+    expect(handsS(operationOf(two, 'powder'), 10)).to.equal(2 * handsS(operationOf(one, 'powder'), 10));
   });
 
   it('two hits of white use twice of it and print longer', () => {
     const [one, two] = [routeBy('dtg'), routeBy('dtg', { house: housed({ whiteHits: 'double' }) })];
     expect(uses(two, /white/) / uses(one, /white/)).to.be.closeTo(2, 1e-9);
-    expect(operationOf(two, 'print').machineS).to.be.above(operationOf(one, 'print').machineS);
+    expect(aloneS(operationOf(two, 'print'), 1)).to.be.above(aloneS(operationOf(one, 'print'), 1));
     expect(valueOf(two, 'cure', 'dwellS')).to.be.at.least(valueOf(one, 'cure', 'dwellS'));
   });
 
   it('melts with what there is when the wished machine is missing', () => {
-    const melted = (own: Partial<Equipment>, means: HouseMethods['meltMeans']): Operation =>
+    const melt = (own: Partial<Equipment>, means: HouseMethods['meltMeans']): Operation =>
       operationOf(routeBy('dtf', { ...shopWith(own), house: housed({ meltMeans: means }) }), 'melt-powder');
+    const melted = (own: Partial<Equipment>, means: HouseMethods['meltMeans']) => ({
+      machineKind: plannedMode(melt(own, means)).machineKind,
+      station: melt(own, means).station,
+    });
     expect(melted({}, 'griddle').machineKind).to.equal('griddle');
     expect(melted({ griddle: null }, 'griddle').machineKind).to.equal('oven');
     expect(melted({ oven: null, griddle: null }, 'oven')).to.include({
@@ -157,7 +166,8 @@ describe('house methods in the route', () => {
 
   it('tacks patches with the press where there is no iron', () => {
     const route = routeBy('patch-cap', shopWith({ handIron: null }));
-    expect(operationOf(route, 'tack-patch')).to.include({ station: 'cap-press', machine: 'Cap press' });
+    expect(operationOf(route, 'tack-patch').station).to.equal('cap-press');
+    expect(modeOf(route, 'tack-patch').machine?.name).to.equal('Cap press');
   });
 
   it('leaves a lower plate off that cannot be heated, whatever the house wishes', () => {
@@ -168,7 +178,7 @@ describe('house methods in the route', () => {
 
   it('presses a bought-in transfer under the sheet its supplier asks for', () => {
     const boughtIn = { ...equipment.boughtIn!, sheet: 'silicone-thick' as const };
-    expect(operationOf(routeBy('bought-in', shopWith({ boughtIn })), 'press-transfer').sheet).to.equal(
+    expect(operationOf(routeBy('bought-in', shopWith({ boughtIn })), 'press-transfer').sheet?.name).to.equal(
       'Grey mat',
     );
   });
@@ -195,7 +205,7 @@ describe('house methods in the route', () => {
   it('prints solid art in the finer mode, or everything in one where the house wants it', () => {
     const solid = { ...lineOf().print, inkMm2: 70_000 };
     const seconds = (own: Partial<RouteInput>): number =>
-      operationOf(routeBy('dtf', own), 'print-film').machineS;
+      aloneS(operationOf(routeBy('dtf', own), 'print-film'), 10);
     expect(seconds({ print: solid })).to.be.above(seconds({}));
     expect(seconds({ print: solid, house: housed({ printMode: 'one' }) })).to.equal(seconds({}));
   });

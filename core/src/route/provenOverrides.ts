@@ -1,7 +1,8 @@
+import type { SettingRole } from '../work/index.ts';
 import type { Override, Route } from './documents.ts';
 
 /** Follow from the line itself, or from its printer: another line's are no advice. */
-const NOT_CARRIED = new Set(['powderG', 'mirrorHere', 'whiteHits']);
+const NOT_CARRIED = new Set<SettingRole | null>(['powder', 'mirror', 'white-hits']);
 
 /**
  * What a route that proved itself sets otherwise than this one, as own values for this one. Only settings that both
@@ -11,12 +12,12 @@ export function provenOverrides(current: Route, proven: Route, by: { who: string
   return current.operations.flatMap((operation) => {
     const twin = proven.operations.find(({ id }) => id === operation.id);
     if (!twin) return [];
-    return operation.settings.flatMap(({ key, kind, value, ability }) => {
+    return operation.settings.flatMap(({ key, sets, kind, value, ability }) => {
       const own = twin.settings.find((setting) => setting.key === key && setting.kind === kind);
       const isUsable =
         own !== undefined &&
         own.value !== value &&
-        !NOT_CARRIED.has(key) &&
+        !NOT_CARRIED.has(sets) &&
         own.value >= ability.min &&
         own.value <= ability.max;
       return isUsable ? [{ operation: operation.id, setting: key, value: own.value, ...by }] : [];

@@ -1,13 +1,14 @@
 import { formatQuantity } from '../units/index.ts';
 import type { QuantityKind } from '../units/index.ts';
-import { REASON_SOURCES } from './documents.ts';
-import type { Limit, Override, Reason, Setting } from './documents.ts';
-import type { Range } from './materials.ts';
+import { REASON_SOURCES } from '../work/index.ts';
+import type { Limit, Range, Reason, Setting, SettingRole } from '../work/index.ts';
+import type { Override } from './documents.ts';
 import type { Refusal } from './refusal.ts';
 
 /** A setting before its value is settled: everything that speaks for one value or against it. */
 export interface SettingProposal {
   key: string;
+  sets: SettingRole;
   label: string;
   kind: QuantityKind;
   reasons: Reason[];

@@ -1,7 +1,9 @@
 import { isCap } from '../blank/index.ts';
 import { formatQuantity } from '../units/index.ts';
-import type { Operation, RouteInput, Setting, Slip } from './documents.ts';
-import { coverSheetFor, filmFor, isUnder, printersFor, sheetDelay } from './equip.ts';
+import { settingFor } from '../work/index.ts';
+import type { Operation, Setting, SettingRole } from '../work/index.ts';
+import type { RouteInput, Slip } from './documents.ts';
+import { coverSheetFor, filmFor, printersFor, sheetDelay } from './equip.ts';
 import { isMostlyPolyester, needsWhite } from './fabric.ts';
 import { HOUSE_METHODS } from './house.ts';
 import { TRADE } from './tradeRanges.ts';
@@ -15,16 +17,16 @@ const isOwn = (setting: Setting): boolean => setting.reasons[0]?.source === OVER
 /** Slips in one setting that a person has set: the sentence, or nothing. */
 const inOwn =
   (
-    key: string,
+    role: SettingRole,
     say: (setting: Setting, operation: Operation, input: RouteInput) => string | null,
   ): Detector =>
   (input, operations) =>
     operations.flatMap((operation) =>
       operation.settings
-        .filter((setting) => setting.key === key && isOwn(setting))
+        .filter((setting) => setting.sets === role && isOwn(setting))
         .flatMap((setting) => {
           const text = say(setting, operation, input);
-          return text === null ? [] : [{ operation: operation.id, setting: key, text }];
+          return text === null ? [] : [{ operation: operation.id, setting: setting.key, text }];
         }),
     );
 
@@ -36,36 +38,36 @@ const at = (operation: string | null, setting: string | null, text: string): Sli
 
 /** The peel a shop works with and the film it has are not the same. */
 const wrongPeel: Detector = (input, operations) => {
-  const peel = operations.find(({ id }) => id === 'peel');
+  const peel = operations.find(({ role }) => role === 'peel');
   if (!peel || input.process === 'bought-in') return [];
   const film = filmFor(input);
   const { filmPeel } = input.house;
   if (film.peel === filmPeel) return [];
   return [
     at(
-      'peel',
+      peel.id,
       null,
       `This shop peels ${filmPeel}, but the film here, “${film.name}”, peels ${film.peel}: peeled ${filmPeel} it ${filmPeel === 'cold' ? 'may stick' : 'tears the print off'}. It is planned as the film asks.`,
     ),
   ];
 };
 
-const hotPolyester = inOwn('tempC', (setting, operation, { garment }) =>
+const hotPolyester = inOwn('temperature', (setting, operation, { garment }) =>
   isMostlyPolyester(garment) &&
   operation.station === 'press' &&
-  operation.id !== 'melt-powder' &&
+  operation.role !== 'melt' &&
   setting.value > TRADE.dyeMigrationC.max
     ? `${formatQuantity(setting.value, 'temperature')} on polyester? Its dye wanders above about ${TRADE.dyeMigrationC.start} °C, and the garment shines.`
     : null,
 );
 
-const fahrenheitTyped = inOwn('tempC', ({ value }) =>
+const fahrenheitTyped = inOwn('temperature', ({ value }) =>
   value >= 30 && value < 100
     ? `${formatQuantity(value, 'temperature')} melts nothing. Was it meant in °C and typed as °F?`
     : null,
 );
 
-const minutesAsSeconds = inOwn('dwellS', ({ value, label, reasons }) => {
+const minutesAsSeconds = inOwn('dwell', ({ value, label, reasons }) => {
   const usual = reasons.find(({ source, value: named }) => source !== OVERRIDE && named !== null)?.value;
   return usual != null && value < usual / 8
     ? `${label} ${formatQuantity(value, 'duration')}? Usual here is ${formatQuantity(usual, 'duration')}: were minutes meant?`
@@ -74,35 +76,35 @@ const minutesAsSeconds = inOwn('dwellS', ({ value, label, reasons }) => {
 
 const matWithoutTime: Detector = (input, operations) =>
   operations.flatMap((operation) => {
-    const dwell = operation.settings.find(({ key }) => key === 'dwellS');
+    const dwell = settingFor(operation, 'dwell');
     if (!dwell || !isOwn(dwell) || operation.sheet === null) return [];
-    const sheet = input.equipment.coverSheets.find((own) => isUnder(operation.sheet, own));
+    const sheet = input.equipment.coverSheets.find(({ id }) => id === operation.sheet?.id);
     const delay = sheet ? sheetDelay(sheet) : null;
     const usual = dwell.reasons.find(({ source, value }) => source !== OVERRIDE && value !== null)?.value;
     return delay && usual != null && dwell.value <= usual / delay.factor
       ? [
           at(
             operation.id,
-            'dwellS',
+            dwell.key,
             `Under “${sheet?.name}” heat comes slower: ${formatQuantity(dwell.value, 'duration')} is the dwell without it. ${delay.why}`,
           ),
         ]
       : [];
   });
 
-const hoodieLikeTee = inOwn('gM2', ({ value }, _operation, { garment }) =>
+const hoodieLikeTee = inOwn('fluid', ({ value }, _operation, { garment }) =>
   garment.construction === 'fleece' && value <= TRADE.pretreatmentCottonGM2.max
     ? `${formatQuantity(value, 'arealMass')} is a tee’s pretreatment: fleece drinks two to three times that, and the white comes out dull.`
     : null,
 );
 
-const hotCapLower = inOwn('lowerC', ({ value }, _operation, { garment }) =>
+const hotCapLower = inOwn('lower-temperature', ({ value }, _operation, { garment }) =>
   isCap(garment) && value > TRADE.capLowerC.max
     ? `The lower plate at ${formatQuantity(value, 'temperature')} lets the stiffener’s glue go: the front bubbles. Off, or ${TRADE.capLowerC.max} °C at most.`
     : null,
 );
 
-const mirroredTwice = inOwn('mirrorHere', ({ value }, _operation, input) => {
+const mirroredTwice = inOwn('mirror', ({ value }, _operation, input) => {
   const task = input.process === 'dtf-platen' ? 'direct' : 'film';
   const printer = printersFor(input, task)[0];
   if (value >= 1 && printer?.isMirroring)
@@ -112,7 +114,7 @@ const mirroredTwice = inOwn('mirrorHere', ({ value }, _operation, input) => {
     : null;
 });
 
-const lateForPowder = inOwn('standS', ({ value }) =>
+const lateForPowder = inOwn('stand', ({ value }) =>
   value > TRADE.powderStandS.max
     ? `After ${formatQuantity(value, 'duration')} the ink is dry and powder does not hold: minutes, not tens of minutes.`
     : null,
@@ -123,7 +125,7 @@ const underbaseOnWhite: Detector = ({ process, garment, print }, operations) =>
   process === 'dtg' && !needsWhite(garment) && print.whiteMl > 0
     ? [
         at(
-          operations.find(({ id }) => id === 'print')?.id ?? null,
+          operations.find(({ role }) => role === 'print')?.id ?? null,
           null,
           `White under the print of a ${garment.tone === 'light' ? 'light' : 'pale'} garment? It needs none: the figures count ${formatQuantity(print.whiteMl, 'volume', undefined, 1)} of it a piece.`,
         ),
@@ -133,10 +135,8 @@ const underbaseOnWhite: Detector = ({ process, garment, print }, operations) =>
 /** The sheet this shop works under is not set up: another one stands in. */
 const sheetNotThere: Detector = (input, operations) =>
   (['press', 'second-press'] as const).flatMap((use) => {
-    const operation = operations.find(({ id, sheet }) =>
-      use === 'press'
-        ? sheet !== null && ['press-transfer', 'press-patch', 'cure'].includes(id)
-        : id === 'second-press',
+    const operation = operations.find(({ role, sheet }) =>
+      use === 'press' ? sheet !== null && (role === 'bond' || role === 'cure') : role === 'press-again',
     );
     if (!operation) return [];
     const { sheet, isAsWished } = coverSheetFor(input, use);
@@ -158,7 +158,7 @@ const sheetNotThere: Detector = (input, operations) =>
 
 const wornSheet: Detector = ({ equipment, pieces }, operations) =>
   equipment.coverSheets
-    .filter((own) => operations.some(({ sheet }) => isUnder(sheet, own)))
+    .filter((own) => operations.some(({ sheet }) => sheet?.id === own.id))
     .filter(({ uses, usesSoFar }) => usesSoFar + pieces > uses)
     .map(({ name, uses, usesSoFar }) =>
       at(

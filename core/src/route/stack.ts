@@ -1,8 +1,10 @@
 import { hasFeature, isCap, pressedThicknessMm } from '../blank/index.ts';
 import type { Garment } from '../blank/index.ts';
-import type { RouteInput, StackLayer, StackMaterial } from './documents.ts';
+import type { StackLayer, StackMaterial } from '../work/index.ts';
+import type { RouteInput } from './documents.ts';
 import { isMostlyPolyester, isSplitOpen } from './fabric.ts';
 import type { CoverSheet, SheetKind } from './materials.ts';
+import type { Laid } from './practiceParts.ts';
 
 const layer = (material: StackMaterial, dMm: number, waterGM2 = 0): StackLayer => ({
   material,
@@ -60,7 +62,7 @@ function fabricLayers(garment: Garment, waterGM2: number): StackLayer[] {
 }
 
 /**
- * What lies between the plate and the press's lower half, top to bottom.
+ * What lies between the plate and the press's lower half.
  *
  * @param layers of fabric in the press: two for a garment slipped over, one where it is opened up
  */
@@ -77,21 +79,31 @@ export function stackUnder(
     /** A patch lying on a cap. */
     patch?: Garment | null;
   } = {},
-): StackLayer[] {
+): Laid {
   const { sheet = null, carries = 'nothing', waterGM2 = 0, wetGM2 = 0, patch = null } = own;
   const layers = own.layers ?? (isCap(garment) || garment.kind === 'patch' ? 1 : 2);
-  return [
-    ...(sheet ? [layer(SHEET_MATERIALS[sheet.kind], sheet.thicknessMm)] : []),
-    ...CARRIED[carries],
-    ...(patch ? fabricLayers(patch, 0) : []),
-    ...fabricLayers(garment, waterGM2 + wetGM2),
-    ...(layers === 2 ? fabricLayers(garment, waterGM2) : []),
-    layer('sponge-pad', isCap(garment) ? 3 : 9),
-  ];
+  return {
+    layers: [
+      ...(sheet ? [layer(SHEET_MATERIALS[sheet.kind], sheet.thicknessMm)] : []),
+      ...CARRIED[carries],
+      ...(patch ? fabricLayers(patch, 0) : []),
+      ...fabricLayers(garment, waterGM2 + wetGM2),
+      ...(layers === 2 ? fabricLayers(garment, waterGM2) : []),
+    ],
+    pad: layer('sponge-pad', isCap(garment) ? 3 : 9),
+    isBonded: carries === 'bonded',
+  };
 }
 
 /** {@link stackUnder} of the line's blank, loaded as its process loads it: slipped over, or split open to one layer. */
 export const stackOf = (
   input: Pick<RouteInput, 'process' | 'garment'>,
   own: Omit<NonNullable<Parameters<typeof stackUnder>[1]>, 'layers'> = {},
-): StackLayer[] => stackUnder(input.garment, isSplitOpen(input) ? { ...own, layers: 1 } : own);
+): Laid => stackUnder(input.garment, isSplitOpen(input) ? { ...own, layers: 1 } : own);
+
+/** Powdered film as it is melted: powder up, the film under it; on a pad only where a plate is held above one. */
+export const powderedFilm = (isOnPad: boolean): Laid => ({
+  layers: [layer('adhesive-powder', 0.15), layer('transfer-ink', 0.04), layer('film', 0.075)],
+  pad: isOnPad ? layer('sponge-pad', 9) : null,
+  isBonded: false,
+});

@@ -11,7 +11,9 @@ import {
   small,
 } from '../fixtures/index.ts';
 import { formatDuration, formatQuantity } from '../units/index.ts';
-import type { Operation, Route, RouteInput } from './index.ts';
+import { goesWords, plannedMode } from '../work/index.ts';
+import type { Operation, Phase } from '../work/index.ts';
+import type { Route, RouteInput } from './index.ts';
 
 const white = { ...cottonTee, tone: 'light' as const, colourName: 'White', colourHex: '#ffffff' };
 const capFront = { garment: cap, ...small('cap-front') };
@@ -69,18 +71,23 @@ const seconds = (s: number): string => formatDuration(Math.round(s)).replaceAll(
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ');
 
 /** An operation as it would be told over the bench: what, on what, how long, how set, with what, and then what. */
-function told({ id, per, perLoad, machine, ...operation }: Operation): string {
-  const { handsS, machineS, settings, sheet, waitAfter, weighIn, consumes, stack } = operation;
-  const loads = perLoad === null ? 'all at once' : `${perLoad} at once`;
+function told(operation: Operation): string {
+  const { id, role, lane, takes, awaits, settings, sheet, waitAfter, weighIn, consumes } = operation;
+  const { machine, phases, pools } = plannedMode(operation);
+  const stacks = phases.flatMap(({ heat }) => heat?.stack ?? []);
   const parts = [
-    `${id}${machine ? ` on ${machine}` : ''}`,
-    per === 'piece' ? 'each' : loads,
-    `hands ${seconds(handsS)}${machineS > 0 ? `, alone ${seconds(machineS)}` : ''}`,
+    `${id} (${role})${machine ? ` on ${machine.name}` : ''}`,
+    `${lane}${takes.length > 0 ? ` takes ${takes.join()}` : ''}${awaits.length > 0 ? ` awaits ${awaits.join()}` : ''}`,
+    goesWords(operation),
+    phases.map(phaseTold).join(', '),
     settings.map(({ key, value, kind }) => `${key} ${plain(formatQuantity(value, kind))}`).join(', '),
-    sheet ? `under ${sheet}` : '',
+    sheet ? `under ${sheet.name}` : '',
     weighIn ? `weigh in ${weighIn.targetG} ± ${weighIn.toleranceG} g` : '',
+    pools.map(({ name }) => `a place on ${name}`).join(', '),
     consumes.map(({ what, amount, cents }) => `${what} ${short(amount)} for ${short(cents)} c`).join(', '),
-    stack
+    stacks
+      .slice(-1)
+      .flatMap(({ layers, pad }) => [...layers, ...(pad ? [pad] : [])])
       .map(({ material, dMm, waterGM2 }) => `${material} ${dMm}${waterGM2 ? ` ${waterGM2} g` : ''}`)
       .join(' / '),
     waitAfter
@@ -89,6 +96,12 @@ function told({ id, per, perLoad, machine, ...operation }: Operation): string {
   ];
   return parts.filter((part) => part !== '').join(' | ');
 }
+
+const phaseTold = ({ label, onceS, eachS, people, isTimed }: Phase): string =>
+  `${people > 0 ? '' : isTimed ? '▷' : '▹'}${label} ${[
+    ...(onceS > 0 || eachS === 0 ? [seconds(onceS)] : []),
+    ...(eachS > 0 ? [`${seconds(eachS)} each`] : []),
+  ].join(' + ')}`;
 const short = (value: number): string => String(Number(value.toPrecision(3)));
 
 const routeAsTold = (route: Route): string[] => [

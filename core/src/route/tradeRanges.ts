@@ -1,4 +1,4 @@
-import type { Range } from './materials.ts';
+import type { Range } from '../work/index.ts';
 
 /** A span of practice, with where to begin. `source` says what kind of knowledge it is. */
 export interface TradeRange extends Range {
@@ -124,6 +124,3 @@ const PRESSURE_WORDS: readonly [number, string][] = [
 /** "light", "medium", "firm" or "hard" for a pressure in kPa. */
 export const pressureWord = (kPa: number): string =>
   PRESSURE_WORDS.find(([upTo]) => kPa <= upTo)?.[1] ?? 'hard';
-
-/** Room temperature wherever nothing is measured, °C. */
-export const ROOM_C = 22;

@@ -1,5 +1,6 @@
 import { formatQuantity } from '../units/index.ts';
-import type { Limit, Operation, RouteInput, Setting } from './documents.ts';
+import type { Limit, Operation, Setting } from '../work/index.ts';
+import type { RouteInput } from './documents.ts';
 import { filmFor } from './equip.ts';
 import { heatLimits } from './fabric.ts';
 import { isWithin } from './resolveSetting.ts';
@@ -18,7 +19,7 @@ export function waysOut(input: RouteInput, operation: Operation, setting: Settin
         ? `Take the own value back, or stay ${boundWords(bounds, shown)}.`
         : `${boundWords(bounds, shown)} would hold every limit: set it as your own value.`,
     ];
-  if (setting.key === 'tempC' && (operation.station === 'press' || operation.station === 'cap-press'))
+  if (setting.sets === 'temperature' && (operation.station === 'press' || operation.station === 'cap-press'))
     return heatWaysOut(input);
   return ['No value holds all limits: another material, or another process.'];
 }

@@ -1,4 +1,4 @@
-import type { Setting } from './documents.ts';
+import type { Setting } from '../work/index.ts';
 import type { Settle } from './practice.ts';
 import { tradeReason } from './practiceParts.ts';
 import type { TradeRange } from './tradeRanges.ts';
@@ -10,6 +10,7 @@ export const WHITE_ABILITY = { chokeMm: { min: 0, max: 3 }, whiteDensity: { min:
 export const settleChoke = (settle: Settle, { min, max, start }: TradeRange, text: string): Setting =>
   settle({
     key: 'chokeMm',
+    sets: 'white-choke',
     label: 'Choke',
     kind: 'length',
     reasons: [tradeReason(start, text)],
@@ -23,6 +24,7 @@ export const settleChoke = (settle: Settle, { min, max, start }: TradeRange, tex
 export const settleDensity = (settle: Settle, { min, max, start }: TradeRange, text: string): Setting =>
   settle({
     key: 'whiteDensity',
+    sets: 'white-density',
     label: 'White density',
     kind: 'share',
     reasons: [tradeReason(start, text)],

@@ -1,9 +1,14 @@
+import type { Flow } from '../work/index.ts';
+
 /** What the floor may send. Each event happened on a device; the same event sent twice counts once. */
 export const RUN_EVENT_KINDS = [
   'step-started',
+  'phase-started',
   'step-completed',
   'reading-taken',
   'piece-inspected',
+  'part-lost',
+  'flow-changed',
   'problem-raised',
   'problem-cleared',
   'undone',
@@ -19,6 +24,12 @@ export interface RunEventPayload {
   reading?: { what: 'before' | 'after'; massG: number };
   /** Of an inspection. */
   inspection?: { verdict: Verdict; faults: string[]; note?: string; photo?: string };
+  /** Which of the timed phases of a step begins, from 1: the first began with the step. */
+  phase?: number;
+  /** Of a part that was spoiled on the way: what, whether another is made, and what was seen. */
+  lost?: { part: string; isReplaced: boolean; faults: string[]; note?: string; photo?: string };
+  /** How the pieces go on. */
+  flow?: Flow;
   /** Of a problem, in the person's words. */
   problem?: string;
   /** Of an undo: the event taken back. */
@@ -32,7 +43,7 @@ export interface RunEvent {
   /** Counts a client's events up from 1; gives its own order. */
   clientSeq: number;
   kind: RunEventKind;
-  /** The step it is about, from {@link stepId}; `null` for problems and undo. */
+  /** The step it is about, from {@link stepId}; `null` for problems, undo, and a part lost between steps. */
   step: string | null;
   /** When it happened, ISO 8601 UTC: the device's clock, corrected to the server's. */
   at: string;
@@ -48,6 +59,7 @@ export interface RunEvent {
  * @returns a new array without repeated events
  */
 export function orderEvents(events: readonly RunEvent[]): RunEvent[] {
+  if (isInOrder(events)) return [...events];
   const unique = [...new Map(events.map((event) => [event.id, event])).values()];
   unique.sort(
     (p, q) => compareText(p.clientId, q.clientId) || p.clientSeq - q.clientSeq || compareText(p.id, q.id),
@@ -62,6 +74,19 @@ export function orderEvents(events: readonly RunEvent[]): RunEvent[] {
   });
   // sorting is stable: events of one time stay by client and its own count
   return timed.sort((p, q) => p.at - q.at).map(({ event }) => event);
+}
+
+/** True for the usual case: each later than the one before, every client counting up; then there is nothing to sort. */
+function isInOrder(events: readonly RunEvent[]): boolean {
+  const counts = new Map<string, number>();
+  let latest = -Infinity;
+  for (const { clientId, clientSeq, at } of events) {
+    const time = Date.parse(at);
+    if (!(time > latest) || clientSeq <= (counts.get(clientId) ?? -Infinity)) return false;
+    latest = time;
+    counts.set(clientId, clientSeq);
+  }
+  return true;
 }
 
 const compareText = (p: string, q: string): number => (p < q ? -1 : p > q ? 1 : 0);

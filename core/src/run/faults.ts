@@ -1,11 +1,28 @@
 import { printsWhite } from '../route/index.ts';
-import type { Process, Route } from '../route/index.ts';
+import type { Route } from '../route/index.ts';
+import type { Lane, Operation } from '../work/index.ts';
 
 /** Kinds of work that share their faults. */
 type FaultFamily = 'film' | 'direct' | 'patch';
 
-const familyOf = (process: Process): readonly FaultFamily[] =>
-  process === 'dtg' ? ['direct'] : process === 'patch-cap' ? ['film', 'patch'] : ['film'];
+type Shown = Pick<Route, 'process'> & {
+  lanes: readonly Lane[];
+  operations: readonly Pick<Operation, 'role' | 'lane' | 'settings'>[];
+};
+
+/** The kinds of work a route has, by what is printed on and what is made of it. */
+function familiesOf({ lanes, operations }: Shown): FaultFamily[] {
+  const partOf = new Map(lanes.map(({ id, part }) => [id, part]));
+  const isPrintedOnBlank = operations.some(
+    ({ role, lane }) => role === 'print' && partOf.get(lane) === 'blank',
+  );
+  const parts = new Set(partOf.values());
+  return [
+    ...(parts.has('transfer') ? (['film'] as const) : []),
+    ...(parts.has('patch') ? (['patch'] as const) : []),
+    ...(isPrintedOnBlank ? (['direct'] as const) : []),
+  ];
+}
 
 interface Fault {
   name: string;
@@ -105,16 +122,13 @@ export const FAULTS: Record<string, Fault> = {
 };
 
 /** The faults that a route's work can show: no white rim where no white is printed, no stain box where nothing is sprayed. */
-export const faultsOf = (
-  route: Pick<Route, 'process'> & { operations: readonly (PrintedBy & { id: string })[] },
-): [key: string, fault: Fault][] => {
-  const isSprayed = route.operations.some(({ id }) => id === 'pretreat');
+export const faultsOf = (route: Shown): [key: string, fault: Fault][] => {
+  const isSprayed = route.operations.some(({ role }) => role === 'spray');
+  const families = familiesOf(route);
   return Object.entries(FAULTS).filter(
     ([, { seenIn, isOfWhite, isOfPretreatment }]) =>
-      familyOf(route.process).some((family) => seenIn.includes(family)) &&
+      families.some((family) => seenIn.includes(family)) &&
       (!isOfWhite || printsWhite(route)) &&
       (!isOfPretreatment || isSprayed),
   );
 };
-
-type PrintedBy = Parameters<typeof printsWhite>[0]['operations'][number];

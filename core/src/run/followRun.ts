@@ -1,7 +1,8 @@
 import { replayRun } from './deriveRun.ts';
-import type { Replay, RunState } from './deriveRun.ts';
 import type { RunEvent } from './events.ts';
+import type { Replay } from './replay.ts';
 import type { RunPlan } from './runPlan.ts';
+import type { RunState } from './runState.ts';
 
 /**
  * A run's state kept up with its events, always as `deriveRun` gives it for all of them: an event that comes last in their

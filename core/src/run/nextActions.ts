@@ -1,79 +1,184 @@
-import { previousStep } from './deriveRun.ts';
-import type { RunState, StepState } from './deriveRun.ts';
-import { countdownS } from './runPlan.ts';
+import { phaseS, plannedMode, timedPhases } from '../work/index.ts';
+import { shapeOf } from './lineShape.ts';
+import { linesOf, openingOf } from './needs.ts';
+import type { Lines } from './needs.ts';
 import type { RunOperation, RunPlan } from './runPlan.ts';
+import type { Flow } from '../work/index.ts';
+import type { RunState, StepState } from './runState.ts';
 
 /** Something a person can do now or soon. Times are milliseconds since 1970, UTC. */
 export interface FloorAction {
   step: StepState;
   operation: RunOperation;
-  kind: 'start' | 'complete';
+  /** `phase`: the next timed phase of a step that runs. */
+  kind: 'start' | 'phase' | 'complete';
   /** From when it should be done. */
   dueAt: number;
   /** Until when it must have been started; `null` when there is no hurry. */
   latestAt: number | null;
+  /** The operation whose wait closes then. */
+  closedBy: RunOperation | null;
+  /** Another run is on its machine: it can be done when that is free, or when somebody knows better. */
+  isTaken: boolean;
 }
+
+/** What the rest of the floor is at. */
+export interface Floor {
+  /** Temperature of machines, °C, by name: work that wants just that comes first. */
+  heat: ReadonlyMap<string, number>;
+  /** Machines that other runs are on, by name. */
+  busy: ReadonlySet<string>;
+}
+
+const ALONE: Floor = { heat: new Map(), busy: new Set() };
 
 /**
  * What the run wants done, most urgent first: finished machines before waiting pieces, closing windows before open ones,
- * pieces under way before new ones. A station holds one step at a time.
+ * what a press is warm for before what it is not; then, one through, pieces under way before new ones, or in batches one
+ * station after the other. A station holds one step at a time.
  *
  * @param nowMs the time to judge by, ms since 1970 UTC
  */
-export function nextActions(plan: RunPlan, state: RunState, nowMs: number): FloorAction[] {
-  const steps = new Map(state.steps.map((step) => [step.id, step]));
-  const busy = new Set(
-    state.steps
-      .filter(({ status }) => status === 'running')
-      .map(({ index }) => plan.operations[index].station),
-  );
+export function nextActions(
+  plan: RunPlan,
+  state: RunState,
+  nowMs: number,
+  floor: Floor = ALONE,
+): FloorAction[] {
+  const lines = linesOf(plan);
+  const busy = new Set<string>();
+  for (const step of state.steps) {
+    const operation = step.status === 'running' ? operationIn(lines, step) : undefined;
+    if (operation) busy.add(placeOf(operation));
+  }
   const actions: FloorAction[] = [];
   for (const step of state.steps) {
-    const operation = plan.operations[step.index];
-    if (step.status === 'running') actions.push(completion(step, operation));
-    if (step.status !== 'idle' || busy.has(operation.station)) continue;
-    const start = beginning(plan, steps, step, operation);
-    if (start !== null) actions.push(start);
+    if (step.status === 'done' || step.status === 'dropped') continue;
+    const operation = operationIn(lines, step);
+    if (!operation) continue;
+    if (step.status === 'running') actions.push(goingOn(step, operation));
+    else if (!busy.has(placeOf(operation))) {
+      const opening = openingOf(lines, state, step);
+      const isTaken = floor.busy.has(placeOf(operation));
+      if (typeof opening !== 'string') actions.push({ step, operation, kind: 'start', ...opening, isTaken });
+    }
   }
-  return actions.sort((p, q) => compareUrgency(p, q, nowMs));
+  return actions.sort((p, q) => compareUrgency(p, q, nowMs, floor.heat) || inFlow(state.flow, p, q));
 }
 
-function completion(step: StepState, operation: RunOperation): FloorAction {
+const operationIn = (lines: Lines, { line, operation }: StepState): RunOperation | undefined => {
+  const own = lines.get(line);
+  return own && shapeOf(own).byId.get(operation);
+};
+
+/** The machine an operation keeps busy, or its station where it is done by hand. */
+const placeOf = (operation: RunOperation): string =>
+  plannedMode(operation).machine?.name ?? operation.station;
+
+/** Machines that a run is on. */
+function machinesOf({ plan, state }: Pick<OnFloor, 'plan' | 'state'>): string[] {
+  const lines = linesOf(plan);
+  return state.steps.flatMap((step) => {
+    const operation = step.status === 'running' ? operationIn(lines, step) : undefined;
+    const machine = operation && plannedMode(operation).machine?.name;
+    return machine === undefined ? [] : [machine];
+  });
+}
+
+/** A run among others. */
+export interface OnFloor {
+  plan: RunPlan;
+  state: RunState;
+  /** When its orders are due, by line, ms since 1970 UTC. */
+  dueMs: Readonly<Record<string, number>>;
+}
+
+/**
+ * What all runs want done, most urgent first: as within a run, and of what is as urgent the order that is due sooner. A
+ * machine one run is on is offered to another last of all.
+ *
+ * @param heat what machines are at, °C, by name
+ */
+export function nextOverRuns<R extends OnFloor>(
+  runs: readonly R[],
+  nowMs: number,
+  heat: Floor['heat'],
+): { run: R; action: FloorAction }[] {
+  const taken = runs.map(machinesOf);
+  const dueOf = ({ run, action }: { run: R; action: FloorAction }): number =>
+    run.dueMs[action.step.line] ?? Infinity;
+  return runs
+    .flatMap((run, i) => {
+      const busy = new Set(taken.flatMap((own, j) => (i === j ? [] : own)));
+      return nextActions(run.plan, run.state, nowMs, { heat, busy }).map((action) => ({ run, action }));
+    })
+    .sort((p, q) => {
+      const urgency = compareUrgency(p.action, q.action, nowMs, heat);
+      if (urgency !== 0 || p.run === q.run) return urgency;
+      return compareTimes(dueOf(p), dueOf(q));
+    });
+}
+
+const compareTimes = (p: number, q: number): number => (p === q ? 0 : p - q); // Infinity less itself is no number
+
+/** When the phase that runs is over, ms since 1970 UTC; when it began, where it is not timed. */
+export function runsUntil(operation: RunOperation, step: StepState): number {
+  const phase = timedPhases(operation)[step.phase];
+  const since = Date.parse(step.phaseAt ?? step.startedAt ?? '');
+  return since + (phase ? 1000 * Math.round(phaseS(phase, step.parts.length)) : 0);
+}
+
+/** The next phase that is counted down, or the end. */
+function goingOn(step: StepState, operation: RunOperation): FloorAction {
   return {
     step,
     operation,
-    kind: 'complete',
-    dueAt: Date.parse(step.startedAt ?? '') + 1000 * countdownS(operation, step),
+    kind: step.phase + 1 < timedPhases(operation).length ? 'phase' : 'complete',
+    dueAt: runsUntil(operation, step),
     latestAt: null,
+    closedBy: null,
+    isTaken: false,
   };
 }
 
-function beginning(
-  plan: RunPlan,
-  steps: Map<string, StepState>,
-  step: StepState,
-  operation: RunOperation,
-): FloorAction | null {
-  const before = previousStep(plan, steps, step);
-  if (before === null) return { step, operation, kind: 'start', dueAt: 0, latestAt: null };
-  if (before.status !== 'done') return null;
-  const doneAt = Date.parse(before.completedAt ?? '');
-  if (before.index === step.index) return { step, operation, kind: 'start', dueAt: doneAt, latestAt: null }; // its next load
-  const wait = plan.operations[before.index].waitAfter;
-  const latestAt = wait && wait.maxS !== null ? doneAt + 1000 * wait.maxS : null;
-  return { step, operation, kind: 'start', dueAt: doneAt + 1000 * (wait?.minS ?? 0), latestAt };
-}
+/** Nobody walks away from a machine that is done so soon (assumption). */
+const STAY_MS = 45_000;
 
-function compareUrgency(p: FloorAction, q: FloorAction, nowMs: number): number {
-  const isDueP = p.dueAt <= nowMs;
-  const isDueQ = q.dueAt <= nowMs;
+/** Now, or so soon that one stays for it. */
+const isDue = ({ kind, dueAt }: FloorAction, nowMs: number): boolean =>
+  dueAt - (kind === 'start' ? 0 : STAY_MS) <= nowMs;
+
+function compareUrgency(p: FloorAction, q: FloorAction, nowMs: number, heat: Floor['heat']): number {
+  if (p.isTaken !== q.isTaken) return p.isTaken ? 1 : -1;
+  const isDueP = isDue(p, nowMs);
+  const isDueQ = isDue(q, nowMs);
   if (isDueP !== isDueQ) return isDueP ? -1 : 1;
   if (!isDueP && p.dueAt !== q.dueAt) return p.dueAt - q.dueAt;
-  if (p.kind !== q.kind) return p.kind === 'complete' ? -1 : 1;
-  const closingP = closesAt(p, nowMs);
-  const closingQ = closesAt(q, nowMs);
-  if (closingP !== closingQ) return closingP - closingQ;
-  return q.step.index - p.step.index || p.step.piece - q.step.piece || p.step.load - q.step.load;
+  if ((p.kind === 'start') !== (q.kind === 'start')) return p.kind === 'start' ? 1 : -1;
+  if (p.kind !== 'start' && p.dueAt !== q.dueAt) return p.dueAt - q.dueAt;
+  const closing = closesAt(p, nowMs) - closesAt(q, nowMs);
+  if (closing !== 0) return closing;
+  return Number(isWarmFor(q, heat)) - Number(isWarmFor(p, heat));
+}
+
+/** Pieces under way before new ones, or one station after the other. */
+function inFlow(flow: Flow, p: FloorAction, q: FloorAction): number {
+  const further = q.step.index - p.step.index;
+  return (flow === 'through' ? further : -further) || byParts(p.step, q.step);
+}
+
+/** Steps of one operation in the order of their parts: as they are planned, what is made again afterwards. */
+const byParts = (p: StepState, q: StepState): number =>
+  Number(p.isAgain) - Number(q.isAgain) || p.line.localeCompare(q.line) || firstSlot(p) - firstSlot(q);
+
+const firstSlot = ({ parts }: StepState): number => Number.parseInt(parts[0]?.split('.')[2] ?? '0', 10);
+
+const SAME_HEAT_C = 3; // less than a press holds by itself
+
+function isWarmFor({ operation }: FloorAction, heat: Floor['heat']): boolean {
+  const { machine, stateC } = plannedMode(operation);
+  const atC = machine ? heat.get(machine.name) : undefined;
+  return atC !== undefined && stateC !== null && Math.abs(atC - stateC) <= SAME_HEAT_C;
 }
 
 /** A window closing within two minutes comes before everything else that could be started. */

@@ -1,35 +1,138 @@
-import type { WeighIn } from './weighIn.ts';
+import { countdownS as countdownFor } from '../work/index.ts';
+import type { Flow, Lane, Operation } from '../work/index.ts';
 
 /** What the floor needs of one operation of a route. */
-export interface RunOperation {
-  id: string;
-  station: string;
-  per: 'batch' | 'piece';
-  /** Pieces its machine takes at once; a batch of more is done load by load. `null`: all together. */
-  perLoad: number | null;
-  /** Countdown of one piece, batch or load, s, and what each piece in it adds. */
-  timerS: number;
-  timerPieceS: number;
-  waitAfter: { minS: number; maxS: number | null } | null;
-  weighIn: WeighIn | null;
-  isInspection: boolean;
-}
+export type RunOperation = Pick<
+  Operation,
+  | 'id'
+  | 'role'
+  | 'station'
+  | 'lane'
+  | 'takes'
+  | 'awaits'
+  | 'unit'
+  | 'size'
+  | 'modes'
+  | 'waitAfter'
+  | 'weighIn'
+>;
 
-/** A route made ready for a number of pieces. The last operation of each piece is its inspection. */
-export interface RunPlan {
+/** One order line in a run: its route and how many pieces of it are made. */
+export interface RunLine {
+  /** Its name within the run, of digits: "1", "2". */
+  key: string;
+  lanes: readonly Lane[];
   operations: readonly RunOperation[];
   pieces: number;
 }
 
+/** Transfers of several lines on one piece of film: printed, powdered, melted and cut together. */
+export interface SharedSheet {
+  id: string;
+  /** Parts on it, by {@link partId}. */
+  parts: readonly string[];
+}
+
+/** What is made in one go on the floor. */
+export interface RunPlan {
+  lines: readonly RunLine[];
+  sheets: readonly SharedSheet[];
+  /** How it is begun; the floor may change it. */
+  flow: Flow;
+}
+
+/** The plan of one line by itself. */
+export const planOfLine = (
+  { lanes, operations, flow = 'through' }: Pick<RunLine, 'lanes' | 'operations'> & { flow?: Flow },
+  pieces: number,
+): RunPlan => ({ lines: [{ key: '1', lanes, operations, pieces }], sheets: [], flow });
+
+/** One thing that is worked on: piece 3's blank, or the transfer for it. */
+export interface PartName {
+  line: string;
+  lane: string;
+  /** The piece it is for, from 1. */
+  slot: number;
+  /** 1 for the first that is made, counted up each time one is lost. */
+  attempt: number;
+}
+
+const slotText = (slot: number, attempt: number): string =>
+  attempt === 1 ? `${slot}` : `${slot}~${attempt}`;
+
+/** "1.blank.3", or "1.transfer-1.3~2" for one that is made again. */
+export const partId = ({ line, lane, slot, attempt }: PartName): string =>
+  `${line}.${lane}.${slotText(slot, attempt)}`;
+
 /**
- * Names one step of a run: round 1 makes the line, later rounds make its reprints; piece 0 stands for the whole batch,
- * of which a later load says so.
+ * Names a step by what is done to which parts, so that the name says the same on every device and at any time:
+ * "melt-powder/1.transfer-1.1-6", "print-film/1.transfer-1.1-3+2.transfer-1.4,7~2".
+ *
+ * @param parts at least one, in any order; each run of neighbours is shortened
  */
-export const stepId = (round: number, operation: string, piece: number, load = 1): string =>
-  `${round}/${operation}/${piece}${load > 1 ? `.${load}` : ''}`;
+export function stepId(operation: string, parts: readonly PartName[]): string {
+  if (parts.length === 1) return `${operation}/${partId(parts[0])}`;
+  const groups = new Map<string, PartName[]>();
+  for (const part of parts) {
+    const lane = `${part.line}.${part.lane}`;
+    const own = groups.get(lane);
+    if (own) own.push(part);
+    else groups.set(lane, [part]);
+  }
+  return `${operation}/${[...groups].map(([lane, own]) => `${lane}.${ranges(own)}`).join('+')}`;
+}
+
+function ranges(parts: readonly PartName[]): string {
+  const sorted = [...parts].sort((p, q) => p.attempt - q.attempt || p.slot - q.slot);
+  const texts: string[] = [];
+  for (let i = 0; i < sorted.length;) {
+    const { slot, attempt } = sorted[i];
+    let last = i;
+    while (
+      attempt === 1 &&
+      last + 1 < sorted.length &&
+      sorted[last + 1].attempt === 1 &&
+      sorted[last + 1].slot === sorted[last].slot + 1
+    )
+      last++;
+    texts.push(last > i ? `${slot}-${sorted[last].slot}` : slotText(slot, attempt));
+    i = last + 1;
+  }
+  return texts.join(',');
+}
+
+const GROUP = /^(\d+)\.([a-z][a-z0-9-]*)\.([\d,~-]+)$/;
+const SLOTS = /^(\d{1,6})(?:-(\d{1,6})|~(\d{1,3}))?$/;
+const MOST_PARTS = 20_000; // in one step; a name that says more is no step
+
+/**
+ * What a step's name says.
+ *
+ * @returns `null` for a text that names no step
+ */
+export function readStepId(text: string): { operation: string; parts: PartName[] } | null {
+  const cut = text.indexOf('/');
+  if (cut < 1) return null;
+  const parts: PartName[] = [];
+  for (const group of text.slice(cut + 1).split('+')) {
+    const found = GROUP.exec(group);
+    if (!found) return null;
+    const [, line, lane, slots] = found;
+    for (const span of slots.split(',')) {
+      const read = SLOTS.exec(span);
+      if (!read) return null;
+      const from = Number(read[1]);
+      const to = Number(read[2] ?? read[1]);
+      const attempt = Number(read[3] ?? 1);
+      if (from < 1 || to < from || attempt < 1 || parts.length + to - from >= MOST_PARTS) return null;
+      for (let slot = from; slot <= to; slot++) parts.push({ line, lane, slot, attempt });
+    }
+  }
+  return { operation: text.slice(0, cut), parts };
+}
 
 /** Seconds a step counts down for what is in it; 0 when nothing is timed. */
 export const countdownS = (
-  { timerS, timerPieceS }: Pick<RunOperation, 'timerS' | 'timerPieceS'>,
-  { pieces }: { pieces: number },
-): number => Math.round(timerS + timerPieceS * pieces);
+  operation: Pick<RunOperation, 'modes'>,
+  step: { parts: readonly string[] },
+): number => countdownFor(operation, step.parts.length);

@@ -1,8 +1,4 @@
-/** Fluid wanted on a piece and how far off is still fine, g. */
-export interface WeighIn {
-  targetG: number;
-  toleranceG: number;
-}
+import type { WeighIn } from '../work/index.ts';
 
 /** What two weighings say: grams put on and whether that is within the tolerance. */
 export interface WeighResult {

@@ -14,6 +14,8 @@ import { recoveredLines } from './migrations/20260325T0900-recovered-lines.ts';
 import { cleanDrawings } from './migrations/20260404T0900-clean-drawings.ts';
 import { requestKeys } from './migrations/20260404T0910-request-keys.ts';
 import { namesAsTyped } from './migrations/20260404T0920-names-as-typed.ts';
+import { pieceFlow } from './migrations/20260411T0900-piece-flow.ts';
+import { sharedRuns } from './migrations/20260411T0910-shared-runs.ts';
 import type { Migration } from './migration.ts';
 
 /** Named one by one: the same in a bundle, under tsx and in tests. */
@@ -29,6 +31,8 @@ export const MIGRATIONS: readonly Migration[] = [
   cleanDrawings,
   requestKeys,
   namesAsTyped,
+  pieceFlow,
+  sharedRuns,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

@@ -1,4 +1,5 @@
 import type { Run } from '@saltflat/contract';
+import { runPlanOf } from '@saltflat/contract';
 import { deriveRun } from '@saltflat/core/run';
 import { inventRun } from '@saltflat/demo';
 import { expect } from 'chai';
@@ -23,15 +24,15 @@ describe('the made-up past', function () {
     });
     const answer = await server.api
       .post('/api/v1/runs')
-      .send({ lineId: order.lines[0]!.id, by: 'Ines' })
+      .send({ lineIds: [order.lines[0]!.id], by: 'Ines' })
       .expect(201);
     return answer.body as Run;
   };
   /** What sixty such runs came to. */
-  const outcomesOf = ({ route, pieces }: Run) =>
+  const outcomesOf = (run: Run) =>
     Array.from({ length: 60 }, (_, seed) => {
-      const events = inventRun(route, { pieces, piecesJudged: pieces, startMs: 0, seed, by: 'Ines' });
-      const state = deriveRun({ operations: route.operations, pieces }, events);
+      const events = inventRun(run, { piecesJudged: run.lines[0]!.pieces, startMs: 0, seed, by: 'Ines' });
+      const state = deriveRun(runPlanOf(run), events);
       expect(state.ignored, `seed ${seed}: every event can have happened`).to.deep.equal([]);
       return state.outcomes;
     }).flat();

@@ -98,8 +98,8 @@ async function seedRun(
 ): Promise<void> {
   const by = PEOPLE[seed % PEOPLE.length] ?? 'Ines';
   for (const line of order.lines) {
-    const run = await clock.at(startMs, () => runs.start(line.id, by));
-    const events = inventRun(run.route, { pieces: run.pieces, piecesJudged, startMs, seed, by });
+    const run = await clock.at(startMs, () => runs.start({ lineIds: [line.id], by }));
+    const events = inventRun(run, { piecesJudged, startMs, seed, by });
     const endMs = Date.parse(events.at(-1)?.at ?? run.createdAt);
     for (let from = 0; from < events.length; from += EVENTS_AT_ONCE)
       await clock.at(endMs, () => runs.append(run.id, events.slice(from, from + EVENTS_AT_ONCE)));

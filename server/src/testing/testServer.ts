@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { deflateSync } from 'node:zlib';
+import { compileSteps } from '@saltflat/core/run';
 import type {
   Catalogue,
   Order,
@@ -10,6 +11,7 @@ import type {
   ShopChange,
   ShopChanged,
 } from '@saltflat/contract';
+import { runPlanOf } from '@saltflat/contract';
 import pg from 'pg';
 import { pino } from 'pino';
 import sharp from 'sharp';
@@ -187,17 +189,27 @@ export function event(
   return { id: randomUUID(), clientId, clientSeq, kind, step, at, deviceAt: at, by: 'Ada', payload };
 }
 
-/** What happens to one piece of a run, or to all of them together (piece 0), each step done and the piece looked at. */
-export const doneEvents = (
+/**
+ * What happens to one piece of a run once its transfer is there, or to all that is made before (piece 0), each step done
+ * and the piece looked at.
+ */
+export function doneEvents(
   run: Run,
   piece: number,
   inspection: NonNullable<RunEventInput['payload']['inspection']> = { verdict: 'good', faults: [] },
-): RunEventInput[] =>
-  run.route.operations
-    .filter(({ per }) => (per === 'batch') === (piece === 0))
-    .map(({ id }) => `1/${id}/${piece}`)
-    .map((step) =>
-      step.includes('inspect')
-        ? event('piece-inspected', step, { inspection })
-        : event('step-completed', step),
+): RunEventInput[] {
+  const judging = new Set(
+    run.lines.flatMap(({ route }) =>
+      route.operations.filter(({ role }) => role === 'inspect').map(({ lane }) => lane),
+    ),
+  );
+  return compileSteps(runPlanOf(run))
+    .filter(({ operation, parts }) =>
+      piece === 0 ? !judging.has(operation.lane) : judging.has(operation.lane) && parts[0]?.slot === piece,
+    )
+    .map(({ id, operation }) =>
+      operation.role === 'inspect'
+        ? event('piece-inspected', id, { inspection })
+        : event('step-completed', id),
     );
+}

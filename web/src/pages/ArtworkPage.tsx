@@ -1,7 +1,7 @@
 import type { Catalogue, OrderLine, SettingOverride } from '@saltflat/contract';
 import { equipmentOf, garmentOf } from '@saltflat/contract/equipment';
 import type { ArtJob } from '@saltflat/core/artwork';
-import { PROCESS_MODULES, PROCESS_NAMES, artJobFor } from '@saltflat/core/route';
+import { PROCESS_MODULES, PROCESS_NAMES, artJobFor, withTriedWhite } from '@saltflat/core/route';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import { useMemo, useRef, useState } from 'react';
@@ -94,7 +94,7 @@ function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
       steps: draft.steps,
       white: draft.white,
       widthMm: draft.widthMm,
-      overrides: withWhite(overrides, draft, job, by),
+      overrides: withWhite(overrides, draft, job, { process: line.process, who: by }),
       basedOn,
       by,
     });
@@ -175,26 +175,19 @@ function ReplaceFile({ lineId, onTold }: { lineId: string; onTold: (words: strin
   );
 }
 
-/** The route's overrides, with choke and density where they were tried to another value than the route has. */
+/** The route's overrides with the white that was tried; none where none is printed. */
 function withWhite(
   overrides: readonly SettingOverride[],
   { chokeMm, density }: ArtDraft,
-  { process, underbase = {} }: ArtJob,
-  who: string,
+  { process: separation, underbase = {} }: ArtJob,
+  { process, who }: { process: OrderLine['process']; who: string },
 ): SettingOverride[] {
-  if (process === 'dtg-light' || process === 'sub') return [...overrides];
-  const operation = process === 'dtf' ? 'print-film' : 'print';
-  const changed = (
-    [
-      ['chokeMm', chokeMm, underbase.chokeMm],
-      ['whiteDensity', density, underbase.density],
-    ] as const
-  ).filter(([, tried, kept]) => tried !== kept);
-  const others = overrides.filter(
-    (own) => own.operation !== operation || !changed.some(([setting]) => setting === own.setting),
-  );
-  const why = 'tried on the artwork';
-  return [...others, ...changed.map(([setting, value]) => ({ operation, setting, value, who, why }))];
+  if (separation === 'dtg-light' || separation === 'sub') return [...overrides];
+  const tried = {
+    choke: { value: chokeMm, kept: underbase.chokeMm },
+    density: { value: density, kept: underbase.density },
+  };
+  return withTriedWhite(overrides, process, tried, { who, why: 'tried on the artwork' });
 }
 
 /** What the shop pays for what this print takes; nothing where somebody else prints, or where it is not set up. */

@@ -12,7 +12,8 @@ import {
   useRunQuery,
   useStartRunMutation,
 } from '../features/floor/index.ts';
-import { PROCESS_SHORT_NAMES, STATION_NAMES } from '@saltflat/core/route';
+import { PROCESS_SHORT_NAMES } from '@saltflat/core/route';
+import { STATION_NAMES } from '@saltflat/core/work';
 import { usePerson } from '../person/personSlice.ts';
 import { Loading, Notice } from '../ui/Notice.tsx';
 
@@ -117,7 +118,7 @@ function ReadyRow({ line, onProblem }: { line: ReadyLine; onProblem: (text: stri
   const by = usePerson().trim() || 'not named';
   const navigate = useNavigate();
   const onStart = async (): Promise<void> => {
-    const answer = await start({ lineId: line.lineId, by });
+    const answer = await start({ lineIds: [line.lineId], by });
     if (answer.error) onProblem(problemMessage(answer.error));
     else void navigate(`/floor/${answer.data.id}`);
   };

@@ -20,6 +20,8 @@ export function LedgerPage() {
     verdict: params.get('verdict') ?? '',
     fault: params.get('fault') ?? '',
     process: params.get('process') ?? '',
+    run: params.get('run') ?? '',
+    step: params.get('step') ?? '',
   };
   const query = withoutEmpty({ ...filter, limit: String(PAGE) }) as unknown as LedgerQuery; // strings, which the server reads as numbers
   const { data, error, refetch, fetchNextPage, hasNextPage, isFetchingNextPage } =
@@ -91,6 +93,14 @@ export function LedgerPage() {
           JSON
         </Button>
       </div>
+      {filter.step !== '' && (
+        <p className="caution row" style={{ marginBottom: 8 }} role="status">
+          <span>Only what was made in one go.</span>
+          <Button size="small" variant="outlined" onClick={() => setParams({})}>
+            Show all
+          </Button>
+        </p>
+      )}
       <div
         className="panel"
         style={{ overflowX: 'auto' }}

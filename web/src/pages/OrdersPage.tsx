@@ -179,7 +179,7 @@ function ChosenOrder({ orderId }: { orderId: string }) {
     }
   };
   const onStart = async (lineId: string): Promise<void> => {
-    const answer = await start({ lineId, by });
+    const answer = await start({ lineIds: [lineId], by });
     if (answer.error) tell(answer.error);
     else void navigate(`/floor/${answer.data.id}`);
   };

@@ -78,7 +78,7 @@ function LineRoute({ lineId }: { lineId: string }) {
         !own.some((gone) => gone.operation === operation && gone.setting === setting),
     );
   const onStart = async (): Promise<void> => {
-    const answer = await start({ lineId, by });
+    const answer = await start({ lineIds: [lineId], by });
     if (answer.error) setProblem(problemMessage(answer.error));
     else void navigate(`/floor/${answer.data.id}`);
   };

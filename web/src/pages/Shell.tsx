@@ -8,7 +8,13 @@ import { useDispatch } from 'react-redux';
 import { Link, NavLink, Outlet } from 'react-router';
 import { useConnection, useDevice } from '../api/liveSlice.ts';
 import { serverNow } from '../api/serverClock.ts';
-import { momentsOf, useActiveRunsQuery, useLiveRuns, useOutbox } from '../features/floor/index.ts';
+import {
+  momentsOf,
+  operationOf,
+  useActiveRunsQuery,
+  useLiveRuns,
+  useOutbox,
+} from '../features/floor/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
 import { Loading } from '../ui/Notice.tsx';
 import { useNow } from '../ui/useNow.ts';
@@ -26,9 +32,9 @@ export function Shell() {
   const live = useLiveRuns(runs);
   const nowMs = useNow(serverNow, 1000);
   const moments = momentsOf(live, nowMs);
-  const timers = live.flatMap(({ plan, state }) =>
+  const timers = live.flatMap(({ run, state }) =>
     state.steps.filter((step) => {
-      const operation = plan.operations[step.index];
+      const operation = operationOf(run, step);
       return step.status === 'running' && operation !== undefined && countdownS(operation, step) > 0;
     }),
   ).length;

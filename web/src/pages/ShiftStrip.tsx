@@ -1,6 +1,7 @@
 import { formatClock } from '@saltflat/core/units';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
+import { codesIn } from '../features/floor/index.ts';
 import type { Moment } from '../features/floor/moments.ts';
 
 const STARTS_AT = 7;
@@ -38,7 +39,7 @@ export function ShiftStrip({ moments, nowMs }: { moments: readonly Moment[]; now
         {next ? (
           <Link to={`/floor/${next.live.run.id}`}>
             ◆ {inS > 0 ? `${formatClock(Math.ceil(inS))} ` : 'now: '}
-            {next.title.toLowerCase()}, {next.live.run.code}
+            {next.title.toLowerCase()}, {codesIn(next.live, next.action.step)}
           </Link>
         ) : (
           <span className="muted">no hands needed</span>

@@ -3,7 +3,7 @@ import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
 import { areaScale, needed } from '../equip.ts';
 import type { BoughtIn } from '../materials.ts';
-import { dwellProposal, plateProposal, pressureProposal, rest } from '../practiceParts.ts';
+import { byHand, dwellProposal, plateProposal, pressureProposal } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { fabricWish } from './filmPress.ts';
@@ -21,16 +21,17 @@ function sourceOf(input: RouteInput): TransferSource {
 /** Counts what came, and cuts it apart where it came on one sheet. */
 export const boughtTrim: Practice = {
   id: 'trim',
+  role: 'cut',
+  part: 'transfer',
   station: 'cutting',
   applies: () => true,
   plan: (input) => {
     const transfer = transferOf(input);
-    const { pieces, print } = input;
-    const amount = print.filmM2 * areaScale(input);
+    const amount = input.print.filmM2 * areaScale(input);
     return {
       title: transfer.isTrimmed ? 'Count and trim the transfers' : 'Count the transfers',
-      per: 'batch',
-      handsS: 60 + (transfer.isTrimmed ? 10 : 2) * pieces,
+      unit: 'line',
+      phases: [byHand('trim', 60, { eachS: transfer.isTrimmed ? 10 : 2 })],
       checks: [
         'Count against the ticket, spares set aside',
         'The supplier’s own sheet read: it stands above everything here',
@@ -38,9 +39,9 @@ export const boughtTrim: Practice = {
       ],
       look: 'One clean transfer a piece, glue side covered.',
       cautions: transfer.isTrimmed ? [CAUTIONS.blade] : [],
-      phases: [rest('trim', 60, true)],
       consumes: [
         {
+          id: transfer.id,
           what: transfer.name,
           amount,
           kind: 'area',
@@ -55,24 +56,27 @@ export const boughtTrim: Practice = {
 /** Finds the middle of a garment without a mark: a crease pressed in. */
 export const boughtCentre: Practice = {
   id: 'centre',
+  role: 'mark',
+  part: 'blank',
   station: 'preparation',
   applies: ({ garment }) => !isCap(garment),
   plan: () => ({
     title: 'Crease the middle',
-    per: 'piece',
-    handsS: 12,
+    unit: 'piece',
+    phases: [byHand('crease', 12)],
     checks: [
       'Folded collar to collar, side seam to side seam',
       'A light crease at the front, pressed out by the next step',
     ],
     look: 'A straight faint line down the middle.',
-    phases: [rest('crease', 12, true)],
   }),
 };
 
 /** Presses it as its own sheet says. */
 export const boughtPress: Practice = {
   id: 'press-transfer',
+  role: 'bond',
+  part: 'blank',
   station: 'press',
   applies: () => true,
   plan: (input, settle) => pressTransfer(input, settle, sourceOf(input), fabricWish(input)),
@@ -80,6 +84,8 @@ export const boughtPress: Practice = {
 
 export const boughtPeel: Practice = {
   id: 'peel',
+  role: 'peel',
+  part: 'blank',
   station: 'cooling',
   applies: () => true,
   plan: (input) => peelOff(input, transferOf(input).peel, 'slow'),
@@ -88,6 +94,8 @@ export const boughtPeel: Practice = {
 /** Where the supplier asks for it. */
 export const boughtSecondPress: Practice = {
   id: 'second-press',
+  role: 'press-again',
+  part: 'blank',
   station: 'press',
   applies: ({ equipment }) => (equipment.boughtIn?.secondPressS ?? 0) > 0,
   plan: (input, settle) => {

@@ -1,5 +1,6 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
-import type { Limit, RouteInput, Setting } from '../documents.ts';
+import type { Limit, Setting } from '../../work/index.ts';
+import type { RouteInput } from '../documents.ts';
 import { capPressFor, filmFor } from '../equip.ts';
 import { heatByShare } from '../fabric.ts';
 import {
@@ -33,6 +34,7 @@ export function lowerPlate(input: RouteInput, settle: Settle): Setting {
     : [];
   return settle({
     key: 'lowerC',
+    sets: 'lower-temperature',
     label: 'Lower plate',
     kind: 'temperature',
     reasons: [
@@ -51,6 +53,7 @@ export function capPressure(input: RouteInput, settle: Settle, kPa: number, why:
   const isFoam = hasFeature(input.garment, 'foam');
   return settle({
     key: 'kPa',
+    sets: 'pressure',
     label: 'Pressure',
     kind: 'pressure',
     reasons: [
@@ -70,6 +73,8 @@ const tapeLimit = ({ equipment: { tape } }: RouteInput): Limit[] =>
 /** Bonds a transfer to a cap's front. */
 export const capPress: Practice = {
   id: 'press-cap',
+  role: 'bond',
+  part: 'blank',
   station: 'cap-press',
   applies: (input) => isPressedNow(input) && isCap(input.garment),
   plan: (input, settle) => {
@@ -108,15 +113,18 @@ export const capPress: Practice = {
     );
     return {
       title: 'Press the transfer on the cap',
-      ...pressedOnce(onCapPress(input), 'press', { temp, dwell, pressure, lower }),
-      handsS: 40,
+      ...pressedOnce(
+        onCapPress(input),
+        { label: 'press', handsS: 40, laid: stackOf(input, { carries: 'transfer' }) },
+        { temp, dwell, pressure, lower },
+      ),
+      takes: ['transfer'],
       checks: [
         'Heat tape at the corners of the film',
         'Seam under a pad where the front has one',
         input.house.capLower === 'cold' ? 'Lower plate off and cool' : 'Lower plate warm, not hot',
       ],
       look: 'Film lies flat over the curve; no bubble in the front.',
-      stack: stackOf(input, { carries: 'transfer' }),
       waitAfter: peelRest(input, filmSource(input)),
     };
   },

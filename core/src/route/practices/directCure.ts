@@ -1,14 +1,17 @@
 import { CAUTIONS } from '../cautions.ts';
-import type { Reason, RouteInput } from '../documents.ts';
+import type { Phase, Reason } from '../../work/index.ts';
+import type { RouteInput } from '../documents.ts';
 import { coverSheetFor, inkFor, keptSheet, sheetDelay } from '../equip.ts';
 import { heatByShare, isMostlyPolyester, isSplitOpen, needsWhite } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
+  around,
   closed,
   dwellProposal,
   heat,
   houseReason,
   hovering,
+  inBursts,
   onPress,
   plateProposal,
   pressureProposal,
@@ -22,9 +25,13 @@ import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { isDoubleWhite } from './directPrint.ts';
 
+const BURSTS = 4; // of a cure that is opened in between (trade)
+
 /** Sets the ink: a hover until touch-dry, then a very light covered press. */
 export const directCure: Practice = {
   id: 'cure',
+  role: 'cure',
+  part: 'blank',
   station: 'press',
   applies: () => true,
   plan: (input, settle) => {
@@ -49,6 +56,7 @@ export const directCure: Practice = {
     const dwell = settle(dwellProposal(dwellReasons(input)));
     const hover = settle({
       key: 'hoverS',
+      sets: 'hover',
       label: 'Hover first',
       kind: 'duration',
       reasons: [
@@ -64,13 +72,19 @@ export const directCure: Practice = {
       pressureProposal(input, 10, 'As light as the press goes: the ink is still soft.'),
     );
     const isBursts = isPolyester || house.directCure === 'bursts';
+    const laid = stackOf(input, { sheet, carries: 'print', wetGM2: inkWaterGM2(input) });
+    const bare = { ...laid, layers: laid.layers.slice(1) };
+    const covered = (label: string, durationS: number): Phase =>
+      heat(label, temp.value, durationS, closed(pressure.value), laid);
+    const hovered = heat('hover', temp.value, hover.value, hovering(TRADE.hoverGapMm.start), bare);
+    const bursts = Array.from({ length: BURSTS }, (_, i) => covered(`burst ${i + 1}`, dwell.value / BURSTS));
     return {
       title: isBursts ? 'Cure in four bursts' : 'Cure the print',
-      per: 'piece',
+      unit: 'piece',
       on: onPress(input),
-      handsS: isBursts ? 50 : 20,
-      machineS: hover.value + dwell.value,
-      timerS: hover.value + dwell.value,
+      phases: isBursts
+        ? around(20, [hovered, ...inBursts(bursts, { label: 'turn the sheet', handsS: 10 })])
+        : around(20, [hovered, covered('cure', dwell.value)]),
       settings: [temp, hover, dwell, pressure],
       sheet: keptSheet(sheet),
       checks: [
@@ -86,11 +100,6 @@ export const directCure: Practice = {
       look: 'Dry, matt, does not lift under a thumb.',
       cautions: [...PRESS_CAUTIONS, CAUTIONS.fumes],
       consumes: [sheetUse(input, 'cure')],
-      phases: [
-        heat('hover', temp.value, hover.value, hovering(TRADE.hoverGapMm.start)),
-        heat('cure', temp.value, dwell.value, closed(pressure.value)),
-      ],
-      stack: stackOf(input, { sheet, carries: 'print', wetGM2: inkWaterGM2(input) }),
     };
   },
 };

@@ -4,16 +4,19 @@ import { coverSheetFor, keptSheet } from '../equip.ts';
 import { heatByShare } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
+  around,
+  byHand,
   closed,
   dwellProposal,
   heat,
   houseReason,
   hovering,
+  inBursts,
+  on,
   onPress,
   plateProposal,
   pressedOnce,
   pressureProposal,
-  rest,
   sheetUse,
   tradeReason,
 } from '../practiceParts.ts';
@@ -25,6 +28,8 @@ import { fluidWish, isPretreated } from './directPretreat.ts';
 /** Gets the water out of the pretreatment under a hot plate. */
 export const directDry: Practice = {
   id: 'dry-pretreatment',
+  role: 'dry',
+  part: 'blank',
   station: 'press',
   applies: (input) => isPretreated(input) && input.house.pretreatmentDrying !== 'air',
   plan: (input, settle) =>
@@ -34,12 +39,15 @@ export const directDry: Practice = {
 /** The rack instead: softest hand. */
 export const directAirDry: Practice = {
   id: 'air-dry',
+  role: 'dry',
+  part: 'blank',
   station: 'rack',
   applies: (input) => isPretreated(input) && input.house.pretreatmentDrying === 'air',
   plan: (input, settle) => {
     const { equipment } = input;
     const time = settle({
       key: 'restS',
+      sets: 'rest',
       label: 'On the rack',
       kind: 'duration',
       reasons: [
@@ -51,9 +59,11 @@ export const directAirDry: Practice = {
     });
     return {
       title: 'Hang on the rack',
-      per: 'piece',
-      ...(equipment.rack ? { on: { kind: 'rack' as const, name: equipment.rack.name } } : {}),
-      handsS: 10,
+      unit: 'piece',
+      ...(equipment.rack
+        ? { on: on('rack', equipment.rack), pools: [{ id: equipment.rack.id, name: equipment.rack.name }] }
+        : {}),
+      phases: [byHand('hang', 10)],
       settings: [time],
       checks: [
         'Hung flat, nothing touches the print area',
@@ -65,7 +75,6 @@ export const directAirDry: Practice = {
           : []),
       ],
       look: 'Dry to the touch over the whole print area.',
-      phases: [rest('hang', 10, true)],
       waitAfter: { minS: time.value, maxS: null, why: 'Dry to the touch over the whole print area.' },
     };
   },
@@ -74,6 +83,8 @@ export const directAirDry: Practice = {
 /** Lays the fibres after the air has dried them. */
 export const directLayFibres: Practice = {
   id: 'lay-fibres',
+  role: 'flatten',
+  part: 'blank',
   station: 'press',
   applies: (input) => isPretreated(input) && input.house.pretreatmentDrying === 'air',
   plan: (input, settle) => {
@@ -85,13 +96,15 @@ export const directLayFibres: Practice = {
     const pressure = settle(pressureProposal(input, 50, 'Firm, once: it only lays the fibres.'));
     return {
       title: 'Lay the fibres',
-      ...pressedOnce(onPress(input), 'lay fibres', { temp, dwell, pressure }),
-      handsS: 10,
+      ...pressedOnce(
+        onPress(input),
+        { label: 'lay fibres', handsS: 10, laid: stackOf(input, { sheet }) },
+        { temp, dwell, pressure },
+      ),
       sheet: keptSheet(sheet),
       checks: ['Dry before it is pressed'],
       look: 'Flat, no box to be seen.',
       consumes: [sheetUse(input, 'pretreatment')],
-      stack: stackOf(input, { sheet }),
     };
   },
 };
@@ -121,6 +134,7 @@ function burstDry(input: RouteInput, settle: Settle): OperationDraft {
   const range = isFleece ? TRADE.dryBurstsFleece : TRADE.dryBursts;
   const bursts = settle({
     key: 'bursts',
+    sets: 'bursts',
     label: 'Bursts',
     kind: 'count',
     reasons: [
@@ -136,25 +150,21 @@ function burstDry(input: RouteInput, settle: Settle): OperationDraft {
     ability: { min: 1, max: 12 },
   });
   const pressure = settle(pressureProposal(input, 15, 'Light, so that the fluid is not driven through.'));
-  const totalS = burst.value * bursts.value;
+  const laid = stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) });
+  const closings = Array.from({ length: bursts.value }, (_, i) =>
+    heat(`burst ${i + 1}`, temp.value, burst.value, closed(pressure.value), laid),
+  );
   return {
     title: 'Dry the pretreatment',
-    per: 'piece',
+    unit: 'piece',
     on: onPress(input),
-    handsS: 10 * bursts.value,
-    machineS: totalS,
-    timerS: totalS,
+    phases: around(10, inBursts(closings, { label: 'open, turn the sheet', handsS: 10 })),
     settings: [temp, burst, bursts, pressure],
     sheet: keptSheet(sheet),
     checks: ['Open between bursts, turn the sheet each time', 'Dry to the touch over the whole print area'],
     look: 'Flat and dry, no box to be seen.',
     cautions: [...PRESS_CAUTIONS, CAUTIONS.steam, CAUTIONS.fumes],
     consumes: [sheetUse(input, 'pretreatment')],
-    phases: Array.from({ length: bursts.value }, (_, i) => [
-      heat(`burst ${i + 1}`, temp.value, burst.value, closed(pressure.value)),
-      rest('open', 8, true),
-    ]).flat(),
-    stack: stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) }),
   };
 }
 
@@ -163,6 +173,7 @@ function hoverDry(input: RouteInput, settle: Settle): OperationDraft {
   const temp = settle(dryingPlate(input));
   const hover = settle({
     key: 'hoverS',
+    sets: 'hover',
     label: 'Hover',
     kind: 'duration',
     reasons: [
@@ -175,23 +186,23 @@ function hoverDry(input: RouteInput, settle: Settle): OperationDraft {
   const dwell = settle(
     dwellProposal([tradeReason(TRADE.airDryPressS.start, 'Then one press to lay the fibres: 5 to 15 s.')]),
   );
+  const laid = stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) });
   return {
     title: 'Hover dry, then press once',
-    per: 'piece',
+    unit: 'piece',
     on: onPress(input),
-    handsS: 20,
-    machineS: hover.value + dwell.value,
-    timerS: hover.value + dwell.value,
+    phases: around(20, [
+      heat('hover', temp.value, hover.value, hovering(TRADE.hoverGapMm.start), {
+        ...laid,
+        layers: laid.layers.slice(1),
+      }),
+      heat('press', temp.value, dwell.value, closed(35), laid),
+    ]),
     settings: [temp, hover, dwell],
     sheet: keptSheet(sheet),
     checks: ['Plate does not touch while it is wet', 'Dry to the touch before it closes'],
     look: 'Flat and dry, no box to be seen.',
     cautions: [...PRESS_CAUTIONS, CAUTIONS.steam, CAUTIONS.fumes],
     consumes: [sheetUse(input, 'pretreatment')],
-    phases: [
-      heat('hover', temp.value, hover.value, hovering(TRADE.hoverGapMm.start)),
-      heat('press', temp.value, dwell.value, closed(35)),
-    ],
-    stack: stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) }),
   };
 }

@@ -2,7 +2,7 @@ import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
 import { areaScale, needed, sprayerFor } from '../equip.ts';
 import { isMostlyPolyester, needsWhite } from '../fabric.ts';
-import { houseReason, rest } from '../practiceParts.ts';
+import { alone, around, byHand, houseReason, on } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
@@ -14,6 +14,8 @@ export const isPretreated = ({ garment }: Pick<RouteInput, 'garment'>): boolean 
 /** Keeps white ink on top of the fibres. Weighed, since a dial is not grams. */
 export const directPretreat: Practice = {
   id: 'pretreat',
+  role: 'spray',
+  part: 'blank',
   station: 'sprayer',
   applies: isPretreated,
   plan: (input, settle) => {
@@ -23,6 +25,7 @@ export const directPretreat: Practice = {
     const { wished, isFleece, why } = fluidWish(input);
     const perArea = settle({
       key: 'gM2',
+      sets: 'fluid',
       label: 'Pretreatment per area',
       kind: 'arealMass',
       reasons: [
@@ -37,12 +40,14 @@ export const directPretreat: Practice = {
     const targetG = Math.round(print.pretreatmentM2 * areaScale(input) * perArea.value * 10) / 10;
     const sprayer = sprayerFor(input);
     const isRolled = house.rollering === 'rollered';
+    const rollS = isRolled ? 10 : 0;
     return {
       title: 'Pretreat and weigh',
-      per: 'piece',
-      on: { kind: 'sprayer', name: sprayer.name },
-      handsS: (sprayer.isHandGun ? 75 : 40) + (isRolled ? 10 : 0),
-      machineS: sprayer.isHandGun ? 0 : 15,
+      unit: 'piece',
+      on: on('sprayer', sprayer),
+      phases: sprayer.isHandGun
+        ? [byHand('spray', 75 + rollS)]
+        : around(40 + rollS, [alone('spray', 15, { isTimed: false })]),
       settings: [perArea],
       checks: [
         'Weigh before and after',
@@ -66,6 +71,7 @@ export const directPretreat: Practice = {
       },
       consumes: [
         {
+          id: fluid.id,
           what: fluid.name,
           amount: targetG,
           kind: 'mass',
@@ -73,7 +79,6 @@ export const directPretreat: Practice = {
           isAssumed: true,
         },
       ],
-      phases: [rest('spray', 40, true)],
       waitAfter: {
         minS: 0,
         maxS: fluid.dryByS,

@@ -1,8 +1,9 @@
 import { CAUTIONS } from '../cautions.ts';
-import type { RouteInput, Setting } from '../documents.ts';
+import type { Setting } from '../../work/index.ts';
+import type { RouteInput } from '../documents.ts';
 import { areaScale, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { isMostlyPolyester, needsWhite } from '../fabric.ts';
-import { houseReason, rest, tradeReason } from '../practiceParts.ts';
+import { alone, around, houseReason, on, tradeReason } from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
 import { placementOf } from '../placing.ts';
 import { TRADE } from '../tradeRanges.ts';
@@ -13,6 +14,8 @@ import { isOverPocket } from './levelPlaten.ts';
 /** Straight onto the garment: white first where it is dark, then colour. */
 export const directPrint: Practice = {
   id: 'print',
+  role: 'print',
+  part: 'blank',
   station: 'direct-printer',
   applies: () => true,
   plan: (input, settle) => {
@@ -28,11 +31,9 @@ export const directPrint: Practice = {
     const { platen } = placementOf(input);
     return {
       title: 'Load and print',
-      per: 'piece',
-      on: { kind: 'printer', name: printer.name },
-      handsS: 45,
-      machineS,
-      timerS: machineS,
+      unit: 'piece',
+      on: on('printer', printer),
+      phases: around(45, [alone('print', machineS, { maxWaitS: null })]),
       settings: hits === null ? [] : [...whiteSettings(settle), hits],
       checks: [
         `Straight, collar at the ${platen ? `${platen} ` : ''}platen’s edge, hooped, no wrinkle`,
@@ -44,7 +45,6 @@ export const directPrint: Practice = {
       ],
       look: hasWhite ? 'Bright white under all colour, no grey fibres through.' : 'Even colour, no lines.',
       cautions: [CAUTIONS.headStrike],
-      phases: [rest('print', machineS)],
       consumes: inkUse(input, inkFor(input, 'textile'), hits?.value ?? 0),
       waitAfter: {
         minS: TRADE.directStandS.start,
@@ -69,6 +69,7 @@ function whiteHits(input: RouteInput, settle: Settle): Setting {
   const isThick = isThickPile(input);
   return settle({
     key: 'whiteHits',
+    sets: 'white-hits',
     label: 'White hits',
     kind: 'count',
     reasons: [

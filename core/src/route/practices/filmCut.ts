@@ -1,16 +1,20 @@
 import { CAUTIONS } from '../cautions.ts';
-import { rest } from '../practiceParts.ts';
+import { filmSheets } from '../filmSheets.ts';
+import { byHand } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 
 /** Takes the sheet apart. */
 export const filmCut: Practice = {
   id: 'cut',
+  role: 'cut',
+  part: 'transfer',
   station: 'cutting',
   applies: () => true,
-  plan: ({ pieces }) => ({
+  plan: (input) => ({
     title: 'Cut the transfers apart',
-    per: 'batch',
-    handsS: 20 + 8 * pieces,
+    unit: 'sheet',
+    size: filmSheets(input).perSheet,
+    phases: [byHand('cut', 5, { eachS: 8 })],
     checks: [
       'One transfer for each piece on the ticket, spares counted',
       'Registration strips trimmed off',
@@ -18,25 +22,25 @@ export const filmCut: Practice = {
     ],
     look: 'Square cuts 5 mm outside the print.',
     cautions: [CAUTIONS.blade],
-    phases: [rest('cut', 20 + 8 * Math.min(pieces, 5), true)],
   }),
 };
 
 /** Puts transfers on the shelf so that they still work in a month. */
 export const filmStore: Practice = {
   id: 'store',
+  role: 'shelve',
+  part: 'transfer',
   station: 'storage',
   applies: ({ house }) => house.filmUse === 'stock',
-  plan: ({ pieces }) => ({
+  plan: () => ({
     title: 'Date and shelve the transfers',
-    per: 'batch',
-    handsS: 30 + 2 * pieces,
+    unit: 'line',
+    phases: [byHand('shelve', 30, { eachS: 2 })],
     checks: [
       'Cool before they are stacked',
       'Paper between, flat, dry, dark',
       'Date, art and count on the packet',
     ],
     look: 'Flat packet, closed against damp air.',
-    phases: [rest('shelve', 30, true)],
   }),
 };

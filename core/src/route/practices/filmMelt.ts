@@ -1,25 +1,27 @@
 import { CAUTIONS } from '../cautions.ts';
-import type { PressState, RouteInput, Setting, Station } from '../documents.ts';
-import { needed, powderFor, pressFor } from '../equip.ts';
-import type { MachineKind } from '../machines.ts';
-import type { Range } from '../materials.ts';
+import type { MachineKind, PressState, Range, Setting, Station } from '../../work/index.ts';
+import type { RouteInput } from '../documents.ts';
+import { powderFor, pressFor } from '../equip.ts';
+import { LOOSE_POWDER_S, filmSheets } from '../filmSheets.ts';
 import {
   FROM_BELOW,
   IN_CHAMBER,
+  around,
   heat,
   houseReason,
   hovering,
+  on,
   sheetLimit,
   tradeReason,
 } from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
-import { liesFlat, loadsOf, printsOn } from '../loads.ts';
+import { liesFlat } from '../loads.ts';
+import { melterFor } from '../melters.ts';
+import type { MeltMeans, Melter } from '../melters.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
 import type { TradeRange } from '../tradeRanges.ts';
-import { LOOSE_POWDER_S } from './filmPowder.ts';
-
-type Means = RouteInput['house']['meltMeans'];
+import { powderedFilm } from '../stack.ts';
 
 interface Way {
   kind: MachineKind;
@@ -35,7 +37,7 @@ interface Way {
   checks: string[];
 }
 
-const WAYS: Record<Means, Way> = {
+const WAYS: Record<MeltMeans, Way> = {
   oven: {
     kind: 'oven',
     station: 'oven',
@@ -74,68 +76,46 @@ const WAYS: Record<Means, Way> = {
   },
 };
 
-/** What film is melted on or in. */
-interface Melter {
-  name: string;
-  ability: Range;
-  surface: { widthMm: number; heightMm: number };
-}
-
-/** The house's way of melting, or the one there is a machine for. */
-function meansFor(input: RouteInput): Melter & { means: Means } {
-  const { equipment, house } = input;
-  const { oven, griddle } = equipment;
-  const press = equipment.presses.length > 0 ? pressFor(input) : null;
-  const there: Record<Means, Melter | null> = {
-    oven: oven && { name: oven.name, ability: oven.chamberC, surface: oven },
-    griddle: griddle && { name: griddle.name, ability: griddle.surfaceC, surface: griddle },
-    hover: press && { name: press.name, ability: press.plateC, surface: press },
-  };
-  const order: Means[] = [house.meltMeans, 'oven', 'hover', 'griddle'];
-  const means = needed(
-    order.find((own) => there[own] !== null),
-    'oven, griddle or press to melt powder',
-  );
-  return { means, ...needed(there[means], means) };
-}
-
 export const isFullFuse = ({ house }: Pick<RouteInput, 'house'>): boolean =>
   house.filmUse === 'stock' || house.powderCure === 'full';
 
 /** Melts the powder to a film of glue in an oven or on a griddle. */
 export const filmMelt: Practice = {
   id: 'melt-powder',
+  role: 'melt',
+  part: 'transfer',
   station: 'oven',
-  applies: (input) => meansFor(input).means !== 'hover',
+  applies: (input) => melterFor(input).means !== 'hover',
   plan: melt,
 };
 
 /** The same under the press, held above; it blocks the press meanwhile. */
 export const filmMeltHover: Practice = {
   id: 'melt-powder',
+  role: 'melt',
+  part: 'transfer',
   station: 'press',
-  applies: (input) => meansFor(input).means === 'hover',
+  applies: (input) => melterFor(input).means === 'hover',
   plan: melt,
 };
 
 function melt(input: RouteInput, settle: Settle): OperationDraft {
-  const { means, name, ability, surface } = meansFor(input);
+  const melter = melterFor(input);
+  const { means, ability } = melter;
   const way = WAYS[means];
   const isFull = isFullFuse(input);
   const [temp, dwell] = meltSettings(input, settle, means, ability);
-  const perLoad = printsOn(input, surface);
-  const loads = loadsOf(input.pieces, perLoad);
+  const { perSheet, perLoad } = filmSheets(input);
+  const run = heat('melt', temp.value, dwell.value, way.press, powderedFilm(means === 'hover'));
   return {
     title: isFull ? 'Melt the powder, full fuse' : 'Melt the powder',
-    per: 'batch',
-    perLoad,
-    on: { kind: way.kind, name },
-    handsS: means === 'griddle' ? 30 * loads + 5 * input.pieces : 45 * loads,
-    machineS: loads * dwell.value,
-    timerS: dwell.value,
+    unit: perLoad > perSheet ? 'load' : 'sheet',
+    size: perLoad,
+    on: on(way.kind, melter),
+    phases: means === 'griddle' ? around(30, [run], 5) : around(45, [run]),
     settings: [temp, dwell],
     checks: [
-      ...loadChecks(input, { name, surface, perLoad, loads, dwellS: dwell.value }),
+      ...loadChecks(input, melter, { perSheet, perLoad }),
       ...way.checks,
       isFull ? 'White grains gone all over' : 'White powder clear; a trace of grain may stay',
     ],
@@ -143,35 +123,32 @@ function melt(input: RouteInput, settle: Settle): OperationDraft {
       ? 'Clear and glossy with an orange-peel skin; none grainy.'
       : 'Clear, with an orange-peel skin; a light grain is fine, it is pressed at once.',
     cautions: way.cautions,
-    phases: [heat('melt', temp.value, dwell.value, way.press)],
     waitAfter: { minS: 60, maxS: null, why: 'Let the film cool flat before it is cut.' },
   };
 }
 
-/** What to know where not all film goes in at once. */
+/** What to know where a print is larger than the heat, or several sheets are melted together. */
 function loadChecks(
   input: RouteInput,
-  own: Pick<Melter, 'name' | 'surface'> & { perLoad: number; loads: number; dwellS: number },
+  { name, surface }: Melter,
+  { perSheet, perLoad }: { perSheet: number; perLoad: number },
 ): string[] {
-  const { name, surface, perLoad, loads, dwellS } = own;
-  const inTime = Math.max(1, Math.floor(LOOSE_POWDER_S / (dwellS + HANDLING_S)));
   return [
     ...(liesFlat(input, surface)
       ? []
       : [`Larger than ${name}: melted half by half, turned once; look twice at the middle`]),
-    ...(loads > 1 ? [`${loads} loads of up to ${perLoad}, each with its own time`] : []),
-    ...(loads > inTime
-      ? [`Powder no more than ${inTime * perLoad} at a time: loose powder must not lie and be moved about`]
+    ...(perLoad > perSheet
+      ? [
+          `Up to ${perLoad / perSheet} sheets together, none lying powdered for more than ${LOOSE_POWDER_S / 60} min`,
+        ]
       : []),
   ];
 }
 
-const HANDLING_S = 45; // out, in, and a look, per load (assumption)
-
 function meltSettings(
   input: RouteInput,
   settle: Settle,
-  means: Means,
+  means: MeltMeans,
   ability: Range,
 ): [temp: Setting, dwell: Setting] {
   const powder = powderFor(input);
@@ -183,6 +160,7 @@ function meltSettings(
   const isAsWished = means === input.house.meltMeans;
   const temp = settle({
     key: 'tempC',
+    sets: 'temperature',
     label: way.label,
     kind: 'temperature',
     reasons: [
@@ -199,6 +177,7 @@ function meltSettings(
   const wished = isFull && way.isBySheet ? Math.max(time.start, powder.cureS.max) : time.start;
   const dwell = settle({
     key: 'dwellS',
+    sets: 'dwell',
     label: means === 'oven' ? 'Time in the oven' : means === 'hover' ? 'Time under the plate' : 'Time on it',
     kind: 'duration',
     reasons: [

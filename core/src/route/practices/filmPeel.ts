@@ -2,7 +2,7 @@ import { isCap } from '../../blank/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
 import { filmFor } from '../equip.ts';
-import { rest } from '../practiceParts.ts';
+import { byHand, on } from '../practiceParts.ts';
 import type { OperationDraft, Practice } from '../practice.ts';
 import { isPressedNow } from './filmPress.ts';
 
@@ -15,11 +15,9 @@ export function peelOff(
   const { coolingTable } = input.equipment;
   return {
     title: `Peel ${peel}`,
-    per: 'piece',
-    ...(peel === 'cold' && coolingTable
-      ? { on: { kind: 'cooling-table' as const, name: coolingTable.name } }
-      : {}),
-    handsS: 8,
+    unit: 'piece',
+    ...(peel === 'cold' && coolingTable ? { on: on('cooling-table', coolingTable) } : {}),
+    phases: [byHand('peel', 8)],
     checks: [
       pull === 'fast' ? 'One fast pull, low angle' : 'Slow and steady, low angle',
       'It resists? Stop: still too warm, or pressed too short',
@@ -27,13 +25,14 @@ export function peelOff(
     ],
     look: 'Film comes off clean, nothing left on it.',
     cautions: peel === 'hot' ? [CAUTIONS.hotFilm] : [],
-    phases: [rest('peel', 8, true)],
   };
 }
 
 /** Takes the film off. */
 export const filmPeel: Practice = {
   id: 'peel',
+  role: 'peel',
+  part: ({ process }) => (process === 'patch-cap' ? 'patch' : 'blank'),
   station: 'cooling',
   applies: isPressedNow,
   plan: (input) => {

@@ -1,14 +1,12 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { RouteInput } from '../documents.ts';
 import { areaScale, powderFor } from '../equip.ts';
-import { houseReason, rest, tradeReason } from '../practiceParts.ts';
+import { LOOSE_POWDER_S, filmSheets } from '../filmSheets.ts';
+import { alone, byHand, houseReason, tradeReason } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 
 const SECOND_COAT = 0.7; // of the first: part of it finds no wet ink any more (assumption)
-
-/** Powdered film is melted within this time: loose powder shakes off (assumption). */
-export const LOOSE_POWDER_S = 600;
 
 /** Powder picked up by one print, g. */
 export function powderPerPrintG(input: RouteInput): number {
@@ -21,6 +19,8 @@ export function powderPerPrintG(input: RouteInput): number {
 /** Adhesive onto the wet ink. */
 export const filmPowder: Practice = {
   id: 'powder',
+  role: 'powder',
+  part: 'transfer',
   station: 'powder',
   applies: () => true,
   plan: (input, settle) => {
@@ -28,9 +28,10 @@ export const filmPowder: Practice = {
     const powder = powderFor(input);
     const isTwice = house.powderCoats === 'two';
     const perPrintG = powderPerPrintG(input);
-    const handsS = (60 + 10 * pieces) * (isTwice ? 2 : 1);
+    const coats = isTwice ? 2 : 1;
     const stand = settle({
       key: 'standS',
+      sets: 'stand',
       label: 'Stand before powdering',
       kind: 'duration',
       reasons: [
@@ -52,6 +53,7 @@ export const filmPowder: Practice = {
     });
     const amount = settle({
       key: 'powderG',
+      sets: 'powder',
       label: 'Powder picked up',
       kind: 'mass',
       reasons: [
@@ -67,10 +69,12 @@ export const filmPowder: Practice = {
     });
     return {
       title: isTwice ? 'Powder the film, two coats' : 'Powder the film',
-      per: 'batch',
-      handsS,
-      machineS: stand.value,
-      timerS: stand.value,
+      unit: 'sheet',
+      size: filmSheets(input).perSheet,
+      phases: [
+        ...(stand.value > 0 ? [alone('stand', stand.value)] : []),
+        byHand('powder', 25 * coats, { eachS: 10 * coats, canPause: false }),
+      ],
       settings: [stand, amount],
       checks: [
         'Every inked part coated',
@@ -80,9 +84,9 @@ export const filmPowder: Practice = {
       ],
       look: 'Even white frost on the ink, clear film between.',
       cautions: [CAUTIONS.dust],
-      phases: [rest('stand', stand.value), rest('powder', Math.min(handsS, 120), true)],
       consumes: [
         {
+          id: powder.id,
           what: powder.name,
           amount: perPrintG,
           kind: 'mass',

@@ -43,6 +43,8 @@ export const isPressedNow = ({ house }: RouteInput): boolean => house.filmUse ==
 /** Bonds the transfer to a flat blank. */
 export const filmPress: Practice = {
   id: 'press-transfer',
+  role: 'bond',
+  part: 'blank',
   station: 'press',
   applies: (input) => isPressedNow(input) && !isCap(input.garment),
   plan: (input, settle) => pressTransfer(input, settle, filmSource(input), fabricWish(input)),

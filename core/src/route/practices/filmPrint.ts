@@ -1,24 +1,46 @@
 import { CAUTIONS } from '../cautions.ts';
-import type { Consumption, RouteInput, Setting } from '../documents.ts';
+import type { Consumption, Setting, Wait } from '../../work/index.ts';
+import type { RouteInput } from '../documents.ts';
 import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
+import { filmSheets, transferPrintS } from '../filmSheets.ts';
 import type { Printer } from '../machines.ts';
-import { loadsOf, printsOn } from '../loads.ts';
 import type { Film, InkSet } from '../materials.ts';
-import { houseReason, rest, tradeReason } from '../practiceParts.ts';
+import { alone, around, byHand, houseReason, on, tradeReason } from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
 
-/** After any printing of film. */
-export const WAIT_FOR_POWDER = {
+/** After any printing of film: what is left of the time ink stays wet, counted from the first print of a full sheet. */
+export const waitForPowder = (input: RouteInput): Wait => ({
   minS: 0,
-  maxS: TRADE.powderStandS.max,
+  maxS: Math.round(TRADE.powderStandS.max - filmSheets(input).printedForS),
   why: 'Powder holds only on wet ink: minutes, not tens of minutes.',
+});
+
+/** What is done to a film printer once, before the first sheet. */
+export const filmReady: Practice = {
+  id: 'ready-printer',
+  role: 'set-up',
+  part: 'transfer',
+  station: 'film-printer',
+  applies: () => true,
+  plan: (input) => ({
+    title: 'Ready the film printer',
+    unit: 'line',
+    on: on('printer', printerFor(input, 'film')),
+    phases: [byHand('ready', 120)],
+    checks: ['White ink agitated, nozzle check clean', ...filmChecks(filmFor(input))],
+    look: 'A nozzle check without gaps; film flat and straight.',
+  }),
 };
+
+const SHEET_OFF_S = 15; // a sheet cut off the roll and carried to the powder (assumption)
 
 /** Colour, then white, mirrored, on the coated side of the film. */
 export const filmPrint: Practice = {
   id: 'print-film',
+  role: 'print',
+  part: 'transfer',
   station: 'film-printer',
   applies: () => true,
   plan: (input, settle) => {
@@ -28,20 +50,13 @@ export const filmPrint: Practice = {
     const mode = printModeFor(input, printer);
     return {
       title: 'Print the film',
-      ...printed(input, mode.minPerM2),
-      on: { kind: 'printer', name: printer.name },
-      handsS: 120,
+      ...inSheets(input, SHEET_OFF_S),
+      on: on('printer', printer),
       settings: [...whiteSettings(settle), pauseSetting(settle), mirrorSetting(printer, settle)],
-      checks: [
-        'White ink agitated, nozzle check clean',
-        ...wetCheck(input, mode.minPerM2),
-        ...filmChecks(film),
-        `Mode ${mode.name}: ${mode.why}`,
-        mirrorCheck(printer),
-      ],
+      checks: [...wetCheck(input), `Mode ${mode.name}: ${mode.why}`, mirrorCheck(printer)],
       look: 'No puddles, no lines; the white covers all colour but a hair at the edge.',
       consumes: [...inkUse(input, ink), filmUse(input, film)],
-      waitAfter: WAIT_FOR_POWDER,
+      waitAfter: waitForPowder(input),
     };
   },
 };
@@ -49,37 +64,30 @@ export const filmPrint: Practice = {
 /** The same on a direct printer: film held on the platen, in one job or in two with a pause between. */
 export const platenFilmPrint: Practice = {
   id: 'print-film',
+  role: 'print',
+  part: 'transfer',
   station: 'direct-printer',
   applies: () => true,
   plan: (input, settle) => {
     const printer = printerFor(input, 'direct');
     const ink = inkFor(input, 'textile');
     const film = filmFor(input);
-    const mode = printModeFor(input, printer);
     const isTwoJobs = printer.whiteJobs === 'two';
-    const perLoad = printsOn(input, largestPlaten(printer));
-    const sheets = loadsOf(input.pieces, perLoad);
     const between = isTwoJobs ? [betweenJobs(settle)] : [];
     const betweenS = between.reduce((sum, { value }) => sum + value, 0);
-    const run = printed(input, mode.minPerM2);
-    const machineS = run.machineS + sheets * betweenS;
     return {
       title: isTwoJobs ? 'Print the film: colour, dry, white' : 'Print the film on the platen',
-      ...run,
-      on: { kind: 'printer', name: printer.name },
-      perLoad,
-      handsS: sheets * (isTwoJobs ? 180 : 120),
-      machineS,
-      timerS: betweenS,
+      ...inSheets(input, isTwoJobs ? 180 : 120, betweenS),
+      on: on('printer', printer),
       settings: [
         ...whiteSettings(settle),
         isTwoJobs ? between[0] : pauseSetting(settle),
         mirrorSetting(printer, settle),
       ],
       checks: [
-        `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'} on the platen: ${houseReason(input, 'filmHold', null).text}`,
+        `Film on the platen: ${houseReason(input, 'filmHold', null).text}`,
         'Platen at its highest: film is thinner than any garment',
-        ...wetCheck(input, mode.minPerM2),
+        ...wetCheck(input),
         ...filmChecks(film),
         ...(isTwoJobs
           ? [
@@ -91,43 +99,32 @@ export const platenFilmPrint: Practice = {
       ],
       look: 'White exactly over the colour, no puddles, no shift between the two.',
       cautions: [CAUTIONS.headStrike, ...(input.house.filmHold === 'liquid' ? [CAUTIONS.alcohol] : [])],
-      phases: [rest('print', machineS)],
       consumes: [...inkUse(input, ink), filmUse(input, film)],
-      waitAfter: WAIT_FOR_POWDER,
+      waitAfter: waitForPowder(input),
     };
   },
 };
 
-/** Printing time of one print at a mode's speed, s. */
-const printS = (input: RouteInput, minPerM2: number): number =>
-  input.print.filmM2 * areaScale(input) * minPerM2 * 60;
-
-/** Where the first prints would be dry before the last is printed. */
-export function wetCheck(input: RouteInput, minPerM2: number): string[] {
-  const inTime = Math.max(1, Math.floor(TRADE.powderStandS.max / printS(input, minPerM2)));
-  return input.pieces > inTime
-    ? [
-        `Powder as it comes off, ${inTime} at a time at most: the first would be dry before the last is printed`,
-      ]
+/** Where not all of a line is printed in one go. */
+export function wetCheck(input: RouteInput): string[] {
+  const { perSheet } = filmSheets(input);
+  return input.pieces > perSheet
+    ? [`Powder each sheet as it comes off, ${perSheet} at a time at most: the first would dry meanwhile`]
     : [];
 }
 
-/** A printer at work on all prints of the line at a mode's speed: one after the other. */
-export function printed(
+/** A printer at work sheet by sheet: hands for each, then the prints on it one after the other, and what comes between. */
+export const inSheets = (
   input: RouteInput,
-  minPerM2: number,
-): Pick<OperationDraft, 'per'> & Required<Pick<OperationDraft, 'machineS' | 'timerPieceS' | 'phases'>> {
-  const pieceS = printS(input, minPerM2);
-  const machineS = Math.round(pieceS * input.pieces);
-  return { per: 'batch', machineS, timerPieceS: pieceS, phases: [rest('print', machineS)] };
-}
-
-/** Film is laid on the largest platen there is. */
-const largestPlaten = ({ platens, widthMm, heightMm }: Printer): { widthMm: number; heightMm: number } =>
-  platens.reduce(
-    (best, own) => (own.widthMm * own.heightMm > best.widthMm * best.heightMm ? own : best),
-    platens[0] ?? { widthMm, heightMm },
-  );
+  handsS: number,
+  betweenS = 0,
+): Required<Pick<OperationDraft, 'unit' | 'size' | 'phases'>> => ({
+  unit: 'sheet',
+  size: filmSheets(input).perSheet,
+  phases: around(handsS, [
+    alone('print', betweenS, { eachS: transferPrintS(input), maxWaitS: TRADE.powderStandS.max }),
+  ]),
+});
 
 const filmChecks = ({ coated, isGlitter }: Film): string[] => [
   coated === 'one'
@@ -146,6 +143,7 @@ function mirrorSetting({ isMirroring, name }: Printer, settle: Settle): Setting 
   const value = isMirroring ? 0 : 1;
   return settle({
     key: 'mirrorHere',
+    sets: 'mirror',
     label: 'Mirror in the artwork',
     kind: 'flag',
     reasons: [
@@ -167,6 +165,7 @@ export function inkUse(input: RouteInput, ink: InkSet, whiteHits = 1): Consumpti
   const { print } = input;
   const scale = areaScale(input);
   const row = (what: string, amount: number, centsPerMl: number): Consumption => ({
+    id: ink.id,
     what: `${ink.name}, ${what}`,
     amount,
     kind: 'volume',
@@ -182,7 +181,8 @@ export function inkUse(input: RouteInput, ink: InkSet, whiteHits = 1): Consumpti
 
 export const filmUse = (input: RouteInput, film: Film): Consumption => {
   const amount = input.print.filmM2 * areaScale(input);
-  return { what: film.name, amount, kind: 'area', cents: amount * film.centsPerM2, isAssumed: false };
+  const { id, name, centsPerM2 } = film;
+  return { id, what: name, amount, kind: 'area', cents: amount * centsPerM2, isAssumed: false };
 };
 
 const whiteSettings = (settle: Settle): Setting[] => [
@@ -201,6 +201,7 @@ const whiteSettings = (settle: Settle): Setting[] => [
 const pauseSetting = (settle: Settle): Setting =>
   settle({
     key: 'pauseS',
+    sets: 'pause',
     label: 'Pause between colour and white',
     kind: 'duration',
     reasons: [
@@ -213,6 +214,7 @@ const pauseSetting = (settle: Settle): Setting =>
 const betweenJobs = (settle: Settle): Setting =>
   settle({
     key: 'betweenJobsS',
+    sets: 'pause',
     label: 'Dry between the jobs',
     kind: 'duration',
     reasons: [

@@ -1,6 +1,7 @@
 import { isCap } from '../../blank/index.ts';
 import { coverSheetFor, filmFor, sheetDelay } from '../equip.ts';
-import type { RouteInput, Setting } from '../documents.ts';
+import type { Setting } from '../../work/index.ts';
+import type { RouteInput } from '../documents.ts';
 import { heatByShare } from '../fabric.ts';
 import {
   dwellProposal,
@@ -22,6 +23,8 @@ const houseSecondPressS = ({ house }: RouteInput): number =>
 /** Sets the edges after the film is off. */
 export const filmSecondPress: Practice = {
   id: 'second-press',
+  role: 'press-again',
+  part: 'blank',
   station: 'press',
   applies: (input) => isPressedNow(input) && houseSecondPressS(input) > 0 && !isCap(input.garment),
   plan: (input, settle) => {

@@ -1,17 +1,25 @@
-import { rest } from '../practiceParts.ts';
+import { byHand } from '../practiceParts.ts';
+import type { RouteInput } from '../documents.ts';
 import type { Practice } from '../practice.ts';
+
+/** Transfers made for the shelf touch no garment. */
+export const isForShelf = ({ process, house }: Pick<RouteInput, 'process' | 'house'>): boolean =>
+  process !== 'dtg' && house.filmUse === 'stock';
 
 /** The last look at each piece. */
 export const inspect: Practice = {
   id: 'inspect',
+  role: 'inspect',
+  part: (input) => (isForShelf(input) ? 'transfer' : 'blank'),
   station: 'inspection',
   applies: () => true,
-  plan: ({ process, house }) => {
-    const isShelf = process !== 'dtg' && house.filmUse === 'stock';
+  plan: (input) => {
+    const { process } = input;
+    const isShelf = isForShelf(input);
     return {
       title: isShelf ? 'Inspect the transfer' : 'Inspect the piece',
-      per: 'piece',
-      handsS: isShelf ? 10 : 20,
+      unit: 'piece',
+      phases: [byHand('inspect', isShelf ? 10 : 20)],
       checks: isShelf
         ? ['Nothing missing in the white', 'No powder on bare film', 'Glue clear and dry all over']
         : [
@@ -24,8 +32,6 @@ export const inspect: Practice = {
       look: isShelf
         ? 'Colour through the film without holes, dry to the touch.'
         : 'Solid colour, clean edge, nothing on the back.',
-      isInspection: true,
-      phases: [rest('inspect', isShelf ? 10 : 20, true)],
     };
   },
 };

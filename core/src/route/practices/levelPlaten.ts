@@ -1,4 +1,4 @@
-import { rest } from '../practiceParts.ts';
+import { byHand } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { crossesPocket } from '../../placement/index.ts';
 import type { RouteInput } from '../documents.ts';
@@ -8,24 +8,26 @@ import { placementOf } from '../placing.ts';
 /** Makes the platen level where a pocket would lift the print, once for the whole line. */
 export const levelPlaten: Practice = {
   id: 'level-platen',
+  role: 'set-up',
+  part: 'blank',
   station: 'preparation',
   applies: isOverPocket,
   plan: ({ equipment }) => ({
     title: 'Level the platen for the pocket',
-    per: 'batch',
-    handsS: 240,
+    unit: 'line',
+    phases: [byHand('set up', 240)],
     checks: [
       'Riser under the part above the pocket until the whole print is at one height',
       'Tape on the bare platen beside the garment',
       'Check the clearance to the head over the pocket’s edge by hand',
     ],
     look: 'A straight edge laid across pocket and chest touches both.',
-    phases: [rest('set up', 60, true)],
     consumes:
       equipment.tape === null
         ? []
         : [
             {
+              id: equipment.tape.id,
               what: equipment.tape.name,
               amount: TAPE_M,
               kind: 'count',
@@ -46,18 +48,19 @@ export function isOverPocket(input: RouteInput): boolean {
 /** Opens thin wicking shirts up, so that ink and heat meet one layer only. */
 export const splitLoad: Practice = {
   id: 'split-load',
+  role: 'load',
+  part: 'blank',
   station: 'preparation',
   applies: isSplitOpen,
   plan: () => ({
     title: 'Split open and lay single',
-    per: 'piece',
-    handsS: 20,
+    unit: 'piece',
+    phases: [byHand('load single', 20)],
     checks: [
       'One layer only on the platen: the back hangs below',
       'Scrap fabric or paper under the print area where ink still comes through',
       'The same under the press',
     ],
     look: 'One smooth layer; the underlay is wider than the print.',
-    phases: [rest('load single', 20, true)],
   }),
 };

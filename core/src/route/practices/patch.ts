@@ -1,19 +1,21 @@
 import { CAUTIONS } from '../cautions.ts';
-import type { RouteInput, Setting } from '../documents.ts';
-import { capPressFor, coverSheetFor, filmFor, needed, sheetDelay } from '../equip.ts';
+import type { Setting } from '../../work/index.ts';
+import type { RouteInput } from '../documents.ts';
+import { capPressFor, coverSheetFor, filmFor, needed, refOf, sheetDelay } from '../equip.ts';
 import { heatByShare, heatLimits } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
+  around,
   closed,
   dwellProposal,
   heat,
   houseReason,
+  on,
   onCapPress,
   onPress,
   plateProposal,
   pressedOnce,
   pressureProposal,
-  rest,
   sheetLimit,
   sheetUse,
   sheetWear,
@@ -33,10 +35,12 @@ const patchOf = ({ equipment }: RouteInput): NonNullable<RouteInput['equipment']
 /** The transfer goes onto the patch while it lies flat. */
 export const patchPress: Practice = {
   id: 'press-patch',
+  role: 'bond',
+  part: 'patch',
   station: 'press',
   applies: () => true,
   plan: (input, settle) => {
-    const { blank, cents } = patchOf(input);
+    const { id, blank, cents } = patchOf(input);
     const film = filmFor(input);
     const { sheet } = coverSheetFor(input, 'press');
     const temp = settle({
@@ -56,9 +60,13 @@ export const patchPress: Practice = {
     const pressure = settle(pressureProposal(input, 30, 'Medium, so that the grain of the patch stays.'));
     return {
       title: 'Press the transfer on the patch',
-      ...pressedOnce(onPress(input), 'press', { temp, dwell, pressure }),
-      handsS: 20,
-      sheet: sheet.name,
+      ...pressedOnce(
+        onPress(input),
+        { label: 'press', handsS: 20, laid: stackUnder(blank, { sheet, carries: 'transfer' }) },
+        { temp, dwell, pressure },
+      ),
+      takes: ['transfer'],
+      sheet: refOf(sheet),
       checks: [
         'Middle of the art on the middle of the patch',
         'Patch’s own glue side on paper, not on the pad',
@@ -66,9 +74,8 @@ export const patchPress: Practice = {
       look: 'Flat, grain of the patch still to be seen beside the print.',
       consumes: [
         sheetUse(input, 'press'),
-        { what: blank.name, amount: 1, kind: 'count', cents, isAssumed: false },
+        { id, what: blank.name, amount: 1, kind: 'count', cents, isAssumed: false },
       ],
-      stack: stackUnder(blank, { sheet, carries: 'transfer' }),
       waitAfter: peelRest(input, filmSource(input)),
     };
   },
@@ -77,16 +84,17 @@ export const patchPress: Practice = {
 /** Holds the patch in its place until the cap press does the work; with an iron in the hand. */
 export const patchTackIron: Practice = {
   id: 'tack-patch',
+  role: 'tack',
+  part: 'blank',
   station: 'preparation',
   applies: ({ house, equipment }) => house.patchTack === 'hand-iron' && equipment.handIron !== null,
   plan: (input, settle) => {
     const iron = needed(input.equipment.handIron, 'hand iron');
     const [temp, dwell] = tackSettings(input, settle, iron.plateC);
     return {
-      ...tacked(temp, dwell),
-      on: { kind: 'hand-iron', name: iron.name },
+      ...tacked(input, temp, dwell, 2),
+      on: on('hand-iron', iron),
       cautions: [CAUTIONS.hotIron],
-      phases: [rest('place', 15, true), heat('tack', temp.value, dwell.value, closed(2))],
     };
   },
 };
@@ -94,16 +102,17 @@ export const patchTackIron: Practice = {
 /** The same with a short touch of the press. */
 export const patchTackPress: Practice = {
   id: 'tack-patch',
+  role: 'tack',
+  part: 'blank',
   station: 'cap-press',
   applies: ({ house, equipment }) => house.patchTack !== 'hand-iron' || equipment.handIron === null,
   plan: (input, settle) => {
     const press = capPressFor(input);
     const [temp, dwell] = tackSettings(input, settle, press.plateC);
     return {
-      ...tacked(temp, dwell),
+      ...tacked(input, temp, dwell, 5),
       on: onCapPress(input),
       cautions: PRESS_CAUTIONS,
-      phases: [rest('place', 15, true), heat('tack', temp.value, dwell.value, closed(5))],
     };
   },
 };
@@ -134,12 +143,19 @@ function tackSettings(
   return [temp, dwell];
 }
 
-const tacked = (temp: Setting, dwell: Setting): OperationDraft => ({
+const tacked = (input: RouteInput, temp: Setting, dwell: Setting, kPa: number): OperationDraft => ({
   title: 'Tack the patch',
-  per: 'piece',
-  handsS: 25,
-  machineS: dwell.value,
-  timerS: dwell.value,
+  unit: 'piece',
+  takes: ['patch'],
+  phases: around(25, [
+    heat(
+      'tack',
+      temp.value,
+      dwell.value,
+      closed(kPa),
+      stackOf(input, { carries: 'bonded', patch: patchOf(input).blank }),
+    ),
+  ]),
   settings: [temp, dwell],
   checks: [
     'Straight and centred on the front before any heat',
@@ -151,6 +167,8 @@ const tacked = (temp: Setting, dwell: Setting): OperationDraft => ({
 /** The press that bonds the patch for good; the print gets a second dose here. */
 export const patchCapPress: Practice = {
   id: 'press-cap',
+  role: 'bond',
+  part: 'blank',
   station: 'cap-press',
   applies: () => true,
   plan: (input, settle) => {
@@ -187,9 +205,16 @@ export const patchCapPress: Practice = {
     );
     return {
       title: 'Press the patch on the cap',
-      ...pressedOnce(onCapPress(input), 'press', { temp, dwell, pressure, lower }),
-      handsS: 35,
-      sheet: mat?.name ?? null,
+      ...pressedOnce(
+        onCapPress(input),
+        {
+          label: 'press',
+          handsS: 35,
+          laid: stackOf(input, { sheet: mat, carries: 'bonded', patch: blank }),
+        },
+        { temp, dwell, pressure, lower },
+      ),
+      sheet: mat && refOf(mat),
       checks: [
         'Front smooth on the form',
         'The patch has been heated before: the print gets this dose on top',
@@ -197,7 +222,6 @@ export const patchCapPress: Practice = {
       ],
       look: 'Edges down all round, no rim of glue, no bubble in the front.',
       consumes: mat ? [sheetWear(mat)] : [],
-      stack: stackOf(input, { sheet: mat, carries: 'bonded', patch: blank }),
       waitAfter: { minS: 60, maxS: null, why: 'Let it cool on the form before it is taken off.' },
     };
   },

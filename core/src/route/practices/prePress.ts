@@ -5,6 +5,7 @@ import { capPressFor } from '../equip.ts';
 import { heatByShare, isMostlyPolyester } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
+  around,
   closed,
   dwellProposal,
   heat,
@@ -23,6 +24,8 @@ import { TRADE } from '../tradeRanges.ts';
 /** Drives the moisture out and lays the fibres flat, before a transfer and before a direct print alike. */
 export const prePress: Practice = {
   id: 'pre-press',
+  role: 'pre-press',
+  part: 'blank',
   station: 'press',
   applies: ({ garment }) => !isCap(garment),
   plan: (input, settle) => {
@@ -38,12 +41,15 @@ export const prePress: Practice = {
     const pressure = settle(pressureProposal(input, kPa, why));
     return {
       title: 'Pre-press the blank',
-      ...pressedOnce(onPress(input), 'pre-press', { temp, dwell, pressure }),
-      handsS: 8,
+      ...pressedOnce(
+        onPress(input),
+        { label: 'pre-press', handsS: 8, laid: stackOf(input, { waterGM2: shelfWaterGM2(garment) }) },
+        { temp, dwell, pressure },
+      ),
+      awaits: ['transfer'],
       checks: ['Lint rolled off', 'No seam, zip or pocket under the print area', 'Not roughed up afterwards'],
       look: 'Flat, dry, a little steam and then none.',
       cautions: [...PRESS_CAUTIONS, CAUTIONS.steam],
-      stack: stackOf(input, { waterGM2: shelfWaterGM2(garment) }),
     };
   },
 };
@@ -71,6 +77,8 @@ function pressureFor({ garment }: RouteInput): { kPa: number; why: string } {
 /** Takes the insert out of a cap and gives its front the form's curve. */
 export const prePressCap: Practice = {
   id: 'pre-press-cap',
+  role: 'pre-press',
+  part: 'blank',
   station: 'cap-press',
   applies: ({ garment }) => isCap(garment),
   plan: (input, settle) => {
@@ -90,17 +98,22 @@ export const prePressCap: Practice = {
     );
     return {
       title: 'Pre-press the cap',
-      per: 'piece',
+      unit: 'piece',
       on: onCapPress(input),
-      handsS: 15,
-      timerS: dwell.value,
-      machineS: dwell.value,
+      phases: around(15, [
+        heat(
+          'pre-press',
+          temp.value,
+          dwell.value,
+          closed(40),
+          stackOf(input, { waterGM2: shelfWaterGM2(garment) }),
+        ),
+      ]),
+      awaits: ['transfer', 'patch'],
       settings: [temp, dwell],
       checks: ['Card insert out', 'Sweatband folded out', 'Front smooth on the form, no crease at the seam'],
       look: 'The front keeps the form’s curve.',
       cautions: [...PRESS_CAUTIONS, CAUTIONS.steam],
-      phases: [heat('pre-press', temp.value, dwell.value, closed(40))],
-      stack: stackOf(input, { waterGM2: shelfWaterGM2(garment) }),
     };
   },
 };

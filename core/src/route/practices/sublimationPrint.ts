@@ -1,31 +1,35 @@
-import type { RouteInput } from '../documents.ts';
-import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
-import { houseReason, rest } from '../practiceParts.ts';
+import { filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
+import { filmSheets } from '../filmSheets.ts';
+import { byHand, houseReason, on } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
-import { WAIT_FOR_POWDER, filmUse, inkUse, mirrorCheck, printed, wetCheck } from './filmPrint.ts';
+import { filmUse, inSheets, inkUse, mirrorCheck, waitForPowder, wetCheck } from './filmPrint.ts';
 
 /** Makes film go through a desk printer's rollers. */
 export const sublimationFeed: Practice = {
   id: 'feed-film',
+  role: 'set-up',
+  part: 'transfer',
   station: 'preparation',
   applies: () => true,
   plan: (input) => ({
     title: 'Ready the film for the desk printer',
-    per: 'batch',
-    handsS: 30 * sheetsOf(input),
+    unit: 'sheet',
+    size: filmSheets(input).perSheet,
+    phases: [byHand('ready', 30)],
     checks: [
       houseReason(input, 'filmFeed', null).text,
       'Coated side to the print head: a damp finger clouds it',
       ...(filmFor(input).isGlitter ? ['Glitter film: the side without grains to the print head'] : []),
     ],
     look: 'Film and backing flush at the leading edge, no air between.',
-    phases: [rest('ready', 30, true)],
   }),
 };
 
 /** Colour only: this ink has no white. */
 export const sublimationPrint: Practice = {
   id: 'print-film',
+  role: 'print',
+  part: 'transfer',
   station: 'film-printer',
   applies: () => true,
   plan: (input) => {
@@ -35,23 +39,17 @@ export const sublimationPrint: Practice = {
     const mode = printModeFor(input, printer);
     return {
       title: 'Print the film, colour only',
-      ...printed(input, mode.minPerM2),
-      on: { kind: 'printer', name: printer.name },
-      handsS: 45 * sheetsOf(input),
+      ...inSheets(input, 45),
+      on: on('printer', printer),
       checks: [
         'No white: what is white in the art shows the garment',
-        ...wetCheck(input, mode.minPerM2),
+        ...wetCheck(input),
         mirrorCheck(printer),
         `Mode ${mode.name}: ${mode.why}`,
       ],
       look: 'Even colour that stands on the film without running.',
       consumes: [...inkUse(input, ink), filmUse(input, film)],
-      waitAfter: WAIT_FOR_POWDER,
+      waitAfter: waitForPowder(input),
     };
   },
 };
-
-const SHEET_M2 = 0.06; // a desk printer's sheet of film, about A4
-
-const sheetsOf = (input: RouteInput): number =>
-  Math.max(1, Math.ceil((input.print.filmM2 * areaScale(input) * input.pieces) / SHEET_M2));

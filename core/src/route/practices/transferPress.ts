@@ -1,9 +1,10 @@
 import { pressedThicknessMm } from '../../blank/index.ts';
-import type { Limit, Operation, Reason, RouteInput, Setting } from '../documents.ts';
-import { coverSheetFor, powderFor, pressFor, sheetDelay } from '../equip.ts';
+import type { Limit, Operation, Range, Reason, Setting } from '../../work/index.ts';
+import type { RouteInput } from '../documents.ts';
+import { coverSheetFor, powderFor, pressFor, refOf, sheetDelay } from '../equip.ts';
 import type { SheetUse } from '../equip.ts';
 import { isHeavyWoven } from '../fabric.ts';
-import type { Range, SheetKind } from '../materials.ts';
+import type { SheetKind } from '../materials.ts';
 import {
   dwellProposal,
   onPress,
@@ -99,9 +100,13 @@ export function pressTransfer(
   );
   return {
     title: 'Press the transfer',
-    ...pressedOnce(onPress(input), 'press', { temp, dwell, pressure }),
-    handsS: 25,
-    sheet: sheet.name,
+    ...pressedOnce(
+      onPress(input),
+      { label: 'press', handsS: 25, laid: stackOf(input, { sheet, carries: 'transfer' }) },
+      { temp, dwell, pressure },
+    ),
+    takes: ['transfer'],
+    sheet: refOf(sheet),
     checks: [
       'White side down, straight, at the placement on the ticket',
       'Nothing but flat fabric under the plate',
@@ -110,7 +115,6 @@ export function pressTransfer(
     ],
     look: 'Film lies flat all over; no bubble when it opens.',
     consumes: [sheetUse(input, 'press')],
-    stack: stackOf(input, { sheet, carries: 'transfer' }),
     waitAfter: peelRest(input, source),
   };
 }
@@ -147,15 +151,17 @@ export function pressAgain(
   const { sheet } = coverSheetFor(input, own.use);
   return {
     title: 'Second press, covered',
-    ...pressedOnce(onPress(input), 'second press', own),
-    handsS: 12,
-    sheet: sheet.name,
+    ...pressedOnce(
+      onPress(input),
+      { label: 'second press', handsS: 12, laid: stackOf(input, { sheet, carries: 'bonded' }) },
+      own,
+    ),
+    sheet: refOf(sheet),
     checks: ['Clean side of the sheet on the print'],
     look:
       sheet.kind === 'ptfe'
         ? 'Slightly glossy, edges sunk into the fabric.'
         : 'Matt, edges sunk into the fabric.',
     consumes: [sheetUse(input, own.use)],
-    stack: stackOf(input, { sheet, carries: 'bonded' }),
   };
 }

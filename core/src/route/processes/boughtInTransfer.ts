@@ -8,14 +8,15 @@ import {
 } from '../practices/boughtIn.ts';
 import { inspect } from '../practices/inspect.ts';
 import { prePress } from '../practices/prePress.ts';
+import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
 import { unless } from './refusals.ts';
 
 /** A supplier's transfers: nothing but a press is needed, but a minimum and a lead time. */
 export const boughtInTransfer: ProcessModule = {
   id: 'bought-in',
-  name: 'Bought-in transfers',
-  shortName: 'Bought-in',
+  name: PROCESS_NAMES['bought-in'],
+  shortName: PROCESS_SHORT_NAMES['bought-in'],
   artProcess: () => 'dtf',
   ink: null,
   practices: [boughtTrim, prePress, boughtCentre, boughtPress, boughtPeel, boughtSecondPress, inspect],

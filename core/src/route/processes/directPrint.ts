@@ -7,6 +7,7 @@ import { isDoubleWhite, directPrint as print } from '../practices/directPrint.ts
 import { inspect } from '../practices/inspect.ts';
 import { levelPlaten, splitLoad } from '../practices/levelPlaten.ts';
 import { prePress } from '../practices/prePress.ts';
+import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
 import { printerNeed, unless } from './refusals.ts';
 
@@ -15,8 +16,8 @@ const FLAT_OFF_A_PLATEN = ['mask', 'patch', 'jeans'];
 /** Ink straight into the garment on a platen. */
 export const directPrint: ProcessModule = {
   id: 'dtg',
-  name: 'Direct print (DTG)',
-  shortName: 'DTG',
+  name: PROCESS_NAMES.dtg,
+  shortName: PROCESS_SHORT_NAMES.dtg,
   artProcess: ({ tone }) => (tone === 'dark' ? 'dtg-dark' : 'dtg-light'),
   ink: 'textile',
   practices: [

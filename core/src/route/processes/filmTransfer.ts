@@ -6,11 +6,12 @@ import { filmMelt, filmMeltHover } from '../practices/filmMelt.ts';
 import { filmPeel } from '../practices/filmPeel.ts';
 import { filmPowder } from '../practices/filmPowder.ts';
 import { filmPress, isPressedNow } from '../practices/filmPress.ts';
-import { filmPrint } from '../practices/filmPrint.ts';
+import { filmPrint, filmReady } from '../practices/filmPrint.ts';
 import { filmSecondPress } from '../practices/filmSecondPress.ts';
 import { inspect } from '../practices/inspect.ts';
 import { prePress, prePressCap } from '../practices/prePress.ts';
 import type { Practice } from '../practice.ts';
+import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { LineInput, Look, ProcessModule } from './processModule.ts';
 import { filmWorkNeeds, printerNeed, unless } from './refusals.ts';
 
@@ -60,11 +61,11 @@ export const filmRisks = ({ garment, house, print }: LineInput): string[] => [
 /** Printed on film, powdered, melted, pressed on. */
 export const filmTransfer: ProcessModule = {
   id: 'dtf',
-  name: 'Film transfer (DTF)',
-  shortName: 'DTF',
+  name: PROCESS_NAMES.dtf,
+  shortName: PROCESS_SHORT_NAMES.dtf,
   artProcess: () => 'dtf',
   ink: 'film',
-  practices: [filmPrint, ...AFTER_FILM],
+  practices: [filmReady, filmPrint, ...AFTER_FILM],
   refusals: (line) => [
     ...printerNeed(line, 'film', 'film printer'),
     ...unless(line.equipment.inkSets.film !== undefined, 'No film ink is set up.'),

@@ -3,22 +3,24 @@ import { filmCut } from '../practices/filmCut.ts';
 import { filmMelt, filmMeltHover } from '../practices/filmMelt.ts';
 import { filmPeel } from '../practices/filmPeel.ts';
 import { filmPowder } from '../practices/filmPowder.ts';
-import { filmPrint } from '../practices/filmPrint.ts';
+import { filmPrint, filmReady } from '../practices/filmPrint.ts';
 import { inspect } from '../practices/inspect.ts';
 import { patchCapPress, patchPress, patchTackIron, patchTackPress } from '../practices/patch.ts';
 import { prePressCap } from '../practices/prePress.ts';
 import { TRADE } from '../tradeRanges.ts';
+import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
 import { filmWorkNeeds, printerNeed, unless } from './refusals.ts';
 
 /** A film transfer on a leatherette patch, and the patch on a cap. */
 export const patchOnCap: ProcessModule = {
   id: 'patch-cap',
-  name: 'Film transfer on a patch, patch on a cap',
-  shortName: 'Patch on cap',
+  name: PROCESS_NAMES['patch-cap'],
+  shortName: PROCESS_SHORT_NAMES['patch-cap'],
   artProcess: () => 'dtf',
   ink: 'film',
   practices: [
+    filmReady,
     filmPrint,
     filmPowder,
     filmMelt,

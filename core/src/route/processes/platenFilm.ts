@@ -1,14 +1,15 @@
 import { printersFor } from '../equip.ts';
 import { platenFilmPrint } from '../practices/filmPrint.ts';
 import { AFTER_FILM, filmLook, filmRisks } from './filmTransfer.ts';
+import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
 import { filmWorkNeeds, printerNeed, unless } from './refusals.ts';
 
 /** Film made on a direct printer's platen: for a shop with one printer. */
 export const platenFilm: ProcessModule = {
   id: 'dtf-platen',
-  name: 'Film made on the direct printer',
-  shortName: 'DTF on platen',
+  name: PROCESS_NAMES['dtf-platen'],
+  shortName: PROCESS_SHORT_NAMES['dtf-platen'],
   artProcess: () => 'dtf',
   ink: 'textile',
   practices: [platenFilmPrint, ...AFTER_FILM],

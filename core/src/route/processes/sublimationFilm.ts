@@ -16,12 +16,15 @@ import { tradeReason } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { whenPressed } from './filmTransfer.ts';
+import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
 import { filmWorkNeeds, printerNeed, unless } from './refusals.ts';
 
 /** Schools differ widely; where the film's sheet speaks it decides. */
 const subPress: Practice = {
   id: 'press-transfer',
+  role: 'bond',
+  part: 'blank',
   station: 'press',
   applies: isPressedNow,
   plan: (input: RouteInput, settle) => {
@@ -47,8 +50,8 @@ const subPress: Practice = {
 /** Colour without white on film from a desk printer: light garments only. */
 export const sublimationFilm: ProcessModule = {
   id: 'sub-film',
-  name: 'Sublimation ink on film',
-  shortName: 'Sublimation film',
+  name: PROCESS_NAMES['sub-film'],
+  shortName: PROCESS_SHORT_NAMES['sub-film'],
   artProcess: () => 'sub',
   ink: 'sublimation',
   practices: [

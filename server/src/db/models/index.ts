@@ -5,7 +5,7 @@ import { defineColour, defineSize, defineStyle } from './garments.ts';
 import { defineLine, defineLineSize, defineOrder } from './orders.ts';
 import { defineProofAnswer, defineQuote, defineRoute } from './routes.ts';
 import { defineRequestKey } from './requestKeys.ts';
-import { defineEvent, defineOutcome, defineRun, defineTally } from './runs.ts';
+import { defineEvent, defineOutcome, defineRun, defineRunLine, defineTally } from './runs.ts';
 import {
   defineChange,
   defineChangedLine,
@@ -45,6 +45,7 @@ export function defineModels(sequelize: Sequelize) {
     quotes: defineQuote(sequelize),
     proofAnswers: defineProofAnswer(sequelize),
     runs: defineRun(sequelize),
+    runLines: defineRunLine(sequelize),
     events: defineEvent(sequelize),
     outcomes: defineOutcome(sequelize),
     tallies: defineTally(sequelize),
@@ -61,11 +62,10 @@ export function defineModels(sequelize: Sequelize) {
   lines.belongsTo(artworks, { as: 'artwork', foreignKey: 'artworkId' });
   lines.belongsTo(preparations, { as: 'preparation', foreignKey: 'preparationId' });
   lines.hasMany(lineSizes, { as: 'quantities', foreignKey: 'lineId' });
-  const { routes, facts, runs, proofAnswers } = models;
+  const { routes, facts, runLines, proofAnswers } = models;
   routes.belongsTo(facts, { as: 'facts', foreignKey: 'factsSha256' });
   proofAnswers.belongsTo(routes, { as: 'version', foreignKey: 'routeVersionId' });
-  runs.belongsTo(lines, { as: 'line', foreignKey: 'lineId' });
-  runs.belongsTo(routes, { as: 'version', foreignKey: 'routeVersionId' });
+  runLines.belongsTo(routes, { as: 'version', foreignKey: 'routeVersionId' });
   return models;
 }
 
@@ -73,5 +73,5 @@ export type { ArtworkRow, BlobRow, PreparationRow } from './artworks.ts';
 export type { StyleRow } from './garments.ts';
 export type { LineRow, OrderRow } from './orders.ts';
 export type { QuoteRow, RouteRow } from './routes.ts';
-export type { EventRow, RunRow } from './runs.ts';
+export type { EventRow, RunLineRow, RunRow } from './runs.ts';
 export type { MachineRow, MaterialRow, SettingKey, SettingRow } from './setUp.ts';

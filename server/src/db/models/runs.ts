@@ -1,6 +1,7 @@
+import type { Run } from '@saltflat/contract';
 import type { Process } from '@saltflat/core/route';
 import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
-import type { RunEventKind, RunEventPayload, Verdict } from '@saltflat/core/run';
+import type { MadeIn, RunEventKind, RunEventPayload, Verdict } from '@saltflat/core/run';
 import type {
   CreationOptional,
   InferAttributes,
@@ -24,22 +25,17 @@ import {
   texts,
   uuid,
 } from './columns.ts';
-import type { LineRow } from './orders.ts';
 import type { RouteRow } from './routes.ts';
 
 export interface RunRow extends Model<InferAttributes<RunRow>, InferCreationAttributes<RunRow>> {
   id: string;
-  lineId: string;
-  routeVersionId: string;
-  process: Process;
-  pieces: number;
+  /** Film that its lines share. */
+  sheets: Run['sheets'];
   startedBy: string;
   createdAt: Date;
   finishedAt: Date | null;
   /** Events it has: who knows as many knows all of them. */
   eventCount: CreationOptional<number>;
-  line?: NonAttribute<LineRow>;
-  version?: NonAttribute<RouteRow>;
 }
 
 export const defineRun = (sequelize: Sequelize) =>
@@ -47,14 +43,39 @@ export const defineRun = (sequelize: Sequelize) =>
     'run',
     columns({
       id: key,
-      lineId: uuid,
-      routeVersionId: uuid,
-      process: text,
-      pieces: integer,
+      sheets: json,
       startedBy: text,
       createdAt: instant,
       finishedAt: orNull(instant),
       eventCount: { ...integer, defaultValue: 0 },
+    }),
+    TABLE,
+  );
+
+/** One line in a run, and the route it is made by. */
+export interface RunLineRow extends Model<InferAttributes<RunLineRow>, InferCreationAttributes<RunLineRow>> {
+  runId: string;
+  /** Its name within the run. */
+  key: string;
+  lineId: string;
+  routeVersionId: string;
+  process: Process;
+  pieces: number;
+  finishedAt: Date | null;
+  version?: NonAttribute<RouteRow>;
+}
+
+export const defineRunLine = (sequelize: Sequelize) =>
+  sequelize.define<RunLineRow>(
+    'run_line',
+    columns({
+      runId: { ...uuid, primaryKey: true },
+      key: { ...text, primaryKey: true },
+      lineId: uuid,
+      routeVersionId: uuid,
+      process: text,
+      pieces: integer,
+      finishedAt: orNull(instant),
     }),
     TABLE,
   );
@@ -100,6 +121,7 @@ export const defineEvent = (sequelize: Sequelize) =>
 export interface OutcomeRow extends Model<InferAttributes<OutcomeRow>, InferCreationAttributes<OutcomeRow>> {
   runId: string;
   piece: number;
+  lineId: string;
   process: Process;
   verdict: Verdict;
   faults: string[];
@@ -112,6 +134,7 @@ export interface OutcomeRow extends Model<InferAttributes<OutcomeRow>, InferCrea
   actualDwellS: number | null;
   pretreatmentG: number | null;
   pretreatmentTargetG: number | null;
+  made: MadeIn[];
   /** What the ledger is searched by, in small letters. */
   searchText: string;
 }
@@ -122,6 +145,7 @@ export const defineOutcome = (sequelize: Sequelize) =>
     columns({
       runId: { ...uuid, primaryKey: true },
       piece: { ...integer, primaryKey: true },
+      lineId: uuid,
       process: text,
       verdict: oneOf(VERDICTS),
       faults: texts,
@@ -134,6 +158,7 @@ export const defineOutcome = (sequelize: Sequelize) =>
       actualDwellS: named('actual_dwell_s', orNull(decimal)),
       pretreatmentG: named('pretreatment_g', orNull(decimal)),
       pretreatmentTargetG: named('pretreatment_target_g', orNull(decimal)),
+      made: json,
       searchText: text,
     }),
     TABLE,

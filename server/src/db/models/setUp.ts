@@ -1,7 +1,7 @@
 import { MATERIAL_KINDS } from '@saltflat/contract';
 import type { MachineKind, MaterialKind, Replanned, ShopFacts, BackupSettings } from '@saltflat/contract';
 import type { Rates } from '@saltflat/core/cost';
-import { MACHINE_KINDS } from '@saltflat/core/route';
+import { MACHINE_KINDS } from '@saltflat/core/work';
 import type { HouseMethods } from '@saltflat/core/route';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
 import { DataTypes } from 'sequelize';

@@ -1,3 +1,4 @@
+import { seededRandom } from '@saltflat/core/work';
 import type { Device, DeviceDrive } from '@saltflat/contract';
 import type { DeviceAdapter } from './deviceAdapter.ts';
 
@@ -47,11 +48,8 @@ export function simulateDevice(shape: SimulatedShape, seed: number, startMs: num
   let drive = { ...shape.start };
   let from = drive.target; // shown value when the target last changed
   let changedMs = startMs;
-  let noiseState = seed >>> 0;
-  const noise = (): number => {
-    noiseState = (Math.imul(noiseState, 1664525) + 1013904223) >>> 0; // Numerical Recipes
-    return (noiseState / 2 ** 32 - 0.5) * 2;
-  };
+  const random = seededRandom(seed);
+  const noise = (): number => (random() - 0.5) * 2;
   const settled = (nowMs: number): number =>
     drive.target + (from - drive.target) * Math.exp(-(nowMs - changedMs) / 1000 / shape.lagS);
 

@@ -72,7 +72,7 @@ interface Filter {
   bind: unknown[];
 }
 
-function filtered({ verdict, fault, process, search }: LedgerQuery): Filter {
+function filtered({ verdict, fault, process, search, run, step }: LedgerQuery): Filter {
   const bind: unknown[] = [];
   const words = searchPatterns(search ?? '').map((pattern) => `x.search_text like $${bind.push(pattern)}`);
   const tally: string[] = [];
@@ -80,6 +80,8 @@ function filtered({ verdict, fault, process, search }: LedgerQuery): Filter {
   if (process) tally.push(`x.process = $${bind.push(process)}`);
   // an array of one, not “any of”: only so the index of faults is asked
   const faults = fault ? [`x.faults @> array[$${bind.push(fault)}]::text[]`] : [];
+  if (run) words.push(`x.run_id = $${bind.push(run)}`);
+  if (step) words.push(`x.made @> $${bind.push(JSON.stringify([{ step }]))}::jsonb`);
   return { tally, faults, words, bind };
 }
 
@@ -109,7 +111,7 @@ function walkedSql({ tally, faults, words }: Filter, after: string, limit: numbe
     KEYS,
     'x.verdict',
     ...(faults.length > 0 ? ['x.faults'] : []),
-    ...(words.length > 0 ? ['x.search_text'] : []),
+    ...(words.length > 0 ? ['x.search_text', 'x.made'] : []),
   ]; // what is not asked for need not be kept
   return `with walk as materialized (select ${asked.join(', ')} from outcome x where ${and([...tally, ...isFaulty, after])} ${ORDER} limit ${WALK}),
      match as materialized (select ${KEYS}, x.verdict from walk x where ${and([...faults, ...words])}),
@@ -149,11 +151,11 @@ function afterOf({ cursor }: LedgerQuery, bind: unknown[]): string {
 
 const PIECE = `x.run_id as "runId", a."orderId", a."lineId", a.code, a.customer, a.garment, x.process, a."routeNumber", x.piece, x.verdict,
   x.faults, x.note, x.photo, x.by_name as by, x.at, x.plate_c as "plateC", x.dwell_s as "dwellS", x.actual_dwell_s as "actualDwellS",
-  x.pretreatment_g as "pretreatmentG", x.pretreatment_target_g as "pretreatmentTargetG"`;
+  x.pretreatment_g as "pretreatmentG", x.pretreatment_target_g as "pretreatmentTargetG", x.made`;
 /** What a piece's names are is read once a run: a page holds many pieces of few. Kept apart, or it would be read for each all the same. */
-const ABOUT = `about as materialized (select r.id, r.line_id as "lineId", l.order_id as "orderId", l.code, k.name as customer,
+const ABOUT = `about as materialized (select r.run_id, r.line_id as "lineId", l.order_id as "orderId", l.code, k.name as customer,
     c.name || ' ' || s.name as garment, v.number as "routeNumber"
-  from (select distinct run_id from page) own join run r on r.id = own.run_id join route_version v on v.id = r.route_version_id
+  from (select distinct run_id from page) own join run_line r on r.run_id = own.run_id join route_version v on v.id = r.route_version_id
     join order_line l on l.id = r.line_id join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
     join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id)`;
-const PIECES = `left join outcome x on x.run_id = w.run_id and x.piece = w.piece left join about a on a.id = w.run_id ${ORDER}`;
+const PIECES = `left join outcome x on x.run_id = w.run_id and x.piece = w.piece left join about a on a.run_id = w.run_id and a."lineId" = x.line_id ${ORDER}`;

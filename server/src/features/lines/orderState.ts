@@ -1,6 +1,6 @@
 import type { Order, OrderSummary } from '@saltflat/contract';
 import { readStoredRoute } from '@saltflat/contract';
-import { traceHeat } from '@saltflat/core/route';
+import { traceHeat } from '@saltflat/core/work';
 import { Op } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow, OrderRow } from '../../db/models/index.ts';
@@ -80,7 +80,7 @@ export class OrderState {
       }));
     if (!row) return null;
     const { route } = readStoredRoute(row.format, { route: row.document, cost: row.cost });
-    return traceHeat(route.operations).map(({ fromS, toS, tempC, isHandsOn }) => [
+    return traceHeat(route.operations, row.pieces).map(({ fromS, toS, tempC, isHandsOn }) => [
       tempC,
       toS - fromS,
       isHandsOn,

@@ -26,7 +26,7 @@ const LINE = `
     (select json_agg(json_build_object('size', q.size, 'quantity', q.quantity) order by z.position nulls last, q.size)
       from order_line_size q left join garment_size z on z.style_id = c.style_id and z.size = q.size where q.line_id = l.id) as sizes,
     l.grades, l.house, l.state, l.plan_problem as "planProblem", l.route_number as "routeNumber",
-    (select r.id from run r where r.line_id = l.id and r.finished_at is null) as "activeRunId"
+    (select r.run_id from run_line r where r.line_id = l.id and r.finished_at is null) as "activeRunId"
   from order_line l join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id`;
 
 interface HeadRow extends Omit<Order, 'lines' | 'dueAt' | 'createdAt' | 'cancelledAt'> {

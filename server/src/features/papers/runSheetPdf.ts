@@ -1,8 +1,9 @@
 import { toBuffer } from 'bwip-js/node';
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { BlankKind } from '@saltflat/core/blank';
-import { STATION_NAMES, goesWords } from '@saltflat/core/route';
-import type { Operation, Route } from '@saltflat/core/route';
+import type { Route } from '@saltflat/core/route';
+import { STATION_NAMES, goesWords, plannedMode } from '@saltflat/core/work';
+import type { Operation } from '@saltflat/core/work';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import {
   INK,
@@ -191,7 +192,7 @@ function operationHeight(doc: Doc, operation: Operation, width: number): number 
 }
 
 const bodyLines = ({ sheet, checks, look, weighIn, waitAfter }: Operation): string[] => [
-  ...(sheet ? [`Under ${sheet}`] : []),
+  ...(sheet ? [`Under ${sheet.name}`] : []),
   ...(weighIn
     ? [`Weigh in: ${formatQuantity(weighIn.targetG, 'mass')} ± ${formatQuantity(weighIn.toleranceG, 'mass')}`]
     : []),
@@ -238,8 +239,8 @@ function drawOperation(
     size: BODY,
     weight: 600,
   });
-  if (operation.machine)
-    write(doc, operation.machine, { x: margin + 18, y: top + 22, size: 9, colour: MUTED });
+  const { machine } = plannedMode(operation);
+  if (machine) write(doc, machine.name, { x: margin + 18, y: top + 22, size: 9, colour: MUTED });
   write(doc, goesWords(operation), {
     x: margin + 18,
     y: top + 34,

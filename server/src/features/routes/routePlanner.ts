@@ -153,7 +153,7 @@ export function documentOf({ line, catalogue, style, print, rates, overrides }: 
   });
   const pieces = sizes.reduce((sum, { quantity }) => sum + quantity, 0);
   return {
-    format: 2,
+    format: 3,
     process: line.process,
     pieces,
     blankCents: sizes.reduce((sum, { quantity, cents }) => sum + quantity * cents, 0) / pieces,

@@ -1,5 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { ROUTE_FORMAT, putTogether, readStoredRoute, takeApart } from '@saltflat/contract';
+import { ROUTE_FORMAT, putTogether, readKeptLine, readStoredRoute, takeApart } from '@saltflat/contract';
+import type { Route } from '@saltflat/core/route';
 import type { LineDocument, PlanInput, RouteVersion, ShopFacts } from '@saltflat/contract';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { RouteRow } from '../../db/models/index.ts';
@@ -67,15 +68,15 @@ export class RouteStore {
     lineId: string,
     number: number,
     tx: Tx,
-  ): Promise<{ id: string; process: RouteRow['process']; pieces: number }> {
+  ): Promise<{ id: string; process: RouteRow['process']; pieces: number; route: Route }> {
     const row = await this.db.models.routes.findOne({
-      attributes: ['id', 'process', 'pieces'],
       where: { lineId, number },
       raw: true,
       transaction: tx,
       rejectOnEmpty: true,
     });
-    return { id: row.id, process: row.process, pieces: row.pieces };
+    const { route } = readStoredRoute(row.format, { route: row.document, cost: row.cost });
+    return { id: row.id, process: row.process, pieces: row.pieces, route };
   }
 
   /** Keeps a version under the line's next number. The line's order is locked: numbers are given out one at a time. */
@@ -108,7 +109,10 @@ export class RouteStore {
 
   private async inputOf({ input, factsSha256 }: RouteRow, tx?: Tx): Promise<WholeVersion['input']> {
     if (!input || factsSha256 === null) return null;
-    return { document: putTogether(input.line, await this.readFacts(factsSha256, tx)), art: input.art };
+    return {
+      document: readKeptLine(putTogether(input.line, await this.readFacts(factsSha256, tx))),
+      art: input.art,
+    };
   }
 
   private async readFacts(sha256: string, tx?: Tx): Promise<ShopFacts> {

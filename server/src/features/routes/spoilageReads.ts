@@ -29,8 +29,8 @@ export function readProvenLines(db: Database, process: Process, exceptLineId: st
     `select r.line_id as "lineId", max(l.code) as code, max(k.name) as customer, max(c.name || ' ' || s.name) as garment,
        max(s.id::text) as "styleId", count(*)::int as pieces, count(*) filter (where x.verdict = 'good')::int as good,
        max(v.number)::int as "routeNumber"
-     from (select verdict, run_id from outcome where process = $1 order by at desc, run_id, piece limit ${LATELY}) x
-     join run r on r.id = x.run_id join route_version v on v.id = r.route_version_id join order_line l on l.id = r.line_id
+     from (select verdict, run_id, line_id from outcome where process = $1 order by at desc, run_id, piece limit ${LATELY}) x
+     join run_line r on r.run_id = x.run_id and r.line_id = x.line_id join route_version v on v.id = r.route_version_id join order_line l on l.id = r.line_id
      join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
      join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id
      where r.line_id <> $2 and r.finished_at is not null

@@ -27,20 +27,25 @@ export function checkEvent(event: RunEventInput, nowMs: number, startedMs: numbe
 const badTime = (message: string): DomainError =>
   new DomainError('invalid-input', message, { fields: [{ path: '/at', message }] });
 
-/** Each kind needs its own facts; without them the event would say nothing. */
+/** What each kind needs to say anything. */
+const NEEDED: Partial<Record<RunEventInput['kind'], keyof RunEventInput['payload']>> = {
+  'reading-taken': 'reading',
+  'phase-started': 'phase',
+  'piece-inspected': 'inspection',
+  'part-lost': 'lost',
+  'flow-changed': 'flow',
+  'problem-raised': 'problem',
+  undone: 'eventId',
+};
+const ABOUT_THE_RUN: readonly RunEventInput['kind'][] = [
+  'part-lost', 'flow-changed', 'problem-raised', 'problem-cleared', 'undone',
+]; // prettier-ignore
+
 function refuseHollow({ kind, step, payload }: RunEventInput): void {
-  const missing =
-    kind === 'reading-taken' && !payload.reading
-      ? 'reading'
-      : kind === 'piece-inspected' && !payload.inspection
-        ? 'inspection'
-        : kind === 'problem-raised' && !payload.problem
-          ? 'problem'
-          : kind === 'undone' && !payload.eventId
-            ? 'eventId'
-            : null;
-  if (missing !== null) throw hollow(`/payload/${missing}`, `An event “${kind}” needs its ${missing}.`);
-  if (step === null && !['undone', 'problem-raised', 'problem-cleared'].includes(kind))
+  const needed = NEEDED[kind];
+  if (needed !== undefined && (payload[needed] === undefined || payload[needed] === ''))
+    throw hollow(`/payload/${needed}`, `An event “${kind}” needs its ${needed}.`);
+  if (step === null && !ABOUT_THE_RUN.includes(kind))
     throw hollow('/step', `An event “${kind}” needs a step.`);
 }
 

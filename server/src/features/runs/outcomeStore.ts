@@ -17,14 +17,15 @@ export class OutcomeStore {
   constructor(private readonly db: Database) {}
 
   /** Writes what differs from what was written before. */
-  async project(
-    run: RunRow,
-    about: Pick<Run, 'code' | 'customer' | 'garment'>,
-    { before, after }: Change,
-    tx: Tx,
-  ): Promise<void> {
+  async project(run: Pick<Run, 'id' | 'lines'>, { before, after }: Change, tx: Tx): Promise<void> {
     const { outcomes } = this.db.models;
-    await this.tally(run.process, { before, after }, tx);
+    const lineOf = ({ line }: OutcomeRow): Run['lines'][number] | undefined =>
+      run.lines.find(({ key }) => key === line);
+    for (const process of [...new Set(run.lines.map(({ route }) => route.process))].sort()) {
+      const own = (rows: readonly OutcomeRow[]): OutcomeRow[] =>
+        rows.filter((row) => lineOf(row)?.route.process === process);
+      await this.tally(process, { before: own(before), after: own(after) }, tx);
+    }
     const left = new Set(after.map(({ piece }) => piece));
     const gone = before.filter(({ piece }) => !left.has(piece));
     if (gone.length > 0)
@@ -35,16 +36,24 @@ export class OutcomeStore {
     const known = new Map(before.map((own) => [own.piece, JSON.stringify(own)]));
     const changed = after.filter((own) => known.get(own.piece) !== JSON.stringify(own));
     if (changed.length === 0) return;
-    const words = `${about.code} ${about.customer} ${about.garment}`;
     await outcomes.bulkCreate(
-      changed.map(({ by, at, ...own }) => ({
-        ...own,
-        runId: run.id,
-        process: run.process,
-        byName: by,
-        at: new Date(at),
-        searchText: ` ${words} ${by} ${own.note ?? ''}`.toLowerCase(),
-      })),
+      changed.flatMap((row) => {
+        const line = lineOf(row);
+        if (!line) return [];
+        const { by, at, line: _key, ...own } = row;
+        const words = `${line.code} ${line.customer} ${line.garment}`;
+        return [
+          {
+            ...own,
+            runId: run.id,
+            lineId: line.lineId,
+            process: line.route.process,
+            byName: by,
+            at: new Date(at),
+            searchText: ` ${words} ${by} ${own.note ?? ''}`.toLowerCase(),
+          },
+        ];
+      }),
       { updateOnDuplicate: UPDATED, transaction: tx },
     );
   }
@@ -75,6 +84,6 @@ export class OutcomeStore {
 }
 
 const UPDATED = [
-  'verdict', 'faults', 'note', 'photo', 'byName', 'at', 'plateC', 'dwellS', 'actualDwellS', 'pretreatmentG',
-  'pretreatmentTargetG', 'searchText',
+  'lineId', 'process', 'verdict', 'faults', 'note', 'photo', 'byName', 'at', 'plateC', 'dwellS', 'actualDwellS', 'pretreatmentG',
+  'pretreatmentTargetG', 'made', 'searchText',
 ] as const satisfies string[]; // prettier-ignore

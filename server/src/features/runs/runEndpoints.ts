@@ -27,15 +27,20 @@ export const runEndpoints = (runs: RunService): Endpoint[] => [
     {
       method: 'post',
       path: '/runs',
-      summary: 'Put a line on the floor',
+      summary: 'Put lines on the floor, with film that they share',
       body: RunStart,
       answer: Run,
       status: 201,
     },
-    ({ body }) => runs.start(body.lineId, body.by),
+    ({ body }) => runs.start(body),
   ),
   endpoint(
-    { method: 'get', path: '/runs/:id', summary: 'A run with its route and events', answer: Run },
+    {
+      method: 'get',
+      path: '/runs/:id',
+      summary: 'A run with the routes of its lines and its events',
+      answer: Run,
+    },
     ({ params }) => runs.get(params.id ?? ''),
   ),
   endpoint(

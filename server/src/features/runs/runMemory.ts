@@ -1,14 +1,11 @@
-import type { RunHead, StoredEvent } from '@saltflat/contract';
-import type { Route } from '@saltflat/core/route';
+import type { Run } from '@saltflat/contract';
 import type { FollowedRun } from '@saltflat/core/run';
 import { Memory } from '../../memory.ts';
 import type { OutcomeRow } from './projectOutcomes.ts';
 
 /** A run as it stood after its last event: what the next one is added to. */
 export interface KnownRun {
-  head: Omit<RunHead, 'eventCount'>;
-  route: Route;
-  events: StoredEvent[];
+  run: Run;
   /** Follows the events as one is added to them; only who holds the run's row may read it. */
   followed: FollowedRun;
   outcomes: OutcomeRow[];

@@ -6,18 +6,23 @@ import { and, isId, isTime, readCursor, writeCursor } from '../../http/keyset.ts
 
 const PAGE = 60;
 
-interface HeadRow extends Omit<RunHead, 'createdAt' | 'finishedAt'> {
+interface HeadRow extends Omit<RunHead, 'createdAt' | 'finishedAt' | 'lines'> {
   createdAt: Date;
   finishedAt: Date | null;
+  lines: RunHead['lines']; // instants as the database writes them
 }
 
+const LINE = `json_build_object('key', w.key, 'lineId', l.id, 'orderId', l.order_id, 'code', l.code, 'customer', k.name, 'dueAt', o.due_at,
+  'garment', c.name || ' ' || s.name, 'colourHex', c.hex, 'placement', l.placement, 'artworkId', l.artwork_id, 'routeNumber', v.number,
+  'pieces', w.pieces, 'finishedAt', w.finished_at)`;
+
 const headSql = (runs: string): string => `
-  select r.id, r.line_id as "lineId", l.order_id as "orderId", l.code, k.name as customer, c.name || ' ' || s.name as garment, c.hex as "colourHex",
-    l.placement, l.artwork_id as "artworkId", v.number as "routeNumber", r.pieces, r.started_by as "startedBy", r.created_at as "createdAt",
-    r.finished_at as "finishedAt", r.event_count as "eventCount"
-  from (${runs}) r join route_version v on v.id = r.route_version_id join order_line l on l.id = r.line_id
-  join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
-  join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id
+  select r.id, r.started_by as "startedBy", r.created_at as "createdAt", r.finished_at as "finishedAt", r.event_count as "eventCount", own.lines
+  from (${runs}) r cross join lateral (
+    select json_agg(${LINE} order by w.key::int) as lines
+    from run_line w join route_version v on v.id = w.route_version_id join order_line l on l.id = w.line_id
+    join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
+    join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id where w.run_id = r.id) own
   order by r.created_at desc, r.id`;
 
 const STATE = {
@@ -52,8 +57,13 @@ export async function readRunHead(db: Database, id: string, tx?: Tx): Promise<Ru
   return row && toHead(row);
 }
 
-const toHead = ({ createdAt, finishedAt, ...row }: HeadRow): RunHead => ({
+const toHead = ({ createdAt, finishedAt, lines, ...row }: HeadRow): RunHead => ({
   ...row,
+  lines: lines.map((line) => ({
+    ...line,
+    dueAt: new Date(line.dueAt).toISOString(),
+    finishedAt: line.finishedAt && new Date(line.finishedAt).toISOString(),
+  })),
   createdAt: createdAt.toISOString(),
   finishedAt: finishedAt?.toISOString() ?? null,
 });

@@ -1,4 +1,4 @@
-import { DomainError } from '@saltflat/contract';
+import { DomainError, runPlanOf } from '@saltflat/contract';
 import type {
   ComparisonAnswer,
   Run,
@@ -8,13 +8,16 @@ import type {
   RunPage,
   RunQuery,
   RunReceipt,
+  RunStart,
   StoredEvent,
 } from '@saltflat/contract';
-import { FollowedRun, deriveRun } from '@saltflat/core/run';
+import type { Route } from '@saltflat/core/route';
+import { FollowedRun } from '@saltflat/core/run';
 import type { RunState } from '@saltflat/core/run';
+import { plannedMode } from '@saltflat/core/work';
 import { UniqueConstraintError } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
-import type { LineRow, RunRow } from '../../db/models/index.ts';
+import type { LineRow, RunLineRow, RunRow } from '../../db/models/index.ts';
 import { eachPage } from '../../http/keyset.ts';
 import { checkEvent, newEvents } from './checkEvent.ts';
 import type { OutcomeStore } from './outcomeStore.ts';
@@ -23,11 +26,17 @@ import { createRunMemory } from './runMemory.ts';
 import type { KnownRun } from './runMemory.ts';
 import { readRunHead, readRunHeads } from './runReads.ts';
 import type { RunStore } from './runStore.ts';
+import { sharedSheets } from './sharedSheets.ts';
 
 interface StartableVersion {
   id: string;
-  process: RunRow['process'];
+  process: RunLineRow['process'];
   pieces: number;
+  route: Route;
+}
+interface Started extends StartableVersion {
+  lineId: string;
+  code: string;
 }
 
 interface Needs {
@@ -60,8 +69,8 @@ export class RunService {
 
   async get(id: string): Promise<Run> {
     const { eventCount, ...head } = (await readRunHead(this.needs.db, id)) ?? missing(id);
-    const { route, events } = await this.known(id, eventCount);
-    return { ...head, route, events };
+    const { run } = await this.known(id, eventCount);
+    return { ...run, ...head, lines: head.lines.map((line) => ({ ...line, route: routeOf(run, line.key) })) };
   }
 
   /** What happened on a run after so many events. */
@@ -74,13 +83,21 @@ export class RunService {
     return { runId: id, eventCount, finishedAt: finishedAt?.toISOString() ?? null, events };
   }
 
-  /** Puts a line on the floor with the route it is made by. */
-  async start(lineId: string, by: string): Promise<Run> {
+  /** Puts lines on the floor with the routes they are made by, and the film they share. */
+  async start({ lineIds, sheets = [], by }: RunStart): Promise<Run> {
     const { db, runs, lines, findVersion, now } = this.needs;
     const id = await db.transaction(async (tx) => {
-      const { routeNumber } = await lines.start(lineId, tx);
-      const { id: routeVersionId, process, pieces } = await findVersion(lineId, routeNumber, tx);
-      return runs.insert({ lineId, routeVersionId, process, pieces, by, at: new Date(now()) }, tx);
+      const started: Started[] = [];
+      // always in one order: two that want the same lines wait for each other, and neither for ever
+      for (const lineId of [...lineIds].sort()) {
+        const { line, routeNumber } = await lines.start(lineId, tx);
+        started.push({ code: line.code, lineId, ...(await findVersion(lineId, routeNumber, tx)) });
+      }
+      const ordered = lineIds.flatMap((lineId) => started.filter((own) => own.lineId === lineId));
+      const own = ordered.map(({ lineId, id: routeVersionId, process, pieces }, i) => ({
+        key: String(i + 1), lineId, routeVersionId, process, pieces,
+      })); // prettier-ignore
+      return runs.insert({ lines: own, sheets: sharedSheets(sheets, ordered), by, at: new Date(now()) }, tx);
     });
     return this.get(id);
   }
@@ -114,14 +131,16 @@ export class RunService {
     );
     for await (const items of pages) heads.push(...items);
     const known = await Promise.all(heads.map(async ({ id, eventCount }) => this.known(id, eventCount)));
-    return known.flatMap(({ head, route, events }) => {
-      const { steps } = deriveRun({ operations: route.operations, pieces: head.pieces }, events);
-      const machines = steps
+    return known.flatMap(({ run, followed }) => {
+      const taken = followed.state.steps
         .filter(({ status }) => status === 'running')
-        .map(({ operation }) => route.operations.find(({ id }) => id === operation)?.machine ?? null);
-      return [...new Set(machines)].flatMap((machine) =>
-        machine === null ? [] : [{ machine, code: head.code }],
-      );
+        .flatMap(({ line, index }) => {
+          const operation = routeOf(run, line).operations[index];
+          const machine = operation && plannedMode(operation).machine?.name;
+          const code = run.lines.find(({ key }) => key === line)?.code;
+          return machine !== undefined && code !== undefined ? [{ machine, code }] : [];
+        });
+      return taken.filter(({ machine }, i) => taken.findIndex((own) => own.machine === machine) === i);
     });
   }
 
@@ -131,7 +150,7 @@ export class RunService {
     if (!row) return missing(runId);
     for (const event of sent) checkEvent(event, now(), row.createdAt.getTime());
     const known = await this.known(runId, row.eventCount, tx);
-    const added = newEvents(known.events, sent);
+    const added = newEvents(known.run.events, sent);
     if (added.length === 0) return receipt(row);
     const serverAt = new Date(now());
     await runs.insertEvents(
@@ -148,47 +167,69 @@ export class RunService {
     );
     const stored = added.map(asStored);
     known.followed.add(stored);
-    await this.follow(row, { ...known, events: [...known.events, ...stored] }, tx);
+    await this.follow(row, { ...known, run: { ...known.run, events: [...known.run.events, ...stored] } }, tx);
     return receipt(row);
   }
 
-  /** Brings the outcomes, the run and its line to what the events now say. */
+  /** Brings the outcomes, the run and its lines to what the events now say. */
   private async follow(row: RunRow, known: KnownRun, tx: Tx): Promise<void> {
     const { outcomes } = this.needs;
-    const { head, route, events, followed } = known;
-    const wasDone = row.finishedAt !== null;
+    const { run, followed } = known;
     const { state } = followed;
-    const after = projectOutcomes(route, state);
-    await outcomes.project(row, head, { before: known.outcomes, after }, tx);
-    await outcomes.note(row, events.length, state, tx);
-    await this.passLine(row.lineId, wasDone, state, tx);
-    this.memory.put(row.id, { head, route, events, followed, outcomes: after });
+    const after = projectOutcomes(run, state);
+    await outcomes.project(run, { before: known.outcomes, after }, tx);
+    await outcomes.note(row, run.events.length, state, tx);
+    const lines: KnownRun['run']['lines'] = [];
+    for (const line of run.lines) lines.push(await this.passLine(row.id, line, state, tx));
+    this.memory.put(row.id, { run: { ...run, lines }, followed, outcomes: after });
   }
 
-  private async passLine(lineId: string, wasDone: boolean, { finishedAt }: RunState, tx: Tx): Promise<void> {
-    const isDone = finishedAt !== null;
-    if (isDone && !wasDone) await this.needs.lines.finish(lineId, tx);
-    if (!isDone && wasDone) await this.needs.lines.reopen(lineId, tx);
+  private async passLine<L extends Run['lines'][number]>(
+    runId: string,
+    line: L,
+    { finishedLines }: RunState,
+    tx: Tx,
+  ): Promise<L> {
+    const finishedAt = finishedLines[line.key] ?? null;
+    const [wasDone, isDone] = [line.finishedAt !== null, finishedAt !== null];
+    if (finishedAt !== line.finishedAt) await this.needs.runs.noteLine(runId, line.key, finishedAt, tx);
+    if (isDone && !wasDone) await this.needs.lines.finish(line.lineId, tx);
+    if (!isDone && wasDone) await this.needs.lines.reopen(line.lineId, tx);
+    return { ...line, finishedAt };
   }
 
   /** A run with all its events so far: as remembered, with what others added since. */
   private async known(runId: string, eventCount: number, tx?: Tx): Promise<KnownRun> {
-    const { db, runs } = this.needs;
+    const { runs } = this.needs;
     const remembered = this.memory.get(runId);
-    if (remembered?.events.length === eventCount) return remembered;
-    const head = remembered?.head ?? (await readRunHead(db, runId, tx)) ?? missing(runId);
-    const route = remembered?.route ?? (await runs.route(runId, tx)) ?? missing(runId);
-    const former = remembered?.events ?? [];
+    if (remembered?.run.events.length === eventCount) return remembered;
+    const before = remembered?.run ?? (await this.readRun(runId, tx));
+    const former = before.events;
     const events =
       former.length < eventCount
         ? [...former, ...(await runs.events(runId, former.length, tx))]
         : await runs.events(runId, 0, tx);
-    const followed = new FollowedRun({ operations: route.operations, pieces: head.pieces }, events);
-    const known = { head, route, events, followed, outcomes: projectOutcomes(route, followed.state) };
+    const followed = new FollowedRun(runPlanOf(before), events);
+    const { finishedLines } = followed.state;
+    const lines = before.lines.map((line) => ({ ...line, finishedAt: finishedLines[line.key] ?? null }));
+    const run = { ...before, lines, events };
+    const known = { run, followed, outcomes: projectOutcomes(run, followed.state) };
     this.memory.put(runId, known);
     return known;
   }
+
+  private async readRun(runId: string, tx?: Tx): Promise<Run> {
+    const { db, runs } = this.needs;
+    const { eventCount: _count, ...head } = (await readRunHead(db, runId, tx)) ?? missing(runId);
+    const { routes, sheets } = (await runs.plan(runId, tx)) ?? missing(runId);
+    const lines = head.lines.map((line) => ({ ...line, route: routes.get(line.key) ?? missing(runId) }));
+    return { ...head, lines, sheets, events: [] };
+  }
 }
+
+/** The route of a line of a run. */
+const routeOf = (run: Run, key: string): Route =>
+  run.lines.find((own) => own.key === key)?.route ?? missing(run.id);
 
 const receipt = ({ id, eventCount, finishedAt }: RunRow): RunReceipt => ({
   runId: id,

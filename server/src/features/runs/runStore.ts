@@ -1,22 +1,40 @@
 import { randomUUID } from 'node:crypto';
 import { DomainError, readStoredRoute } from '@saltflat/contract';
-import type { StoredEvent } from '@saltflat/contract';
-import type { Process, Route } from '@saltflat/core/route';
+import type { Run, StoredEvent } from '@saltflat/contract';
+import type { Route } from '@saltflat/core/route';
 import { Op, UniqueConstraintError } from 'sequelize';
 import type { CreationAttributes } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
-import type { EventRow, RunRow } from '../../db/models/index.ts';
+import type { EventRow, RunLineRow, RunRow } from '../../db/models/index.ts';
+
+type RunLineValues = CreationAttributes<RunLineRow>;
 
 /** Runs: lines on the floor, with the route they are made by. */
 export class RunStore {
   constructor(private readonly db: Database) {}
 
-  /** The route a run is made by. */
-  async route(runId: string, tx?: Tx): Promise<Route | undefined> {
-    const row = await this.db.models.runs.findByPk(runId, { include: ['version'], transaction: tx ?? null });
-    if (!row?.version) return undefined;
-    const { format, document, cost } = row.version;
-    return readStoredRoute(format, { route: document, cost }).route;
+  /** The routes of a run's lines, by their names within it, and the film they share. */
+  async plan(
+    runId: string,
+    tx?: Tx,
+  ): Promise<{ routes: Map<string, Route>; sheets: Run['sheets'] } | undefined> {
+    const { runs, runLines } = this.db.models;
+    const run = await runs.findByPk(runId, { raw: true, transaction: tx ?? null });
+    if (!run) return undefined;
+    const rows = await runLines.findAll({ where: { runId }, include: ['version'], transaction: tx ?? null });
+    const routes = new Map(
+      rows.flatMap(({ key, version }) =>
+        version
+          ? [
+              [
+                key,
+                readStoredRoute(version.format, { route: version.document, cost: version.cost }).route,
+              ] as const,
+            ]
+          : [],
+      ),
+    );
+    return { routes, sheets: run.sheets };
   }
 
   /** Where a run stands by its own row. */
@@ -34,14 +52,21 @@ export class RunStore {
   }
 
   async insert(
-    run: { lineId: string; routeVersionId: string; process: Process; pieces: number; by: string; at: Date },
+    run: {
+      lines: readonly Omit<RunLineValues, 'runId' | 'finishedAt'>[];
+      sheets: Run['sheets'];
+      by: string;
+      at: Date;
+    },
     tx: Tx,
   ): Promise<string> {
-    const { by, at, ...own } = run;
+    const { lines, sheets, by, at } = run;
+    const { runs, runLines } = this.db.models;
     const id = randomUUID();
     try {
-      await this.db.models.runs.create(
-        { id, ...own, startedBy: by, createdAt: at, finishedAt: null },
+      await runs.create({ id, sheets, startedBy: by, createdAt: at, finishedAt: null }, { transaction: tx });
+      await runLines.bulkCreate(
+        lines.map((line) => ({ ...line, runId: id, finishedAt: null })),
         { transaction: tx },
       );
     } catch (cause) {
@@ -54,6 +79,14 @@ export class RunStore {
       );
     }
     return id;
+  }
+
+  /** Notes when the last piece of a line was judged. */
+  async noteLine(runId: string, key: string, finishedAt: string | null, tx: Tx): Promise<void> {
+    await this.db.models.runLines.update(
+      { finishedAt: finishedAt === null ? null : new Date(finishedAt) },
+      { where: { runId, key }, transaction: tx },
+    );
   }
 
   /** Events of a run in the order they arrived, from the one after so many. */
@@ -69,9 +102,11 @@ export class RunStore {
 
   /** Which of these events another run has, and what its line is called. */
   async ofOtherRun(runId: string, ids: readonly string[]): Promise<{ id: string; code: string } | null> {
-    const { events, runs, lines } = this.db.models;
+    const { events, runLines, lines } = this.db.models;
     const event = await events.findOne({ where: { id: [...ids], runId: { [Op.ne]: runId } }, raw: true });
-    const run = event && (await runs.findByPk(event.runId, { attributes: ['lineId'], raw: true }));
+    const run =
+      event &&
+      (await runLines.findOne({ where: { runId: event.runId }, order: [['key', 'asc']], raw: true }));
     const line = run && (await lines.findByPk(run.lineId, { attributes: ['code'], raw: true }));
     return event && { id: event.id, code: line?.code ?? 'another run' };
   }

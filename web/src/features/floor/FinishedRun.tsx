@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { useDispatch } from 'react-redux';
 import { Link } from 'react-router';
 import { usePerson } from '../../person/personSlice.ts';
+import { codesOf } from './moments.ts';
 import { eventHappened, makeEvent } from './outboxSlice.ts';
 import type { LiveRun } from './useRunState.ts';
 
@@ -15,13 +16,17 @@ export function FinishedRun({ live }: { live: LiveRun }) {
   return (
     <section className="panel empty" aria-label="Finished run">
       <h2>
-        <span className="code">{run.code}</span> is done
+        <span className="code">{codesOf(run)}</span> {run.lines.length > 1 ? 'are' : 'is'} done
       </h2>
       <p>
         {count('good')} good, {count('reprint')} reprinted, {count('scrap')} scrapped.
       </p>
       <div className="row" style={{ justifyContent: 'center', marginTop: 16 }}>
-        <Button variant="contained" component={Link} to={`/ledger?search=${run.code}`}>
+        <Button
+          variant="contained"
+          component={Link}
+          to={`/ledger?search=${run.lines.length > 1 ? '' : codesOf(run)}`}
+        >
           See it in the ledger
         </Button>
         <Button

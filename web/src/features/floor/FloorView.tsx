@@ -12,21 +12,17 @@ import { serverNow } from '../../api/serverClock.ts';
 import { useDevice } from '../../api/liveSlice.ts';
 import { usePerson } from '../../person/personSlice.ts';
 import type { RunEventKind, RunEventPayload } from '@saltflat/core/run';
-import { momentsOf } from './moments.ts';
+import { lineOf, momentsOf, stepsByLine } from './moments.ts';
 import type { Moment } from './moments.ts';
 import { takesSpace } from './keys.ts';
 import { NextPanel } from './NextPanel.tsx';
 import { eventHappened, makeEvent, refusalsSeen, useOutbox } from './outboxSlice.ts';
 import { RunTabs } from './RunTabs.tsx';
+import { FlowChoice } from './FlowChoice.tsx';
+import { SpoiledDialog } from './SpoiledDialog.tsx';
 import { LinedUp, Stations } from './Stations.tsx';
 import type { LiveRun } from './useRunState.ts';
 import './floor.css';
-
-const asFloorRun = ({ run, state }: LiveRun) => ({
-  code: run.code,
-  operations: run.route.operations,
-  steps: state.steps,
-});
 
 interface Props {
   runs: readonly LiveRun[];
@@ -40,8 +36,18 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
   const nowMs = useNow(serverNow);
   const moments = momentsOf(runs, nowMs);
   const chosen = runs.find(({ run }) => run.id === chosenRunId) ?? moments[0]?.live ?? runs[0];
-  const moment = moments.find(({ live }) => live.run.id === chosen?.run.id);
+  const own = moments.filter(({ live }) => live.run.id === chosen?.run.id);
+  const [pickedStep, setPickedStep] = useState<string | null>(null);
+  const moment = own.find(({ action }) => action.step.id === pickedStep) ?? own[0];
+  const pick = useCallback(
+    (runId: string, step: string | null) => {
+      setPickedStep(step);
+      onChoose(runId);
+    },
+    [onChoose],
+  );
   const [isTelling, setIsTelling] = useState(false);
+  const [isSpoiled, setIsSpoiled] = useState(false);
   const { record, by } = useRecorder();
   const scale = useDevice('scale');
   const { refused, damaged } = useOutbox();
@@ -50,13 +56,15 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
   const act = useCallback(() => {
     if (!moment) return;
     const { action, live } = moment;
-    const { weighIn, isInspection } = action.operation;
-    if (isInspection) return;
+    const { weighIn, role } = action.operation;
+    if (role === 'inspect') return;
     const what = action.step.beforeG === null ? 'before' : 'after';
     if (weighIn !== null && (action.step.beforeG === null || action.step.afterG === null)) {
       if (scale?.isStable && scale.value !== null)
         record(live, 'reading-taken', action.step.id, { reading: { what, massG: scale.value } });
-    } else
+    } else if (action.kind === 'phase')
+      record(live, 'phase-started', action.step.id, { phase: action.step.phase + 1 });
+    else
       record(
         live,
         action.kind === 'start' && countdownS(action.operation, action.step) > 0
@@ -69,12 +77,17 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
   const undo = useCallback(() => {
     if (chosen && lastEventId !== null) record(chosen, 'undone', null, { eventId: lastEventId });
   }, [chosen, lastEventId, record]);
-  useFloorKeys({ onSpace: act, onUndo: undo, onProblem: () => setIsTelling(true) });
+  useFloorKeys({
+    onSpace: act,
+    onUndo: undo,
+    onProblem: () => setIsTelling(true),
+    onSpoiled: () => setIsSpoiled(true),
+  });
 
   return (
     <div className="floor">
       <div className="stack">
-        <RunTabs runs={runs} chosenId={chosen?.run.id ?? null} onChoose={onChoose} />
+        <RunTabs runs={runs} chosenId={chosen?.run.id ?? null} onChoose={(runId) => pick(runId, null)} />
         {refused.length > 0 && (
           <div className="alarm row" role="alert">
             <span>
@@ -110,9 +123,11 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
             moment={moment}
             nowMs={nowMs}
             slips={floorSlips(
-              asFloorRun(moment.live),
               moment.action,
-              runs.filter(({ run }) => run.id !== moment.live.run.id).map(asFloorRun),
+              (id) =>
+                lineOf(moment.live.run, moment.action.step.line).route.operations.find((own) => own.id === id)
+                  ?.title ?? id,
+              runs.filter(({ run }) => run.id !== moment.live.run.id).flatMap(stepsByLine),
               nowMs,
             )}
             onPrimary={act}
@@ -122,22 +137,46 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
             onJudge={(inspection) =>
               record(moment.live, 'piece-inspected', moment.action.step.id, { inspection })
             }
+            onSpoiled={() => setIsSpoiled(true)}
             onProblem={() => setIsTelling(true)}
             onUndo={lastEventId === null ? null : undo}
           />
         )}
       </div>
       <div className="stack">
-        <Stations runs={runs} nowMs={nowMs} stationName={stationName} />
+        <Stations
+          runs={runs}
+          nowMs={nowMs}
+          stationName={stationName}
+          shown={moment ? `${moment.live.run.id} ${moment.action.step.id}` : ''}
+          onPick={pick}
+        />
         <LinedUp
           moments={moments.filter((own) => own !== moment).slice(0, 6)}
           nowMs={nowMs}
-          onPick={({ live }: Moment) => onChoose(live.run.id)}
+          onPick={({ live, action }: Moment) => pick(live.run.id, action.step.id)}
         />
+        {chosen && (
+          <FlowChoice
+            flow={chosen.state.flow}
+            onChange={(flow) => record(chosen, 'flow-changed', null, { flow })}
+          />
+        )}
         <p className="muted small">
           Working as <strong>{by}</strong>. Change it at the top right.
         </p>
       </div>
+      {isSpoiled && moment && (
+        <SpoiledDialog
+          key={moment.action.step.id}
+          moment={moment}
+          onClose={() => setIsSpoiled(false)}
+          onTell={(losses) => {
+            for (const lost of losses) record(moment.live, 'part-lost', null, { lost });
+            setIsSpoiled(false);
+          }}
+        />
+      )}
       {isTelling && chosen && (
         <ProblemDialog
           onClose={() => setIsTelling(false)}
@@ -168,14 +207,16 @@ function useFloorKeys({
   onSpace,
   onUndo,
   onProblem,
+  onSpoiled,
 }: {
   onSpace: () => void;
   onUndo: () => void;
   onProblem: () => void;
+  onSpoiled: () => void;
 }): void {
   const acts = useRef<Record<string, () => void>>({});
   useLayoutEffect(() => {
-    acts.current = { ' ': onSpace, u: onUndo, p: onProblem }; // with what is shown, not a moment later: a key means what the page says
+    acts.current = { ' ': onSpace, u: onUndo, p: onProblem, x: onSpoiled }; // with what is shown, not a moment later: a key means what the page says
   });
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {

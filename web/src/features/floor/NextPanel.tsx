@@ -1,9 +1,9 @@
+import type { RunLine } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import type { PlacementKey } from '@saltflat/contract/placements';
-import type { Operation } from '@saltflat/core/route';
-import { traceHeat } from '@saltflat/core/route';
 import { countdownS } from '@saltflat/core/run';
-import type { StepState } from '@saltflat/core/run';
+import { plannedMode, timedPhases, traceHeat } from '@saltflat/core/work';
+import type { Operation } from '@saltflat/core/work';
 import { formatClock, formatQuantity, inShownUnits } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
@@ -11,7 +11,7 @@ import { HeatTrace } from '../../trace/index.ts';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { Inspection } from './Inspection.tsx';
 import type { Judgement } from './Inspection.tsx';
-import { partOf } from './moments.ts';
+import { codesOf, lineOf, operationOf, partOf } from './moments.ts';
 import type { Moment } from './moments.ts';
 import { WeighIn } from './WeighIn.tsx';
 
@@ -23,6 +23,7 @@ interface Props {
   onPrimary: () => void;
   onWeigh: (what: 'before' | 'after', massG: number) => void;
   onJudge: (judgement: Judgement) => void;
+  onSpoiled: () => void;
   onProblem: () => void;
   onUndo: (() => void) | null;
 }
@@ -31,36 +32,53 @@ interface Props {
 export function primaryOf({ action }: Moment, nowMs: number): { word: string; isDue: boolean } {
   const isDue = action.dueAt <= nowMs;
   const timerS = countdownS(action.operation, action.step);
+  if (action.kind === 'phase') {
+    const next = timedPhases(action.operation)[action.step.phase + 1]?.label ?? '';
+    return { word: `Next: ${next}`, isDue };
+  }
   if (action.kind === 'complete') return { word: timerS > 0 && !isDue ? 'Done early' : 'Done', isDue };
   return { word: timerS > 0 ? (isDue ? 'Start' : 'Start early') : isDue ? 'Done' : 'Done early', isDue };
 }
 
 /** The one thing to do next, readable from two metres. */
-export function NextPanel({ moment, nowMs, slips, onPrimary, onWeigh, onJudge, onProblem, onUndo }: Props) {
+export function NextPanel({
+  moment,
+  nowMs,
+  slips,
+  onPrimary,
+  onWeigh,
+  onJudge,
+  onSpoiled,
+  onProblem,
+  onUndo,
+}: Props) {
   const system = useUnits();
   const { live, action } = moment;
-  const operation = live.run.route.operations[action.step.index];
+  const operation = operationOf(live.run, action.step);
   if (!operation) return null;
+  const line = lineOf(live.run, action.step.line);
+  const lines = linesIn(moment);
   const primary = primaryOf(moment, nowMs);
   const timerS = countdownS(operation, action.step);
-  const isJudged = operation.isInspection;
+  const isJudged = operation.role === 'inspect';
   const isWeighed =
     operation.weighIn !== null && (action.step.beforeG === null || action.step.afterG === null);
   return (
     <section
       className="panel next"
-      data-due={primary.isDue && action.kind === 'complete' && timerS > 0}
+      data-due={primary.isDue && action.kind !== 'start' && timerS > 0}
       aria-label="Next"
     >
       <div className="next-head">
-        <span className="code">{live.run.code}</span>
-        <span>
-          {partWords(action.step, live.state.pieces)}
-          {action.step.round > 1 && ', reprint'}
-        </span>
+        <span className="code">{codesOf({ lines })}</span>
+        <span>{partOf(live, action.step)}</span>
         <span className="muted">
-          {live.run.customer}, {live.run.garment},{' '}
-          {PLACEMENTS[live.run.placement as PlacementKey].label.toLowerCase()}
+          {lines
+            .map(
+              ({ customer, garment, placement }) =>
+                `${customer}, ${garment}, ${PLACEMENTS[placement as PlacementKey].label.toLowerCase()}`,
+            )
+            .join(' and ')}
         </span>
       </div>
       <div className="next-body">
@@ -68,6 +86,11 @@ export function NextPanel({ moment, nowMs, slips, onPrimary, onWeigh, onJudge, o
           <h2 className="next-title">{operation.title}</h2>
           <SettingsLine operation={operation} system={system} />
           <p className="next-look">{operation.look}</p>
+          {action.isTaken && (
+            <p className="caution" role="status">
+              ◆ {plannedMode(operation).machine?.name} is at work for another line.
+            </p>
+          )}
           {slips.map((slip) => (
             <p key={slip} className="alarm" role="alert">
               ◆ {inShownUnits(slip, system)}
@@ -85,12 +108,17 @@ export function NextPanel({ moment, nowMs, slips, onPrimary, onWeigh, onJudge, o
         <WeighIn weighIn={operation.weighIn} step={action.step} onWeigh={onWeigh} />
       )}
       {isJudged && (
-        <Inspection key={action.step.id} route={live.run.route} checks={operation.checks} onJudge={onJudge} />
+        <Inspection key={action.step.id} route={line.route} checks={operation.checks} onJudge={onJudge} />
       )}
       <div className="next-actions">
         {!isJudged && !isWeighed && (
           <Button className="primary" variant={primary.isDue ? 'contained' : 'outlined'} onClick={onPrimary}>
             {primary.word} <kbd>Space</kbd>
+          </Button>
+        )}
+        {!isJudged && (
+          <Button variant="outlined" onClick={onSpoiled}>
+            Spoiled <kbd>x</kbd>
           </Button>
         )}
         <Button variant="outlined" onClick={onProblem}>
@@ -102,7 +130,7 @@ export function NextPanel({ moment, nowMs, slips, onPrimary, onWeigh, onJudge, o
       </div>
       <div className="next-trace">
         <HeatTrace
-          pieces={traceHeat(live.run.route.operations).map((segment) => ({
+          pieces={traceHeat(line.route.operations, line.pieces).map((segment) => ({
             ...segment,
             durationS: segment.toS - segment.fromS,
           }))}
@@ -112,14 +140,6 @@ export function NextPanel({ moment, nowMs, slips, onPrimary, onWeigh, onJudge, o
       </div>
     </section>
   );
-}
-
-/** "piece 3 of 12", "load 2 of 3, 4 pieces", "all 12 pieces". */
-function partWords(step: StepState, piecesInRun: number): string {
-  const count = `${step.pieces} ${step.pieces === 1 ? 'piece' : 'pieces'}`;
-  if (step.piece > 0) return `${partOf(step)} of ${piecesInRun}`;
-  if (step.loads > 1) return `${partOf(step)}, ${count}`;
-  return step.pieces > 1 ? `all ${count}` : count;
 }
 
 function SettingsLine({ operation, system }: { operation: Operation; system: UnitSystem }) {
@@ -136,7 +156,7 @@ function SettingsLine({ operation, system }: { operation: Operation; system: Uni
           <span className="muted">{label}</span> {text}
         </span>
       ))}
-      {operation.sheet && <span>{operation.sheet}</span>}
+      {operation.sheet && <span>{operation.sheet.name}</span>}
     </p>
   );
 }
@@ -167,7 +187,21 @@ function Timer({ moment: { action }, nowMs }: { moment: Moment; nowMs: number })
       <span className="timer-figure" data-over={leftS <= 0}>
         {leftS > 0 ? formatClock(Math.ceil(leftS)) : `+${formatClock(-leftS)}`}
       </span>
-      <span>{isResting ? '∿ resting' : leftS > 0 ? '▶ running' : '◆ time is up'}</span>
+      <span>{isResting ? '∿ resting' : leftS > 0 ? `▶ ${runningWords(action)}` : '◆ time is up'}</span>
     </div>
   );
+}
+
+/** "running", or where it goes in several phases which one: "burst 2, 2 of 4". */
+function runningWords({ operation, step }: Moment['action']): string {
+  const timed = timedPhases(operation);
+  return timed.length > 1
+    ? `${timed[step.phase]?.label ?? ''}, ${step.phase + 1} of ${timed.length}`
+    : 'running';
+}
+
+/** The lines whose parts are in the step: on a shared sheet several. */
+function linesIn({ live: { run, state }, action }: Moment): RunLine[] {
+  const keys = new Set(action.step.parts.map((id) => state.parts[id]?.line));
+  return run.lines.filter(({ key }) => keys.has(key));
 }

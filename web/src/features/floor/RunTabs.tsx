@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { codesOf } from './moments.ts';
 import type { LiveRun } from './useRunState.ts';
 
 /** The lines on the floor, each with how far it is. */
@@ -30,8 +31,10 @@ export function RunTabs({
             className="run-tab"
             onClick={() => onChoose(run.id)}
           >
-            <span className="swatch" style={{ background: run.colourHex }} />
-            <span className="code">{run.code}</span>
+            {run.lines.map(({ key, colourHex }) => (
+              <span key={key} className="swatch" style={{ background: colourHex }} />
+            ))}
+            <span className="code">{codesOf(run)}</span>
             <span>
               {state.outcomes.length} of {state.pieces} judged
             </span>

@@ -1,30 +1,33 @@
-import { countdownS } from '@saltflat/core/run';
+import { countdownS, runsUntil } from '@saltflat/core/run';
 import { formatClock } from '@saltflat/core/units';
 import type { Moment } from './moments.ts';
-import { partOf, titleOf } from './moments.ts';
+import { codesIn, operationOf, partOf, titleOf } from './moments.ts';
 import type { LiveRun } from './useRunState.ts';
 
 interface Props {
   runs: readonly LiveRun[];
   nowMs: number;
   stationName: (station: string) => string;
+  /** Run and step that are looked at. */
+  shown: string;
+  onPick: (runId: string, step: string) => void;
 }
 
 /** What stands on each machine now, over all lines. */
-export function Stations({ runs, nowMs, stationName }: Props) {
+export function Stations({ runs, nowMs, stationName, shown, onPick }: Props) {
   const busy = runs.flatMap((live) =>
     live.state.steps
       .filter(({ status }) => status === 'running')
       .map((step) => {
-        const operation = live.plan.operations[step.index];
-        const timerS = operation ? countdownS(operation, step) : 0;
-        const leftS =
-          timerS > 0 && step.startedAt ? (Date.parse(step.startedAt) + 1000 * timerS - nowMs) / 1000 : null;
+        const operation = operationOf(live.run, step);
+        const isTimed = operation !== undefined && countdownS(operation, step) > 0;
+        const leftS = isTimed ? (runsUntil(operation, step) - nowMs) / 1000 : null;
         return {
-          key: step.id + live.run.id,
+          key: `${live.run.id} ${step.id}`,
+          pick: () => onPick(live.run.id, step.id),
           station: operation?.station ?? '',
-          code: live.run.code,
-          part: partOf(step),
+          code: codesIn(live, step),
+          part: partOf(live, step),
           leftS,
         };
       }),
@@ -40,18 +43,20 @@ export function Stations({ runs, nowMs, stationName }: Props) {
         </p>
       )}
       <ul>
-        {busy.map(({ key, station, code, part, leftS }) => (
-          <li key={key} className="station-row">
-            <span className="muted">{stationName(station)}</span>
-            <span className="code">{code}</span>
-            <span>{part}</span>
-            <strong data-over={leftS !== null && leftS <= 0}>
-              {leftS === null
-                ? '▶'
-                : leftS > 0
-                  ? `▶ ${formatClock(Math.ceil(leftS))}`
-                  : `◆ +${formatClock(-leftS)}`}
-            </strong>
+        {busy.map(({ key, pick, station, code, part, leftS }) => (
+          <li key={key}>
+            <button type="button" className="station-row" aria-pressed={key === shown} onClick={pick}>
+              <span className="muted">{stationName(station)}</span>
+              <span className="code">{code}</span>
+              <span>{part}</span>
+              <strong data-over={leftS !== null && leftS <= 0}>
+                {leftS === null
+                  ? '▶'
+                  : leftS > 0
+                    ? `▶ ${formatClock(Math.ceil(leftS))}`
+                    : `◆ +${formatClock(-leftS)}`}
+              </strong>
+            </button>
           </li>
         ))}
       </ul>
@@ -88,10 +93,8 @@ export function LinedUp({
                 <strong>{leftS > 0 ? `◆ ${formatClock(Math.ceil(leftS))}` : '◆ now'}</strong>
                 <span>
                   {titleOf(moment.live, moment.action)}{' '}
-                  <span className="muted code">{moment.live.run.code}</span>
-                  {partOf(moment.action.step) !== 'all' && (
-                    <span className="muted"> {partOf(moment.action.step)}</span>
-                  )}
+                  <span className="muted code">{codesIn(moment.live, moment.action.step)}</span>
+                  <span className="muted"> {partOf(moment.live, moment.action.step)}</span>
                 </span>
               </button>
             </li>

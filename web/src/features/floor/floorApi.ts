@@ -7,6 +7,7 @@ import type {
   RunNews,
   RunPage,
   RunReceipt,
+  RunStart,
 } from '@saltflat/contract';
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import { baseApi } from '../../api/baseApi.ts';
@@ -82,7 +83,7 @@ const floorApi = baseApi.injectEndpoints({
       query: (limit) => ({ url: '/ready-lines', params: { limit } }),
       providesTags: ['Line'],
     }),
-    startRun: build.mutation<Run, { lineId: string; by: string }>({
+    startRun: build.mutation<Run, RunStart>({
       query: (body) => ({ url: '/runs', method: 'POST', body }),
       invalidatesTags: ['Run', 'Order', 'Line'],
     }),

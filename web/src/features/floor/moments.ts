@@ -1,6 +1,39 @@
-import { nextActions } from '@saltflat/core/run';
-import type { FloorAction, StepState } from '@saltflat/core/run';
+import type { Run, RunLine } from '@saltflat/contract';
+import { machineHeat, nextOverRuns } from '@saltflat/core/run';
+import type { FloorAction, FloorRun, StepState } from '@saltflat/core/run';
+import type { Operation, Part } from '@saltflat/core/work';
 import type { LiveRun } from './useRunState.ts';
+
+/** The line of a run that a step goes by. */
+export const lineOf = (run: Run, key: string): RunLine =>
+  run.lines.find((own) => own.key === key) ?? (run.lines[0] as RunLine); // a run has at least one
+
+/** What is done in a step, as the route of its line says. */
+export const operationOf = (
+  run: Run,
+  { line, index }: Pick<StepState, 'line' | 'index'>,
+): Operation | undefined => lineOf(run, line).route.operations[index];
+
+/** "K-213", or of film that lines share "K-213 + K-214". */
+export const codesOf = ({ lines }: { lines: readonly { code: string }[] }): string =>
+  lines.map(({ code }) => code).join(' + ');
+
+/** The lines whose parts are in a step. */
+export function codesIn(
+  { run, state }: Pick<LiveRun, 'run' | 'state'>,
+  { parts }: Pick<StepState, 'parts'>,
+): string {
+  const keys = new Set(parts.map((id) => state.parts[id]?.line));
+  return codesOf({ lines: run.lines.filter(({ key }) => keys.has(key)) });
+}
+
+/** What was done by each line's route, as slips between runs are seen. */
+export const stepsByLine = ({ run, state }: LiveRun): FloorRun[] =>
+  run.lines.map(({ key, code, route }) => ({
+    code,
+    operations: route.operations,
+    steps: state.steps.filter(({ line }) => line === key),
+  }));
 
 /** A thing some run wants done, with whose it is. */
 export interface Moment {
@@ -9,31 +42,62 @@ export interface Moment {
   title: string;
 }
 
-/** The most urgent thing of each run, and what its machines will want, soonest first. */
+/**
+ * The most urgent thing of each run, and what its machines will want: over all runs, windows that close before all else,
+ * of what is as urgent the order that is due sooner.
+ */
 export function momentsOf(runs: readonly LiveRun[], nowMs: number): Moment[] {
-  return runs
+  const heat = machineHeat(runs.flatMap(stepsByLine), nowMs);
+  const open = runs
     .filter(({ state }) => state.finishedAt === null)
-    .flatMap((live) => {
-      const actions = nextActions(live.plan, live.state, nowMs);
-      const wanted = actions.filter(
-        (action, i) =>
-          i === 0 || action.kind === 'complete' || (action.dueAt > nowMs && action.kind === 'start'),
-      );
-      return wanted.map((action) => ({ live, action, title: titleOf(live, action) }));
-    })
-    .sort(
-      (p, q) =>
-        Math.max(p.action.dueAt, nowMs) - Math.max(q.action.dueAt, nowMs) || p.action.dueAt - q.action.dueAt,
-    );
+    .map((live) => ({
+      live,
+      plan: live.plan,
+      state: live.state,
+      dueMs: Object.fromEntries(live.run.lines.map(({ key, dueAt }) => [key, Date.parse(dueAt)])),
+    }));
+  const seen = new Set<LiveRun>();
+  return nextOverRuns(open, nowMs, heat).flatMap(({ run: { live }, action }) => {
+    const isFirst = !seen.has(live);
+    seen.add(live);
+    const isWanted = isFirst || action.kind !== 'start' || action.dueAt > nowMs;
+    return isWanted ? [{ live, action, title: titleOf(live, action) }] : [];
+  });
 }
 
-/** Which part of the line a step is about: "piece 7", "load 2 of 3", or all of it. */
-export function partOf({ piece, load, loads }: StepState): string {
-  if (piece > 0) return `piece ${piece}`;
-  return loads > 1 ? `load ${load} of ${loads}` : 'all';
+const NOUNS: Record<Part, readonly [one: string, many: string]> = {
+  transfer: ['transfer', 'transfers'],
+  patch: ['patch', 'patches'],
+  blank: ['piece', 'pieces'],
+};
+
+/** One part, as people call it. */
+export const partNoun = (part: Part): string => NOUNS[part][0];
+
+/** What a step is about: "piece 7", "transfers 1 to 4", "transfer 3, made again", "all 12 transfers". */
+export function partOf({ run, state }: Pick<LiveRun, 'run' | 'state'>, step: StepState): string {
+  const { parts, isAgain } = step;
+  const line = lineOf(run, step.line);
+  const states = parts.flatMap((id) => state.parts[id] ?? []);
+  const lane = line.route.lanes.find(({ id }) => id === states[0]?.lane);
+  const [one, many] = NOUNS[lane?.part ?? 'blank'];
+  const again = isAgain ? ', made again' : '';
+  if (new Set(states.map((own) => own.line)).size > 1)
+    return `${states.length} ${many} of ${codesIn({ run, state }, step)}${again}`;
+  if (states.length === line.pieces && line.pieces > 1 && !isAgain) return `all ${line.pieces} ${many}`;
+  const numbers = states.map(({ number, slot }) => (number > 0 ? number : slot)).sort((p, q) => p - q);
+  return `${states.length === 1 ? one : many} ${rangeWords(numbers)}${again}`;
+}
+
+/** "3", "1 to 4", "2, 5 and 9". */
+function rangeWords(numbers: readonly number[]): string {
+  const first = numbers[0] ?? 0;
+  const last = numbers.at(-1) ?? 0;
+  if (numbers.length > 2 && last - first === numbers.length - 1) return `${first} to ${last}`;
+  return numbers.length < 2 ? String(first) : `${numbers.slice(0, -1).join(', ')} and ${last}`;
 }
 
 /** "Press the transfer", as its route calls it. */
-export function titleOf({ run }: LiveRun, { step }: FloorAction): string {
-  return run.route.operations[step.index]?.title ?? step.operation;
+export function titleOf({ run }: Pick<LiveRun, 'run'>, { step }: Pick<FloorAction, 'step'>): string {
+  return operationOf(run, step)?.title ?? step.operation;
 }

@@ -1,6 +1,7 @@
 import type { LedgerRow } from '@saltflat/contract';
 import { PROCESS_SHORT_NAMES } from '@saltflat/core/route';
-import { FAULTS } from '@saltflat/core/run';
+import { FAULTS, readStepId } from '@saltflat/core/run';
+import type { Role } from '@saltflat/core/work';
 import { formatQuantity } from '@saltflat/core/units';
 import { createColumnHelper, flexRender, getCoreRowModel, useReactTable } from '@tanstack/react-table';
 import dayjs from 'dayjs';
@@ -95,8 +96,43 @@ const columns = (system: UnitSystem) => [
       </>
     ),
   }),
+  column.accessor('made', {
+    header: 'Made together with',
+    cell: ({ row: { original } }) => <MadeTogether row={original} />,
+  }),
   column.accessor('by', { header: 'By' }),
 ];
+
+const DONE: Partial<Record<Role, string>> = {
+  print: 'printed',
+  melt: 'melted',
+  spray: 'sprayed',
+  bond: 'pressed',
+  cure: 'cured',
+};
+
+/** Sheets and loads the piece shared, each leading to all that came of it. */
+function MadeTogether({ row: { runId, made } }: { row: LedgerRow }) {
+  return (
+    <>
+      {made.flatMap(({ role, step }) => {
+        const others = (readStepId(step)?.parts.length ?? 1) - 1;
+        return others < 1
+          ? []
+          : [
+              <Link
+                key={step}
+                className="nowrap"
+                style={{ display: 'block' }}
+                to={`/ledger?${new URLSearchParams({ run: runId, step }).toString()}`}
+              >
+                {DONE[role] ?? role} with {others} more
+              </Link>,
+            ];
+      })}
+    </>
+  );
+}
 
 /** What came out, one row a piece, with the settings and readings it really had. */
 export function LedgerTable({ rows }: { rows: LedgerRow[] }) {

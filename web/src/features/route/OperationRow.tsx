@@ -1,10 +1,12 @@
-import { STATION_NAMES, goesWords } from '@saltflat/core/route';
-import type { Operation } from '@saltflat/core/route';
+import { STATION_NAMES, aloneS, goesWords, handsS, plannedMode, unitsOf } from '@saltflat/core/work';
+import type { Operation } from '@saltflat/core/work';
 import { formatDuration, formatQuantity, inShownUnits } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 
 interface Props {
   operation: Operation;
+  /** Of the line. */
+  pieces: number;
   isLit: boolean;
   picked: string | null;
   system: UnitSystem;
@@ -12,31 +14,30 @@ interface Props {
 }
 
 /** One operation: where, what, with which settings, how long, and how to know it is right. */
-export function OperationRow({ operation, isLit, picked, system, onPick }: Props) {
-  const {
-    id,
-    station,
-    machine,
-    title,
-    handsS,
-    machineS,
-    settings,
-    sheet,
-    checks,
-    look,
-    cautions,
-    waitAfter,
-    weighIn,
-  } = operation;
+export function OperationRow({ operation, pieces, isLit, picked, system, onPick }: Props) {
+  const { id, station, modes, title, settings, sheet, checks, look, cautions, waitAfter, weighIn } =
+    operation;
+  const { machine } = plannedMode(operation);
+  const parts = unitsOf(operation, pieces)[0] ?? 1;
+  const [hands, alone] = [handsS(operation, parts), aloneS(operation, parts)];
   return (
     <li className="operation" id={`operation-${id}`} data-lit={isLit}>
       <div>
         <div className="muted small">{STATION_NAMES[station]}</div>
         <h2 className="operation-title">{title}</h2>
         <div className="muted small">
-          {machine && `${machine}, `}
+          {machine && `${machine.name}, `}
           {goesWords(operation)}
         </div>
+        {modes.length > 1 && (
+          <div className="muted small">
+            or{' '}
+            {modes
+              .slice(1)
+              .map((mode) => mode.machine?.name)
+              .join(', ')}
+          </div>
+        )}
       </div>
       <div className="stack" style={{ gap: 8 }}>
         <div className="row" style={{ gap: 6 }}>
@@ -56,7 +57,7 @@ export function OperationRow({ operation, isLit, picked, system, onPick }: Props
               {setting.reasons[0]?.source === 'override' && <span> ◆ changed</span>}
             </button>
           ))}
-          {sheet && <span className="plain-pill">under {sheet}</span>}
+          {sheet && <span className="plain-pill">under {sheet.name}</span>}
           {weighIn && (
             <span className="plain-pill">
               weigh in {formatQuantity(weighIn.targetG, 'mass', system)} ±{' '}
@@ -83,14 +84,19 @@ export function OperationRow({ operation, isLit, picked, system, onPick }: Props
         )}
       </div>
       <dl className="times">
+        {operation.unit !== 'line' && (
+          <div>
+            <dt>each {operation.unit}</dt>
+          </div>
+        )}
         <div>
           <dt>hands</dt>
-          <dd>{formatDuration(handsS)}</dd>
+          <dd>{formatDuration(hands)}</dd>
         </div>
-        {machineS > 0 && (
+        {alone > 0 && (
           <div>
             <dt>by itself</dt>
-            <dd>{formatDuration(machineS)}</dd>
+            <dd>{formatDuration(alone)}</dd>
           </div>
         )}
       </dl>

@@ -1,8 +1,9 @@
 import type { LineDocument, ProvenLine, RouteVersion } from '@saltflat/contract';
 import type { BlankKind } from '@saltflat/core/blank';
 import type { Quote } from '@saltflat/core/cost';
-import { provenOverrides, traceHeat } from '@saltflat/core/route';
+import { provenOverrides } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
+import { traceHeat } from '@saltflat/core/work';
 import { inShownUnits } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
@@ -90,7 +91,7 @@ export function RouteView(props: Props) {
   return (
     <div className="stack">
       <section className="panel" aria-label="Heat trace" style={{ padding: '16px 8px 4px' }}>
-        <HeatTrace pieces={tracePieces(route)} height={172} current={lit} onPick={setLit} />
+        <HeatTrace pieces={tracePieces(route, version.pieces)} height={172} current={lit} onPick={setLit} />
       </section>
       {tried.length > 0 && (
         <KeepTried count={tried.length} problem={problem} who={person} onKeep={keep} onGiveUp={live.giveUp} />
@@ -103,6 +104,7 @@ export function RouteView(props: Props) {
               <OperationRow
                 key={own.id}
                 operation={own}
+                pieces={version.pieces}
                 isLit={own.id === lit}
                 picked={own.id === picked?.operation ? picked.setting : null}
                 system={system}
@@ -151,8 +153,11 @@ export function RouteView(props: Props) {
   );
 }
 
-const tracePieces = (route: Route) =>
-  traceHeat(route.operations).map((segment) => ({ ...segment, durationS: segment.toS - segment.fromS }));
+const tracePieces = (route: Route, pieces: number) =>
+  traceHeat(route.operations, pieces).map((segment) => ({
+    ...segment,
+    durationS: segment.toS - segment.fromS,
+  }));
 
 /** What is wrong or looks like a slip, with the ways out, each leading to its setting. */
 function Warnings({

@@ -1,4 +1,4 @@
-import type { Limit, Operation, Setting } from '@saltflat/core/route';
+import type { Limit, Operation, Setting } from '@saltflat/core/work';
 import { formatQuantity, inShownUnits } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import Button from '@mui/material/Button';

@@ -3,7 +3,7 @@ import { MATERIAL_KINDS } from '@saltflat/contract/shopFields';
 import type { RecordField } from '@saltflat/contract/shopFields';
 import { pressedThicknessMm } from '@saltflat/core/blank';
 import type { Construction, Fibres } from '@saltflat/core/blank';
-import { MACHINE_KINDS } from '@saltflat/core/route';
+import { MACHINE_KINDS } from '@saltflat/core/work';
 import { formatQuantity } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';

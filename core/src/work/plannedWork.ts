@@ -1,10 +1,12 @@
-import type { Operation, Route } from './documents.ts';
-import { loadsOf } from './loads.ts';
+import { needsOf } from './lanes.ts';
+import type { MachineKind } from './references.ts';
+import type { Operation } from './operation.ts';
+import { aloneS, handsS, phaseS, plannedMode, unitsOf } from './times.ts';
 
 /** An operation of a batch as a day plan takes it: phases in whole minutes and people in hundredths. */
 export interface PlannedWork {
   operation: string;
-  machineKind: Operation['machineKind'];
+  machineKind: MachineKind | null;
   /** Temperature its machine must have, °C; `null` where it has none to hold. */
   stateC: number | null;
   phases: { d: number; ops: number; brk: boolean; wait: number }[];
@@ -27,45 +29,40 @@ const FOREVER_MIN = 24 * 60; // "as long as need be" for a piece waiting on its 
  * @param pieces in this batch, ≥ 1
  */
 export function planWork(
-  { operations }: Pick<Route, 'operations'>,
+  { operations }: { operations: readonly Operation[] },
   pieces: number,
 ): { work: PlannedWork[]; lags: PlannedLag[] } {
   return {
     work: operations.map((operation) => ({
       operation: operation.id,
-      machineKind: operation.machineKind,
-      stateC: operation.settings.find(({ key }) => key === 'tempC')?.value ?? null,
+      machineKind: plannedMode(operation).machineKind,
+      stateC: plannedMode(operation).stateC,
       phases: phasesOf(operation, pieces),
     })),
-    lags: operations.slice(1).map(({ id }, i) => {
-      const { id: from, waitAfter } = operations[i];
-      return {
-        from,
-        to: id,
-        min: Math.ceil((waitAfter?.minS ?? 0) / 60),
-        max:
-          waitAfter?.maxS == null
-            ? null
-            : Math.max(Math.ceil(waitAfter.minS / 60), Math.floor(waitAfter.maxS / 60)),
-      };
-    }),
+    lags: operations.flatMap((operation) =>
+      needsOf(operations, operation).map(({ from, wait }) => {
+        const min = Math.ceil((wait?.minS ?? 0) / 60);
+        const max = wait?.maxS == null ? null : Math.max(min, Math.floor(wait.maxS / 60));
+        return { from, to: operation.id, min, max };
+      }),
+    ),
   };
 }
 
-/** One piece or load after the other is a stream, whose people count by their share of the cycle; a batch has exact phases. */
+/** One unit after the other is a stream, whose people count by their share of the cycle; a single one has exact phases. */
 function phasesOf(operation: Operation, pieces: number): PlannedWork['phases'] {
-  const { per, perLoad, work, handsS, machineS } = operation;
-  const isStream = per === 'piece' || loadsOf(pieces, perLoad) > 1;
+  const isStream = operation.unit === 'piece' || unitsOf(operation, pieces).length > 1;
   if (isStream) {
-    const cycleS = handsS + machineS;
-    const share = cycleS === 0 ? 100 : Math.min(100, Math.ceil((100 * handsS) / cycleS / 5) * 5);
-    const totalS = per === 'piece' ? pieces * cycleS : cycleS;
+    const [hands, alone] = [handsS(operation, pieces), aloneS(operation, pieces)];
+    const totalS = hands + alone;
+    const share = totalS === 0 ? 100 : Math.min(100, Math.ceil((100 * hands) / totalS / 5) * 5);
     return [{ d: Math.max(1, Math.ceil(totalS / 60)), ops: share, brk: true, wait: 0 }];
   }
-  return work
-    .filter(({ durationS }) => durationS > 0)
-    .map(({ durationS, people, canPause, maxWaitS }, i, all) => ({
-      d: Math.max(1, Math.ceil(durationS / 60)),
+  return plannedMode(operation)
+    .phases.map((phase) => ({ phase, s: phaseS(phase, pieces) }))
+    .filter(({ s }) => s > 0)
+    .map(({ phase: { people, canPause, maxWaitS }, s }, i, all) => ({
+      d: Math.max(1, Math.ceil(s / 60)),
       ops: Math.round(100 * people),
       brk: canPause,
       wait: i === all.length - 1 ? 0 : maxWaitS === null ? FOREVER_MIN : Math.ceil(maxWaitS / 60),

@@ -1,5 +1,9 @@
-import type { Operation, Station } from './documents.ts';
-import { ROOM_C } from './tradeRanges.ts';
+import type { Operation } from './operation.ts';
+import type { Station } from './references.ts';
+import { phaseS, plannedMode, unitsOf } from './times.ts';
+
+/** Of the room, °C: what work rests at. */
+export const ROOM_C = 22;
 
 /** One stretch of the heat trace: what one piece is commanded to go through. */
 export interface TraceSegment {
@@ -14,12 +18,13 @@ export interface TraceSegment {
 }
 
 /**
- * Commanded temperature over time for one piece, operation by operation. What the plates are told, not what the
- * fabric feels: that is for a heat model.
+ * Commanded temperature over time for one piece and what it is made of, operation by operation, with a full unit where
+ * several go together. What the plates are told, not what the fabric feels: that is for a heat model.
  *
+ * @param pieces of the line, which a unit has no more of
  * @returns segments without gaps, in time order, starting at 0 s
  */
-export function traceHeat(operations: readonly Operation[]): TraceSegment[] {
+export function traceHeat(operations: readonly Operation[], pieces: number): TraceSegment[] {
   const segments: TraceSegment[] = [];
   let at = 0;
   const push = (segment: Omit<TraceSegment, 'fromS' | 'toS'>, durationS: number): void => {
@@ -27,9 +32,14 @@ export function traceHeat(operations: readonly Operation[]): TraceSegment[] {
     segments.push({ ...segment, fromS: at, toS: at + durationS });
     at += durationS;
   };
-  for (const { id, station, phases, waitAfter } of operations) {
-    for (const { kind, label, isHandsOn, tempC, durationS } of phases) {
-      push({ operation: id, station, label, kind, isHandsOn, tempC }, durationS);
+  for (const operation of operations) {
+    const { id, station, waitAfter } = operation;
+    const parts = unitsOf(operation, pieces)[0] ?? 1;
+    for (const phase of plannedMode(operation).phases) {
+      const { label, people, heat } = phase;
+      const kind = heat ? 'heat' : 'rest';
+      const tempC = heat?.tempC ?? ROOM_C;
+      push({ operation: id, station, label, kind, isHandsOn: people > 0, tempC }, phaseS(phase, parts));
     }
     if (waitAfter === null) continue;
     push(

@@ -1,0 +1,75 @@
+import { unitsOf } from '../work/index.ts';
+import { shapeOf } from './lineShape.ts';
+import { partId, stepId } from './runPlan.ts';
+import type { PartName, RunLine, RunOperation, RunPlan } from './runPlan.ts';
+
+/** A step before anything has happened to it. */
+export interface PlannedStep {
+  id: string;
+  line: string;
+  operation: RunOperation;
+  parts: PartName[];
+}
+
+/**
+ * The steps a plan begins with: each operation of each line divided into its sheets, loads or pieces; what is on a shared
+ * sheet goes together until it is cut apart. In work order, line by line, shared sheets first.
+ */
+export function compileSteps(plan: RunPlan): PlannedStep[] {
+  const shared = new Set(plan.sheets.flatMap(({ parts }) => parts));
+  return [
+    ...plan.sheets.flatMap((sheet) => stepsOfSheet(plan, sheet.parts)),
+    ...plan.lines.flatMap((line) => {
+      const made = new Map(line.lanes.map(({ id }) => [id, partsOf(line, id)]));
+      return line.operations.flatMap((operation) => {
+        const all = made.get(operation.lane) ?? [];
+        const isOnSheets = shared.size > 0 && isDoneOnSheet(line, operation);
+        const parts = isOnSheets ? all.filter((part) => !shared.has(partId(part))) : all;
+        return divided(operation, parts).map((own) => stepOf(line.key, operation, own));
+      });
+    }),
+  ];
+}
+
+const stepOf = (line: string, operation: RunOperation, parts: PartName[]): PlannedStep => ({
+  id: stepId(operation.id, parts),
+  line,
+  operation,
+  parts,
+});
+
+/** All parts of a lane as they are first made. */
+const partsOf = ({ key, pieces }: RunLine, lane: string): PartName[] =>
+  Array.from({ length: pieces }, (_, i) => ({ line: key, lane, slot: i + 1, attempt: 1 }));
+
+function divided(operation: RunOperation, parts: readonly PartName[]): PartName[][] {
+  let from = 0;
+  return unitsOf(operation, parts.length).map((count) => parts.slice(from, (from += count)));
+}
+
+/** Up to the cut a sheet is one thing. */
+function isDoneOnSheet(line: RunLine, { id, lane }: RunOperation): boolean {
+  const chain = shapeOf(line).chains.get(lane) ?? [];
+  const cut = chain.findIndex(({ role }) => role === 'cut');
+  return chain.findIndex((own) => own.id === id) <= cut;
+}
+
+/** The steps of one shared sheet, by the route of the line whose part is named first. */
+function stepsOfSheet({ lines }: RunPlan, ids: readonly string[]): PlannedStep[] {
+  const names = ids.flatMap((id) => readPart(lines, id));
+  const first = names[0];
+  const line = lines.find(({ key }) => key === first?.line);
+  if (!line || !first) return [];
+  return (shapeOf(line).chains.get(first.lane) ?? [])
+    .filter((operation) => isDoneOnSheet(line, operation))
+    .map((operation) => stepOf(line.key, operation, names));
+}
+
+function readPart(lines: readonly RunLine[], id: string): PartName[] {
+  const [key, lane, slot] = id.split('.');
+  const line = lines.find((own) => own.key === key);
+  const number = Number(slot);
+  return line && lane !== undefined && number >= 1 && number <= line.pieces
+    ? [{ line: line.key, lane, slot: number, attempt: 1 }]
+    : [];
+}

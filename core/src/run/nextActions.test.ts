@@ -1,0 +1,136 @@
+import { expect } from 'chai';
+import { lineOf, routeOf } from '../fixtures/index.ts';
+import {
+  BLANK,
+  FILM,
+  START,
+  blank,
+  done,
+  event,
+  film,
+  judged,
+  operation,
+  phase,
+  plan,
+  sheet,
+  started,
+} from './fixtures/filmRun.ts';
+import { deriveRun, nextActions, planOfLine } from './index.ts';
+import type { RunEvent, RunOperation, RunPlan } from './index.ts';
+
+describe('nextActions', () => {
+  const at = (seconds: number): number => START + seconds * 1000;
+  const next = (events: RunEvent[], atS: number, of = plan): string[] =>
+    nextActions(of, deriveRun(of, events), at(atS)).map(({ step }) => step.id);
+
+  it('leads with the machine that is finished, then with the piece that is furthest on', () => {
+    const events = [...sheet('1-2', 0), ...sheet('3-4', 5), started(blank('press', 1), 100)];
+    const running = nextActions(plan, deriveRun(plan, events), at(105));
+    expect(running.map(({ kind, step, dueAt }) => [kind, step.id, dueAt])).to.deep.equal([
+      ['complete', blank('press', 1), at(115)],
+    ]);
+    expect(next([...events, done(blank('press', 1), 116)], 170)[0]).to.equal(blank('peel', 1));
+  });
+
+  it('stays with a machine that is done soon, and offers other work beside one that is not', () => {
+    const events = [...sheet('1-2', 0), started(blank('press', 1), 100)];
+    expect(next(events, 105)[0], 'ten seconds are left').to.equal(blank('press', 1));
+    const long = [...sheet('1-2', 0), started(film('print', '3-4'), 100)];
+    expect(next(long, 105)[0], 'a minute is left').to.equal(blank('press', 1));
+    expect(next(long, 130)[0], 'half a minute').to.equal(film('print', '3-4'));
+  });
+
+  it('goes station by station where the floor works in batches', () => {
+    const events = [...sheet('1-2', 0), ...sheet('3-4', 5), done(blank('press', 1), 20)];
+    expect(next(events, 200).slice(0, 2)).to.deep.equal([blank('peel', 1), blank('press', 2)]);
+    const inBatches = [...events, event('flow-changed', null, 21, { flow: 'batch' })];
+    expect(next(inBatches, 200).slice(0, 4)).to.deep.equal([
+      ...[blank('press', 2), blank('press', 3), blank('press', 4), blank('peel', 1)],
+    ]);
+  });
+
+  it('takes wet ink before all else that could be started', () => {
+    const events = [...sheet('1-2', 0), done(film('print', '3-4'), 10)];
+    expect(next(events, 250)[0], 'a minute is left').to.equal(film('melt', '3-4'));
+    const [melt] = nextActions(plan, deriveRun(plan, events), at(250));
+    expect(melt?.latestAt).to.equal(at(310));
+  });
+
+  it('offers what a press is warm for', () => {
+    const hot = (id: string, stateC: number): RunOperation =>
+      operation(id, id, {
+        modes: [
+          {
+            machineKind: 'press',
+            machine: { id: null, name: 'Press A' },
+            stateC,
+            phases: [phase(9)],
+            pools: [],
+          },
+        ],
+      });
+    const lines = [
+      { key: '1', lanes: [{ ...BLANK, id: 'cool' }], operations: [hot('cool', 130)], pieces: 1 },
+      { key: '2', lanes: [{ ...BLANK, id: 'hot' }], operations: [hot('hot', 160)], pieces: 1 },
+    ];
+    const both: RunPlan = { lines, sheets: [], flow: 'through' };
+    const first = (heat?: Map<string, number>): string | undefined =>
+      nextActions(both, deriveRun(both, []), START, { heat: heat ?? new Map(), busy: new Set() })[0]?.step
+        .operation;
+    expect([first(), first(new Map([['Press A', 159]])), first(new Map([['Press A', 131]]))]).to.deep.equal([
+      ...['cool', 'hot', 'cool'],
+    ]);
+  });
+
+  it('counts down for what is in the step', () => {
+    const printing = planOfLine(
+      {
+        lanes: [FILM],
+        operations: [
+          operation('print', 'film', {
+            unit: 'sheet',
+            size: 6,
+            modes: [
+              {
+                machineKind: null,
+                machine: null,
+                stateC: null,
+                phases: [phase(10, { eachS: 30 })],
+                pools: [],
+              },
+            ],
+          }),
+        ],
+      },
+      8,
+    );
+    const due = (slots: string): number => {
+      const [action] = nextActions(printing, deriveRun(printing, [started(film('print', slots), 0)]), at(1));
+      return (action.dueAt - START) / 1000;
+    };
+    expect([due('1-6'), due('7-8'), due('1')]).to.deep.equal([190, 70, 40]);
+  });
+
+  it('walks any route of the shop to its end, piece after piece', () => {
+    for (const process of ['dtf', 'dtg', 'dtf-platen', 'bought-in'] as const) {
+      const route = routeOf(lineOf({ process, pieces: 12 }));
+      const of = planOfLine(route, 12);
+      const events: RunEvent[] = [];
+      let clock = 0;
+      for (let i = 0; i < 2000; i++) {
+        const [action] = nextActions(of, deriveRun(of, events), at(clock));
+        if (!action) break;
+        clock = Math.max(clock + 1, Math.ceil((action.dueAt - START) / 1000));
+        const isJudged = action.operation.role === 'inspect';
+        events.push(isJudged ? judged(action.step.id, clock, 'good') : done(action.step.id, clock));
+      }
+      const state = deriveRun(of, events);
+      expect(state.ignored, process).to.deep.equal([]);
+      expect(
+        state.outcomes.map(({ verdict }) => verdict),
+        process,
+      ).to.deep.equal(Array(12).fill('good'));
+      expect(state.finishedAt, process).to.not.equal(null);
+    }
+  });
+});

@@ -1,0 +1,61 @@
+import type { Mode, Operation, Phase } from './operation.ts';
+import type { Setting, SettingRole } from './settings.ts';
+
+/** What the times of an operation are counted from. */
+export type Timed = Pick<Operation, 'unit' | 'size' | 'modes'>;
+
+/** The way that is planned. */
+export const plannedMode = <M extends Pick<Mode, 'phases'>>({ modes }: { modes: readonly M[] }): M =>
+  modes[0];
+
+/** Length of a phase for a unit of so many parts, s. */
+export const phaseS = ({ onceS, eachS }: Pick<Phase, 'onceS' | 'eachS'>, parts: number): number =>
+  onceS + eachS * parts;
+
+/** Parts in each of the units that a number of parts makes, in order: all full but the last. */
+export function unitsOf({ unit, size }: Pick<Operation, 'unit' | 'size'>, parts: number): number[] {
+  if (parts === 0) return [];
+  const full = unit === 'piece' ? 1 : (size ?? parts);
+  const count = Math.ceil(parts / full);
+  return Array.from({ length: count }, (_, i) => Math.min(full, parts - i * full));
+}
+
+const sumOver = (operation: Timed, parts: number, isCounted: (phase: Phase) => number): number =>
+  unitsOf(operation, parts).reduce(
+    (all, own) =>
+      all +
+      plannedMode(operation).phases.reduce((sum, phase) => sum + isCounted(phase) * phaseS(phase, own), 0),
+    0,
+  );
+
+/** A person's time for all parts, s. */
+export const handsS = (operation: Timed, parts: number): number =>
+  sumOver(operation, parts, ({ people }) => people);
+
+/** Time it runs by itself for all parts, s: one unit after the other. */
+export const aloneS = (operation: Timed, parts: number): number =>
+  sumOver(operation, parts, ({ people }) => (people === 0 ? 1 : 0));
+
+/** From the beginning of the first unit to the end of the last on one machine, s, without waits in between. */
+export const workedS = (operation: Timed, parts: number): number => sumOver(operation, parts, () => 1);
+
+/** The phases the floor counts down, in order. */
+export const timedPhases = (operation: Pick<Operation, 'modes'>): Phase[] =>
+  plannedMode(operation).phases.filter(({ isTimed }) => isTimed);
+
+/** All that is counted down for a unit of so many parts, s; 0 where nothing is. */
+export const countdownS = (operation: Pick<Operation, 'modes'>, parts: number): number =>
+  Math.round(timedPhases(operation).reduce((sum, phase) => sum + phaseS(phase, parts), 0));
+
+/** The setting that sets this, whatever it is called. */
+export const settingFor = (
+  { settings }: { settings: readonly Setting[] },
+  role: SettingRole,
+): Setting | undefined => settings.find(({ sets }) => sets === role);
+
+/** How a line goes through an operation: "each piece", "up to 6 at once", "once for all". */
+export function goesWords({ unit, size }: Pick<Operation, 'unit' | 'size'>): string {
+  if (unit === 'piece') return 'each piece';
+  if (size === null) return 'once for all';
+  return unit === 'sheet' ? `sheets of up to ${size}` : `up to ${size} at once`;
+}
