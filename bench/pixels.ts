@@ -3,6 +3,7 @@ import type { ArtJob, Pixels } from '@saltflat/core/artwork';
 import { seededRandom } from '@saltflat/core/work';
 import sharp from 'sharp';
 import { ROUTE_CASES } from './routeCases.ts';
+import { RUN_CASES } from './runCases.ts';
 
 /** Prints one JSON line per case: its time as a ratio to a stated rival, both measured in this run, pair by pair. */
 const ROUNDS = 7;
@@ -119,6 +120,7 @@ const CASES: Case[] = [
     against: () => alphaToMask(screen),
   },
   ...ROUTE_CASES,
+  ...RUN_CASES,
 ];
 
 const timeMs = (work: () => unknown): number => {

@@ -42,7 +42,7 @@ export const RunEventInput = strictObject({
   clientId: Id,
   clientSeq: Type.Integer({ minimum: 1, maximum: MOST_ROWS }),
   kind: Type.Enum([...RUN_EVENT_KINDS]),
-  step: nullable(shortText('Step', 4000)),
+  step: nullable(shortText('Step', 20_000)),
   at: Instant,
   deviceAt: Instant,
   by: shortText('Who', 60),
@@ -202,7 +202,14 @@ export const LedgerQuery = strictObject({
   process: Type.Optional(Process),
   /** Pieces of one run, and of one of its steps: a sheet of film, a load, a press. */
   run: Type.Optional(Id),
-  step: Type.Optional(Type.String({ title: 'Step', maxLength: 4000 })),
+  step: Type.Optional(
+    Type.String({
+      title: 'Step',
+      maxLength: 4000,
+      pattern: '^[a-z0-9-]+/[a-z0-9.,+~-]+$',
+      help: 'a step’s name, as press/1.blank.3',
+    }),
+  ),
   cursor: Type.Optional(Cursor),
   limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 500 })),
 });

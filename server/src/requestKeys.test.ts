@@ -38,7 +38,7 @@ describe('a request that is sent again', function () {
 
   it('is answered from what was written where the answer was lost with its server', async () => {
     const order = await plannedOrder(server, { customer: 'Lost Answer' });
-    const run = { lineId: order.lines[0]!.id, by: 'Ada' };
+    const run = { lineIds: [order.lines[0]!.id], by: 'Ada' };
     const copied = await send<Order>('post', `/orders/${order.id}/duplicate`, 'key-of-a-copy');
     const started = await send<Run>('post', '/runs', 'key-of-a-run', run);
     expect([copied.status, started.status]).to.deep.equal([201, 201]);

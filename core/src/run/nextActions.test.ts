@@ -2,20 +2,22 @@ import { expect } from 'chai';
 import { lineOf, routeOf } from '../fixtures/index.ts';
 import {
   BLANK,
-  FILM,
-  START,
   blank,
+  cutApart,
   done,
   event,
+  FILM,
   film,
   judged,
+  lost,
   operation,
   phase,
   plan,
   sheet,
+  START,
   started,
 } from './fixtures/filmRun.ts';
-import { deriveRun, nextActions, planOfLine } from './index.ts';
+import { deriveRun, filmOnFloor, nextActions, planOfLine } from './index.ts';
 import type { RunEvent, RunOperation, RunPlan } from './index.ts';
 
 describe('nextActions', () => {
@@ -111,6 +113,27 @@ describe('nextActions', () => {
     expect([due('1-6'), due('7-8'), due('1')]).to.deep.equal([190, 70, 40]);
   });
 
+  it('knows the film that lies about, sheet by sheet, with what is left of each one’s window', () => {
+    const of = planOfLine({ lanes: [FILM, BLANK], operations: withRoles() }, 4);
+    const told = (events: RunEvent[]): string[] =>
+      filmOnFloor(of, deriveRun(of, events)).map(({ parts, done: past, next: coming }) => {
+        const words = parts.map((id) => id.split('.')[2]).join();
+        const latest = coming?.latestAt == null ? '' : ` by ${(coming.latestAt - START) / 1000}`;
+        return `${words}: ${past.length} done, ${coming?.isRunning ? 'in ' : ''}${coming?.operation.id}${latest}`;
+      });
+    expect(told([]), 'the one that comes next').to.deep.equal(['1,2: 0 done, print']);
+    const printed = done(film('print', '1-2'), 10);
+    expect(told([printed, started(film('print', '3-4'), 20)])).to.deep.equal([
+      ...['1,2: 1 done, melt by 310', '3,4: 0 done, in print'],
+    ]);
+    expect(told([printed, lost('1.film.1', 30), started(film('melt', '2'), 40)])).to.deep.equal([
+      ...['2: 1 done, in melt', '3,4: 0 done, print'],
+    ]);
+    expect(told([...sheet('1-2', 0), done('cut/1.film.1-2', 9)]), 'cut apart').to.deep.equal([
+      '3,4: 0 done, print',
+    ]);
+  });
+
   it('walks any route of the shop to its end, piece after piece', () => {
     for (const process of ['dtf', 'dtg', 'dtf-platen', 'bought-in'] as const) {
       const route = routeOf(lineOf({ process, pieces: 12 }));
@@ -134,3 +157,7 @@ describe('nextActions', () => {
     }
   });
 });
+
+/** The film’s operations with their roles, and a knife at the end of them. */
+const withRoles = (): RunOperation[] =>
+  cutApart().map((own) => (own.id === 'print' || own.id === 'melt' ? { ...own, role: own.id } : own));

@@ -19,7 +19,7 @@ export function FinishedRun({ live }: { live: LiveRun }) {
         <span className="code">{codesOf(run)}</span> {run.lines.length > 1 ? 'are' : 'is'} done
       </h2>
       <p>
-        {count('good')} good, {count('reprint')} reprinted, {count('scrap')} scrapped.
+        {count('good')} good, {count('reprint')} reprinted, {count('scrap')} scrapped.{againWords(state)}
       </p>
       <div className="row" style={{ justifyContent: 'center', marginTop: 16 }}>
         <Button
@@ -50,4 +50,13 @@ export function FinishedRun({ live }: { live: LiveRun }) {
       </div>
     </section>
   );
+}
+
+/** Transfers and patches that were spoiled before they were on a piece. */
+function againWords({ losses, outcomes }: LiveRun['state']): string {
+  const parts = losses.length - outcomes.filter(({ verdict }) => verdict !== 'good').length;
+  if (parts === 0) return '';
+  return parts === 1
+    ? ' One transfer was made again by itself.'
+    : ` ${parts} transfers were made again by themselves.`;
 }

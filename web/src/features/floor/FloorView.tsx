@@ -18,6 +18,7 @@ import { takesSpace } from './keys.ts';
 import { NextPanel } from './NextPanel.tsx';
 import { eventHappened, makeEvent, refusalsSeen, useOutbox } from './outboxSlice.ts';
 import { RunTabs } from './RunTabs.tsx';
+import { FilmSheets } from './FilmSheets.tsx';
 import { FlowChoice } from './FlowChoice.tsx';
 import { SpoiledDialog } from './SpoiledDialog.tsx';
 import { LinedUp, Stations } from './Stations.tsx';
@@ -156,6 +157,7 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
           nowMs={nowMs}
           onPick={({ live, action }: Moment) => pick(live.run.id, action.step.id)}
         />
+        {chosen && <FilmSheets live={chosen} nowMs={nowMs} />}
         {chosen && (
           <FlowChoice
             flow={chosen.state.flow}

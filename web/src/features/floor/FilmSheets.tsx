@@ -1,0 +1,45 @@
+import { filmOnFloor } from '@saltflat/core/run';
+import type { FilmOnFloor } from '@saltflat/core/run';
+import { formatClock } from '@saltflat/core/units';
+import { codesIn, operationOf, partOf } from './moments.ts';
+import type { LiveRun } from './useRunState.ts';
+
+/** Each sheet of film that is under way: what is on it, how far it is, and how long it may wait. */
+export function FilmSheets({ live, nowMs }: { live: LiveRun; nowMs: number }) {
+  const sheets = filmOnFloor(live.plan, live.state);
+  if (sheets.length === 0) return null;
+  return (
+    <section className="panel" aria-label="Film">
+      <header>
+        <h2>Film</h2>
+      </header>
+      <ul>
+        {sheets.map((sheet) => (
+          <li key={sheet.printed.id} className="film-sheet">
+            <strong>{partOf(live, { ...sheet.printed, parts: sheet.parts })}</strong>
+            <span className="muted code">{codesIn(live, sheet.printed)}</span>
+            <span>{stage(live, sheet)}</span>
+            <Window sheet={sheet} nowMs={nowMs} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function stage({ run }: LiveRun, { printed, next }: FilmOnFloor): string {
+  const { operations } = run.lines.find(({ key }) => key === printed.line)?.route ?? { operations: [] };
+  const title =
+    operations.find(({ id }) => id === next?.operation.id)?.title ?? operationOf(run, printed)?.title ?? '';
+  return next?.isRunning ? `▶ ${title}` : `○ ${title}`;
+}
+
+function Window({ sheet: { next }, nowMs }: { sheet: FilmOnFloor; nowMs: number }) {
+  if (next?.latestAt == null) return null;
+  const leftS = (next.latestAt - nowMs) / 1000;
+  return (
+    <span className={leftS < 0 ? 'alarm' : 'caution'}>
+      {leftS < 0 ? `window closed ${formatClock(-leftS)} ago` : `within ${formatClock(leftS)}`}
+    </span>
+  );
+}
