@@ -81,6 +81,7 @@ test('film goes in sheets and loads, pieces go on as their transfers come, and a
   for (let sheets = 0; sheets < 3; sheets++) {
     await finishStep(page, 'Print the film');
     await finishStep(page, 'Powder the film');
+    await page.waitForTimeout(300); // the next is worked out
     if ((await nextTitle(page).innerText()) === 'Melt the powder') break;
   }
   await expect(nextTitle(page)).toHaveText('Melt the powder');

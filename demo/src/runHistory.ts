@@ -4,6 +4,7 @@ import type { Route } from '@saltflat/core/route';
 import { FollowedRun, faultsOf, nextActions, readStepId } from '@saltflat/core/run';
 import type { RunEventPayload, RunOperation, Verdict } from '@saltflat/core/run';
 import { phaseS, plannedMode, seededRandom } from '@saltflat/core/work';
+import type { Phase } from '@saltflat/core/work';
 
 /** What makes one made-up run different from another, and the same every time. */
 export interface HistoryOptions {
@@ -38,32 +39,39 @@ export function inventRun(
       reading: { what: 'after', massG: round1(beforeG + targetG * (0.9 + 0.25 * random())) },
     });
   };
-  /** Each phase that is counted down kept to within seconds, with the hands before and between. */
-  const goThrough = (operation: RunOperation, step: string, parts: number): void => {
-    let phase = 0;
-    for (const own of plannedMode(operation).phases) {
-      if (own.isTimed && phase > 0) push('phase-started', step, { phase });
-      if (own.isTimed) phase++;
+  /** Hands before it begins and after it ended; each phase that is counted down kept to within seconds. */
+  const work = (operation: RunOperation, step: string, parts: number): void => {
+    const phases = plannedMode(operation).phases;
+    const first = phases.findIndex(({ isTimed }) => isTimed);
+    const last = phases.map(({ isTimed }) => isTimed).lastIndexOf(true);
+    const spend = (own: Phase): void => {
       const seconds = phaseS(own, parts);
       pass(own.people > 0 ? Math.min(seconds, 60) : seconds * (1 + 0.04 * random()));
-    }
-  };
-  const work = (operation: RunOperation, step: string, parts: number): void => {
+    };
+    phases.slice(0, Math.max(0, first)).forEach(spend);
     push('step-started', step);
     if (operation.weighIn) weigh(operation.weighIn.targetG, step);
-    goThrough(operation, step, parts);
+    let phase = 0;
+    for (const own of first < 0 ? phases : phases.slice(first, last + 1)) {
+      if (own.isTimed && phase > 0) push('phase-started', step, { phase });
+      if (own.isTimed) phase++;
+      spend(own);
+    }
     if (operation.role === 'inspect')
       push('piece-inspected', step, { inspection: judge(routeOf(run, step), random) });
     else push('step-completed', step);
+    if (first >= 0) phases.slice(last + 1).forEach(spend);
     pass(4);
   };
 
   const plan = runPlanOf(run);
   const followed = new FollowedRun(plan, []);
   for (;;) {
-    const [next] = nextActions(plan, followed.state, atMs);
+    const actions = nextActions(plan, followed.state, atMs);
     // nobody leaves wet ink or loose powder lying
-    if (!next || (followed.state.outcomes.length >= piecesJudged && next.latestAt === null)) break;
+    const isEnough = followed.state.outcomes.length >= piecesJudged;
+    const next = isEnough ? actions.find(({ latestAt }) => latestAt !== null) : actions[0];
+    if (!next) break;
     atMs = Math.max(atMs, next.dueAt);
     const known = events.length;
     work(next.operation, next.step.id, next.step.parts.length);

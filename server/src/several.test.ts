@@ -103,7 +103,7 @@ describe('several processes on one database', function () {
     const lineId = (await ready(two.url, order.id)).lines[0]!.id;
 
     // started on one, worked on from both: every event once, in one order
-    const run = (await post<Run>(one.url, '/runs', { lineId, by: 'Ada' })).body;
+    const run = (await post<Run>(one.url, '/runs', { lineIds: [lineId], by: 'Ada' })).body;
     const events = doneEvents(run, 0);
     const answers = await Promise.all(
       events.flatMap((own) =>

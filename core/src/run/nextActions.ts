@@ -45,6 +45,21 @@ export function nextActions(
   nowMs: number,
   floor: Floor = ALONE,
 ): FloorAction[] {
+  return openActions(plan, state)
+    .map((action) =>
+      action.kind === 'start' && floor.busy.has(placeOf(action.operation))
+        ? { ...action, isTaken: true }
+        : action,
+    )
+    .sort((p, q) => compareUrgency(p, q, nowMs, floor.heat) || inFlow(state.flow, p, q));
+}
+
+const known = new WeakMap<RunState, { lastEventId: string | null; actions: readonly FloorAction[] }>();
+
+/** What a run wants done at any time from now: worked out once for what has happened, since a floor asks every second. */
+function openActions(plan: RunPlan, state: RunState): readonly FloorAction[] {
+  const before = known.get(state);
+  if (before && before.lastEventId === state.lastEventId) return before.actions;
   const lines = linesOf(plan);
   const busy = new Set<string>();
   for (const step of state.steps) {
@@ -59,11 +74,12 @@ export function nextActions(
     if (step.status === 'running') actions.push(goingOn(step, operation));
     else if (!busy.has(placeOf(operation))) {
       const opening = openingOf(lines, state, step);
-      const isTaken = floor.busy.has(placeOf(operation));
-      if (typeof opening !== 'string') actions.push({ step, operation, kind: 'start', ...opening, isTaken });
+      if (typeof opening !== 'string')
+        actions.push({ step, operation, kind: 'start', ...opening, isTaken: false });
     }
   }
-  return actions.sort((p, q) => compareUrgency(p, q, nowMs, floor.heat) || inFlow(state.flow, p, q));
+  known.set(state, { lastEventId: state.lastEventId, actions });
+  return actions;
 }
 
 const operationIn = (lines: Lines, { line, operation }: StepState): RunOperation | undefined => {

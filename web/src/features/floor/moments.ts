@@ -28,12 +28,19 @@ export function codesIn(
 }
 
 /** What was done by each line's route, as slips between runs are seen. */
-export const stepsByLine = ({ run, state }: LiveRun): FloorRun[] =>
-  run.lines.map(({ key, code, route }) => ({
+export function stepsByLine(live: LiveRun): FloorRun[] {
+  const known = byLine.get(live);
+  if (known) return known;
+  const own = live.run.lines.map(({ key, code, route }) => ({
     code,
     operations: route.operations,
-    steps: state.steps.filter(({ line }) => line === key),
+    steps: live.state.steps.filter(({ line }) => line === key),
   }));
+  byLine.set(live, own);
+  return own;
+}
+
+const byLine = new WeakMap<LiveRun, FloorRun[]>();
 
 /** A thing some run wants done, with whose it is. */
 export interface Moment {

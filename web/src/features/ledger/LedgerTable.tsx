@@ -123,7 +123,7 @@ function MadeTogether({ row: { runId, made } }: { row: LedgerRow }) {
               <Link
                 key={step}
                 className="nowrap"
-                style={{ display: 'block' }}
+                style={{ display: 'block', lineHeight: '28px' }}
                 to={`/ledger?${new URLSearchParams({ run: runId, step }).toString()}`}
               >
                 {DONE[role] ?? role} with {others} more
