@@ -17,12 +17,15 @@ export class Replay {
   private readonly plan: RunPlan;
   private readonly lines: Lines;
   private readonly byId = new Map<string, StepState>();
+  /** Parts of one kind that a step can have at most. */
+  private readonly most: number;
   /** The step a part is in at an operation of its lane, by operation and part. */
   private readonly at = new Map<RunOperation, Map<string, StepState>>();
 
   constructor(plan: RunPlan, steps: readonly PlannedStep[]) {
     this.plan = plan;
     this.lines = linesOf(plan);
+    this.most = plan.lines.reduce((sum, { pieces }) => sum + pieces, 0);
     this.state = {
       steps: [],
       parts: {},
@@ -130,7 +133,7 @@ export class Replay {
     const name = this.plan.lines.length === 1 ? nameOfFormer(text, this.plan.lines[0], this.state) : text;
     const known = this.byId.get(name);
     if (known) return known;
-    const read = readStepId(name);
+    const read = readStepId(name, this.most);
     const first = read?.parts[0];
     const line = first && this.lines.get(first.line);
     const operation = line && read && shapeOf(line).byId.get(read.operation);
@@ -214,8 +217,8 @@ export class Replay {
 
   private takeLoss({ payload: { lost }, at, by }: RunEvent): string | null {
     if (!lost) return 'it names no part';
+    if (!Object.hasOwn(this.state.parts, lost.part)) return 'there is no such part';
     const part = this.state.parts[lost.part];
-    if (!part) return 'there is no such part';
     if (part.isLost) return 'it was lost already';
     const shape = shapeFor(part, this.lines);
     const chain = shape?.chains.get(part.lane) ?? [];

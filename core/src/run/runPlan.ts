@@ -103,14 +103,15 @@ function ranges(parts: readonly PartName[]): string {
 
 const GROUP = /^(\d+)\.([a-z][a-z0-9-]*)\.([\d,~-]+)$/;
 const SLOTS = /^(\d{1,6})(?:-(\d{1,6})|~(\d{1,3}))?$/;
-const MOST_PARTS = 20_000; // in one step; a name that says more is no step
+const MOST_PARTS = 20_000; // of any run there will be
 
 /**
  * What a step's name says.
  *
+ * @param most parts a step can have: a name that says more is no step
  * @returns `null` for a text that names no step
  */
-export function readStepId(text: string): { operation: string; parts: PartName[] } | null {
+export function readStepId(text: string, most = MOST_PARTS): { operation: string; parts: PartName[] } | null {
   const cut = text.indexOf('/');
   if (cut < 1) return null;
   const parts: PartName[] = [];
@@ -124,7 +125,7 @@ export function readStepId(text: string): { operation: string; parts: PartName[]
       const from = Number(read[1]);
       const to = Number(read[2] ?? read[1]);
       const attempt = Number(read[3] ?? 1);
-      if (from < 1 || to < from || attempt < 1 || parts.length + to - from >= MOST_PARTS) return null;
+      if (from < 1 || to < from || attempt < 1 || parts.length + to - from >= most) return null;
       for (let slot = from; slot <= to; slot++) parts.push({ line, lane, slot, attempt });
     }
   }

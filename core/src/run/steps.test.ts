@@ -27,6 +27,8 @@ describe('steps', () => {
       'melt/1.film.1-999999',
     ])
       expect(readStepId(text), text).to.equal(null);
+    expect(readStepId('melt/1.film.1-9', 8), 'more than there are').to.equal(null);
+    expect(readStepId('melt/1.film.1-9', 9)?.parts).to.have.length(9);
   });
 
   it('of a line are its sheets, loads and pieces', () => {
