@@ -100,6 +100,7 @@ test('film goes in sheets and loads, pieces go on as their transfers come, and a
 
   // station by station now; one of the sheet is spoiled at the cut, its piece waits, the others go on
   await page.getByRole('button', { name: 'All at one station, then the next' }).click();
+  for (const title of ['Print the film', 'Powder the film', 'Melt the powder']) await finishStep(page, title);
   await expect(nextTitle(page)).toHaveText('Cut the transfers apart');
   await page.keyboard.press('x');
   await page.getByLabel('Transfer 2', { exact: true }).check();

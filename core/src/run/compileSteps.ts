@@ -8,7 +8,12 @@ export interface PlannedStep {
   id: string;
   line: string;
   operation: RunOperation;
-  parts: PartName[];
+  parts: PlannedPart[];
+}
+
+/** A part with its id, made once for all the steps it is in. */
+export interface PlannedPart extends PartName {
+  id: string;
 }
 
 /**
@@ -24,14 +29,14 @@ export function compileSteps(plan: RunPlan): PlannedStep[] {
       return line.operations.flatMap((operation) => {
         const all = made.get(operation.lane) ?? [];
         const isOnSheets = shared.size > 0 && isDoneOnSheet(line, operation);
-        const parts = isOnSheets ? all.filter((part) => !shared.has(partId(part))) : all;
+        const parts = isOnSheets ? all.filter(({ id }) => !shared.has(id)) : all;
         return divided(operation, parts).map((own) => stepOf(line.key, operation, own));
       });
     }),
   ];
 }
 
-const stepOf = (line: string, operation: RunOperation, parts: PartName[]): PlannedStep => ({
+const stepOf = (line: string, operation: RunOperation, parts: PlannedPart[]): PlannedStep => ({
   id: stepId(operation.id, parts),
   line,
   operation,
@@ -39,10 +44,12 @@ const stepOf = (line: string, operation: RunOperation, parts: PartName[]): Plann
 });
 
 /** All parts of a lane as they are first made. */
-const partsOf = ({ key, pieces }: RunLine, lane: string): PartName[] =>
-  Array.from({ length: pieces }, (_, i) => ({ line: key, lane, slot: i + 1, attempt: 1 }));
+const partsOf = ({ key, pieces }: RunLine, lane: string): PlannedPart[] =>
+  Array.from({ length: pieces }, (_, i) => planned({ line: key, lane, slot: i + 1, attempt: 1 }));
 
-function divided(operation: RunOperation, parts: readonly PartName[]): PartName[][] {
+const planned = (name: PartName): PlannedPart => ({ ...name, id: partId(name) });
+
+function divided(operation: RunOperation, parts: readonly PlannedPart[]): PlannedPart[][] {
   let from = 0;
   return unitsOf(operation, parts.length).map((count) => parts.slice(from, (from += count)));
 }
@@ -65,11 +72,11 @@ function stepsOfSheet({ lines }: RunPlan, ids: readonly string[]): PlannedStep[]
     .map((operation) => stepOf(line.key, operation, names));
 }
 
-function readPart(lines: readonly RunLine[], id: string): PartName[] {
+function readPart(lines: readonly RunLine[], id: string): PlannedPart[] {
   const [key, lane, slot] = id.split('.');
   const line = lines.find((own) => own.key === key);
   const number = Number(slot);
   return line && lane !== undefined && number >= 1 && number <= line.pieces
-    ? [{ line: line.key, lane, slot: number, attempt: 1 }]
+    ? [planned({ line: line.key, lane, slot: number, attempt: 1 })]
     : [];
 }

@@ -34,18 +34,19 @@ export const shapeFor = ({ line }: Pick<PartState, 'line'>, lines: Lines): LineS
 };
 
 /** The latest part made for a piece in a lane. */
-export function currentPart(
-  parts: Readonly<Record<string, PartState>>,
-  { line, slot }: Pick<PartState, 'line' | 'slot'>,
-  lane: string,
-): PartState | null {
-  let found: PartState | null = null;
-  for (let attempt = 1; ; attempt++) {
-    const part = parts[partId({ line, lane, slot, attempt })];
-    if (part === undefined) return found;
-    found = part;
-  }
-}
+export type CurrentPart = (piece: Pick<PartState, 'line' | 'slot'>, lane: string) => PartState | null;
+
+/** It looked up by its name, where nobody has kept count. */
+const currentIn =
+  (parts: Readonly<Record<string, PartState>>): CurrentPart =>
+  ({ line, slot }, lane) => {
+    let found: PartState | null = null;
+    for (let attempt = 1; ; attempt++) {
+      const part = parts[partId({ line, lane, slot, attempt })];
+      if (part === undefined) return found;
+      found = part;
+    }
+  };
 
 /** When a step may begin, and until when it should have. Times are ms since 1970 UTC. */
 export interface Opening {
@@ -61,6 +62,7 @@ export function openingOf(
   lines: Lines,
   { parts }: Pick<RunState, 'parts'>,
   step: StepState,
+  current: CurrentPart = currentIn(parts),
 ): Opening | string {
   const opening: Opening = { dueAt: 0, latestAt: null, closedBy: null };
   for (const id of step.parts) {
@@ -73,13 +75,13 @@ export function openingOf(
     if (part.runningIn !== null && part.runningIn !== step.id) return 'it is at another station';
     follow(opening, part, shape.chains.get(part.lane)?.[place - 1]);
     for (const lane of operation.takes) {
-      const joined = currentPart(parts, part, lane);
+      const joined = current(part, lane);
       const last = shape.chains.get(lane);
       if (!isReady(joined, shape, lane)) return 'what is joined here is not ready';
       follow(opening, joined, last?.[last.length - 1]);
     }
     for (const lane of operation.awaits)
-      if (!isReady(currentPart(parts, part, lane), shape, lane)) return 'what it waits for is not ready';
+      if (!isReady(current(part, lane), shape, lane)) return 'what it waits for is not ready';
   }
   return opening;
 }

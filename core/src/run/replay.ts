@@ -3,8 +3,8 @@ import type { PlannedStep } from './compileSteps.ts';
 import type { RunEvent } from './events.ts';
 import { nameOfFormer } from './formerSteps.ts';
 import { shapeOf } from './lineShape.ts';
-import { currentPart, linesOf, openingOf, operationFor, shapeFor } from './needs.ts';
-import type { Lines } from './needs.ts';
+import { linesOf, openingOf, operationFor, shapeFor } from './needs.ts';
+import type { CurrentPart, Lines } from './needs.ts';
 import { partId, readStepId, stepId } from './runPlan.ts';
 import type { PartName, RunLine, RunOperation, RunPlan } from './runPlan.ts';
 import type { Loss, PartState, RunState, StepState } from './runState.ts';
@@ -17,6 +17,10 @@ export class Replay {
   private readonly plan: RunPlan;
   private readonly lines: Lines;
   private readonly byId = new Map<string, StepState>();
+  /** The last step that makes things again, by operation: what is lost next joins it while it waits. */
+  private readonly again = new Map<RunOperation, StepState>();
+  /** The latest part made for each piece, by line, lane and slot. */
+  private readonly latest = new Map<string, Map<string, PartState[]>>();
   /** Parts of one kind that a step can have at most. */
   private readonly most: number;
   /** The step a part is in at an operation of its lane, by operation and part. */
@@ -28,7 +32,7 @@ export class Replay {
     this.most = plan.lines.reduce((sum, { pieces }) => sum + pieces, 0);
     this.state = {
       steps: [],
-      parts: {},
+      parts: Object.create(null) as RunState['parts'], // a dictionary from the beginning: thousands of names
       flow: plan.flow,
       pieces: 0,
       settled: Object.fromEntries(plan.lines.map(({ key }) => [key, 0])),
@@ -46,7 +50,14 @@ export class Replay {
         for (let slot = 1; slot <= line.pieces; slot++)
           this.addPart({ line: line.key, lane, slot, attempt: 1 });
     for (const { id, line, operation, parts } of steps)
-      this.addStep(this.newStep(id, line, operation, parts.map(partId)));
+      this.addStep(
+        this.newStep(
+          id,
+          line,
+          operation,
+          parts.map((part) => part.id),
+        ),
+      );
   }
 
   apply(event: RunEvent): void {
@@ -108,7 +119,7 @@ export class Replay {
     if (step.status === 'done') return 'the step was already done';
     if (step.status === 'dropped') return 'what was in it is lost';
     if (kind === 'step-started' && step.status === 'running') return 'the step was already running';
-    const opening = step.status === 'running' ? null : openingOf(this.lines, this.state, step);
+    const opening = step.status === 'running' ? null : openingOf(this.lines, this.state, step, this.latestOf);
     if (typeof opening === 'string') return opening;
     const operation = this.operationOf(step);
     const isInspection = operation.role === 'inspect';
@@ -196,7 +207,7 @@ export class Replay {
       part.done++;
       part.doneAt = at;
       for (const lane of operation?.takes ?? []) {
-        const joined = currentPart(this.state.parts, part, lane);
+        const joined = this.latestOf(part, lane);
         if (joined) joined.joinedTo = part.id;
       }
     }
@@ -266,7 +277,7 @@ export class Replay {
     const shape = shapeFor(part, this.lines);
     const joined = (shape?.chains.get(part.lane) ?? [])
       .flatMap(({ takes }) => takes)
-      .map((lane) => currentPart(this.state.parts, part, lane))
+      .map((lane) => this.latestOf(part, lane))
       .filter((own) => own !== null && own.joinedTo === part.id && !own.isLost) as PartState[];
     return [part, ...joined.flatMap((own) => this.withJoined(own))];
   }
@@ -293,7 +304,7 @@ export class Replay {
   private stopJoining(part: PartState): void {
     const line = this.lines.get(part.line);
     const joining = line?.operations.find(({ takes }) => takes.includes(part.lane));
-    const host = joining && currentPart(this.state.parts, part, joining.lane);
+    const host = joining && this.latestOf(part, joining.lane);
     const step = host?.runningIn != null && joining ? this.byId.get(host.runningIn) : undefined;
     if (!host || step?.operation !== joining?.id || !step || part.joinedTo !== null) return;
     step.status = 'idle';
@@ -306,7 +317,7 @@ export class Replay {
   /** Nothing more is made for a piece that is not made again; what lies ready stays where it is. */
   private forget({ line, slot }: PartState): void {
     for (const { id: lane } of this.lines.get(line)?.lanes ?? []) {
-      const own = currentPart(this.state.parts, { line, slot }, lane);
+      const own = this.latestOf({ line, slot }, lane);
       if (own && own.runningIn === null) this.leaveAll(own);
     }
   }
@@ -325,16 +336,14 @@ export class Replay {
   /** Things made again go together as far as they can: with those that wait for the same, up to what fits. */
   private joinAgain({ key }: RunLine, operation: RunOperation, part: PartState): void {
     const most = operation.unit === 'piece' ? 1 : (operation.size ?? Infinity);
-    const open = this.state.steps.find(
-      (step) =>
-        step.isAgain &&
-        step.status === 'idle' &&
-        step.line === key &&
-        step.operation === operation.id &&
-        step.parts.length < most,
-    );
+    const last = this.again.get(operation);
+    const isOpen =
+      last?.status === 'idle' && last.line === key && last.parts.length > 0 && last.parts.length < most;
+    const open = isOpen ? last : undefined;
     if (!open) {
-      this.addStep(this.newStep(stepId(operation.id, [part]), key, operation, [part.id]));
+      const step = this.newStep(stepId(operation.id, [part]), key, operation, [part.id]);
+      this.again.set(operation, step);
+      this.addStep(step);
       return;
     }
     this.byId.delete(open.id);
@@ -362,6 +371,10 @@ export class Replay {
       number,
     };
     this.state.parts[part.id] = part;
+    const lanes = this.latest.get(name.line) ?? new Map<string, PartState[]>();
+    const slots = lanes.get(name.lane) ?? [];
+    slots[name.slot] = part;
+    this.latest.set(name.line, lanes.set(name.lane, slots));
     return part;
   }
 
@@ -394,6 +407,10 @@ export class Replay {
       if (operation) this.put(part.id, operation, step);
     }
   }
+
+  /** The latest part made for a piece in a lane. */
+  private readonly latestOf: CurrentPart = ({ line, slot }, lane) =>
+    this.latest.get(line)?.get(lane)?.[slot] ?? null;
 
   private put(part: string, operation: RunOperation, step: StepState): void {
     const own = this.at.get(operation);

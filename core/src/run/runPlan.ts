@@ -71,7 +71,8 @@ export const partId = ({ line, lane, slot, attempt }: PartName): string =>
  * @param parts at least one, in any order; each run of neighbours is shortened
  */
 export function stepId(operation: string, parts: readonly PartName[]): string {
-  if (parts.length === 1) return `${operation}/${partId(parts[0])}`;
+  const [only] = parts;
+  if (parts.length === 1) return `${operation}/${'id' in only ? (only as { id: string }).id : partId(only)}`;
   const groups = new Map<string, PartName[]>();
   for (const part of parts) {
     const lane = `${part.line}.${part.lane}`;
