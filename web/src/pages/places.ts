@@ -16,6 +16,7 @@ export const KEYS: readonly [keys: string, does: string][] = [
   ['/', 'search the list'],
   ['Space', 'Floor: start or finish the step'],
   ['u', 'Floor: undo the last step'],
+  ['x', 'Floor: say what was spoiled'],
   ['p', 'Floor: note a problem'],
   ['1 2 3', 'Floor: good, reprint, scrap'],
   ['c a r w h', 'Artwork: on the garment, file, ready, white, second white'],
