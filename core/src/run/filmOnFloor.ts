@@ -43,10 +43,9 @@ export function filmOnFloor(plan: RunPlan, state: RunState): FilmOnFloor[] {
     const next = coming && {
       operation: coming,
       isRunning: step?.status === 'running',
-      latestAt:
-        opening === null || opening === undefined || typeof opening === 'string' ? null : opening.latestAt,
+      latestAt: opening !== null && typeof opening === 'object' ? opening.latestAt : null,
     };
-    return [{ printed, parts: ids, done: [...done], next: next ?? null }];
+    return [{ printed, parts: ids, done, next: next ?? null }];
   });
   const open = sheets.filter(({ next }) => next !== null);
   const begun = open.filter(({ printed }) => printed.status !== 'idle');

@@ -1,6 +1,7 @@
 import { formatDuration, formatQuantity } from '../units/index.ts';
 import { plannedMode } from '../work/index.ts';
 import type { Operation, Role } from '../work/index.ts';
+import { SAME_HEAT_C } from './nextActions.ts';
 import type { Floor, FloorAction } from './nextActions.ts';
 import type { StepState } from './runState.ts';
 
@@ -11,7 +12,6 @@ export interface FloorRun {
   steps: readonly StepState[];
 }
 
-const SAME_HEAT_C = 3; // less than a press holds by itself
 const STILL_AT_IT_MS = 15 * 60_000; // a machine left for longer than this is free for another temperature
 
 /**

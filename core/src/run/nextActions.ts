@@ -189,7 +189,8 @@ const byParts = (p: StepState, q: StepState): number =>
 
 const firstSlot = ({ parts }: StepState): number => Number.parseInt(parts[0]?.split('.')[2] ?? '0', 10);
 
-const SAME_HEAT_C = 3; // less than a press holds by itself
+/** Temperatures no further apart count as one, °C: less than a press holds by itself (assumption). */
+export const SAME_HEAT_C = 3;
 
 function isWarmFor({ operation }: FloorAction, heat: Floor['heat']): boolean {
   const { machine, stateC } = plannedMode(operation);

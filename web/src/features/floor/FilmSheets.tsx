@@ -1,7 +1,7 @@
 import { filmOnFloor } from '@saltflat/core/run';
 import type { FilmOnFloor } from '@saltflat/core/run';
 import { formatClock } from '@saltflat/core/units';
-import { codesIn, operationOf, partOf } from './moments.ts';
+import { codesIn, partOf, titleIn } from './moments.ts';
 import type { LiveRun } from './useRunState.ts';
 
 /** Each sheet of film that is under way: what is on it, how far it is, and how long it may wait. */
@@ -28,9 +28,7 @@ export function FilmSheets({ live, nowMs }: { live: LiveRun; nowMs: number }) {
 }
 
 function stage({ run }: LiveRun, { printed, next }: FilmOnFloor): string {
-  const { operations } = run.lines.find(({ key }) => key === printed.line)?.route ?? { operations: [] };
-  const title =
-    operations.find(({ id }) => id === next?.operation.id)?.title ?? operationOf(run, printed)?.title ?? '';
+  const title = titleIn(run, printed.line, next?.operation.id ?? printed.operation);
   return next?.isRunning ? `▶ ${title}` : `○ ${title}`;
 }
 

@@ -12,7 +12,7 @@ import { serverNow } from '../../api/serverClock.ts';
 import { useDevice } from '../../api/liveSlice.ts';
 import { usePerson } from '../../person/personSlice.ts';
 import type { RunEventKind, RunEventPayload } from '@saltflat/core/run';
-import { lineOf, momentsOf, stepsByLine } from './moments.ts';
+import { momentsOf, stepsByLine, titleIn } from './moments.ts';
 import type { Moment } from './moments.ts';
 import { takesSpace } from './keys.ts';
 import { NextPanel } from './NextPanel.tsx';
@@ -125,9 +125,7 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
             nowMs={nowMs}
             slips={floorSlips(
               moment.action,
-              (id) =>
-                lineOf(moment.live.run, moment.action.step.line).route.operations.find((own) => own.id === id)
-                  ?.title ?? id,
+              (id) => titleIn(moment.live.run, moment.action.step.line, id),
               runs.filter(({ run }) => run.id !== moment.live.run.id).flatMap(stepsByLine),
               nowMs,
             )}

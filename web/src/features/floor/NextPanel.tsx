@@ -1,4 +1,3 @@
-import type { RunLine } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import type { PlacementKey } from '@saltflat/contract/placements';
 import { countdownS } from '@saltflat/core/run';
@@ -11,7 +10,7 @@ import { HeatTrace } from '../../trace/index.ts';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { Inspection } from './Inspection.tsx';
 import type { Judgement } from './Inspection.tsx';
-import { codesOf, lineOf, operationOf, partOf } from './moments.ts';
+import { codesOf, lineOf, linesIn, operationOf, partOf } from './moments.ts';
 import type { Moment } from './moments.ts';
 import { WeighIn } from './WeighIn.tsx';
 
@@ -57,7 +56,7 @@ export function NextPanel({
   const operation = operationOf(live.run, action.step);
   if (!operation) return null;
   const line = lineOf(live.run, action.step.line);
-  const lines = linesIn(moment);
+  const lines = linesIn(live, action.step);
   const primary = primaryOf(moment, nowMs);
   const timerS = countdownS(operation, action.step);
   const isJudged = operation.role === 'inspect';
@@ -198,10 +197,4 @@ function runningWords({ operation, step }: Moment['action']): string {
   return timed.length > 1
     ? `${timed[step.phase]?.label ?? ''}, ${step.phase + 1} of ${timed.length}`
     : 'running';
-}
-
-/** The lines whose parts are in the step: on a shared sheet several. */
-function linesIn({ live: { run, state }, action }: Moment): RunLine[] {
-  const keys = new Set(action.step.parts.map((id) => state.parts[id]?.line));
-  return run.lines.filter(({ key }) => keys.has(key));
 }

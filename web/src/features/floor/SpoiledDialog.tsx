@@ -1,5 +1,4 @@
 import type { RunEventPayload } from '@saltflat/core/run';
-import { partId } from '@saltflat/core/run';
 import type { Part } from '@saltflat/core/work';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -118,7 +117,7 @@ function candidatesOf({ live: { run, state }, action: { step, operation } }: Mom
       return [part, ...joined];
     })
     .map((part) => ({
-      id: partId(part),
+      id: part.id,
       part: lineOf(run, part.line).route.lanes.find(({ id }) => id === part.lane)?.part ?? 'blank',
       code: run.lines.length > 1 ? lineOf(run, part.line).code : '',
       number: part.number > 0 ? part.number : part.slot,

@@ -18,14 +18,22 @@ export const operationOf = (
 export const codesOf = ({ lines }: { lines: readonly { code: string }[] }): string =>
   lines.map(({ code }) => code).join(' + ');
 
-/** The lines whose parts are in a step. */
-export function codesIn(
+/** The lines whose parts are in a step: on a shared sheet several. */
+export function linesIn(
   { run, state }: Pick<LiveRun, 'run' | 'state'>,
   { parts }: Pick<StepState, 'parts'>,
-): string {
+): RunLine[] {
   const keys = new Set(parts.map((id) => state.parts[id]?.line));
-  return codesOf({ lines: run.lines.filter(({ key }) => keys.has(key)) });
+  return run.lines.filter(({ key }) => keys.has(key));
 }
+
+/** Their codes. */
+export const codesIn = (live: Pick<LiveRun, 'run' | 'state'>, step: Pick<StepState, 'parts'>): string =>
+  codesOf({ lines: linesIn(live, step) });
+
+/** An operation of a line as its route calls it. */
+export const titleIn = (run: Run, line: string, operation: string): string =>
+  lineOf(run, line).route.operations.find(({ id }) => id === operation)?.title ?? operation;
 
 /** What was done by each line's route, as slips between runs are seen. */
 export function stepsByLine(live: LiveRun): FloorRun[] {
