@@ -5,7 +5,9 @@ import { PROCESSES, planRoute } from '@saltflat/core/route';
 import { demoLine } from '@saltflat/demo';
 
 const input = routeInputOf(demoLine());
-const { process: _process, overrides: _overrides, print, ...line } = input;
+const { overrides: _overrides, prints, ...whole } = input;
+const { id, print, placement } = prints[0]!;
+const line = { ...whole, placement };
 const direct = { ...print, whiteMl: 2.2 };
 const rivalText = JSON.stringify(planRoute(input));
 
@@ -27,6 +29,8 @@ export const ROUTE_CASES = [
     work: () =>
       compareProcesses({
         line,
+        id,
+        others: [],
         prints: { dtf: print, sub: print, 'dtg-dark': direct, 'dtg-light': { ...print, whiteMl: 0 } },
         blankCents: 343,
         rates: DEFAULT_RATES,

@@ -54,7 +54,7 @@ test('the black box is taken out by one press: white and cost fall, and the rout
     ((await (await request.get(`/api/v1/lines/${lineId}/route`)).json()) as { cost: { totalCents: number } })
       .cost.totalCents;
   const costBefore = await costOf();
-  await page.getByRole('button', { name: 'Keep for this line' }).click();
+  await page.getByRole('button', { name: 'Keep for this print' }).click();
   await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
   expect(await costOf()).toBeLessThan(costBefore);
   await openPanel(page, 'Versions');
@@ -69,7 +69,7 @@ test('planes come out as they are printed, and the film’s pair is mirrored onc
   await page.goto(`/artwork/${lineId}`);
   await page.getByRole('button', { name: 'Take #040404 out from the border in' }).click({ timeout: 40_000 });
   await measured(page);
-  await page.getByRole('button', { name: 'Keep for this line' }).click();
+  await page.getByRole('button', { name: 'Keep for this print' }).click();
   await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
   await openPanel(page, 'Out');
   const fetched = async (name: string): Promise<{ data: Buffer; width: number; perInch: number }> => {
@@ -149,7 +149,7 @@ test('with the keyboard alone: layers, zoom, a fix, a slider, undo, keep', async
   await page.keyboard.press('Control+z');
   await expect(density).toHaveAttribute('aria-valuetext', /^60\s%$/);
   await page.keyboard.press('Control+y');
-  await page.getByRole('button', { name: 'Keep for this line' }).focus();
+  await page.getByRole('button', { name: 'Keep for this print' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
 });
@@ -225,7 +225,7 @@ test('what is tried on an artwork says when the line was planned anew by somebod
   const colleague = await page.context().browser()!.newContext();
   const theirs = await colleague.newPage();
   await takeOut(theirs);
-  await theirs.getByRole('button', { name: 'Keep for this line' }).click();
+  await theirs.getByRole('button', { name: 'Keep for this print' }).click();
   await expect(theirs.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
   await colleague.close();
 
@@ -235,5 +235,5 @@ test('what is tried on an artwork says when the line was planned anew by somebod
   await expect(overtaken).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Start again from theirs' }).click();
   await expect(overtaken).toBeHidden();
-  await expect(page.getByRole('button', { name: 'Keep for this line' })).toHaveCount(0); // nothing of mine is left to keep
+  await expect(page.getByRole('button', { name: 'Keep for this print' })).toHaveCount(0); // nothing of mine is left to keep
 });

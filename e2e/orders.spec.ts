@@ -143,7 +143,7 @@ interface OrderRead {
   customer: string;
   dueAt: string;
   note: string;
-  lines: { id: string; version: number; widthMm: number }[];
+  lines: { id: string; version: number; prints: { widthMm: number }[] }[];
 }
 
 test('an order that someone else changed meanwhile says so, after a reload too: theirs stays until mine is chosen', async ({

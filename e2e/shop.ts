@@ -69,11 +69,7 @@ export async function orderOverApi(
   const line = {
     styleId: style?.id,
     colourId: style?.colours[0]?.id,
-    artworkId: art.id,
-    placement: 'full-front',
-    dropMm: 75,
-    widthMm: 150,
-    process: 'dtf',
+    prints: [{ artworkId: art.id, placement: 'full-front', dropMm: 75, widthMm: 150, process: 'dtf' }],
     sizes: [{ size: 'M', quantity: pieces }],
   };
   const answer = await request.post('/api/v1/orders', {

@@ -50,7 +50,7 @@ await run(async () => {
     await page.getByLabel('Customer').fill('Reed Bay Kite Week');
     await page.getByLabel('Garment', { exact: true }).selectOption({ label: 'Harbour tee' });
     await page.getByLabel('Quantity, size M').fill('12');
-    const buffer = await file(club.lines[0].artwork.id);
+    const buffer = await file(club.lines[0].prints[0].artwork.id);
     await page
       .getByLabel('Artwork of line 1')
       .setInputFiles({ name: 'kite.png', mimeType: 'image/png', buffer });
@@ -74,7 +74,7 @@ await run(async () => {
     await page.keyboard.press('w');
     await measured();
   });
-  await shoot('artwork-figures', `/artwork/${crew.lines[1].id}`, 'Empty margin', async () => {
+  await shoot('artwork-figures', `/artwork/${crew.lines[0].id}?print=2`, 'Empty margin', async () => {
     await page.getByRole('tab', { name: 'Figures' }).click();
     await page.locator('.art-canvas canvas').focus();
     await page.keyboard.press('o');
@@ -97,9 +97,9 @@ await run(async () => {
     await page.getByRole('form', { name: 'Values being tried' }).waitFor();
     await page.evaluate(() => globalThis.scrollTo(0, 0));
   });
-  await shoot('route-placement', `/route/${crew.lines[1].id}`, 'Placement', async () => {
+  await shoot('route-placement', `/route/${crew.lines[0].id}`, 'Placement', async () => {
     await page.getByRole('button', { name: /^Quote/ }).click();
-    await page.getByRole('region', { name: 'Placement' }).scrollIntoViewIfNeeded();
+    await page.getByRole('region', { name: 'Placement, left chest' }).scrollIntoViewIfNeeded();
     await page.waitForTimeout(3000); // the picture is made for this page
   });
   await shoot('floor', `/floor/${runId}`, 'Ready to start', async () => {

@@ -104,8 +104,10 @@ describe('the command line', () => {
     expect(await refusal('route', write('bad.json', { ...line, pieces: 0 }))).to.equal(
       '“Pieces” must be at least 1, but 0 was given.',
     );
-    const print = { ...line.print, widthMm: 900 };
-    const tooLarge = { ...line, process: 'sub-film', print, garment: { ...line.garment, tone: 'light' } };
+    const [own] = line.prints;
+    const print = { ...own!.print, widthMm: 900 };
+    const prints = [{ ...own, process: 'sub-film', print }];
+    const tooLarge = { ...line, prints, garment: { ...line.garment, tone: 'light' } };
     expect(await refusal('route', write('large.json', tooLarge))).to.contain(
       'larger than the sublimation printer',
     );

@@ -70,7 +70,7 @@ describe('an artwork job as a document', () => {
 });
 
 describe('what is kept for a line', () => {
-  const input = { steps: [], white: {}, widthMm: 200, overrides: [], basedOn: null, by: 'Ada' };
+  const input = { print: '1', steps: [], white: {}, widthMm: 200, overrides: [], basedOn: null, by: 'Ada' };
 
   it('takes every kind of step, switched off or not', () => {
     const steps = [
@@ -97,9 +97,11 @@ describe('what is kept for a line', () => {
   it('refuses a width no press has, a nameless person and a negative weight', () => {
     expect(refusedFields(PreparationInput, { ...input, widthMm: 4 })).to.have.key('/widthMm');
     expect(refusedFields(PreparationInput, { ...input, by: '  ' })).to.have.key('/by');
-    expect(refusedFields(WeighingInput, { of: 'ink', beforeG: -1, afterG: 3, by: 'Ada' })).to.have.key(
-      '/beforeG',
-    );
-    expect(refusedFields(WeighingInput, { of: 'dust', beforeG: 1, afterG: 3, by: 'Ada' })).to.have.key('/of');
+    expect(
+      refusedFields(WeighingInput, { print: '1', of: 'ink', beforeG: -1, afterG: 3, by: 'Ada' }),
+    ).to.have.key('/beforeG');
+    expect(
+      refusedFields(WeighingInput, { print: '1', of: 'dust', beforeG: 1, afterG: 3, by: 'Ada' }),
+    ).to.have.key('/of');
   });
 });

@@ -1,23 +1,33 @@
+import { MOST_PRINTS } from '@saltflat/core/route';
 import { Type } from 'typebox';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Grade, SizeQuantity } from './orders.ts';
 import { Process } from './process.ts';
 import { CostDocument } from './routes.ts';
-import { nullable, strictObject } from './scalars.ts';
+import { PrintId, nullable, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 import { HouseChoices } from './shopSettings.ts';
 
-/** A line as far as it is written, to be compared by process. */
-export const ComparisonQuery = strictObject({
-  styleId: Type.String({ format: 'uuid', title: 'Garment' }),
-  colourId: Type.String({ format: 'uuid', title: 'Garment colour' }),
+/** One print as far as it is written; those that have no artwork yet are left out. */
+const WrittenPrint = strictObject({
+  id: PrintId,
   artworkId: Type.String({ format: 'uuid', title: 'Artwork' }),
   preparationId: Type.Optional(nullable(Type.String({ format: 'uuid', title: 'Preparation' }))),
   placement: Type.Enum([...PLACEMENT_KEYS], { title: 'Placement' }),
   dropMm: Type.Number({ title: 'Distance below the collar, mm', minimum: 0, maximum: 700 }),
   widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
-  sizes: Type.Array(SizeQuantity, { title: 'Sizes', minItems: 1, maxItems: 20 }),
+  process: Process,
   grades: Type.Optional(Type.Array(Grade, { title: 'Widths by size', maxItems: 10 })),
+});
+
+/** A line as far as it is written, one of whose prints is to be compared by process. */
+export const ComparisonQuery = strictObject({
+  styleId: Type.String({ format: 'uuid', title: 'Garment' }),
+  colourId: Type.String({ format: 'uuid', title: 'Garment colour' }),
+  prints: Type.Array(WrittenPrint, { title: 'Prints', minItems: 1, maxItems: MOST_PRINTS }),
+  /** The print that is compared; the others stay as they are. */
+  print: PrintId,
+  sizes: Type.Array(SizeQuantity, { title: 'Sizes', minItems: 1, maxItems: 20 }),
   house: Type.Optional(HouseChoices),
 });
 export type ComparisonQuery = Static<typeof ComparisonQuery>;
@@ -25,7 +35,7 @@ export type ComparisonQuery = Static<typeof ComparisonQuery>;
 const Minutes = Type.Number({ minimum: 0 });
 const Judged = Type.Number({ minimum: 0, maximum: 1 });
 
-/** Every process side by side, and what is taken at this moment. */
+/** Every process for a print side by side, and what is taken at this moment. */
 export const ComparisonAnswer = strictObject({
   options: Type.Array(
     strictObject({
@@ -38,6 +48,7 @@ export const ComparisonAnswer = strictObject({
           elapsedS: Minutes,
           restBeforeDispatchS: Minutes,
           cost: CostDocument,
+          addsCents: nullable(Type.Number()),
           look: strictObject({
             opacity: Judged,
             softness: Judged,

@@ -42,13 +42,21 @@ export {
   ReadyQuery,
   VersionOnly,
 } from './orders.ts';
-export type { OrderLine, OrderLineInput, OrderSummary, SizeQuantity } from './orders.ts';
+export type {
+  LinePrint,
+  OrderLine,
+  OrderLineInput,
+  OrderSummary,
+  PrintInput,
+  SizeQuantity,
+} from './orders.ts';
 export { LineDocument } from './lineDocument.ts';
 export { routeInputOf } from './routeInput.ts';
 export { readArtworkJob } from './formats/jobFormat.ts';
 export { readKeptLine, readLineDocument } from './formats/lineFormat.ts';
 export { ROUTE_FORMAT, readStoredRoute } from './formats/storedRoute.ts';
-export { PlanInput, ShopFacts, putTogether, takeApart } from './planInput.ts';
+export { PlanInput, ShopFacts, putTogether, readPlanInput, takeApart } from './planInput.ts';
+export type { PrintArt } from './planInput.ts';
 export {
   GivenQuote,
   LineQuote,
@@ -107,6 +115,6 @@ export type { ImportLine, ShopList } from './shop.ts';
 export { BLANK_FIELDS, machineFields, materialFields } from './shopFields.ts';
 export { HouseDocument, RatesDocument } from './shopSettings.ts';
 export type { HouseChoices } from './shopSettings.ts';
-export { MOST_COUNTED, strictObject } from './scalars.ts';
+export { MOST_COUNTED, PrintId, strictObject } from './scalars.ts';
 export { parse, refusedFields } from './validate.ts';
 export { LaydownFit, WeighingInput } from './weighings.ts';

@@ -1,10 +1,11 @@
 import { BLANK_KINDS, FEATURES } from '@saltflat/core/blank';
+import { MOST_PRINTS } from '@saltflat/core/route';
 import { Type } from 'typebox';
 import { Machine, Material } from './catalogue.ts';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Process } from './process.ts';
 import { SettingOverride } from './routes.ts';
-import { nullable, shortText, strictObject } from './scalars.ts';
+import { PrintId, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 import { HouseDocument, RatesDocument } from './shopSettings.ts';
 
@@ -26,13 +27,10 @@ const GarmentDocument = strictObject({
   maxPressC: nullable(Type.Number()),
 });
 
-/** All that a route is planned from, as one document: what the command line reads, and what the server plans from. */
-export const LineDocument = strictObject({
-  format: Type.Literal(3),
+/** One print of the line: what it needs, where it goes and how it is made. */
+const PrintDocument = strictObject({
+  id: PrintId,
   process: Process,
-  pieces: Type.Integer({ title: 'Pieces', minimum: 1 }),
-  blankCents: Type.Number({ title: 'Price of the blank, cents', minimum: 0 }),
-  garment: GarmentDocument,
   print: strictObject({
     lineWidthMm: Amount,
     widthMm: Amount,
@@ -48,21 +46,31 @@ export const LineDocument = strictObject({
   placement: strictObject({
     key: Type.Enum([...PLACEMENT_KEYS], { title: 'Placement' }),
     dropMm: Amount,
-    sizes: Type.Array(
-      strictObject({
-        size: shortText('Size', 12),
-        quantity: Type.Integer({ minimum: 1 }),
-        bodyWidthMm: nullable(Amount),
-        collarDropMm: nullable(Amount),
-        /** Price of the blank in this size. */
-        cents: Amount,
-      }),
-    ),
-    areas: Type.Array(
-      strictObject({ placement: Type.Enum([...PLACEMENT_KEYS]), widthMm: Amount, heightMm: Amount }),
-    ),
     grades: Type.Array(strictObject({ sizes: Type.Array(Type.String()), widthMm: Amount })),
   }),
+});
+
+/** All that a route is planned from, as one document: what the command line reads, and what the server plans from. */
+export const LineDocument = strictObject({
+  format: Type.Literal(4),
+  pieces: Type.Integer({ title: 'Pieces', minimum: 1 }),
+  blankCents: Type.Number({ title: 'Price of the blank, cents', minimum: 0 }),
+  garment: GarmentDocument,
+  sizes: Type.Array(
+    strictObject({
+      size: shortText('Size', 12),
+      quantity: Type.Integer({ minimum: 1 }),
+      bodyWidthMm: nullable(Amount),
+      collarDropMm: nullable(Amount),
+      /** Price of the blank in this size. */
+      cents: Amount,
+    }),
+  ),
+  /** What can be printed at each of the blank's places. */
+  areas: Type.Array(
+    strictObject({ placement: Type.Enum([...PLACEMENT_KEYS]), widthMm: Amount, heightMm: Amount }),
+  ),
+  prints: Type.Array(PrintDocument, { title: 'Prints', minItems: 1, maxItems: MOST_PRINTS }),
   materials: Type.Array(Material),
   machines: Type.Array(Machine),
   /** The patch caps are given; `null` where there is none. */

@@ -1,4 +1,5 @@
 import { BLANK_KINDS } from '@saltflat/core/blank';
+import { MOST_PRINTS } from '@saltflat/core/route';
 import { Type } from 'typebox';
 import { Artwork } from './artworks.ts';
 import { GarmentColour } from './catalogue.ts';
@@ -10,6 +11,7 @@ import {
   Cursor,
   Id,
   Instant,
+  PrintId,
   Version,
   longText,
   nullable,
@@ -33,22 +35,30 @@ export const Grade = strictObject({
   widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
 });
 
-/** What a person says about one line. */
-export const OrderLineInput = strictObject({
-  /** Present when an existing line is being changed. */
-  id: Type.Optional(Id),
-  styleId: Type.String({ format: 'uuid', title: 'Garment' }),
-  colourId: Type.String({ format: 'uuid', title: 'Garment colour' }),
+/** What a person says about one print of a line. */
+export const PrintInput = strictObject({
+  /** Present when a print the line has is being changed. */
+  id: Type.Optional(PrintId),
   artworkId: nullable(Type.String({ format: 'uuid', title: 'Artwork' })),
-  /** Leave out to keep the one the line has; it must be one of this artwork's. */
+  /** Leave out to keep the one the print has; it must be one of this artwork's. */
   preparationId: Type.Optional(nullable(Type.String({ format: 'uuid', title: 'Preparation' }))),
   placement: Type.Enum([...PLACEMENT_KEYS], { title: 'Placement' }),
   dropMm: Type.Number({ title: 'Distance below the collar, mm', minimum: 0, maximum: 700 }),
   widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
   process: Process,
-  sizes: Type.Array(SizeQuantity, { title: 'Sizes', minItems: 1, maxItems: 20 }),
-  /** Leave out to keep what the line has; empty for one width in all sizes. */
+  /** Leave out to keep what the print has; empty for one width in all sizes. */
   grades: Type.Optional(Type.Array(Grade, { title: 'Widths by size', maxItems: 10 })),
+});
+export type PrintInput = Static<typeof PrintInput>;
+
+/** What a person says about one line: a blank, how many, and every print it gets. */
+export const OrderLineInput = strictObject({
+  /** Present when an existing line is being changed. */
+  id: Type.Optional(Id),
+  styleId: Type.String({ format: 'uuid', title: 'Garment' }),
+  colourId: Type.String({ format: 'uuid', title: 'Garment colour' }),
+  prints: Type.Array(PrintInput, { title: 'Prints', minItems: 1, maxItems: MOST_PRINTS }),
+  sizes: Type.Array(SizeQuantity, { title: 'Sizes', minItems: 1, maxItems: 20 }),
   /** Leave out to keep what the line has; empty for the shop's methods throughout. */
   house: Type.Optional(HouseChoices),
 });
@@ -64,10 +74,17 @@ export const OrderInput = strictObject(orderFields);
 export type OrderInput = Static<typeof OrderInput>;
 export const OrderChange = strictObject({ ...orderFields, version: Version });
 export type OrderChange = Static<typeof OrderChange>;
-export const ArtworkChoice = strictObject({ artworkId: Type.String({ format: 'uuid', title: 'Artwork' }) });
-/** A line printed from an artwork, and the number of its preparation. */
+/** Another file for one print of a line. */
+export const ArtworkChoice = strictObject({
+  print: PrintId,
+  artworkId: Type.String({ format: 'uuid', title: 'Artwork' }),
+});
+export type ArtworkChoice = Static<typeof ArtworkChoice>;
+/** A print made from an artwork, and the number of its preparation. */
 export const ArtworkUse = strictObject({
   lineId: Id,
+  print: PrintId,
+  placement: Type.Enum([...PLACEMENT_KEYS]),
   code: Type.String(),
   customer: Type.String(),
   preparation: nullable(Type.Integer()),
@@ -87,6 +104,20 @@ export const ORDER_STATES = [
   'cancelled',
 ] as const;
 
+/** One print of a line as it stands. */
+export const LinePrint = strictObject({
+  id: PrintId,
+  artwork: nullable(Artwork),
+  /** How the artwork is made ready for this print; `null` for the file as it came. */
+  preparation: nullable(Preparation),
+  placement: Type.Enum([...PLACEMENT_KEYS]),
+  dropMm: Type.Number(),
+  widthMm: Type.Number(),
+  process: Process,
+  grades: Type.Array(Grade),
+});
+export type LinePrint = Static<typeof LinePrint>;
+
 export const OrderLine = strictObject({
   id: Id,
   position: Type.Integer(),
@@ -95,17 +126,11 @@ export const OrderLine = strictObject({
   styleName: Type.String(),
   styleKind: Type.Enum([...BLANK_KINDS]),
   colour: GarmentColour,
-  artwork: nullable(Artwork),
-  /** How the artwork is made ready for this line; `null` for the file as it came. */
-  preparation: nullable(Preparation),
+  /** In the order they are written. */
+  prints: Type.Array(LinePrint, { minItems: 1 }),
   /** The customer's latest answer to a proof. */
   proof: nullable(ProofAnswer),
-  placement: Type.Enum([...PLACEMENT_KEYS]),
-  dropMm: Type.Number(),
-  widthMm: Type.Number(),
-  process: Process,
   sizes: Type.Array(SizeQuantity),
-  grades: Type.Array(Grade),
   house: HouseChoices,
   pieces: Type.Integer(),
   state: Type.Enum([...LINE_STATES]),
@@ -169,7 +194,7 @@ export const ReadyLine = strictObject({
   pieces: Type.Integer(),
   garment: Type.String(),
   colourHex: Type.String(),
-  process: Process,
+  processes: Type.Array(Process),
 });
 export type ReadyLine = Static<typeof ReadyLine>;
 export const ReadyQuery = strictObject({

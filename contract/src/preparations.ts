@@ -2,7 +2,7 @@ import { Type } from 'typebox';
 import { ArtSteps } from './artworkJob.ts';
 import { RIGHTS } from './rights.ts';
 import { SettingOverride } from './routes.ts';
-import { Id, Instant, nullable, shortText, strictObject } from './scalars.ts';
+import { Id, Instant, PrintId, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 const Share = (title: string) => Type.Number({ title, minimum: 0, maximum: 1 });
@@ -33,8 +33,9 @@ export const Preparation = strictObject({
 });
 export type Preparation = Static<typeof Preparation>;
 
-/** Steps, white and width a line is to be printed with, and the route's overrides that go with them. */
+/** Steps, white and width one of a line's prints is to be made with, and the route's overrides that go with them. */
 export const PreparationInput = strictObject({
+  print: PrintId,
   steps: ArtSteps,
   white: WhiteSettings,
   widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),

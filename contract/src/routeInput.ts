@@ -4,11 +4,14 @@ import type { LineDocument } from './lineDocument.ts';
 
 /** The document as planRoute reads it: the one way in for the server, the browser and the command line. */
 export const routeInputOf = (document: LineDocument): RouteInput => ({
-  process: document.process,
   garment: document.garment,
-  print: document.print,
   pieces: document.pieces,
-  placement: document.placement,
+  prints: document.prints.map(({ id, process, print, placement }) => ({
+    id,
+    process,
+    print,
+    placement: { ...placement, sizes: document.sizes, areas: document.areas },
+  })),
   equipment: equipmentOf(document, document.patch && { id: null, ...document.patch }),
   house: document.house,
   overrides: document.overrides,

@@ -98,6 +98,7 @@ const Operation = strictObject({
   role: Type.Enum([...ROLES]),
   station: Type.Enum([...STATIONS]),
   title: Type.String(),
+  print: nullable(Type.String()),
   lane: Type.String(),
   takes: Type.Array(Type.String()),
   awaits: Type.Array(Type.String()),
@@ -155,15 +156,28 @@ const PlacementDocument = strictObject({
   ),
 });
 
+const RoutePrint = strictObject({
+  id: Type.String(),
+  process: Process,
+  placement: PlacementDocument,
+  heatedAgain: Type.Array(
+    strictObject({
+      operation: Type.String(),
+      reach: Type.Enum(['under-plate', 'through']),
+      tempC: Type.Number(),
+      durationS: Type.Number(),
+    }),
+  ),
+});
+
 /** The document a route version keeps for ever. */
 export const RouteDocument = Type.Unsafe<Route>(
   strictObject({
-    process: Process,
     summary: Type.String(),
+    prints: Type.Array(RoutePrint, { minItems: 1 }),
     lanes: Type.Array(Lane, { minItems: 1 }),
     operations: Type.Array(Operation),
     flow: Type.Enum([...FLOWS]),
-    placement: PlacementDocument,
     totals: strictObject({ handsS: Type.Number(), elapsedS: Type.Number() }),
     restBeforeDispatchS: Type.Number(),
     usesBlanks: Type.Boolean(),

@@ -1,9 +1,20 @@
 import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
 import { FLOWS, ROLES } from '@saltflat/core/work';
 import { Type } from 'typebox';
+import { PLACEMENT_KEYS } from './placements.ts';
 import { Process } from './process.ts';
 import { RouteDocument } from './routes.ts';
-import { Cursor, Id, Instant, MOST_ROWS, nullable, shortText, stretch, strictObject } from './scalars.ts';
+import {
+  Cursor,
+  Id,
+  Instant,
+  MOST_ROWS,
+  PrintId,
+  nullable,
+  shortText,
+  stretch,
+  strictObject,
+} from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 const Payload = strictObject({
@@ -103,8 +114,9 @@ const line = {
   dueAt: Instant,
   garment: Type.String(),
   colourHex: Type.String(),
-  placement: Type.String(),
-  artworkId: nullable(Id),
+  prints: Type.Array(
+    strictObject({ id: PrintId, placement: Type.Enum([...PLACEMENT_KEYS]), artworkId: nullable(Id) }),
+  ),
   routeNumber: Type.Integer(),
   pieces: Type.Integer(),
   finishedAt: nullable(Instant),
@@ -176,7 +188,7 @@ export const LedgerRow = strictObject({
   code: Type.String(),
   customer: Type.String(),
   garment: Type.String(),
-  process: Process,
+  processes: Type.Array(Process),
   routeNumber: Type.Integer(),
   piece: Type.Integer(),
   verdict: Type.Enum([...VERDICTS]),

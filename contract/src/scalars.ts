@@ -2,6 +2,9 @@ import { Type } from 'typebox';
 import type { Static, TSchema } from 'typebox';
 
 /** A record's identity. */
+/** A print's name within its line, of digits: given once and kept. */
+export const PrintId = Type.String({ title: 'Print', pattern: '^[1-9][0-9]?$', help: 'a number, as 1' });
+
 export const Id = Type.String({ format: 'uuid' });
 
 /** An instant, ISO 8601 with zone. */

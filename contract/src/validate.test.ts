@@ -5,11 +5,7 @@ import { DomainError, OrderInput, OrderQuery, parse, strictObject } from './inde
 const line = {
   styleId: '7f1d9a54-0b1e-4c5e-9a52-3f6f0b7f3a01',
   colourId: '7f1d9a54-0b1e-4c5e-9a52-3f6f0b7f3a02',
-  artworkId: null,
-  placement: 'full-front',
-  dropMm: 75,
-  widthMm: 280,
-  process: 'dtf',
+  prints: [{ artworkId: null, placement: 'full-front', dropMm: 75, widthMm: 280, process: 'dtf' }],
   sizes: [{ size: 'M', quantity: 3 }],
 };
 const order = { customer: 'Gull Rock Kite Club', dueAt: '2030-05-06T08:00:00Z', note: '', lines: [line] };
@@ -39,8 +35,7 @@ describe('parse', () => {
       lines: [
         {
           ...line,
-          widthMm: -4,
-          process: 'stencil',
+          prints: [{ ...line.prints[0], widthMm: -4, process: 'stencil' }],
           sizes: [
             { size: 'M', quantity: 0 },
             { size: 'L', quantity: -2.5 },
@@ -51,8 +46,8 @@ describe('parse', () => {
     expect(refusal(bad)).to.deep.equal({
       '/colour': 'There is no field “colour” here; leave it out.',
       '/customer': '“Customer” must not be empty.',
-      '/lines/0/widthMm': '“Printed width, mm” must be at least 5, but -4 was given.',
-      '/lines/0/process':
+      '/lines/0/prints/0/widthMm': '“Printed width, mm” must be at least 5, but -4 was given.',
+      '/lines/0/prints/0/process':
         '“Process” must be one of dtg, dtf, dtf-platen, sub-film, bought-in, patch-cap, but “stencil” was given.',
       '/lines/0/sizes/0/quantity': '“Quantity” must be at least 1, but 0 was given.',
       '/lines/0/sizes/1/quantity': '“Quantity” must be a whole number, but -2.5 was given.',

@@ -1,11 +1,13 @@
 import { Type } from 'typebox';
-import { shortText, strictObject } from './scalars.ts';
+import { PrintId, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 /** What can be weighed onto a print. */
 export const WEIGHED = ['ink', 'powder'] as const;
 
 export const WeighingInput = strictObject({
+  /** The print of the line it was weighed on. */
+  print: PrintId,
   of: Type.Enum([...WEIGHED], { title: 'What was laid on' }),
   beforeG: Type.Number({ title: 'Before, g', minimum: 0, maximum: 5000 }),
   afterG: Type.Number({ title: 'After, g', minimum: 0, maximum: 5000 }),

@@ -1,14 +1,19 @@
 import type { PlacementKey } from '@saltflat/contract/placements';
 import type { HouseMethods, Process } from '@saltflat/core/route';
 
-export interface DemoLine {
-  style: string;
-  colour: string;
+export interface DemoPrint {
   /** Key of the art; `null` when the customer has not sent it yet. */
   art: string | null;
   placement: PlacementKey;
   widthMm: number;
   process: Process;
+}
+
+export interface DemoLine extends DemoPrint {
+  style: string;
+  colour: string;
+  /** What else is printed on the same garment. */
+  more?: DemoPrint[];
   sizes: [size: string, quantity: number][];
   /** Where it is done otherwise than the shop does. */
   house?: Partial<HouseMethods>;
@@ -43,10 +48,10 @@ const NOW: DemoOrder[] = [
   },
   {
     customer: WEEK, dueInDays: 3, note: 'Crew. Print over the front pocket is NOT wanted.', fate: open,
-    lines: [
-      { style: 'Breakwater hoodie', colour: 'Black', art: 'gull', placement: 'left-chest', widthMm: 90, process: 'dtf', sizes: [['M', 3], ['L', 5], ['XL', 4]] },
-      { style: 'Breakwater hoodie', colour: 'Black', art: 'crew', placement: 'back', widthMm: 260, process: 'dtg', sizes: [['M', 3], ['L', 5], ['XL', 4]] },
-    ],
+    lines: [{
+      style: 'Breakwater hoodie', colour: 'Black', art: 'gull', placement: 'left-chest', widthMm: 90, process: 'dtg',
+      more: [{ art: 'crew', placement: 'back', widthMm: 260, process: 'dtf' }], sizes: [['M', 3], ['L', 5], ['XL', 4]],
+    }],
   },
   {
     customer: 'Reed Bay Singers', dueInDays: 5, note: '', fate: open,

@@ -33,11 +33,7 @@ export async function startClient(base, number) {
       {
         styleId: style.id,
         colourId: style.colours[0].id,
-        artworkId,
-        placement: 'full-front',
-        dropMm: 75,
-        widthMm: 150,
-        process: 'dtf',
+        prints: [{ artworkId, placement: 'full-front', dropMm: 75, widthMm: 150, process: 'dtf' }],
         sizes: [{ size: 'M', quantity: 2 }],
       },
     ],

@@ -194,7 +194,7 @@ describe('the API', function () {
 
     it('refuses a stale change and shows what the order now is', async () => {
       const order = await plannedOrder(server);
-      const input = orderInput(server, order.lines[0]?.artwork?.id ?? null);
+      const input = orderInput(server, order.lines[0]?.prints[0]?.artwork?.id ?? null);
       const lines = input.lines.map((line) => ({ ...line, id: order.lines[0]?.id }));
       const first = await server.api
         .put(`/api/v1/orders/${order.id}`)

@@ -54,7 +54,8 @@ describe('artworks made ready', function () {
   const preparation = (line: OrderLine, own: Partial<PreparationInput> = {}): PreparationInput => ({
     steps: [TAKE_BLACK],
     white: {},
-    widthMm: line.widthMm,
+    print: '1',
+    widthMm: line.prints[0]!.widthMm,
     overrides: [],
     basedOn: line.routeNumber,
     by: 'Ada',
@@ -105,15 +106,19 @@ describe('artworks made ready', function () {
     expect([status, body.number]).to.deep.equal([201, 2]);
     expect(body.cost.totalCents).to.be.below(before.cost.totalCents);
     const after = await get<{ line: OrderLine }>(`/lines/${line.id}`);
-    expect(after.line.preparation).to.deep.include({ number: 1, byName: 'Ada', steps: [TAKE_BLACK] });
+    expect(after.line.prints[0]!.preparation).to.deep.include({
+      number: 1,
+      byName: 'Ada',
+      steps: [TAKE_BLACK],
+    });
     const figures = await get<ArtFigures>(`/lines/${line.id}/figures`);
     expect(figures.boxLeft.kind).to.equal('none');
     const again = await prepare({ ...line, routeNumber: 2 }, { widthMm: 150 });
     expect(again.status).to.equal(201);
-    expect(await get(`/artworks/${line.artwork?.id ?? ''}/preparations`)).to.have.length(1);
-    expect((await get<{ line: OrderLine }>(`/lines/${line.id}`)).line.widthMm).to.equal(150);
+    expect(await get(`/artworks/${line.prints[0]!.artwork?.id ?? ''}/preparations`)).to.have.length(1);
+    expect((await get<{ line: OrderLine }>(`/lines/${line.id}`)).line.prints[0]!.widthMm).to.equal(150);
     const uses = await get<{ lineId: string; preparation: number }[]>(
-      `/artworks/${line.artwork?.id ?? ''}/lines`,
+      `/artworks/${line.prints[0]!.artwork?.id ?? ''}/lines`,
     );
     expect(uses.find(({ lineId }) => lineId === line.id)?.preparation).to.equal(1);
   });
@@ -121,7 +126,7 @@ describe('artworks made ready', function () {
   it('measures anew what an older analysis measured: its figures are kept beside, and not read', async () => {
     const line = await boxedLine();
     const before = await get<ArtFigures>(`/lines/${line.id}/figures`);
-    const where = { artworkId: line.artwork!.id };
+    const where = { artworkId: line.prints[0]!.artwork!.id };
     const { figures } = server.db.models;
     const [measured] = await figures.findAll({ where, raw: true });
     const old = {
@@ -149,7 +154,7 @@ describe('artworks made ready', function () {
       409,
       '“box.png” is empty: there is nothing to print.',
     ]);
-    expect((await get<{ line: OrderLine }>(`/lines/${line.id}`)).line.preparation).to.equal(null);
+    expect((await get<{ line: OrderLine }>(`/lines/${line.id}`)).line.prints[0]!.preparation).to.equal(null);
   });
 
   it('hands out planes that read back as what is printed, at the print’s resolution', async () => {
@@ -166,7 +171,7 @@ describe('artworks made ready', function () {
     const { whites, figures } = analyseArtwork(
       { width: info.width, height: info.height, data },
       {
-        widthMm: line.widthMm,
+        widthMm: line.prints[0]!.widthMm,
         garment: line.colour.hex,
         process: 'dtf',
         steps: [TAKE_BLACK],
@@ -217,7 +222,7 @@ describe('artworks made ready', function () {
     expect((await get<{ line: OrderLine }>(`/lines/${line.id}`)).line.proof?.verdict).to.equal('approved');
     await server.api.get(`/api/v1/lines/${line.id}/proof.pdf`).buffer(true).expect(200);
     const rights = await server.api
-      .put(`/api/v1/artworks/${line.artwork?.id ?? ''}/rights`)
+      .put(`/api/v1/artworks/${line.prints[0]!.artwork?.id ?? ''}/rights`)
       .send({ rights: 'licensed', note: 'transfers too', by: 'Ada' });
     expect((rights.body as Artwork).rights).to.equal('licensed');
     const nobody = await server.api
@@ -233,10 +238,14 @@ describe('artworks made ready', function () {
       .png()
       .toBuffer();
     const { body: artwork } = (await upload(server, png, 'blue.png')) as { body: Artwork };
-    await server.api.put(`/api/v1/lines/${line.id}/artwork`).send({ artworkId: artwork.id }).expect(200);
+    await server.api
+      .put(`/api/v1/lines/${line.id}/artwork`)
+      .send({ print: '1', artworkId: artwork.id })
+      .expect(200);
     const { line: now } = await get<{ line: OrderLine }>(`/lines/${line.id}`);
-    expect(now).to.include({ widthMm: line.widthMm, placement: line.placement, preparation: null });
-    expect(now.artwork?.name).to.equal('blue.png');
+    const [was, own] = [line.prints[0]!, now.prints[0]!];
+    expect(own).to.include({ widthMm: was.widthMm, placement: was.placement, preparation: null });
+    expect(own.artwork?.name).to.equal('blue.png');
   });
 
   it('lets weighed prints overrule the assumed laydowns, and refuses a print that lost weight', async () => {
@@ -244,7 +253,7 @@ describe('artworks made ready', function () {
     const weigh = (afterG: number) =>
       server.api
         .post(`/api/v1/lines/${line.id}/weighings`)
-        .send({ of: 'powder', beforeG: 10, afterG, by: 'Ada' });
+        .send({ print: '1', of: 'powder', beforeG: 10, afterG, by: 'Ada' });
     expect((await weigh(9)).status).to.equal(400);
     const figures = await get<ArtFigures>(`/lines/${line.id}/figures`);
     for (let i = 0; i < 4; i++) await weigh(10 + (figures.powderG / 45) * 60).expect(201);

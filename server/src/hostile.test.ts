@@ -197,7 +197,7 @@ describe('whatever is sent', function () {
     ids = [
       order.id,
       order.lines[0]!.id,
-      order.lines[0]!.artwork!.id,
+      order.lines[0]!.prints[0]!.artwork!.id,
       running.id,
       running.lines[0]!.id,
       run.id,

@@ -31,15 +31,15 @@ describe('a line', function () {
 
   const get = async <T>(path: string): Promise<T> => (await server.api.get(`/api/v1${path}`)).body as T;
   const order = (id: string): Promise<Order> => get(`/orders/${id}`);
-  const asInput = ({ id, artwork, sizes, widthMm }: Order['lines'][number]): OrderLineInput =>
-    lineInput(server, { id, artworkId: artwork?.id ?? null, sizes, widthMm });
+  const asInput = ({ id, sizes, prints: [print] }: Order['lines'][number], widthMm: number): OrderLineInput =>
+    lineInput(server, { id, artworkId: print!.artwork?.id ?? null, sizes, widthMm });
   const widen = (own: Order, widthMm: number) =>
     server.api.put(`/api/v1/orders/${own.id}`).send({
       customer: own.customer,
       dueAt: own.dueAt,
       note: own.note,
       version: own.version,
-      lines: own.lines.map((line) => ({ ...asInput(line), widthMm })),
+      lines: own.lines.map((line) => asInput(line, widthMm)),
     });
   const start = (lineId: string) => server.api.post('/api/v1/runs').send({ lineIds: [lineId], by: 'Ada' });
   const done = (run: Run): ReturnType<typeof doneEvents> =>
@@ -68,7 +68,7 @@ describe('a line', function () {
     const after = await planned(server, before.id);
     const route = await get<RouteVersion>(`/lines/${after.lines[0]!.id}/route`);
     expect(route.number).to.be.above(first.number);
-    expect(route.route.placement.sizes[0]?.widthMm, 'the disc is 0.7 of its file').to.be.closeTo(
+    expect(route.route.prints[0]!.placement.sizes[0]?.widthMm, 'the disc is 0.7 of its file').to.be.closeTo(
       0.7 * 137,
       1,
     );
@@ -85,7 +85,7 @@ describe('a line', function () {
     const after = await planned(server, own.id);
     const { route } = await get<RouteVersion>(`/lines/${line!.id}/route`);
     expect(after.state).to.equal('ready');
-    expect(route.placement.sizes[0]?.widthMm).to.be.closeTo(0.7 * 142, 1);
+    expect(route.prints[0]!.placement.sizes[0]?.widthMm).to.be.closeTo(0.7 * 142, 1);
   });
 
   it('on the floor never falls back, whatever is changed in the shop while runs are started', async () => {
@@ -124,7 +124,7 @@ describe('a line', function () {
     const [line] = own.lines;
     await sql(
       server,
-      `update artwork_figures set figures = '{"broken": true}' where artwork_id = '${line!.artwork!.id}'`,
+      `update artwork_figures set figures = '{"broken": true}' where artwork_id = '${line!.prints[0]!.artwork!.id}'`,
     );
     await sql(
       server,
@@ -135,7 +135,7 @@ describe('a line', function () {
     const { lines } = await order(own.id);
     expect(lines[0]!.state).to.equal('failed');
     expect(lines[0]!.planProblem).to.match(/went wrong on our side.*[0-9a-f-]{36}/);
-    await sql(server, `delete from artwork_figures where artwork_id = '${line!.artwork!.id}'`);
+    await sql(server, `delete from artwork_figures where artwork_id = '${line!.prints[0]!.artwork!.id}'`);
   });
 
   it('that was made cannot be cancelled, and with a second line open its last verdict stays once the order is cancelled', async () => {
@@ -150,7 +150,7 @@ describe('a line', function () {
       409,
       `${one.code} is done: it was made, so there is nothing left to cancel.`,
     ]);
-    const artworkId = one.lines[0]!.artwork!.id;
+    const artworkId = one.lines[0]!.prints[0]!.artwork!.id;
     const two = await plannedOrder(server, {
       lines: [lineInput(server, { artworkId }), lineInput(server, { artworkId })],
     });

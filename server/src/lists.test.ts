@@ -140,7 +140,8 @@ describe('lists', function () {
   describe('of what came out', () => {
     let order: Order;
     before(async () => {
-      const artworkId = (await plannedOrder(server, { customer: 'Art alone' })).lines[0]!.artwork!.id;
+      const artworkId = (await plannedOrder(server, { customer: 'Art alone' })).lines[0]!.prints[0]!.artwork!
+        .id;
       order = await plannedOrder(server, {
         customer: 'Whimbrel Rowing',
         lines: [

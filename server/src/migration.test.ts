@@ -23,6 +23,7 @@ import { createDatabase, until } from './testing/testServer.ts';
 interface Before {
   orders: number;
   lines: { id: string; state: string; position: number }[];
+  prints: object[];
   versions: string;
   events: string;
   outcomes: { run_id: string; piece: number; verdict: string; faults: string[]; note: string | null }[];
@@ -41,6 +42,7 @@ async function formerShop(): Promise<{ url: string; before: Before }> {
   const before: Before = {
     orders: (await rows(`select id from customer_order`)).length,
     lines: await rows(`select id, state, position from order_line order by id`),
+    prints: await rows(`select id as line_id, ${PRINT} from order_line order by id`),
     versions: JSON.stringify(
       await rows(`select id, document, cost, overrides, pieces from route_version order by id`),
     ),
@@ -52,6 +54,9 @@ async function formerShop(): Promise<{ url: string; before: Before }> {
   await client.end();
   return { url, before };
 }
+
+/** What a line said of its one print. */
+const PRINT = 'artwork_id, preparation_id, placement, drop_mm, width_mm, process, grades';
 
 /** What was found wrong in shops of the former version. */
 async function spoil(rows: <T extends object>(text: string) => Promise<T[]>): Promise<void> {
@@ -161,6 +166,18 @@ describe('a database of the former version', function () {
     const states = await rows<{ state: string }>(`select state from order_line where removed_at is null`);
     expect(states.filter(({ state }) => state === 'planning')).to.deep.equal([]);
     expect(states.filter(({ state }) => state === 'ready').length).to.be.above(10);
+  });
+
+  it('gives every line the print it had, taken-off lines too', async () => {
+    expect(await rows(`select line_id, ${PRINT} from line_print order by line_id`)).to.deep.equal(was.prints);
+    const { items } = await get<OrderPage>('/orders?limit=200&state=ready');
+    const order = await get<Order>(`/orders/${items[0]!.id}`);
+    const [line] = order.lines;
+    expect(line!.prints.map(({ id }) => id)).to.deep.equal(['1']);
+    const { route } = await get<RouteVersion>(`/lines/${line!.id}/route`);
+    expect(route.prints.map(({ id, process }) => [id, process])).to.deep.equal([
+      ['1', line!.prints[0]!.process],
+    ]);
   });
 
   it('lets the floor go on with a route from before loads were known', async () => {

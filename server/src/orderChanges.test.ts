@@ -20,7 +20,7 @@ describe('changes of an order', function () {
   });
   after(() => server.stop());
 
-  const line = (own: Partial<OrderLineInput> = {}): OrderLineInput => lineInput(server, own);
+  const line = (own: Parameters<typeof lineInput>[1] = {}): OrderLineInput => lineInput(server, own);
   const takeIn = async (lines: OrderLineInput[]): Promise<Order> =>
     (
       await server.api
@@ -40,8 +40,8 @@ describe('changes of an order', function () {
         })
         .expect(status)
     ).body as Order & Problem;
-  const asInput = ({ id, sizes, artwork }: Order['lines'][number]): OrderLineInput =>
-    line({ id, sizes, artworkId: artwork?.id ?? null });
+  const asInput = ({ id, sizes, prints: [print] }: Order['lines'][number]): OrderLineInput =>
+    line({ id, sizes, artworkId: print!.artwork?.id ?? null });
   const codes = ({ lines }: Order): string[] => lines.map(({ code }) => code);
 
   it('give each line a code once: it is kept when others go, and never given again', async () => {
@@ -89,7 +89,7 @@ describe('changes of an order', function () {
   });
 
   it('leave a line on the floor as it is, and let its neighbours change', async () => {
-    const { id: artworkId } = (await plannedOrder(server)).lines[0]!.artwork!;
+    const { id: artworkId } = (await plannedOrder(server)).lines[0]!.prints[0]!.artwork!;
     const order = await plannedOrder(server, {
       lines: [line({ artworkId }), line({ artworkId })],
     });
@@ -127,7 +127,7 @@ describe('changes of an order', function () {
     expect(copy).to.include({ customer: order.customer, note: 'fold in three' });
     expect(copy.code).to.not.equal(order.code);
     expect(copy.lines[0]).to.deep.include({ sizes: order.lines[0]!.sizes, activeRunId: null });
-    expect(copy.lines[0]!.artwork?.id).to.equal(order.lines[0]!.artwork?.id);
+    expect(copy.lines[0]!.prints[0]!.artwork?.id).to.equal(order.lines[0]!.prints[0]!.artwork?.id);
     expect(copy.lines[0]!.id).to.not.equal(order.lines[0]!.id);
   });
 
@@ -187,7 +187,7 @@ describe('pictures', function () {
         dueAt: order.dueAt,
         note: order.note,
         version: order.version,
-        lines: [lineInput(server, { id: own!.id, artworkId: own!.artwork!.id, colourId: white })],
+        lines: [lineInput(server, { id: own!.id, artworkId: own!.prints[0]!.artwork!.id, colourId: white })],
       })
       .expect(200);
     expect((await planned(server, order.id)).lines[0]!.routeNumber).to.equal(2);

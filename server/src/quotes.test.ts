@@ -101,7 +101,7 @@ describe('quotes', function () {
   });
 
   it('say in words why there is none: too few for a supplier, a film that is gone', async () => {
-    const { id: artworkId } = (await plannedOrder(server)).lines[0]!.artwork!;
+    const { id: artworkId } = (await plannedOrder(server)).lines[0]!.prints[0]!.artwork!;
     const many = [{ size: 'M', quantity: 20 }];
     const order = await plannedOrder(server, {
       lines: [lineInput(server, { artworkId, process: 'bought-in', sizes: many })],

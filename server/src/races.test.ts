@@ -41,7 +41,8 @@ describe('two at once', function () {
   const edit = (order: Order, own: Partial<OrderChange> = {}): Promise<Answer<Order>> => {
     const { customer, dueAt, version, lines } = order;
     const [line] = lines;
-    const { artwork, placement, dropMm, process, sizes, styleId } = line!;
+    const { sizes, styleId, prints } = line!;
+    const { artwork, placement, dropMm, process } = prints[0]!;
     const changed = {
       id: line!.id,
       ...lineInput(server, {
@@ -74,7 +75,7 @@ describe('two at once', function () {
         () => edit(order),
         () => post(`/orders/${order.id}/cancel`, { version: order.version }),
         () => post(`/lines/${line!.id}/routes`, { overrides: [], basedOn: line!.routeNumber }),
-        () => put(`/lines/${line!.id}/artwork`, { artworkId: line!.artwork!.id }),
+        () => put(`/lines/${line!.id}/artwork`, { print: '1', artworkId: line!.prints[0]!.artwork!.id }),
       ];
       const other = others[round % others.length]!;
       const [started, done] = await Promise.all([start(order), other()]);
@@ -131,7 +132,8 @@ describe('two at once', function () {
     const preparation = (tol: number): PreparationInput => ({
       steps: [{ kind: 'knock-out', hex: '#040404', tol, soft: 5, mode: 'global' }],
       white: {},
-      widthMm: line!.widthMm,
+      print: '1',
+      widthMm: line!.prints[0]!.widthMm,
       overrides: [],
       basedOn: line!.routeNumber,
       by: 'Ada',
@@ -140,14 +142,14 @@ describe('two at once', function () {
       [4, 8, 12].map((tol) => post(`/lines/${line!.id}/preparations`, preparation(tol))),
     );
     expect([was(answers, 201), was(answers, 409)]).to.deep.equal([1, 2]);
-    const kept = await get<{ number: number }[]>(`/artworks/${line!.artwork!.id}/preparations`);
+    const kept = await get<{ number: number }[]>(`/artworks/${line!.prints[0]!.artwork!.id}/preparations`);
     expect(new Set(kept.map(({ number }) => number)).size).to.equal(kept.length);
   });
 
   it('finish two lines of one order: the order is done, whoever is first', async () => {
     for (let round = 0; round < 4; round++) {
       const first = await plannedOrder(server);
-      const artworkId = first.lines[0]!.artwork!.id;
+      const artworkId = first.lines[0]!.prints[0]!.artwork!.id;
       const lines = [lineInput(server, { artworkId }), lineInput(server, { artworkId, widthMm: 150 })];
       const { body } = await post<Order>('/orders', orderInput(server, artworkId, { lines }));
       const order = await planned(server, body.id);

@@ -62,7 +62,7 @@ export function createServices(needs: Needs) {
     weighings: ground.weighingStore,
     catalogue,
     findLine,
-    lineFigures: (lineId) => routing.routes.lineFigures(lineId),
+    printFigures: (lineId, print) => routing.routes.printFigures(lineId, print),
     follow: (write) =>
       shop.shop.change(async (tx) => {
         await write(tx);
@@ -154,7 +154,7 @@ function createRouting(
   const planner = new RoutePlanner({
     readCatalogue: () => catalogue.read(),
     figures: (artworkId, job) => artworks.figures(artworkId, job),
-    spoilage: (process) => readSpoilage(db, process),
+    spoilage: (processes) => readSpoilage(db, processes),
   });
   const findLine = (lineId: string) => orders.getLine(lineId);
   const lock = async (lineId: string, tx: Parameters<LineStore['lockLine']>[1]) =>
@@ -167,11 +167,10 @@ function createRouting(
     keepPreparation: (artworkId, made, tx) => artworks.keepPreparation(artworkId, made, tx),
     lines: {
       lock,
-      writePreparation: (line, preparationId, widthMm, tx) =>
-        lines.writePreparation(line, preparationId, widthMm, tx),
+      writePreparation: (print, own, tx) => lines.writePreparation(print, own, tx),
       plannedByHand: (line, routeNumber, tx) => lineStates.plannedByHand(line, routeNumber, tx),
     },
-    provenLines: (process, exceptLineId) => readProvenLines(db, process, exceptLineId),
+    provenLines: (processes, exceptLineId) => readProvenLines(db, processes, exceptLineId),
     now,
   });
   const changes = new ChangeStore(db);
@@ -264,7 +263,7 @@ function createPapers({ db, papers: pool, now }: Needs, { orders, routes, artwor
   const findOrder = (orderId: string) => orders.get(orderId);
   const prints = new PrintService({
     answers: new ProofAnswerStore(db),
-    printOf: (lineId, version) => routes.printOf(lineId, version),
+    printOf: (lineId, print, version) => routes.printOf(lineId, print, version),
     findLine,
     plane: (artworkId, job, plane, format) => artworks.plane(artworkId, job, plane, format),
     composite: (artworkId, job, how) => artworks.composite(artworkId, job, how),
@@ -275,7 +274,7 @@ function createPapers({ db, papers: pool, now }: Needs, { orders, routes, artwor
     findLine,
     findOrder,
     currentRoute: (lineId) => routes.current(lineId),
-    picture: (lineId, version, maxPx) => prints.picture(lineId, version, maxPx),
+    picture: (lineId, print, version, maxPx) => prints.picture(lineId, print, version, maxPx),
     writeSheet: (sheet, paper) => pool.write({ kind: 'run-sheet', sheet, paper }),
     now,
   });

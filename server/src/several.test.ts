@@ -44,11 +44,7 @@ describe('several processes on one database', function () {
     const line = {
       styleId: style.id,
       colourId: style.colours[0]!.id,
-      artworkId,
-      placement: 'full-front',
-      dropMm: 75,
-      widthMm: 180,
-      process: 'dtf',
+      prints: [{ artworkId, placement: 'full-front', dropMm: 75, widthMm: 180, process: 'dtf' }],
       sizes: [{ size: 'M', quantity: 2 }],
     };
     const input = { customer: 'Two Piers', dueAt: '2031-02-03T15:00:00.000Z', note: '', lines: [line] };

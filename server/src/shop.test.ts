@@ -5,6 +5,7 @@ import type {
   ComparisonAnswer,
   ImportReport,
   LineDocument,
+  LinePrint,
   Order,
   Replanned,
   RouteVersion,
@@ -20,6 +21,7 @@ import type supertest from 'supertest';
 import {
   discPng,
   followed,
+  lineInput,
   orderInput,
   planned,
   plannedOrder,
@@ -49,6 +51,16 @@ const ZIP_FLEECE: BlankInput = {
   areas: [],
 };
 
+/** A print as an order that is being written asks for its comparison. */
+const asWritten = ({ id, artwork, placement, dropMm, widthMm, process }: LinePrint) => ({
+  id,
+  artworkId: artwork!.id,
+  placement,
+  dropMm,
+  widthMm,
+  process,
+});
+
 describe('the shop', () => {
   let server: TestServer;
   before(async function () {
@@ -74,17 +86,16 @@ describe('the shop', () => {
     const style = (await catalogue()).styles.find(({ name }) => name === ZIP_FLEECE.name);
     expect(style?.fibres).to.deep.equal(ZIP_FLEECE.fibres);
     const { body: art } = (await upload(server, await discPng(), 'disc.png')) as { body: { id: string } };
-    const [line] = orderInput(server, art.id).lines;
     const placement = { placement: 'left-chest' as const, dropMm: 95, widthMm: 90, process: 'dtf' as const };
     const order = await plannedOrder(server, {
       lines: [
-        {
-          ...line!,
+        lineInput(server, {
           ...placement,
+          artworkId: art.id,
           styleId: style?.id ?? '',
           colourId: style?.colours[0]?.id ?? '',
           sizes: [{ size: 'L', quantity: 4 }],
-        },
+        }),
       ],
     });
     expect(order.lines[0]?.state, order.lines[0]?.planProblem ?? '').to.equal('ready');
@@ -150,14 +161,10 @@ describe('the shop', () => {
   });
 
   it('lets a line do it otherwise than the shop', async () => {
-    const { lines } = orderInput(server, null);
     const own = await plannedOrder(server);
-    const input = {
-      ...lines[0],
-      id: own.lines[0]?.id,
-      artworkId: own.lines[0]?.artwork?.id,
-      house: { secondPress: 'none' },
-    };
+    const [line] = own.lines;
+    const artworkId = line!.prints[0]!.artwork!.id;
+    const input = lineInput(server, { id: line!.id, artworkId, house: { secondPress: 'none' } });
     const { body } = (await server.api
       .put(`/api/v1/orders/${own.id}`)
       .send({ customer: own.customer, dueAt: own.dueAt, note: '', version: own.version, lines: [input] })
@@ -363,10 +370,8 @@ describe('the shop', () => {
           .send({
             styleId: line.styleId,
             colourId: line.colour.id,
-            artworkId: line.artwork?.id,
-            placement: line.placement,
-            dropMm: line.dropMm,
-            widthMm: line.widthMm,
+            print: '1',
+            prints: [asWritten(line.prints[0]!)],
             sizes: line.sizes,
             ...own,
           })

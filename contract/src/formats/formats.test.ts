@@ -12,6 +12,7 @@ import {
   parse,
   readArtworkJob,
   readLineDocument,
+  readPlanInput,
   readStoredRoute,
   routeInputOf,
 } from '../index.ts';
@@ -34,7 +35,7 @@ const refusal = (work: () => unknown): string => {
 };
 
 describe('stored routes', () => {
-  for (const format of [1, 2, 3, 4])
+  for (const format of [1, 2, 3, 4, 5])
     for (const process of ['dtf', 'dtg'])
       it(`of format ${format} (${process}) are whole when they are read, and the floor can run them`, () => {
         const stored = golden(`route-${format}-${process}`);
@@ -95,8 +96,32 @@ describe('a line document', () => {
         ({ what, cents }) => [what, cents],
       ),
     );
-    expect(line).to.deep.include({ format: 3, house: DEFAULT_HOUSE, rates: DEFAULT_RATES, overrides: [] });
-    expect(line.placement.sizes.map(({ cents }) => cents)).to.deep.equal([343, 343, 343, 343]);
+    expect(line).to.deep.include({ format: 4, house: DEFAULT_HOUSE, rates: DEFAULT_RATES, overrides: [] });
+    expect(line.sizes.map(({ cents }) => cents)).to.deep.equal([343, 343, 343, 343]);
+  });
+
+  it('of the time before a line had several prints has one', () => {
+    const stored = golden('line-3') as unknown as {
+      process: string;
+      print: object;
+      placement: { key: string; dropMm: number; sizes: unknown[]; areas: unknown[]; grades: unknown[] };
+    };
+    const line = readLineDocument(stored);
+    const { key, dropMm, grades, sizes, areas } = stored.placement;
+    expect(line.prints).to.deep.equal([
+      { id: '1', process: stored.process, print: stored.print, placement: { key, dropMm, grades } },
+    ]);
+    expect(line).to.deep.include({ sizes, areas });
+    expect(line).to.deep.equal(readLineDocument(golden('line-1')));
+  });
+
+  it('kept with a route knows how each print was measured', () => {
+    const art = { artworkId: 'a', analysis: 4, job: { widthMm: 280 } };
+    expect(readPlanInput({ format: 1, planner: 2, line: {}, art }).art).to.deep.equal([
+      { print: '1', ...art },
+    ]);
+    const kept = { format: 2, planner: 3, line: {}, art: [{ print: '2', ...art }] };
+    expect(readPlanInput(kept)).to.deep.equal(kept);
   });
 
   it('says what is wrong with it, field by field, in any format', () => {
@@ -107,7 +132,7 @@ describe('a line document', () => {
     expect(refusal(() => readLineDocument({ ...older, format: 9 }))).to.contain('of format 9');
     expect(refusal(() => readLineDocument({ ...older, format: 'two' }))).to.contain('format NaN');
     expect(refusal(() => readLineDocument({ pieces: 4 }))).to.contain('missing');
-    expect(refusal(() => readLineDocument(null))).to.contain('“Process” is missing');
+    expect(refusal(() => readLineDocument(null))).to.contain('“Pieces” is missing');
   });
 });
 

@@ -33,7 +33,13 @@ const sayFlow = ({ house, ...older }: Older): Older => ({
   house: { pieceFlow: 'through', ...(house as object) },
 });
 
-const CHAIN: FormatChain = { name: 'line document', steps: [sayEverything, sayFlow] };
+/** Format 4 has several prints on one blank, whose sizes are its own. */
+function sayPrints({ process, print, placement, ...older }: Older): Older {
+  const { sizes, areas, ...place } = (placement ?? {}) as Older;
+  return { ...older, format: 4, sizes, areas, prints: [{ id: '1', process, print, placement: place }] };
+}
+
+const CHAIN: FormatChain = { name: 'line document', steps: [sayEverything, sayFlow, sayPrints] };
 
 /**
  * A line document of any format that was ever written, checked.

@@ -51,7 +51,23 @@ const knowWork = step(({ route, cost }) => ({
   cost,
 }));
 
-const CHAIN: FormatChain = { name: 'route', steps: [knowPlacement, knowLoads, knowWork] };
+/** Format 5 knows several prints: until then a line had one, and all that was done but handling the blank was for it. */
+const knowPrints = step(({ route: { process, placement, ...route }, cost }) => ({
+  route: {
+    ...route,
+    prints: [{ id: '1', process, placement, heatedAgain: [] }],
+    operations: route.operations.map((operation) => ({
+      print: SHARED.has(operation.role) ? null : '1',
+      ...operation,
+    })),
+  },
+  cost,
+}));
+
+/** What was done to the piece as a whole. */
+const SHARED = new Set<unknown>(['pre-press', 'inspect']);
+
+const CHAIN: FormatChain = { name: 'route', steps: [knowPlacement, knowLoads, knowWork, knowPrints] };
 
 /** The format route versions are written in now. */
 export const ROUTE_FORMAT = newestFormat(CHAIN);

@@ -11,6 +11,8 @@ const compare = (own: Partial<LineInput> = {}): Comparison => {
   const white = { ...print, whiteMl: 3.2, colourMl: 0.6 };
   return compareProcesses({
     line,
+    id: '1',
+    others: [],
     prints: {
       dtf: print,
       'dtg-dark': white,

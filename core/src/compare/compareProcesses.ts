@@ -2,7 +2,8 @@ import type { PrintProcess } from '../artwork/index.ts';
 import { priceRoute } from '../cost/index.ts';
 import type { PieceCost, Rates } from '../cost/index.ts';
 import { PROCESSES, PROCESS_MODULES, planRoute } from '../route/index.ts';
-import type { LineInput, Look, PrintNeeds, Process, Route } from '../route/index.ts';
+import type { LineInput, LinePrint, Look, PrintNeeds, Process, Route, RouteInput } from '../route/index.ts';
+import type { LinePlacement } from '../placement/index.ts';
 import { formatMoney } from '../units/index.ts';
 import { plannedMode } from '../work/index.ts';
 
@@ -14,10 +15,14 @@ export interface ProcessOption {
   refusals: string[];
   /** `null` where it cannot be done. */
   plan: {
+    /** For the line with all its prints. */
     handsS: number;
     elapsedS: number;
     restBeforeDispatchS: number;
+    /** Of a piece with all its prints. */
     cost: PieceCost;
+    /** What this print adds to it, cents; `null` where it is the only one. */
+    addsCents: number | null;
     look: Look;
     risks: string[];
     /** Limits that it would break, in words. */
@@ -38,7 +43,12 @@ export interface Comparison {
 }
 
 export interface ComparisonInput {
+  /** The line with the place of the print that is compared. */
   line: Omit<LineInput, 'print'>;
+  /** That print's name within the line. */
+  id: string;
+  /** The line's other prints, by the processes they have. */
+  others: readonly LinePrint[];
   /** The print's figures as each process would print it; a process without figures is not compared. */
   prints: Partial<Record<PrintProcess, PrintNeeds>>;
   blankCents: number;
@@ -56,7 +66,7 @@ const OPACITY_CENTS = 90;
 const CONFLICT_CENTS = 5000;
 
 /**
- * Every process for one line side by side, with a recommendation: least cost after what hand, cover and risk are worth.
+ * Every process for one print of a line side by side, the other prints as they are, with a recommendation: least cost after what hand, cover and risk are worth.
  * The weights are assumptions and say so; a person chooses.
  */
 export function compareProcesses(input: ComparisonInput): Comparison {
@@ -92,10 +102,11 @@ function optionFor(input: ComparisonInput, process: Process): ProcessOption[] {
   const line: LineInput = { ...input.line, print };
   const against = refusals(line);
   if (against.length > 0) return [{ process: id, name, refusals: against, plan: null }];
-  const planned = planRoute({ ...line, process, overrides: [] });
+  const planned = planRoute(lineWith(input, { ...printOf(input), process, print }));
   if (!planned.ok)
     return [{ process: id, name, refusals: planned.refusals.map(({ text }) => text), plan: null }];
   const { route } = planned;
+  const cost = priceRoute(route, input.blankCents, line.pieces, input.rates);
   return [
     {
       process: id,
@@ -105,15 +116,39 @@ function optionFor(input: ComparisonInput, process: Process): ProcessOption[] {
         handsS: route.totals.handsS,
         elapsedS: route.totals.elapsedS,
         restBeforeDispatchS: route.restBeforeDispatchS,
-        cost: priceRoute(route, input.blankCents, line.pieces, input.rates),
+        cost,
+        addsCents: addedBy(input, cost),
         look: look(line),
         risks: risks(line),
         conflicts: route.conflicts.map(({ text }) => text),
-        problems: route.placement.problems,
+        problems: route.prints.flatMap(({ placement }) => placement.problems),
         machines: machinesIn(route),
       },
     },
   ];
+}
+
+const printOf = ({ id, line: { placement } }: ComparisonInput): Pick<LinePrint, 'id' | 'placement'> => ({
+  id,
+  placement,
+});
+
+/** The line as it is planned with this print, or without any of that place. */
+function lineWith(
+  { line: { placement: _own, ...line }, others }: ComparisonInput,
+  print: LinePrint | null,
+): RouteInput {
+  const prints = [...others, ...(print ? [print] : [])].sort((p, q) => Number(p.id) - Number(q.id));
+  return { ...line, overrides: [], prints };
+}
+
+/** Against the line without this print; nothing where that cannot be made. */
+function addedBy(input: ComparisonInput, { totalCents }: PieceCost): number | null {
+  if (input.others.length === 0) return null;
+  const without = planRoute(lineWith(input, null));
+  return without.ok
+    ? totalCents - priceRoute(without.route, input.blankCents, input.line.pieces, input.rates).totalCents
+    : null;
 }
 
 const machinesIn = ({ operations }: Route): string[] => [
@@ -183,7 +218,11 @@ function turningPoint(input: ComparisonInput, best: Possible, second: Possible):
     (p, q) => Math.abs(Math.log(p / pieces)) - Math.abs(Math.log(q / pieces)),
   );
   for (const count of byNearness) {
-    const other = { ...input, line: atQuantity(input.line, count) };
+    const other = {
+      ...input,
+      line: atQuantity(input.line, pieces, count),
+      others: input.others.map((own) => atQuantity(own, pieces, count)),
+    };
     const [top] = rank(
       other,
       PROCESSES.flatMap((process) => optionFor(other, process)),
@@ -201,17 +240,19 @@ function turningPoint(input: ComparisonInput, best: Possible, second: Possible):
   return `Choose ${named(second.name)} when the machines of the first are taken.`;
 }
 
-const atQuantity = (line: ComparisonInput['line'], pieces: number): ComparisonInput['line'] => {
-  const scale = pieces / line.pieces;
+/** A line, or one of its prints, for another number of pieces. */
+function atQuantity<T extends { placement: LinePlacement; pieces?: number }>(
+  own: T,
+  pieces: number,
+  count: number,
+): T {
+  const sizes = own.placement.sizes.map((size) => ({
+    ...size,
+    quantity: Math.max(1, Math.round(size.quantity * (count / pieces))),
+  }));
   return {
-    ...line,
-    pieces,
-    placement: {
-      ...line.placement,
-      sizes: line.placement.sizes.map((own) => ({
-        ...own,
-        quantity: Math.max(1, Math.round(own.quantity * scale)),
-      })),
-    },
+    ...own,
+    ...(own.pieces === undefined ? {} : { pieces: count }),
+    placement: { ...own.placement, sizes },
   };
-};
+}

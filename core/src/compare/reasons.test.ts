@@ -38,6 +38,8 @@ function inputOf(
   const dark = { ...film, colourMl: inkMm2 * 9e-6, whiteMl: inkMm2 * 75e-6 };
   return {
     line,
+    id: '1',
+    others: [],
     prints: { dtf: film, 'dtg-dark': dark, 'dtg-light': { ...dark, whiteMl: 0 } },
     blankCents,
     rates: { ...DEFAULT_RATES, centsPerHour },

@@ -27,6 +27,8 @@ const compare = (own: Partial<LineInput>, fill = 0.5, blankCents = 340): Compari
         sizes: [{ size: 'M', quantity: line.pieces, bodyWidthMm: 510, collarDropMm: null }],
       },
     },
+    id: '1',
+    others: [],
     prints: { dtf: film, sub: film, 'dtg-dark': dark, 'dtg-light': { ...dark, whiteMl: 0 } },
     blankCents,
     rates: DEFAULT_RATES,

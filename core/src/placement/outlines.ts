@@ -1,4 +1,5 @@
 import type { BlankKind } from '../blank/index.ts';
+import { sideOf } from './faces.ts';
 import type { PlacementKey } from './placements.ts';
 
 /** A garment's front (or back) as a line drawing in mm, in a middle size; the collar's middle is the origin, y downwards. */
@@ -131,7 +132,7 @@ export const outlineScale = ({ bodyWidthMm }: GarmentOutline, sizeWidthMm: numbe
 /** The outline for a kind of blank, from the side a placement is on. */
 export function outlineOf(kind: BlankKind, placement: PlacementKey): GarmentOutline {
   const outline = OUTLINES[kind];
-  return placement === 'back' || placement === 'cap-rear' ? { ...outline, details: outline.back } : outline;
+  return sideOf(placement) === 'back' ? { ...outline, details: outline.back } : outline;
 }
 
 /**

@@ -174,6 +174,6 @@ describe('a promise', () => {
     expect(promiseSlip(patched, 2 * HOUR, HOUR)).to.equal(null);
     expect(promiseSlip({ ...patched, restBeforeDispatchS: 0 }, 0, HOUR)).to.equal(null);
     expect(promiseSlip(patched, 0, 60_000)).to.match(/there are 1 h left/);
-    expect(promiseSlip({ ...patched, process: 'dtf' }, 0, HOUR)).to.contain('a piece rests');
+    expect(promiseSlip({ ...patched, prints: [{ process: 'dtf' }] }, 0, HOUR)).to.contain('a piece rests');
   });
 });

@@ -1,7 +1,8 @@
 import { formatDuration, formatQuantity } from '../units/index.ts';
 import { STATION_NAMES, plannedMode } from '../work/index.ts';
 import type { Operation } from '../work/index.ts';
-import type { Route } from './documents.ts';
+import type { Route, RoutePrint } from './documents.ts';
+import { PROCESS_NAMES } from './processNames.ts';
 
 /** One thing that differs between two routes, in words: where, what, before and after. */
 export interface RouteDifference {
@@ -26,7 +27,7 @@ export function compareRoutes(before: Route, after: Route): RouteDifference[] {
       ? differencesIn(former, operation)
       : [{ operation: operation.title, what: 'step', before: null, after: 'added' }];
   });
-  return [...gone, ...rest, ...placementDifferences(before, after), ...warningDifferences(before, after)];
+  return [...gone, ...rest, ...printDifferences(before, after), ...warningDifferences(before, after)];
 }
 
 function differencesIn(before: Operation, after: Operation): RouteDifference[] {
@@ -64,11 +65,22 @@ function waitWords({ waitAfter }: Operation): string | null {
   ].join(', ');
 }
 
-function placementDifferences(before: Route, after: Route): RouteDifference[] {
-  const words = ({ placement }: Route): string => `${placement.label}, ${placement.rule}`;
-  return words(before) === words(after)
-    ? []
-    : [{ operation: 'Placement', what: 'rule', before: words(before), after: words(after) }];
+/** Prints that came or went, and those that are placed or made another way. */
+function printDifferences(before: Route, after: Route): RouteDifference[] {
+  const words = (print: RoutePrint | undefined): string | null =>
+    print ? `${print.placement.label}, ${print.placement.rule}` : null;
+  const ids = [...new Set([...before.prints, ...after.prints].map(({ id }) => id))];
+  const isOne = ids.length === 1;
+  return ids.flatMap((id) => {
+    const [p, q] = [before, after].map(({ prints }) => prints.find((own) => own.id === id));
+    const operation = isOne ? 'Placement' : `Placement, ${(q ?? p)?.placement.label.toLowerCase() ?? ''}`;
+    return [
+      ...(words(p) === words(q) ? [] : [{ operation, what: 'rule', before: words(p), after: words(q) }]),
+      ...(p && q && p.process !== q.process
+        ? [{ operation, what: 'process', before: PROCESS_NAMES[p.process], after: PROCESS_NAMES[q.process] }]
+        : []),
+    ];
+  });
 }
 
 function warningDifferences(before: Route, after: Route): RouteDifference[] {

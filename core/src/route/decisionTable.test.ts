@@ -11,6 +11,7 @@ import {
   fibresOf,
   hoodie,
   hotFilm,
+  lineInput,
   lineOf,
   plannedOrNull,
   polyesterBib,
@@ -19,7 +20,7 @@ import {
 } from '../fixtures/index.ts';
 import { REASON_SOURCES } from '../work/index.ts';
 import { DEFAULT_HOUSE } from './index.ts';
-import type { HouseMethods, Process, Route, RouteInput } from './index.ts';
+import type { HouseMethods, Process, PrintInput, Route, RouteInput } from './index.ts';
 
 type Span = readonly [min: number, max: number];
 interface Row {
@@ -27,7 +28,7 @@ interface Row {
   process: Process;
   garment?: Partial<Garment>;
   house?: Partial<HouseMethods>;
-  own?: Partial<RouteInput>;
+  own?: Partial<PrintInput>;
   /** Settings by operation and key, with the span practice gives them. */
   expect?: Record<string, Span>;
   /** Operations that must and must not be there. */
@@ -66,11 +67,11 @@ const BETWEEN: Record<string, Span> = {
   'press-transfer.tempC': [135, 160],
   'press-transfer.dwellS': [12, 30],
 };
-const override = (operation: string, setting: string, value: number): RouteInput['overrides'] => [
+const override = (operation: string, setting: string, value: number): PrintInput['overrides'] => [
   { operation, setting, value, who: 'Ines', why: 'a test' },
 ];
-const full = { ...lineOf().placement, key: 'full-front' as const };
-const overPocket = { placement: { ...full, dropMm: 140 }, print: { ...lineOf().print, heightMm: 320 } };
+const full = { ...lineInput().placement, key: 'full-front' as const };
+const overPocket = { placement: { ...full, dropMm: 140 }, print: { ...lineInput().print, heightMm: 320 } };
 
 /** What practice does, by process, fabric, colour, feature and house method: trade ranges, narrowed where the fabric narrows them. */
 const TABLE: Row[] = [

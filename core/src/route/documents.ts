@@ -1,4 +1,4 @@
-import type { PlacementPlan, LinePlacement } from '../placement/index.ts';
+import type { LinePlacement, PlacementPlan, Reach } from '../placement/index.ts';
 import type { Garment } from '../blank/index.ts';
 import type { Flow, Lane, Operation } from '../work/index.ts';
 import type { HouseMethods } from './house.ts';
@@ -72,16 +72,28 @@ export interface Override {
   why: string;
 }
 
-export interface RouteInput {
+/** One print of a line: what is printed, where, and by which process. */
+export interface LinePrint {
+  /** Its name within the line, of digits: "1", "2". Given once and kept. */
+  id: string;
   process: Process;
-  garment: Garment;
   print: PrintNeeds;
-  pieces: number;
   placement: LinePlacement;
+}
+
+/** A line: one blank in one colour, and every print it gets. */
+export interface RouteInput {
+  garment: Garment;
+  pieces: number;
   equipment: Equipment;
   house: HouseMethods;
   overrides: readonly Override[];
+  /** At least one, in the order they are written; no two at one place. */
+  prints: readonly LinePrint[];
 }
+
+/** What a practice plans from: a line, and the one of its prints that is planned. */
+export type PrintInput = Omit<RouteInput, 'prints'> & LinePrint;
 
 /** A broken limit: where, what, and what could be done instead. Nothing is averaged. */
 export interface Conflict {
@@ -99,16 +111,35 @@ export interface Slip {
   text: string;
 }
 
-export interface Route {
+/** Heat that a print gets when another one is put on. */
+export interface HeatedAgain {
+  /** The operation it comes from. */
+  operation: string;
+  reach: Reach;
+  /** The hottest plate, °C, and all its closings together, s. */
+  tempC: number;
+  durationS: number;
+}
+
+/** One print as it is made. */
+export interface RoutePrint {
+  id: string;
   process: Process;
+  placement: PlacementPlan;
+  heatedAgain: HeatedAgain[];
+}
+
+/** How a line is made: its blank once, its prints in the order that harms least. */
+export interface Route {
   summary: string;
+  /** In the order they are put on. */
+  prints: RoutePrint[];
   /** The ways its parts go, until one takes another's in. */
   lanes: Lane[];
   /** In work order: what an operation needs comes before it. */
   operations: Operation[];
   /** How the floor begins with its pieces; it may change that. */
   flow: Flow;
-  placement: PlacementPlan;
   totals: { handsS: number; elapsedS: number };
   /** Rest after the last step before a piece may leave, s. */
   restBeforeDispatchS: number;

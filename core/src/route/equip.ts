@@ -1,13 +1,13 @@
 import { meanAreaScale } from '../placement/index.ts';
 import type { Ref } from '../work/index.ts';
-import type { RouteInput } from './documents.ts';
+import type { PrintInput } from './documents.ts';
 import type { HouseMethods } from './house.ts';
 import type { CapPress, Named, Press, Printer, PrinterTask, Sprayer } from './machines.ts';
 import type { CoverSheet, Film, InkSet, InkUse, Powder, SheetKind } from './materials.ts';
 import { NotSetUp } from './refusal.ts';
 import { TRADE } from './tradeRanges.ts';
 
-type Line = Pick<RouteInput, 'equipment' | 'house' | 'print' | 'placement'>;
+type Line = Pick<PrintInput, 'equipment' | 'house' | 'print' | 'placement'>;
 
 /** What a route cannot do without; where it is not set up, planning ends with that as its refusal. */
 export function needed<T>(thing: T | null | undefined, name: string): T {
@@ -19,11 +19,11 @@ export function needed<T>(thing: T | null | undefined, name: string): T {
 }
 
 /** The film of the peel this house works with; the first film where it has none of that peel. */
-export function filmFor({ equipment, house }: Pick<RouteInput, 'equipment' | 'house'>): Film {
+export function filmFor({ equipment, house }: Pick<PrintInput, 'equipment' | 'house'>): Film {
   return needed(equipment.films.find(({ peel }) => peel === house.filmPeel) ?? equipment.films[0], 'film');
 }
 
-export const powderFor = ({ equipment }: Pick<RouteInput, 'equipment'>): Powder =>
+export const powderFor = ({ equipment }: Pick<PrintInput, 'equipment'>): Powder =>
   needed(equipment.powder, 'powder');
 
 const INK_WORDS: Record<InkUse, string> = {
@@ -31,18 +31,18 @@ const INK_WORDS: Record<InkUse, string> = {
   textile: 'textile ink',
   sublimation: 'sublimation ink',
 };
-export const inkFor = ({ equipment }: Pick<RouteInput, 'equipment'>, use: InkUse): InkSet =>
+export const inkFor = ({ equipment }: Pick<PrintInput, 'equipment'>, use: InkUse): InkSet =>
   needed(equipment.inkSets[use], INK_WORDS[use]);
 
 /** The press that takes the print whole, the first in the shop's order; the first of all where none does. */
-export function pressFor({ equipment, print }: Pick<RouteInput, 'equipment' | 'print'>): Press {
+export function pressFor({ equipment, print }: Pick<PrintInput, 'equipment' | 'print'>): Press {
   const fitting = equipment.presses.find(
     ({ widthMm, heightMm }) => print.widthMm <= widthMm && print.heightMm <= heightMm,
   );
   return needed(fitting ?? equipment.presses[0], 'press');
 }
 
-export const capPressFor = ({ equipment }: Pick<RouteInput, 'equipment'>): CapPress =>
+export const capPressFor = ({ equipment }: Pick<PrintInput, 'equipment'>): CapPress =>
   needed(equipment.capPress, 'cap press');
 
 const PRINTER_WORDS: Record<PrinterTask, string> = {
@@ -51,10 +51,10 @@ const PRINTER_WORDS: Record<PrinterTask, string> = {
   sublimation: 'sublimation printer',
 };
 
-export const printersFor = ({ equipment }: Pick<RouteInput, 'equipment'>, task: PrinterTask): Printer[] =>
+export const printersFor = ({ equipment }: Pick<PrintInput, 'equipment'>, task: PrinterTask): Printer[] =>
   equipment.printers.filter(({ tasks }) => tasks.includes(task));
 
-export const printerFor = (input: Pick<RouteInput, 'equipment'>, task: PrinterTask): Printer =>
+export const printerFor = (input: Pick<PrintInput, 'equipment'>, task: PrinterTask): Printer =>
   needed(printersFor(input, task)[0], PRINTER_WORDS[task]);
 
 /** Share of a print's box above which it counts as solid: then ink wants the finer, slower mode (assumption). */
@@ -89,7 +89,7 @@ const WANTED: Record<HouseMethods['coverSheet'], readonly SheetKind[]> = {
 
 /** The sheet the house wants for a use; where it is not set up, the first one that may be used, said so. */
 export function coverSheetFor(
-  { equipment, house }: Pick<RouteInput, 'equipment' | 'house'>,
+  { equipment, house }: Pick<PrintInput, 'equipment' | 'house'>,
   use: SheetUse,
   /** What a transfer's own sheet asks for, in place of the house's. */
   asked: SheetKind | null = null,
@@ -130,7 +130,7 @@ export const areaScale = ({ placement, print }: Pick<Line, 'placement' | 'print'
   meanAreaScale(placement, print.lineWidthMm);
 
 /** The sprayer of the house's way of spraying; any other where there is none. */
-export function sprayerFor({ equipment, house }: Pick<RouteInput, 'equipment' | 'house'>): Sprayer {
+export function sprayerFor({ equipment, house }: Pick<PrintInput, 'equipment' | 'house'>): Sprayer {
   const isByHand = house.spraying === 'hand';
   return needed(
     equipment.sprayers.find(({ isHandGun }) => isHandGun === isByHand) ?? equipment.sprayers[0],

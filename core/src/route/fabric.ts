@@ -1,7 +1,7 @@
 import { FIBRES, hasFeature, isThinWicking } from '../blank/index.ts';
 import type { Garment } from '../blank/index.ts';
 import type { Limit, Range, Reason } from '../work/index.ts';
-import type { RouteInput } from './documents.ts';
+import type { PrintInput } from './documents.ts';
 import { TRADE } from './tradeRanges.ts';
 import type { TradeRange } from './tradeRanges.ts';
 
@@ -30,7 +30,7 @@ export const isHeavyWoven = ({ construction, massGM2 }: Garment): boolean =>
   construction === 'woven' && massGM2 >= HEAVY_WOVEN_G_M2;
 
 /** Thin wicking knits are opened up for direct print, so that ink and heat meet one layer only. */
-export const isSplitOpen = ({ process, garment }: Pick<RouteInput, 'process' | 'garment'>): boolean =>
+export const isSplitOpen = ({ process, garment }: Pick<PrintInput, 'process' | 'garment'>): boolean =>
   process === 'dtg' && isThinWicking(garment);
 
 /** White ink is needed unless the fabric is white, nearly white or a pale tint. */

@@ -1,4 +1,4 @@
-import type { RouteInput } from './documents.ts';
+import type { PrintInput } from './documents.ts';
 import { areaScale, filmFor, printModeFor, printerFor } from './equip.ts';
 import { printsOn } from './loads.ts';
 import type { Printer, PrinterTask } from './machines.ts';
@@ -11,14 +11,14 @@ export const LOOSE_POWDER_S = 600;
 const DESK_SHEET_M2 = 0.06; // a desk printer's sheet of film, about A4
 
 /** The printer that film is printed on, by process. */
-export function filmPrinterFor(input: RouteInput): Printer {
+export function filmPrinterFor(input: PrintInput): Printer {
   const task: PrinterTask =
     input.process === 'dtf-platen' ? 'direct' : input.process === 'sub-film' ? 'sublimation' : 'film';
   return printerFor(input, task);
 }
 
 /** Printing time of one transfer, s. */
-export const transferPrintS = (input: RouteInput): number =>
+export const transferPrintS = (input: PrintInput): number =>
   input.print.filmM2 * areaScale(input) * printModeFor(input, filmPrinterFor(input)).minPerM2 * 60;
 
 /** How a line's film is divided, in transfers. */
@@ -35,7 +35,7 @@ export interface FilmSheets {
  * done, that it lies flat in the heat, and that loose powder does not lie long until as many sheets have come as melt at
  * once. Half of each window is given to making, the other half is left for people.
  */
-export function filmSheets(input: RouteInput): FilmSheets {
+export function filmSheets(input: PrintInput): FilmSheets {
   const printS = transferPrintS(input);
   const atOnce = printsOn(input, melterFor(input).surface);
   const inTime = 1 + Math.floor(TRADE.powderStandS.max / 2 / Math.max(printS, 1e-9));
@@ -50,7 +50,7 @@ export function filmSheets(input: RouteInput): FilmSheets {
 }
 
 /** Transfers on the film as the printer takes it: a platen, a desk sheet, or as much of a roll as is wanted. */
-function carrierHolds(input: RouteInput): number {
+function carrierHolds(input: PrintInput): number {
   const { process, print } = input;
   if (process === 'dtf-platen') return printsOn(input, largestPlaten(filmPrinterFor(input)));
   if (process === 'sub-film')

@@ -4,14 +4,19 @@ export { PROCESSES } from './documents.ts';
 export type {
   Conflict,
   Equipment,
+  HeatedAgain,
+  LinePrint,
   Override,
+  PrintInput,
   PrintNeeds,
   Process,
   Route,
   RouteInput,
+  RoutePrint,
   Slip,
 } from './documents.ts';
 export { fibreWords, isMostlyPolyester, needsWhite } from './fabric.ts';
+export { heatedAgainWords } from './heatedAgainWords.ts';
 export { DEFAULT_HOUSE, HOUSE_KEYS, HOUSE_METHODS, houseFor } from './house.ts';
 export type { HouseKey, HouseMethods, School } from './house.ts';
 export { PRINTER_TASKS, kPaAtMark, markForKPa } from './machines.ts';
@@ -39,13 +44,14 @@ export type {
   SheetKind,
   Tape,
 } from './materials.ts';
-export { PLANNER_VERSION, planRoute } from './planRoute.ts';
+export { MOST_PRINTS, PLANNER_VERSION, planRoute } from './planRoute.ts';
 export type { RoutePlan } from './planRoute.ts';
 export { PROCESS_NAMES, PROCESS_SHORT_NAMES, isFilmProcess } from './processNames.ts';
 export { refusalText } from './refusal.ts';
 export type { Refusal } from './refusal.ts';
 export { artJobFor, printNeedsOf, withTriedWhite } from './printNeeds.ts';
 export { printsWhite } from './printsWhite.ts';
+export { processKey, processesIn } from './processKey.ts';
 export { provenOverrides } from './provenOverrides.ts';
 export { PROCESS_MODULES } from './processes/index.ts';
 export type { LineInput, Look, ProcessModule } from './processes/index.ts';

@@ -1,15 +1,15 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { eachRoute, equipment, housed, lineOf, operationOf, routeOf } from '../fixtures/index.ts';
+import { eachRoute, equipment, housed, lineInput, lineOf, operationOf, routeOf } from '../fixtures/index.ts';
 import { aloneS, countdownS, handsS, phaseS, planWork, plannedMode, unitsOf } from '../work/index.ts';
 import type { Operation } from '../work/index.ts';
-import type { RouteInput } from './index.ts';
+import type { PrintInput } from './index.ts';
 import { liesFlat, printsOn } from './loads.ts';
 
-const printOf = (widthMm: number, heightMm: number): Pick<RouteInput, 'print'> => ({
-  print: { ...lineOf().print, widthMm, heightMm },
+const printOf = (widthMm: number, heightMm: number): Pick<PrintInput, 'print'> => ({
+  print: { ...lineInput().print, widthMm, heightMm },
 });
-const melted = (own: Partial<RouteInput>): Operation => operationOf(routeOf(lineOf(own)), 'melt-powder');
+const melted = (own: Partial<PrintInput>): Operation => operationOf(routeOf(lineOf(own)), 'melt-powder');
 
 describe('loads', () => {
   it('turns prints the way more of them fit, with room to get between', () => {
@@ -48,9 +48,9 @@ describe('loads', () => {
 });
 
 describe('a line’s film in sheets', () => {
-  const filmOf = (own: Partial<RouteInput>): Operation[] =>
+  const filmOf = (own: Partial<PrintInput>): Operation[] =>
     routeOf(lineOf(own)).operations.filter(({ lane }) => lane.startsWith('transfer'));
-  const sizes = (own: Partial<RouteInput>): Record<string, string> =>
+  const sizes = (own: Partial<PrintInput>): Record<string, string> =>
     Object.fromEntries(filmOf(own).map(({ role, unit, size }) => [role, `${unit} ${size}`]));
 
   it('is small enough that the first print is wet when the last is done, and lies flat in the heat', () => {
@@ -68,7 +68,7 @@ describe('a line’s film in sheets', () => {
       1,
     );
     expect(sizes({ process: 'dtf-platen', pieces: 3 })).to.include({ print: 'sheet 1', melt: 'load 2' });
-    const small = sizes({ pieces: 37, print: { ...lineOf().print, filmM2: 0.004 } });
+    const small = sizes({ pieces: 37, print: { ...lineInput().print, filmM2: 0.004 } });
     expect(small).to.include({ print: 'sheet 4', melt: 'sheet 4' });
   });
 

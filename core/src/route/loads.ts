@@ -1,4 +1,4 @@
-import type { RouteInput } from './documents.ts';
+import type { PrintInput } from './documents.ts';
 
 /** Room between prints laid side by side, and to the edge, mm: fingers and a knife must get in (assumption). */
 const GAP_MM = 10;
@@ -9,7 +9,7 @@ const GAP_MM = 10;
  * @returns at least 1: a print larger than the surface is taken alone, see {@link liesFlat}
  */
 export function printsOn(
-  { print }: Pick<RouteInput, 'print'>,
+  { print }: Pick<PrintInput, 'print'>,
   { widthMm, heightMm }: { widthMm: number; heightMm: number },
 ): number {
   const fit = (across: number, down: number): number =>
@@ -19,7 +19,7 @@ export function printsOn(
 
 /** True where one print lies on the surface whole, either way round. */
 export const liesFlat = (
-  { print: { widthMm, heightMm } }: Pick<RouteInput, 'print'>,
+  { print: { widthMm, heightMm } }: Pick<PrintInput, 'print'>,
   surface: { widthMm: number; heightMm: number },
 ): boolean =>
   (widthMm <= surface.widthMm && heightMm <= surface.heightMm) ||

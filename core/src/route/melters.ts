@@ -1,8 +1,8 @@
 import type { Range } from '../work/index.ts';
-import type { RouteInput } from './documents.ts';
+import type { PrintInput } from './documents.ts';
 import { needed, pressFor } from './equip.ts';
 
-export type MeltMeans = RouteInput['house']['meltMeans'];
+export type MeltMeans = PrintInput['house']['meltMeans'];
 
 /** What film is melted on or in. */
 export interface Melter {
@@ -14,7 +14,7 @@ export interface Melter {
 }
 
 /** The house's way of melting, or the one there is a machine for. */
-export function melterFor(input: Pick<RouteInput, 'equipment' | 'house' | 'print'>): Melter {
+export function melterFor(input: Pick<PrintInput, 'equipment' | 'house' | 'print'>): Melter {
   const { equipment, house } = input;
   const { oven, griddle } = equipment;
   const press = equipment.presses.length > 0 ? pressFor(input) : null;

@@ -8,6 +8,7 @@ import {
   equipment,
   hoodie,
   housed,
+  lineInput,
   lineOf,
   operationOf,
   routeOf,
@@ -29,7 +30,7 @@ import {
   timedPhases,
 } from '../work/index.ts';
 import type { Operation } from '../work/index.ts';
-import type { Process, RouteInput } from './index.ts';
+import type { PrintInput, Process } from './index.ts';
 
 const RUNS = 250;
 
@@ -37,11 +38,11 @@ const heatS = (operation: Operation): number =>
   plannedMode(operation)
     .phases.filter(({ heat }) => heat !== null)
     .reduce((sum, { onceS }) => sum + onceS, 0);
-const conflictsWith = (process: Process, overrides: RouteInput['overrides'], own: Partial<RouteInput> = {}) =>
+const conflictsWith = (process: Process, overrides: PrintInput['overrides'], own: Partial<PrintInput> = {}) =>
   routeOf(lineOf({ process, ...own, overrides }))
     .conflicts.map(({ text }) => text)
     .join(' ');
-const own = (operation: string, setting: string, value: number): RouteInput['overrides'][number] => ({
+const own = (operation: string, setting: string, value: number): PrintInput['overrides'][number] => ({
   operation,
   setting,
   value,
@@ -174,7 +175,7 @@ describe('the wall of a machine', () => {
   });
 
   it('is where the trade’s machines end', () => {
-    const walls = (process: Process, given: Partial<RouteInput> = {}): Record<string, [number, number]> =>
+    const walls = (process: Process, given: Partial<PrintInput> = {}): Record<string, [number, number]> =>
       Object.fromEntries(
         routeOf(lineOf({ process, ...given })).operations.flatMap(({ id, settings }) =>
           settings.map(({ key, ability }) => [`${id}.${key}`, [ability.min, ability.max]]),
@@ -202,8 +203,8 @@ describe('the wall of a machine', () => {
 
 describe('direct print', () => {
   it('takes the time of its area at the mode’s speed: white and colour, each further hit half of it and a pause', () => {
-    const print = { ...lineOf().print, widthMm: 250, heightMm: 400 }; // 0.1 m²
-    const seconds = (given: Partial<RouteInput>): number =>
+    const print = { ...lineInput().print, widthMm: 250, heightMm: 400 }; // 0.1 m²
+    const seconds = (given: Partial<PrintInput>): number =>
       aloneS(operationOf(routeOf(lineOf({ process: 'dtg', print, ...given })), 'print'), 1);
     expect(seconds({})).to.equal(228); // 0.1 m² × 38 min/m²
     expect(seconds({ house: housed({ whiteHits: 'double' }) })).to.equal(228 * 1.5 + 60);
@@ -211,13 +212,13 @@ describe('direct print', () => {
   });
 
   it('cures in one go or in bursts as the house wishes, in bursts on polyester whatever it wishes', () => {
-    const title = (given: Partial<RouteInput>): string =>
+    const title = (given: Partial<PrintInput>): string =>
       operationOf(routeOf(lineOf({ process: 'dtg', ...given })), 'cure').title;
     const polyester = { ...cottonTee, fibres: { ...cottonTee.fibres, cotton: 0, polyester: 1 } };
     expect(title({})).to.equal('Cure the print');
     expect(title({ house: housed({ directCure: 'bursts' }) })).to.equal('Cure in four bursts');
     expect(title({ garment: polyester })).to.equal('Cure in four bursts');
-    const hands = (given: Partial<RouteInput>): number =>
+    const hands = (given: Partial<PrintInput>): number =>
       handsS(operationOf(routeOf(lineOf({ process: 'dtg', ...given })), 'cure'), 1);
     expect(hands({ garment: polyester })).to.be.above(hands({}));
   });
@@ -225,7 +226,7 @@ describe('direct print', () => {
   it('flags a third hit of white, and takes a second on thick cotton fleece alone', () => {
     expect(conflictsWith('dtg', [own('print', 'whiteHits', 3)])).to.contain('third hit cracks');
     expect(conflictsWith('dtg', [own('print', 'whiteHits', 2)])).to.equal('');
-    const hits = (garment: RouteInput['garment']): number =>
+    const hits = (garment: PrintInput['garment']): number =>
       valueOf(routeOf(lineOf({ process: 'dtg', garment })), 'print', 'whiteHits');
     expect(hits({ ...hoodie, fibres: cottonTee.fibres })).to.equal(2);
     expect(hits({ ...hoodie, fibres: { ...cottonTee.fibres, cotton: 0.4, polyester: 0.6 } })).to.equal(1);
@@ -300,7 +301,7 @@ describe('a transfer under the press', () => {
 
 describe('what only some fabrics and shops are told', () => {
   const polyester = { ...cottonTee, fibres: { ...cottonTee.fibres, cotton: 0, polyester: 1 } };
-  const checksOf = (id: string, given: Partial<RouteInput>): string =>
+  const checksOf = (id: string, given: Partial<PrintInput>): string =>
     operationOf(routeOf(lineOf(given)), id).checks.join(' ');
 
   it('is that polyester is cured cooler than the ink’s own sheet asks, where it is', () => {
@@ -316,7 +317,7 @@ describe('what only some fabrics and shops are told', () => {
   });
 
   it('is the pretreatment’s own sheet, which speaks of tees and polyester and not of fleece', () => {
-    const limits = (garment: RouteInput['garment']): number =>
+    const limits = (garment: PrintInput['garment']): number =>
       settingOf(routeOf(lineOf({ process: 'dtg', garment })), 'pretreat', 'gM2').limits.length;
     expect([limits(cottonTee), limits(polyester), limits(hoodie)]).to.deep.equal([1, 1, 0]);
     expect(conflictsWith('dtg', [own('pretreat', 'gM2', 230)], { garment: polyester })).to.contain(
@@ -325,7 +326,7 @@ describe('what only some fabrics and shops are told', () => {
   });
 
   it('is a firmer press on canvas and denim, by their weave and not by their weight alone', () => {
-    const kPa = (given: Partial<RouteInput['garment']>): number =>
+    const kPa = (given: Partial<PrintInput['garment']>): number =>
       valueOf(routeOf(lineOf({ garment: { ...cottonTee, ...given } })), 'press-transfer', 'kPa');
     expect(kPa({ construction: 'woven', massGM2: 250 })).to.equal(55);
     expect(kPa({ construction: 'woven', massGM2: 249 })).to.equal(50);
@@ -334,7 +335,7 @@ describe('what only some fabrics and shops are told', () => {
 
   it('is powder by the ink’s area where the artwork was not weighed in powder', () => {
     const grams = (powderG: number): number =>
-      operationOf(routeOf(lineOf({ print: { ...lineOf().print, powderG } })), 'powder').consumes[0].amount;
+      operationOf(routeOf(lineOf({ print: { ...lineInput().print, powderG } })), 'powder').consumes[0].amount;
     expect(grams(2)).to.equal(2);
     expect(grams(0)).to.be.closeTo(0.05 * 45, 1e-9); // 0.05 m² at 45 g/m²
   });
@@ -362,7 +363,7 @@ describe('what only some fabrics and shops are told', () => {
   });
 
   it('is when to peel: sooner on metal, at once or in a window as the film is made', () => {
-    const rest = (given: Partial<RouteInput>): [number, number | null] => {
+    const rest = (given: Partial<PrintInput>): [number, number | null] => {
       const { waitAfter } = operationOf(routeOf(lineOf(given)), 'press-transfer');
       return [waitAfter!.minS, waitAfter!.maxS];
     };

@@ -1,11 +1,11 @@
 import { isCap } from '../blank/index.ts';
 import { planPlacement } from '../placement/index.ts';
 import type { PlacementPlan } from '../placement/index.ts';
-import type { RouteInput } from './documents.ts';
+import type { PrintInput } from './documents.ts';
 import { printersFor } from './equip.ts';
 
 /** The placement of a line with the platens and press its process uses. */
-export function placementOf(input: RouteInput): PlacementPlan {
+export function placementOf(input: PrintInput): PlacementPlan {
   const { garment, placement, print, house, equipment, process } = input;
   const platens = process === 'dtg' ? printersFor(input, 'direct').flatMap((own) => own.platens) : [];
   const press = isCap(garment) ? equipment.capPress : equipment.presses[0];
@@ -23,7 +23,7 @@ export function placementOf(input: RouteInput): PlacementPlan {
 
 /** A flat press is chosen by size: what matters is the largest of them. */
 function largestPress(
-  { garment, equipment }: RouteInput,
+  { garment, equipment }: PrintInput,
   first: { name: string; widthMm: number; heightMm: number },
 ): { name: string; widthMm: number; heightMm: number } {
   if (isCap(garment)) return first;

@@ -8,6 +8,7 @@ import {
   hoodie,
   hotFilm,
   housed,
+  lineInput,
   lineOf,
   operationOf,
   polyesterBib,
@@ -164,11 +165,13 @@ describe('planRoute', () => {
     const route = routeOf(lineOf({ process: 'dtg', equipment: { ...equipment, coverSheets: worn } }));
     expect(operationOf(route, 'dry-pretreatment').sheet?.name).to.contain('Primer parchment');
     expect(operationOf(route, 'cure').sheet?.name).to.match(/^Parchment/);
-    expect(route.slips.map(({ text }) => text).join(' ')).to.contain('97 of about 100');
+    expect(route.slips.map(({ text }) => text).join(' ')).to.contain(
+      '97 of about 100 presses and this line needs 10 more',
+    );
   });
 
   it('uses more ink and powder where sizes get a larger print', () => {
-    const { placement } = lineOf();
+    const { placement } = lineInput();
     const graded = { ...placement, grades: [{ sizes: ['L'], widthMm: 560 }] };
     const grams = (own: typeof placement): number =>
       operationOf(routeOf(lineOf({ placement: own })), 'powder').consumes[0]?.amount ?? NaN;
@@ -209,7 +212,7 @@ describe('house methods', () => {
       lineOf({ process: 'dtf-platen' }),
       lineOf({ process: 'patch-cap', garment: cap, ...small('cap-front') }),
       lineOf({ process: 'sub-film', garment: { ...cottonTee, tone: 'light' }, ...small('left-chest') }),
-      lineOf({ print: { ...lineOf().print, inkMm2: 80_000 } }),
+      lineOf({ print: { ...lineInput().print, inkMm2: 80_000 } }),
     ];
     for (const key of HOUSE_KEYS)
       for (const choice of Object.keys(HOUSE_METHODS[key].choices)) {

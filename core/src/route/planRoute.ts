@@ -1,18 +1,33 @@
+import { PLACEMENTS, overlaps } from '../placement/index.ts';
+import type { PlacementPlan } from '../placement/index.ts';
 import { handsS, workedS } from '../work/index.ts';
 import type { Operation, Setting } from '../work/index.ts';
-import type { Conflict, Route, RouteInput } from './documents.ts';
+import { planWork, viewOf } from './blankOrder.ts';
+import type { LineWork } from './blankOrder.ts';
+import type {
+  Conflict,
+  HeatedAgain,
+  LinePrint,
+  PrintInput,
+  Route,
+  RouteInput,
+  RoutePrint,
+} from './documents.ts';
 import { fibreWords, isMostlyPolyester, needsWhite } from './fabric.ts';
+import { heatsAfter } from './heatedAgain.ts';
 import { placementOf } from './placing.ts';
-import { planOperations } from './practice.ts';
 import { PROCESS_NAMES } from './processNames.ts';
 import { PROCESS_MODULES } from './processes/index.ts';
 import { NotSetUp } from './refusal.ts';
 import type { Refusal } from './refusal.ts';
-import { findSlips } from './slips.ts';
+import { findLineSlips, findSlips } from './slips.ts';
 import { waysOut } from './waysOut.ts';
 
 /** Counted up when the same input gives another route: a stored route says which planner made it. */
-export const PLANNER_VERSION = 2;
+export const PLANNER_VERSION = 3;
+
+/** Prints a line may have: every order of them is tried. */
+export const MOST_PRINTS = 6;
 
 /** What planning gives: a route, or every reason why there is none. */
 export type RoutePlan = { ok: true; route: Route } | { ok: false; refusals: Refusal[] };
@@ -21,19 +36,20 @@ export type RoutePlan = { ok: true; route: Route } | { ok: false; refusals: Refu
  * The whole route of one order line: operations in work order, every setting with its reasons and limits.
  * Pure: the same input gives the same route, byte for byte.
  *
- * @returns refusals where the process cannot make this line, where something it needs is not set up, and for every
- *   override that names no operation or setting of this route or cannot be set
- * @throws RangeError for fewer than one piece
+ * @returns refusals where a process cannot make its print, where prints cannot be on one garment, where something that is
+ *   needed is not set up, and for every override that names no operation or setting of this route or cannot be set
+ * @throws RangeError for fewer than one piece, or for no print, too many, or two of one name
  */
 export function planRoute(input: RouteInput): RoutePlan {
   if (!(Number.isInteger(input.pieces) && input.pieces >= 1))
     throw new RangeError(`pieces is ${input.pieces}, expected a whole number from 1`);
-  const process = PROCESS_MODULES[input.process];
-  const [against] = process.refusals(input);
-  if (against !== undefined) {
-    const text = `${process.name} cannot be done here: ${against}`;
-    return { ok: false, refusals: [{ code: 'not-possible', text, override: null }] };
-  }
+  const names = new Set(input.prints.map(({ id }) => id));
+  if (names.size !== input.prints.length || names.size < 1 || names.size > MOST_PRINTS)
+    throw new RangeError(
+      `prints are ${input.prints.map(({ id }) => `“${id}”`).join(', ') || 'none'}, expected 1 to ${MOST_PRINTS} of different names`,
+    );
+  const against = refusalsOf(input);
+  if (against.length > 0) return { ok: false, refusals: against.map(notPossible) };
   try {
     return planned(input);
   } catch (error) {
@@ -42,31 +58,115 @@ export function planRoute(input: RouteInput): RoutePlan {
   }
 }
 
+const notPossible = (text: string): Refusal => ({ code: 'not-possible', text, override: null });
+
+const placeOf = ({ placement }: LinePrint): string => PLACEMENTS[placement.key].label;
+
+/** The first reason at each print, and what speaks against having them on one garment. */
+function refusalsOf(input: RouteInput): string[] {
+  const { prints } = input;
+  const isOne = prints.length === 1;
+  return [
+    ...prints.flatMap((print) => {
+      const { name, refusals } = PROCESS_MODULES[print.process];
+      const [against] = refusals(viewOf(input, print));
+      return against === undefined
+        ? []
+        : [`${isOne ? '' : `${placeOf(print)}: `}${name} cannot be done here: ${against}`];
+    }),
+    ...samePlaces(prints),
+    ...(!isOne && input.house.filmUse === 'stock' && prints.some(({ process }) => process !== 'dtg')
+      ? [
+          'Transfers for the shelf touch no garment, so nothing joins them: order each of them as a line of its own.',
+        ]
+      : []),
+  ];
+}
+
+function samePlaces(prints: readonly LinePrint[]): string[] {
+  const twice = prints.filter(
+    ({ placement }, i) => prints.findIndex((own) => own.placement.key === placement.key) !== i,
+  );
+  return twice.map((print) => `${placeOf(print)} is there twice: two prints cannot be at one place.`);
+}
+
 function planned(input: RouteInput): RoutePlan {
-  const process = PROCESS_MODULES[input.process];
-  const refusals: Refusal[] = [];
-  const { lanes, operations } = planOperations(process.practices, input, refusals);
-  refusals.push(...lostOverrides(input, operations));
+  const work = planWork(input);
+  if (work.harm === Infinity) return { ok: false, refusals: mustNotBeHeated(input, work).map(notPossible) };
+  const operations = work.operations.map(({ operation }) => operation);
+  const refusals = [...work.refusals, ...lostOverrides(input, operations)];
   if (refusals.length > 0) return { ok: false, refusals };
+  const prints = routePrints(input, work);
+  const said = work.operations.map((own) => ({ ...own, operation: withHeatedAgain(own.operation, prints) }));
   const route: Route = {
-    process: input.process,
-    summary: summarise(input),
-    lanes,
-    operations,
+    summary: summarise(input, work),
+    prints,
+    lanes: work.lanes,
+    operations: said.map(({ operation }) => operation),
     flow: input.house.pieceFlow,
-    placement: placementOf(input),
     totals: totalTimes(operations, input.pieces),
-    restBeforeDispatchS: process.restBeforeDispatchS,
-    usesBlanks: lanes.some(({ part }) => part === 'blank'),
-    conflicts: operations.flatMap((operation) =>
-      operation.settings.flatMap((setting) => conflictsOf(input, operation, setting)),
+    restBeforeDispatchS: Math.max(
+      ...input.prints.map(({ process }) => PROCESS_MODULES[process].restBeforeDispatchS),
     ),
-    slips: findSlips(input, operations),
+    usesBlanks: work.lanes.some(({ part }) => part === 'blank'),
+    conflicts: said.flatMap(({ operation, input: view }) =>
+      operation.settings.flatMap((setting) => conflictsOf(view, operation, setting)),
+    ),
+    slips: [
+      ...work.applied.flatMap(({ print }) =>
+        findSlips(
+          viewOf(input, print),
+          said.filter((own) => own.input.id === print.id).map(({ operation }) => operation),
+        ),
+      ),
+      ...findLineSlips(input, operations),
+    ],
   };
   return { ok: true, route };
 }
 
-const conflictsOf = (input: RouteInput, operation: Operation, setting: Setting): Conflict[] =>
+/** Prints as they are put on, with where they sit and what heat they get later. */
+function routePrints(input: RouteInput, { applied }: LineWork): RoutePrint[] {
+  const plans = new Map(input.prints.map((print) => [print.id, placementOf(viewOf(input, print))]));
+  const meeting = overlaps(input.garment.kind, [...plans.values()]);
+  return applied.map(({ print }, i) => {
+    const placement = plans.get(print.id) as PlacementPlan;
+    return {
+      id: print.id,
+      process: print.process,
+      placement: i === 0 ? { ...placement, problems: [...placement.problems, ...meeting] } : placement,
+      heatedAgain: heatsAfter(input.garment, print, applied.slice(i + 1)),
+    };
+  });
+}
+
+/** At the plate it is said what else lies under it. */
+function withHeatedAgain(operation: Operation, prints: readonly RoutePrint[]): Operation {
+  const checks = prints.flatMap(({ heatedAgain, placement }) =>
+    heatedAgain
+      .filter((own) => own.operation === operation.id)
+      .map(({ reach }: HeatedAgain) =>
+        reach === 'through'
+          ? `${placement.label} lies face down: a clean sheet under it`
+          : `${placement.label} is under the plate too: cover it`,
+      ),
+  );
+  return checks.length === 0 ? operation : { ...operation, checks: [...operation.checks, ...checks] };
+}
+
+/** Whichever is put on first, a print would be heated that must not be: every one of those that stand against another. */
+function mustNotBeHeated(input: RouteInput, { applied }: LineWork): string[] {
+  return applied.flatMap(({ print }, i) => {
+    const { heatedAgain, name } = PROCESS_MODULES[print.process];
+    const later = applied.slice(i + 1).find((own) => heatsAfter(input.garment, print, [own]).length > 0);
+    if (heatedAgain.harm !== null || later === undefined) return [];
+    return [
+      `${placeOf(print)} by ${name.toLowerCase()} would be heated again for ${placeOf(later.print).toLowerCase()}: ${heatedAgain.text}. Choose another process for one of them.`,
+    ];
+  });
+}
+
+const conflictsOf = (input: PrintInput, operation: Operation, setting: Setting): Conflict[] =>
   setting.conflicts.map((text) => ({
     operation: operation.id,
     setting: setting.key,
@@ -75,18 +175,33 @@ const conflictsOf = (input: RouteInput, operation: Operation, setting: Setting):
   }));
 
 /** Own values that name nothing in this route. */
-function lostOverrides({ overrides, process }: RouteInput, operations: readonly Operation[]): Refusal[] {
+function lostOverrides({ overrides, prints }: RouteInput, operations: readonly Operation[]): Refusal[] {
   return overrides.flatMap(({ operation, setting }): Refusal[] => {
     const found = operations.find(({ id }) => id === operation);
     if (found?.settings.some(({ key }) => key === setting)) return [];
+    const processes = prints.map(({ process }) => PROCESS_NAMES[process]);
     const text = found
       ? `“${found.title}” has no setting “${setting}”.`
-      : `Operation “${operation}” is not part of ${PROCESS_NAMES[process]} here.`;
+      : `Operation “${operation}” is not part of ${[...new Set(processes)].join(' or ')} here.`;
     return [{ code: 'no-such-setting', text, override: { operation, setting } }];
   });
 }
 
-function summarise({ process, garment, pieces, house }: RouteInput): string {
+function summarise(input: RouteInput, { applied }: LineWork): string {
+  const { garment, pieces, prints } = input;
+  const [only] = prints;
+  const how =
+    prints.length === 1 && only
+      ? groundWords(input, only)
+      : applied
+          .map(({ print }) => `${placeOf(print).toLowerCase()} ${lowerFirst(groundWords(input, print))}`)
+          .join(', then ');
+  return `${how.charAt(0).toUpperCase()}${how.slice(1)} on ${garment.colourName.toLowerCase()} ${garment.name}, ${fibreWords(garment)}, ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`;
+}
+
+const lowerFirst = (text: string): string => `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+
+function groundWords({ garment, house }: RouteInput, { process }: LinePrint): string {
   const ground =
     process !== 'dtg'
       ? house.filmUse === 'stock'
@@ -97,8 +212,7 @@ function summarise({ process, garment, pieces, house }: RouteInput): string {
         : needsWhite(garment)
           ? ', with white'
           : ', without white';
-
-  return `${PROCESS_NAMES[process]}${ground} on ${garment.colourName.toLowerCase()} ${garment.name}, ${fibreWords(garment)}, ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`;
+  return `${PROCESS_NAMES[process]}${ground}`;
 }
 
 /**

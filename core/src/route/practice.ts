@@ -11,7 +11,7 @@ import type {
   Setting,
   Station,
 } from '../work/index.ts';
-import type { RouteInput } from './documents.ts';
+import type { PrintInput } from './documents.ts';
 import type { Press } from './machines.ts';
 import type { Refusal } from './refusal.ts';
 import { isWithin, resolveSetting } from './resolveSetting.ts';
@@ -23,11 +23,16 @@ export interface Practice {
   id: string;
   role: Role;
   /** What it works on. */
-  part: Part | ((input: RouteInput) => Part);
+  part: Part | ((input: PrintInput) => Part);
   station: Station;
+  /**
+   * Done once for several prints: for all of the garment, or for all that lies under a plate together. Absent where each
+   * print has its own.
+   */
+  shared?: 'garment' | 'region';
   /** False where this blank, print or house does without it. */
-  applies: (input: RouteInput) => boolean;
-  plan: (input: RouteInput, settle: Settle) => OperationDraft;
+  applies: (input: PrintInput) => boolean;
+  plan: (input: PrintInput, settle: Settle) => OperationDraft;
 }
 
 /** Settles one setting with the overrides of the operation being planned. */
@@ -53,37 +58,51 @@ export type OperationDraft = Pick<Operation, 'title' | 'unit' | 'checks' | 'look
     pools?: Ref[];
   };
 
-/** The one print of a line, until lines have several. */
-const PRINT = '1';
+/** The operation a practice makes for a print: the first print's carry the practice's name alone. */
+export const operationIdOf = (practice: Pick<Practice, 'id'>, print: string): string =>
+  print === '1' ? practice.id : `${practice.id}-${print}`;
 
 /** The lane a kind of part goes. */
-const laneOf = (part: Part): Lane =>
-  part === 'blank' ? { id: 'blank', part, print: null } : { id: `${part}-${PRINT}`, part, print: PRINT };
+const laneOf = (part: Part, print: string): Lane =>
+  part === 'blank' ? { id: 'blank', part, print: null } : { id: `${part}-${print}`, part, print };
 
-/**
- * Runs a process's practices for one line, in work order; own values that cannot be taken are put with the refusals.
- */
-export function planOperations(
-  practices: readonly Practice[],
-  input: RouteInput,
-  refusals: Refusal[],
-): { lanes: Lane[]; operations: Operation[] } {
-  const applying = practices.filter((practice) => practice.applies(input));
-  const parts = [...new Set(applying.map((practice) => partOf(practice, input)))];
-  const operations = applying.map((practice) => planOperation(practice, input, parts, refusals));
-  return { lanes: parts.map(laneOf), operations };
+/** One practice as it is done for one print. */
+export interface PlannedPractice {
+  practice: Practice;
+  operation: Operation;
+  /** Own values that cannot be taken. */
+  refusals: Refusal[];
 }
 
-const partOf = ({ part }: Practice, input: RouteInput): Part =>
+/**
+ * Runs the practices of a print's process, in work order.
+ *
+ * @param nameOf the id of the operation a practice makes
+ */
+export function planPractices(
+  practices: readonly Practice[],
+  input: PrintInput,
+  nameOf: (practice: Practice) => string,
+): { lanes: Lane[]; planned: PlannedPractice[] } {
+  const applying = practices.filter((practice) => practice.applies(input));
+  const parts = [...new Set(applying.map((practice) => partOf(practice, input)))];
+  return {
+    lanes: parts.map((part) => laneOf(part, input.id)),
+    planned: applying.map((practice) => planOperation(practice, input, parts, nameOf(practice))),
+  };
+}
+
+const partOf = ({ part }: Practice, input: PrintInput): Part =>
   typeof part === 'function' ? part(input) : part;
 
 function planOperation(
   practice: Practice,
-  input: RouteInput,
+  input: PrintInput,
   parts: readonly Part[],
-  refusals: Refusal[],
-): Operation {
-  const own = input.overrides.filter((override) => override.operation === practice.id);
+  id: string,
+): PlannedPractice {
+  const refusals: Refusal[] = [];
+  const own = input.overrides.filter((override) => override.operation === id);
   const {
     on,
     phases,
@@ -97,7 +116,7 @@ function planOperation(
     return setting;
   });
   const lanes = (wanted: readonly Part[]): string[] =>
-    wanted.filter((part) => parts.includes(part)).map((part) => laneOf(part).id);
+    wanted.filter((part) => parts.includes(part)).map((part) => laneOf(part, input.id).id);
   const settings = draft.settings ?? [];
   const mode: Mode = {
     machineKind: on?.kind ?? null,
@@ -106,11 +125,12 @@ function planOperation(
     phases,
     pools,
   };
-  return {
-    id: practice.id,
+  const operation: Operation = {
+    id,
     role: practice.role,
     station: practice.station,
-    lane: laneOf(partOf(practice, input)).id,
+    print: practice.shared ? null : input.id,
+    lane: laneOf(partOf(practice, input), input.id).id,
     takes: lanes(takes),
     awaits: lanes(awaits),
     size: null,
@@ -123,13 +143,14 @@ function planOperation(
     settings,
     modes: onEveryPress(mode, settings, input),
   };
+  return { practice, operation, refusals };
 }
 
 /**
  * The planned press, then every other that takes the print whole and can be set the same. A press that opens by itself
  * lets the work wait on it.
  */
-function onEveryPress(planned: Mode, settings: readonly Setting[], input: RouteInput): Mode[] {
+function onEveryPress(planned: Mode, settings: readonly Setting[], input: PrintInput): Mode[] {
   const { presses } = input.equipment;
   const own = presses.find(({ id }) => planned.machineKind === 'press' && id === planned.machine?.id);
   if (own === undefined) return [planned];
@@ -141,7 +162,7 @@ function onEveryPress(planned: Mode, settings: readonly Setting[], input: RouteI
   }));
 }
 
-function canStandIn(press: Press, settings: readonly Setting[], { print }: RouteInput): boolean {
+function canStandIn(press: Press, settings: readonly Setting[], { print }: PrintInput): boolean {
   const tempC = settingFor({ settings }, 'temperature')?.value;
   const kPa = settingFor({ settings }, 'pressure')?.value;
   return (

@@ -11,7 +11,7 @@ import type {
   StackLayer,
 } from '../work/index.ts';
 import { CAUTIONS } from './cautions.ts';
-import type { RouteInput } from './documents.ts';
+import type { PrintInput } from './documents.ts';
 import { capPressFor, coverSheetFor, pressFor } from './equip.ts';
 import type { SheetUse } from './equip.ts';
 import { heatLimits } from './fabric.ts';
@@ -114,12 +114,12 @@ export const sheetWear = ({ id, name, uses, centsEach }: CoverSheet): Consumptio
 });
 
 /** {@link sheetWear} of the sheet the house uses here. */
-export const sheetUse = (input: RouteInput, use: SheetUse): Consumption =>
+export const sheetUse = (input: PrintInput, use: SheetUse): Consumption =>
   sheetWear(coverSheetFor(input, use).sheet);
 
 /** What this shop chose on one point, as a reason; with a value where the choice names one. */
 export function houseReason(
-  { house }: Pick<RouteInput, 'house'>,
+  { house }: Pick<PrintInput, 'house'>,
   key: HouseKey,
   value: number | null,
 ): Reason {
@@ -132,7 +132,7 @@ export const tradeReason = (value: number, text: string): Reason => ({ source: '
 
 /** Pressure of the press for this operation, with the word people use for it and the dial where it was measured. */
 export function pressureProposal(
-  input: RouteInput,
+  input: PrintInput,
   kPa: number,
   why: string,
   limits: SettingProposal['limits'] = [],
@@ -163,7 +163,7 @@ export function pressureProposal(
 
 /** A press temperature under the fabric's limits and the press's ability. */
 export function plateProposal(
-  input: RouteInput,
+  input: PrintInput,
   reasons: SettingProposal['reasons'],
   limits: SettingProposal['limits'] = [],
 ): SettingProposal {
@@ -221,10 +221,10 @@ export function pressedOnce(
 export const on = (kind: MachineKind, { id, name }: Named): On => ({ kind, id, name });
 
 /** The flat press this line is pressed on. */
-export const onPress = (input: RouteInput): On => on('press', pressFor(input));
+export const onPress = (input: PrintInput): On => on('press', pressFor(input));
 
 /** The cap press. */
-export const onCapPress = (input: RouteInput): On => on('cap-press', capPressFor(input));
+export const onCapPress = (input: PrintInput): On => on('cap-press', capPressFor(input));
 
 /** A transfer's or an ink's own sheet as a limit. */
 export const sheetLimit = (name: string, span: Range): Limit => ({

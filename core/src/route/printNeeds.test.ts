@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import type { ArtFigures } from '../artwork/index.ts';
 import { meanAreaScale } from '../placement/index.ts';
-import { lineOf } from '../fixtures/index.ts';
+import { lineInput, lineOf } from '../fixtures/index.ts';
 import { printNeedsOf } from './printNeeds.ts';
 
 /** Figures of a print, as far as a route reads them. */
@@ -39,7 +39,7 @@ describe('what a route needs of a print', () => {
 });
 
 describe('prints graded by size', () => {
-  const { placement } = lineOf();
+  const { placement } = lineInput();
   it('use as much more as their areas are larger, by how many there are of each', () => {
     expect(meanAreaScale(placement, 280)).to.equal(1);
     const grades = [

@@ -1,6 +1,7 @@
 import type { ArtFigures, ArtJob, ArtStep, UnderbaseSettings } from '../artwork/index.ts';
 import type { Garment } from '../blank/index.ts';
 import type { Equipment, Override, PrintNeeds, Process } from './documents.ts';
+import { operationIdOf } from './practice.ts';
 import { PROCESS_MODULES } from './processes/index.ts';
 import { isWithin } from './resolveSetting.ts';
 import { TRADE } from './tradeRanges.ts';
@@ -30,6 +31,8 @@ function laydownFor(
 /** How an artwork is to be measured for a line, so that its figures match the settings of the route. */
 export function artJobFor(
   line: {
+    /** The print's name within its line. */
+    id: string;
     process: Process;
     garment: Pick<Garment, 'tone' | 'colourHex'>;
     widthMm: number;
@@ -41,10 +44,14 @@ export function artJobFor(
 ): ArtJob {
   const { process, garment, widthMm } = line;
   const { steps = [], white = {} } = line.preparation ?? {};
+  const printing = printingOf(process, line.id);
   // a value that cannot be set is refused where the route is planned: the print is measured without it
   const own = (setting: keyof typeof WHITE_ABILITY, fallback: number): number =>
     overrides.find(
-      (override) => override.setting === setting && isWithin(override.value, WHITE_ABILITY[setting]),
+      (override) =>
+        override.operation === printing &&
+        override.setting === setting &&
+        isWithin(override.value, WHITE_ABILITY[setting]),
     )?.value ?? fallback;
   const { powderGM2, ...ink } = laydownFor(process, line.equipment);
   const art = PROCESS_MODULES[process].artProcess(garment);
@@ -76,17 +83,17 @@ export function artJobFor(
 }
 
 /**
- * A line's own values with choke and density where they were tried to another value than its route has.
+ * A line's own values with a print's choke and density where they were tried to another value than its route has.
  *
  * @param tried `kept` is what the art was measured with, `value` what was tried
  */
 export function withTriedWhite(
   overrides: readonly Override[],
-  process: Process,
+  { id, process }: { id: string; process: Process },
   tried: { choke: Tried; density: Tried },
   by: { who: string; why: string },
 ): Override[] {
-  const operation = PROCESS_MODULES[process].practices.find(({ role }) => role === 'print')?.id;
+  const operation = printingOf(process, id);
   if (operation === undefined) return [...overrides];
   const changed = (
     [
@@ -98,6 +105,12 @@ export function withTriedWhite(
     (own) => own.operation !== operation || !changed.some(([setting]) => setting === own.setting),
   );
   return [...others, ...changed.map(([setting, { value }]) => ({ operation, setting, value, ...by }))];
+}
+
+/** The operation that lays a print's ink; nothing where somebody else does. */
+function printingOf(process: Process, print: string): string | undefined {
+  const practice = PROCESS_MODULES[process].practices.find(({ role }) => role === 'print');
+  return practice && operationIdOf(practice, print);
 }
 
 interface Tried {

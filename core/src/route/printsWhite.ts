@@ -3,13 +3,13 @@ import type { Process } from './documents.ts';
 
 const WHITE_SETTINGS: readonly (SettingRole | null)[] = ['white-density', 'white-hits'];
 
-/** True where white is in the print: laid here, or brought along by a supplier's transfer. */
+/** True where white is in a print: laid here, or brought along by a supplier's transfer. */
 export const printsWhite = ({
-  process,
+  prints,
   operations,
 }: {
-  process: Process;
+  prints: readonly { process: Process }[];
   operations: readonly { settings: readonly { sets: SettingRole | null }[] }[];
 }): boolean =>
-  process === 'bought-in' ||
+  prints.some(({ process }) => process === 'bought-in') ||
   operations.some(({ settings }) => settings.some(({ sets }) => WHITE_SETTINGS.includes(sets)));

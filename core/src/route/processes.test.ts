@@ -15,7 +15,7 @@ import {
   valueOf,
 } from '../fixtures/index.ts';
 import { PROCESSES, PROCESS_MODULES, artJobFor, isFilmProcess } from './index.ts';
-import type { Equipment, HouseMethods, Process, Route, RouteInput } from './index.ts';
+import type { Equipment, HouseMethods, Process, Route, PrintInput } from './index.ts';
 import { aloneS, handsS, plannedMode } from '../work/index.ts';
 import type { Mode, Operation } from '../work/index.ts';
 
@@ -23,7 +23,7 @@ const modeOf = (route: Route, id: string): Mode => plannedMode(operationOf(route
 
 const white = { ...cottonTee, tone: 'light' as const, colourHex: '#ffffff' };
 /** A line each process can do. */
-const LINES: Record<Process, Partial<RouteInput>> = {
+const LINES: Record<Process, Partial<PrintInput>> = {
   dtg: {},
   dtf: {},
   'dtf-platen': {},
@@ -31,7 +31,7 @@ const LINES: Record<Process, Partial<RouteInput>> = {
   'bought-in': {},
   'patch-cap': { garment: cap, ...small('cap-front') },
 };
-const routeBy = (process: Process, own: Partial<RouteInput> = {}): Route =>
+const routeBy = (process: Process, own: Partial<PrintInput> = {}): Route =>
   routeOf(lineOf({ process, ...LINES[process], ...own }));
 const ids = ({ operations }: Route): string[] => operations.map(({ id }) => id);
 const uses = (route: Route, what: RegExp): number =>
@@ -84,7 +84,7 @@ describe('each process', () => {
 
   it('uses white only where there is some', () => {
     expect(
-      uses(routeBy('dtg', { garment: white, print: { ...lineOf().print, whiteMl: 0 } }), /white/),
+      uses(routeBy('dtg', { garment: white, print: { ...lineInput().print, whiteMl: 0 } }), /white/),
     ).to.equal(0);
     expect(
       uses(routeBy('sub-film', { print: { ...small('left-chest').print, whiteMl: 0 } }), /white/),
@@ -97,7 +97,7 @@ describe('each process', () => {
   });
 
   it('says what is missing rather than planning around it', () => {
-    const refusals = (process: Process, own: Partial<RouteInput>): string =>
+    const refusals = (process: Process, own: Partial<PrintInput>): string =>
       PROCESS_MODULES[process].refusals(lineInput({ ...LINES[process], ...own })).join(' ');
     expect(refusals('dtg', shopWith({ sprayers: [] }))).to.contain('No sprayer');
     expect(refusals('dtg', shopWith({ pretreatments: {} }))).to.contain('No pretreatment for cotton');
@@ -114,7 +114,7 @@ describe('each process', () => {
     );
     expect(refusals('patch-cap', shopWith({ patch: null }))).to.contain('No leatherette patch');
     expect(refusals('bought-in', shopWith({ boughtIn: null }))).to.contain('No supplier’s transfer');
-    const wide = { ...lineOf().print, widthMm: 900, heightMm: 900 };
+    const wide = { ...lineInput().print, widthMm: 900, heightMm: 900 };
     expect(refusals('dtf', { print: wide }))
       .to.contain('larger than the film printer prints')
       .and.contain('film is wide');
@@ -203,8 +203,8 @@ describe('house methods in the route', () => {
   });
 
   it('prints solid art in the finer mode, or everything in one where the house wants it', () => {
-    const solid = { ...lineOf().print, inkMm2: 70_000 };
-    const seconds = (own: Partial<RouteInput>): number =>
+    const solid = { ...lineInput().print, inkMm2: 70_000 };
+    const seconds = (own: Partial<PrintInput>): number =>
       aloneS(operationOf(routeBy('dtf', own), 'print-film'), 10);
     expect(seconds({ print: solid })).to.be.above(seconds({}));
     expect(seconds({ print: solid, house: housed({ printMode: 'one' }) })).to.equal(seconds({}));
@@ -216,8 +216,8 @@ describe('how the artwork is measured for a process', () => {
     process: Process,
     garment = cottonTee,
     own: Partial<Equipment> = {},
-    overrides: RouteInput['overrides'] = [],
-  ) => artJobFor({ process, garment, widthMm: 200, equipment: { ...equipment, ...own } }, overrides);
+    overrides: PrintInput['overrides'] = [],
+  ) => artJobFor({ id: '1', process, garment, widthMm: 200, equipment: { ...equipment, ...own } }, overrides);
 
   it('is as film, as direct print with or without white, or as sublimation', () => {
     expect(PROCESSES.map((process) => job(process).process)).to.deep.equal([

@@ -1,5 +1,5 @@
-import type { SettingRole } from '../work/index.ts';
-import type { Override, Route } from './documents.ts';
+import type { Operation, SettingRole } from '../work/index.ts';
+import type { Override, Process, Route } from './documents.ts';
 
 /** Follow from the line itself, or from its printer: another line's are no advice. */
 const NOT_CARRIED = new Set<SettingRole | null>(['powder', 'mirror', 'white-hits']);
@@ -11,7 +11,7 @@ const NOT_CARRIED = new Set<SettingRole | null>(['powder', 'mirror', 'white-hits
 export function provenOverrides(current: Route, proven: Route, by: { who: string; why: string }): Override[] {
   return current.operations.flatMap((operation) => {
     const twin = proven.operations.find(({ id }) => id === operation.id);
-    if (!twin) return [];
+    if (!twin || processOf(current, operation) !== processOf(proven, twin)) return [];
     return operation.settings.flatMap(({ key, sets, kind, value, ability }) => {
       const own = twin.settings.find((setting) => setting.key === key && setting.kind === kind);
       const isUsable =
@@ -24,3 +24,7 @@ export function provenOverrides(current: Route, proven: Route, by: { who: string
     });
   });
 }
+
+/** The process an operation belongs to; nothing for what is done to the piece as a whole. */
+const processOf = ({ prints }: Route, { print }: Operation): Process | undefined =>
+  prints.find(({ id }) => id === print)?.process;

@@ -2,14 +2,14 @@ import { isCap } from '../blank/index.ts';
 import { formatQuantity } from '../units/index.ts';
 import { settingFor } from '../work/index.ts';
 import type { Operation, Setting, SettingRole } from '../work/index.ts';
-import type { RouteInput, Slip } from './documents.ts';
+import type { PrintInput, Process, RouteInput, Slip } from './documents.ts';
 import { coverSheetFor, filmFor, printersFor, sheetDelay } from './equip.ts';
 import { isMostlyPolyester, needsWhite } from './fabric.ts';
 import { HOUSE_METHODS } from './house.ts';
 import { TRADE } from './tradeRanges.ts';
 
 /** One slip people make, and the sentence a colleague would say. */
-type Detector = (input: RouteInput, operations: readonly Operation[]) => Slip[];
+type Detector = (input: PrintInput, operations: readonly Operation[]) => Slip[];
 
 const OVERRIDE = 'override';
 const isOwn = (setting: Setting): boolean => setting.reasons[0]?.source === OVERRIDE;
@@ -18,7 +18,7 @@ const isOwn = (setting: Setting): boolean => setting.reasons[0]?.source === OVER
 const inOwn =
   (
     role: SettingRole,
-    say: (setting: Setting, operation: Operation, input: RouteInput) => string | null,
+    say: (setting: Setting, operation: Operation, input: PrintInput) => string | null,
   ): Detector =>
   (input, operations) =>
     operations.flatMap((operation) =>
@@ -156,17 +156,33 @@ const sheetNotThere: Detector = (input, operations) =>
         ];
   });
 
-const wornSheet: Detector = ({ equipment, pieces }, operations) =>
-  equipment.coverSheets
-    .filter((own) => operations.some(({ sheet }) => sheet?.id === own.id))
-    .filter(({ uses, usesSoFar }) => usesSoFar + pieces > uses)
-    .map(({ name, uses, usesSoFar }) =>
+/** Each operation under a sheet is one of its presses, for every piece. */
+function wornSheets({ equipment, pieces }: RouteInput, operations: readonly Operation[]): Slip[] {
+  return equipment.coverSheets.flatMap(({ id, name, uses, usesSoFar }) => {
+    const presses = pieces * operations.filter(({ sheet }) => sheet?.id === id).length;
+    if (presses === 0 || usesSoFar + presses <= uses) return [];
+    return [
       at(
         null,
         null,
-        `“${name}” has done ${usesSoFar} of about ${uses} presses and this line needs ${pieces} more: have a fresh one ready.`,
+        `“${name}” has done ${usesSoFar} of about ${uses} presses and this line needs ${presses} more: have a fresh one ready.`,
       ),
-    );
+    ];
+  });
+}
+
+/** Every plate lets polyester's dye wander a little; several prints add up. */
+function manyPlatesOnPolyester({ garment, prints }: RouteInput, operations: readonly Operation[]): Slip[] {
+  if (prints.length < 2 || !isMostlyPolyester(garment)) return [];
+  const plates = operations.filter(({ role }) => ['bond', 'press-again', 'cure'].includes(role)).length;
+  return [
+    at(
+      null,
+      null,
+      `Polyester goes under a plate ${plates} times for its ${prints.length} prints: its dye wanders a little further each time. Wash-test one first.`,
+    ),
+  ];
+}
 
 const DETECTORS: readonly Detector[] = [
   wrongPeel,
@@ -180,12 +196,17 @@ const DETECTORS: readonly Detector[] = [
   lateForPowder,
   underbaseOnWhite,
   sheetNotThere,
-  wornSheet,
 ];
 
-/** Every slip in a planned route, where it was made. */
-export const findSlips = (input: RouteInput, operations: readonly Operation[]): Slip[] =>
+/** Every slip in what is planned for one print, where it was made. */
+export const findSlips = (input: PrintInput, operations: readonly Operation[]): Slip[] =>
   DETECTORS.flatMap((detect) => detect(input, operations));
+
+/** Slips of the line as a whole. */
+export const findLineSlips = (input: RouteInput, operations: readonly Operation[]): Slip[] => [
+  ...wornSheets(input, operations),
+  ...manyPlatesOnPolyester(input, operations),
+];
 
 /**
  * A promise that leaves no time for the rest a piece needs.
@@ -198,13 +219,17 @@ export function promiseSlip(
   {
     restBeforeDispatchS,
     totals,
-    process,
-  }: { restBeforeDispatchS: number; totals: { elapsedS: number }; process: string },
+    prints,
+  }: {
+    restBeforeDispatchS: number;
+    totals: { elapsedS: number };
+    prints: readonly { process: Process }[];
+  },
   nowMs: number,
   dueMs: number,
 ): string | null {
   const leftS = (dueMs - nowMs) / 1000;
   if (leftS <= 0 || restBeforeDispatchS === 0 || leftS >= restBeforeDispatchS + totals.elapsedS) return null;
   const hours = Math.round(restBeforeDispatchS / 3600);
-  return `Promised too soon: ${process === 'patch-cap' ? 'a patched cap' : 'a piece'} rests ${hours} h before it leaves, and there are ${Math.max(1, Math.round(leftS / 3600))} h left.`;
+  return `Promised too soon: ${prints.some(({ process }) => process === 'patch-cap') ? 'a patched cap' : 'a piece'} rests ${hours} h before it leaves, and there are ${Math.max(1, Math.round(leftS / 3600))} h left.`;
 }

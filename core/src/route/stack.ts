@@ -1,7 +1,7 @@
 import { hasFeature, isCap, pressedThicknessMm } from '../blank/index.ts';
 import type { Garment } from '../blank/index.ts';
 import type { StackLayer, StackMaterial } from '../work/index.ts';
-import type { RouteInput } from './documents.ts';
+import type { PrintInput } from './documents.ts';
 import { isMostlyPolyester, isSplitOpen } from './fabric.ts';
 import type { CoverSheet, SheetKind } from './materials.ts';
 import type { Laid } from './practiceParts.ts';
@@ -97,7 +97,7 @@ export function stackUnder(
 
 /** {@link stackUnder} of the line's blank, loaded as its process loads it: slipped over, or split open to one layer. */
 export const stackOf = (
-  input: Pick<RouteInput, 'process' | 'garment'>,
+  input: Pick<PrintInput, 'process' | 'garment'>,
   own: Omit<NonNullable<Parameters<typeof stackUnder>[1]>, 'layers'> = {},
 ): Laid => stackUnder(input.garment, isSplitOpen(input) ? { ...own, layers: 1 } : own);
 

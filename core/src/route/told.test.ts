@@ -5,6 +5,7 @@ import {
   cottonTee,
   hoodie,
   housed,
+  lineInput,
   lineOf,
   polyesterBib,
   routeOf,
@@ -13,13 +14,13 @@ import {
 import { formatDuration, formatQuantity } from '../units/index.ts';
 import { goesWords, plannedMode } from '../work/index.ts';
 import type { Operation, Phase } from '../work/index.ts';
-import type { Route, RouteInput } from './index.ts';
+import type { PrintInput, Route } from './index.ts';
 
 const white = { ...cottonTee, tone: 'light' as const, colourName: 'White', colourHex: '#ffffff' };
 const capFront = { garment: cap, ...small('cap-front') };
 
 /** Lines that between them go through every practice. */
-const LINES: Record<string, Partial<RouteInput>> = {
+const LINES: Record<string, Partial<PrintInput>> = {
   'film on cotton': { process: 'dtf' },
   'film on polyester, hot peel': {
     process: 'dtf',
@@ -51,7 +52,7 @@ const LINES: Record<string, Partial<RouteInput>> = {
     process: 'dtg',
     garment: hoodie,
     house: housed({ pretreatmentDrying: 'air', rollering: 'left' }),
-    placement: { ...lineOf().placement, dropMm: 140 },
+    placement: { ...lineInput().placement, dropMm: 140 },
   },
   'direct, hovered dry, cured in bursts': {
     process: 'dtg',

@@ -1,6 +1,6 @@
 import { formatQuantity } from '../units/index.ts';
 import type { Limit, Operation, Setting } from '../work/index.ts';
-import type { RouteInput } from './documents.ts';
+import type { PrintInput } from './documents.ts';
 import { filmFor } from './equip.ts';
 import { heatLimits } from './fabric.ts';
 import { isWithin } from './resolveSetting.ts';
@@ -9,7 +9,7 @@ import { isWithin } from './resolveSetting.ts';
  * What could be done about a broken limit. Where limits contradict each other nothing in between is right:
  * another material, another process, or less heat more often.
  */
-export function waysOut(input: RouteInput, operation: Operation, setting: Setting): string[] {
+export function waysOut(input: PrintInput, operation: Operation, setting: Setting): string[] {
   const isOwn = setting.reasons[0]?.source === 'override';
   const bounds = commonBounds(setting.limits);
   const shown = (value: number): string => formatQuantity(value, setting.kind);
@@ -38,7 +38,7 @@ function boundWords({ min, max }: { min: number; max: number }, shown: (value: n
 }
 
 /** The fabric bears less than the material asks for. */
-function heatWaysOut(input: RouteInput): string[] {
+function heatWaysOut(input: PrintInput): string[] {
   const { equipment, garment, process } = input;
   const most = Math.min(...heatLimits(garment).map(({ max }) => max ?? Infinity));
   const used = process === 'dtg' || process === 'bought-in' ? null : filmFor(input);

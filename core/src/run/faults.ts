@@ -1,11 +1,12 @@
 import { printsWhite } from '../route/index.ts';
-import type { Route } from '../route/index.ts';
+import type { RoutePrint } from '../route/index.ts';
 import type { Lane, Operation } from '../work/index.ts';
 
 /** Kinds of work that share their faults. */
 type FaultFamily = 'film' | 'direct' | 'patch';
 
-type Shown = Pick<Route, 'process'> & {
+type Shown = {
+  prints: readonly Pick<RoutePrint, 'process'>[];
   lanes: readonly Lane[];
   operations: readonly Pick<Operation, 'role' | 'lane' | 'settings'>[];
 };

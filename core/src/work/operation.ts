@@ -126,6 +126,8 @@ export interface Operation {
   role: Role;
   station: Station;
   title: string;
+  /** The print it is done for; `null` where it is done for the piece as a whole. */
+  print: string | null;
   /** The lane it is a station of. */
   lane: string;
   /** Lanes whose part is joined to this one's here: from here on they are one. */

@@ -43,7 +43,7 @@ function fill(path: string, parameters: readonly Parameter[], order: Order | nul
     : path.startsWith('/lines/')
       ? line?.id
       : path.startsWith('/artworks/')
-        ? line?.artwork?.id
+        ? line?.prints[0]?.artwork?.id
         : undefined;
   const whole = path.replace(/\{\w+\}/g, () => id ?? '');
   if (whole !== path && id === undefined) return null;

@@ -134,11 +134,15 @@ describe('the database', function () {
     await sequelize.query(
       `insert into garment_colour (id, style_id, position, name, hex, tone) select gen_random_uuid(), id, 0, 'Navy', '#000080', 'dark' from garment_style`,
     );
-    const readyLine = `insert into order_line (id, order_id, code, position, colour_id, placement, drop_mm, width_mm, process, state)
-      select gen_random_uuid(), o.id, 'K-1', 1, c.id, 'full-front', 75, 200, 'dtf', 'ready' from customer_order o, garment_colour c`;
-    expect(await refused(readyLine), 'a line that is ready without a route').to.match(
-      /art_before_plan|route_when_planned/,
-    );
+    const readyLine = `insert into order_line (id, order_id, code, position, colour_id, prints_given, state)
+      select gen_random_uuid(), o.id, 'K-1', 1, c.id, 1, 'ready' from customer_order o, garment_colour c`;
+    expect(await refused(readyLine), 'a line that is ready without a route').to.contain('route_when_planned');
+    await sequelize.query(readyLine.replace("'ready'", "'needs-art'"));
+    const print = (name: string, dropMm: number): string =>
+      `insert into line_print (line_id, id, position, placement, drop_mm, width_mm, process, grades)
+       select id, '${name}', 1, 'full-front', ${dropMm}, 200, 'dtf', '[]' from order_line`;
+    expect(await refused(print('first', 75)), 'a print’s name is a number').to.contain('line_print_id_check');
+    expect(await refused(print('1', -3))).to.contain('drop_mm');
     const quote = `insert into quote (id, order_id, number, state, given_at, good_until, given_by, document)
       select gen_random_uuid(), id, 1, 'given', now(), now() + interval '1 day', 'Ada', '{"totalCents":1}' from customer_order`;
     await sequelize.query(quote);

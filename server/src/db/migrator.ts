@@ -16,6 +16,7 @@ import { requestKeys } from './migrations/20260404T0910-request-keys.ts';
 import { namesAsTyped } from './migrations/20260404T0920-names-as-typed.ts';
 import { pieceFlow } from './migrations/20260411T0900-piece-flow.ts';
 import { sharedRuns } from './migrations/20260411T0910-shared-runs.ts';
+import { severalPrints } from './migrations/20260418T0900-several-prints.ts';
 import type { Migration } from './migration.ts';
 
 /** Named one by one: the same in a bundle, under tsx and in tests. */
@@ -33,6 +34,7 @@ export const MIGRATIONS: readonly Migration[] = [
   namesAsTyped,
   pieceFlow,
   sharedRuns,
+  severalPrints,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

@@ -18,9 +18,9 @@ describe('the made-up past', function () {
   const runOf = async (colour: string, process: 'dtf' | 'dtg'): Promise<Run> => {
     const style = server.catalogue.styles.find(({ name }) => name === 'Harbour tee')!;
     const colourId = style.colours.find(({ name }) => name === colour)?.id ?? '';
-    const artworkId = (await plannedOrder(server)).lines[0]!.artwork!.id;
+    const artworkId = (await plannedOrder(server)).lines[0]!.prints[0]!.artwork!.id;
     const order = await plannedOrder(server, {
-      lines: [{ ...lineInput(server), artworkId, colourId, process, sizes: [{ size: 'M', quantity: 40 }] }],
+      lines: [lineInput(server, { artworkId, colourId, process, sizes: [{ size: 'M', quantity: 40 }] })],
     });
     const answer = await server.api
       .post('/api/v1/runs')

@@ -75,11 +75,13 @@ function lineInput(line: DemoLine, { catalogue, artworkIds }: Context): OrderLin
   return {
     styleId: style.id,
     colourId: colour.id,
-    artworkId: line.art === null ? null : (artworkIds.get(line.art) ?? null),
-    placement: line.placement,
-    dropMm: PLACEMENTS[line.placement].dropMm,
-    widthMm: line.widthMm,
-    process: line.process,
+    prints: [line, ...(line.more ?? [])].map(({ art, placement, widthMm, process }) => ({
+      artworkId: art === null ? null : (artworkIds.get(art) ?? null),
+      placement,
+      dropMm: PLACEMENTS[placement].dropMm,
+      widthMm,
+      process,
+    })),
     sizes: line.sizes.map(([size, quantity]) => ({ size, quantity })),
     ...(line.house ? { house: line.house } : {}),
   };

@@ -16,16 +16,16 @@ export type PaperTask =
 export default function work(task: PaperTask): Promise<Uint8Array> {
   switch (task.kind) {
     case 'run-sheet':
-      return runSheetPdf(withBytes(task.sheet), task.paper);
+      return runSheetPdf({ ...task.sheet, pictures: task.sheet.pictures.map(withBytes) }, task.paper);
     case 'proof':
-      return proofPdf(withBytes(task.sheet));
+      return proofPdf({ ...task.sheet, prints: task.sheet.prints.map(withBytes) });
     case 'quote':
       return quotePdf(task.sheet, task.paper);
   }
 }
 
 /** Bytes arrive without Node's own methods. */
-const withBytes = <T extends { picture: Uint8Array }>(sheet: T): T & { picture: Buffer } => ({
-  ...sheet,
-  picture: Buffer.from(sheet.picture),
+const withBytes = <T extends { picture: Uint8Array }>(own: T): T & { picture: Buffer } => ({
+  ...own,
+  picture: Buffer.from(own.picture),
 });

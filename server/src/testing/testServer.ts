@@ -6,6 +6,7 @@ import type {
   Order,
   OrderInput,
   OrderLineInput,
+  PrintInput,
   Run,
   RunEventInput,
   ShopChange,
@@ -100,18 +101,38 @@ export async function upload({ api }: TestServer, bytes: Buffer, name: string) {
     .send(bytes);
 }
 
-/** A sound line of two navy tees; parts may be given. */
-export function lineInput({ catalogue }: TestServer, own: Partial<OrderLineInput> = {}): OrderLineInput {
+/** What a test says of a line, and of the one print it has. */
+type LineParts = Partial<OrderLineInput> & Partial<Omit<PrintInput, 'id'>>;
+
+/** A sound line of two navy tees with one print; parts of line and print may be given. */
+export function lineInput({ catalogue }: TestServer, parts: LineParts = {}): OrderLineInput {
+  const {
+    artworkId = null,
+    placement = 'full-front',
+    dropMm = 75,
+    widthMm = 200,
+    process = 'dtf',
+    preparationId,
+    grades,
+    ...own
+  } = parts;
   const style = catalogue.styles.find(({ name }) => name === 'Harbour tee');
   const colour = style?.colours.find(({ name }) => name === 'Navy');
   return {
     styleId: style?.id ?? '',
     colourId: colour?.id ?? '',
-    artworkId: null,
-    placement: 'full-front',
-    dropMm: 75,
-    widthMm: 200,
-    process: 'dtf',
+    prints: [
+      {
+        ...(own.id === undefined ? {} : { id: '1' }), // the print it has is changed, not replaced
+        artworkId,
+        placement,
+        dropMm,
+        widthMm,
+        process,
+        ...(preparationId === undefined ? {} : { preparationId }),
+        ...(grades === undefined ? {} : { grades }),
+      },
+    ],
     sizes: [{ size: 'M', quantity: 2 }],
     ...own,
   };

@@ -1,15 +1,21 @@
-import type { Catalogue, OrderLine, SettingOverride } from '@saltflat/contract';
+import type { Catalogue, LinePrint, OrderLine, SettingOverride } from '@saltflat/contract';
 import { equipmentOf, garmentOf } from '@saltflat/contract/equipment';
+import { PLACEMENTS } from '@saltflat/contract/placements';
 import type { ArtJob } from '@saltflat/core/artwork';
 import { PROCESS_MODULES, PROCESS_NAMES, artJobFor, withTriedWhite } from '@saltflat/core/route';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import { useMemo, useRef, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { useLineQuery, useRouteVersionsQuery } from '../api/linesApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
-import { ArtworkView, usePrepareMutation, useReplaceArtworkMutation } from '../features/artwork/index.ts';
+import {
+  ArtworkView,
+  Filmstrip,
+  usePrepareMutation,
+  useReplaceArtworkMutation,
+} from '../features/artwork/index.ts';
 import type { ArtDraft, PrintPrices } from '../features/artwork/index.ts';
 import { LinePicker, useOrderQuery, useUploadArtworkMutation } from '../features/orders/index.ts';
 import { usePerson } from '../person/personSlice.ts';
@@ -35,27 +41,42 @@ function LineArtwork({ lineId }: { lineId: string }) {
   const { data: catalogue } = useCatalogueQuery();
   const { data: versions } = useRouteVersionsQuery(lineId);
   const { data: order } = useOrderQuery(data?.orderId ?? '', { skip: !data });
+  const [params] = useSearchParams();
   if (error) return <Notice title="This line cannot be shown">{problemMessage(error)}</Notice>;
   if (!data || !catalogue || !versions) return <Loading what="the artwork" />;
   const { line, customer, orderId } = data;
-  if (!line.artwork) {
+  const wished = params.get('print');
+  const print =
+    line.prints.find(({ id }) => id === wished) ??
+    line.prints.find(({ artwork }) => artwork) ??
+    line.prints[0];
+  if (!print?.artwork) {
     return (
-      <Notice title={`${line.code} has no artwork yet`}>
-        <Link to={`/orders/${orderId}/edit`}>Open the order</Link> and drop the file there.
-      </Notice>
+      <>
+        <Notice title={`${nameOf(line, print)} has no artwork yet`}>
+          <Link to={`/orders/${orderId}/edit`}>Open the order</Link> and drop the file there.
+        </Notice>
+        {print && <Filmstrip lines={order?.lines ?? [line]} current={{ line, print }} />}
+      </>
     );
   }
   return (
     <Desk
-      {...{ line, customer, orderId, catalogue }}
+      key={print.id}
+      {...{ line, print, customer, orderId, catalogue }}
       lines={order?.lines ?? [line]}
       route={versions[0] ?? null}
     />
   );
 }
 
+/** A print of a line; the line alone where it has one. */
+const nameOf = ({ code, prints }: OrderLine, print: LinePrint | undefined): string =>
+  print && prints.length > 1 ? `${code}, ${PLACEMENTS[print.placement].label.toLowerCase()},` : code;
+
 interface DeskProps {
   line: OrderLine;
+  print: LinePrint;
   lines: readonly OrderLine[];
   customer: string;
   orderId: string;
@@ -65,7 +86,7 @@ interface DeskProps {
 
 const NO_OVERRIDES: SettingOverride[] = [];
 
-function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
+function Desk({ line, print, lines, customer, orderId, catalogue, route }: DeskProps) {
   const [prepare] = usePrepareMutation();
   const by = usePerson().trim() || 'not named';
   const [told, setTold] = useState('');
@@ -77,24 +98,23 @@ function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
       style &&
       artJobFor(
         {
-          process: line.process,
+          ...print,
           garment: garmentOf(style, line.colour),
-          widthMm: line.widthMm,
           equipment,
-          preparation: line.preparation,
         },
         overrides,
       ),
-    [style, line, equipment, overrides],
+    [style, line, print, equipment, overrides],
   );
-  if (!job || !line.artwork) return <Notice title="This garment is not in the shop’s list any more" />;
+  if (!job || !print.artwork) return <Notice title="This garment is not in the shop’s list any more" />;
   const keep = async (draft: ArtDraft, basedOn: number | null): Promise<boolean> => {
     const answer = await prepare({
       lineId: line.id,
+      print: print.id,
       steps: draft.steps,
       white: draft.white,
       widthMm: draft.widthMm,
-      overrides: withWhite(overrides, draft, job, { process: line.process, who: by }),
+      overrides: withWhite(overrides, draft, job, { print, who: by }),
       basedOn,
       by,
     });
@@ -110,27 +130,29 @@ function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
     <>
       <div className="page-head">
         <h1>
-          <span className="code">{line.code}</span> {line.artwork.name}
+          <span className="code">{line.code}</span> {print.artwork.name}
         </h1>
         <span className="muted">
-          {customer}, {line.colour.name} {line.styleName}, {PROCESS_NAMES[line.process]}
-          {line.preparation && `, version ${line.preparation.number}`}
+          {customer}, {line.colour.name} {line.styleName},{' '}
+          {line.prints.length > 1 && `${PLACEMENTS[print.placement].label.toLowerCase()}, `}
+          {PROCESS_NAMES[print.process]}
+          {print.preparation && `, version ${print.preparation.number}`}
         </span>
         <span className="spacer" />
-        {isOpen && <ReplaceFile lineId={line.id} onTold={setTold} />}
+        {isOpen && <ReplaceFile lineId={line.id} print={print.id} onTold={setTold} />}
         <Link to={`/orders/${orderId}`}>Order</Link>
         {route && <Link to={`/route/${line.id}`}>Route</Link>}
       </div>
-      {line.artwork.readingNotes.map((note) => (
+      {print.artwork.readingNotes.map((note) => (
         <p key={note} className="caution small" style={{ marginBottom: 6 }}>
           {note}
         </p>
       ))}
       <ArtworkView
-        key={line.artwork.id}
-        {...{ line, lines, job, by }}
+        key={print.artwork.id}
+        {...{ line, print, lines, job, by }}
         basedOn={route?.number ?? null}
-        prices={pricesOf(equipment, line.process, job.process)}
+        prices={pricesOf(equipment, print.process, job.process)}
         onKeep={isOpen ? keep : null}
       />
       <Snackbar open={told !== ''} autoHideDuration={8000} onClose={() => setTold('')} message={told} />
@@ -138,15 +160,23 @@ function Desk({ line, lines, customer, orderId, catalogue, route }: DeskProps) {
   );
 }
 
-/** Another file for the line; the same content is recognised, and size and placement stay. */
-function ReplaceFile({ lineId, onTold }: { lineId: string; onTold: (words: string) => void }) {
+/** Another file for the print; the same content is recognised, and size and placement stay. */
+function ReplaceFile({
+  lineId,
+  print,
+  onTold,
+}: {
+  lineId: string;
+  print: string;
+  onTold: (words: string) => void;
+}) {
   const input = useRef<HTMLInputElement>(null);
   const [upload, { isLoading }] = useUploadArtworkMutation();
   const [replace] = useReplaceArtworkMutation();
   const take = async (file: File): Promise<void> => {
     const sent = await upload(file);
     if (sent.error) return onTold(problemMessage(sent.error));
-    const done = await replace({ lineId, artworkId: sent.data.id });
+    const done = await replace({ lineId, print, artworkId: sent.data.id });
     const isKnown = sent.data.name !== file.name;
     onTold(
       done.error
@@ -161,7 +191,7 @@ function ReplaceFile({ lineId, onTold }: { lineId: string; onTold: (words: strin
         type="file"
         hidden
         accept=".png,.jpg,.jpeg,.tif,.tiff,.svg"
-        aria-label="Another file for this line"
+        aria-label="Another file for this print"
         onChange={({ target }) => {
           const file = target.files?.[0];
           target.value = '';
@@ -180,20 +210,20 @@ function withWhite(
   overrides: readonly SettingOverride[],
   { chokeMm, density }: ArtDraft,
   { process: separation, underbase = {} }: ArtJob,
-  { process, who }: { process: OrderLine['process']; who: string },
+  { print, who }: { print: LinePrint; who: string },
 ): SettingOverride[] {
   if (separation === 'dtg-light' || separation === 'sub') return [...overrides];
   const tried = {
     choke: { value: chokeMm, kept: underbase.chokeMm },
     density: { value: density, kept: underbase.density },
   };
-  return withTriedWhite(overrides, process, tried, { who, why: 'tried on the artwork' });
+  return withTriedWhite(overrides, print, tried, { who, why: 'tried on the artwork' });
 }
 
 /** What the shop pays for what this print takes; nothing where somebody else prints, or where it is not set up. */
 function pricesOf(
   { inkSets, films, powder, pretreatments }: ReturnType<typeof equipmentOf>,
-  process: OrderLine['process'],
+  process: LinePrint['process'],
   kind: string,
 ): PrintPrices {
   const { ink } = PROCESS_MODULES[process];

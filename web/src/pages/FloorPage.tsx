@@ -131,7 +131,8 @@ function ReadyRow({ line, onProblem }: { line: ReadyLine; onProblem: (text: stri
       <span style={{ flex: 1, minWidth: 200 }}>
         {line.customer}{' '}
         <span className="muted">
-          {line.pieces} {line.garment}, {PROCESS_SHORT_NAMES[line.process]}
+          {line.pieces} {line.garment},{' '}
+          {line.processes.map((process) => PROCESS_SHORT_NAMES[process]).join(' + ')}
         </span>
       </span>
       <Button variant="outlined" disabled={isLoading} onClick={() => void onStart()} sx={{ minHeight: 44 }}>

@@ -131,7 +131,11 @@ function LineRoute({ lineId }: { lineId: string }) {
         }}
         kind={line.styleKind}
         colourHex={line.colour.hex}
-        picture={line.artwork ? `/api/v1/lines/${lineId}/picture?version=${version.number}` : null}
+        pictureOf={(print) =>
+          line.prints.some(({ id, artwork }) => id === print && artwork)
+            ? `/api/v1/lines/${lineId}/picture?print=${print}&version=${version.number}`
+            : null
+        }
         promise={
           line.state === 'ready' ? (promiseSlip(version.route, serverNow(), Date.parse(dueAt)) ?? '') : ''
         }

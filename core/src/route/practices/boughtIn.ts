@@ -1,6 +1,6 @@
 import { isCap } from '../../blank/index.ts';
 import { CAUTIONS } from '../cautions.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { areaScale, needed } from '../equip.ts';
 import type { BoughtIn } from '../materials.ts';
 import { byHand, dwellProposal, plateProposal, pressureProposal } from '../practiceParts.ts';
@@ -11,9 +11,9 @@ import { peelOff } from './filmPeel.ts';
 import { pressAgain, pressTransfer } from './transferPress.ts';
 import type { TransferSource } from './transferPress.ts';
 
-const transferOf = ({ equipment }: RouteInput): BoughtIn => needed(equipment.boughtIn, 'bought-in transfer');
+const transferOf = ({ equipment }: PrintInput): BoughtIn => needed(equipment.boughtIn, 'bought-in transfer');
 
-function sourceOf(input: RouteInput): TransferSource {
+function sourceOf(input: PrintInput): TransferSource {
   const { name, peel, pressC, dwellS, kPa, sheet } = transferOf(input);
   return { name, peel, pressC, dwellS, kPa, sheet };
 }

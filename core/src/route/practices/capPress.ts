@@ -1,6 +1,6 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
 import type { Limit, Setting } from '../../work/index.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { capPressFor, filmFor } from '../equip.ts';
 import { heatByShare } from '../fabric.ts';
 import {
@@ -20,7 +20,7 @@ import { filmSource, isPressedNow } from './filmPress.ts';
 import { glueLimit, peelRest } from './transferPress.ts';
 
 /** Lower plate of the cap press: off, or warm at most; hotter and the stiffener lets go. */
-export function lowerPlate(input: RouteInput, settle: Settle): Setting {
+export function lowerPlate(input: PrintInput, settle: Settle): Setting {
   const { lowerC, name } = capPressFor(input);
   const isWarm = input.house.capLower === 'warm' && lowerC !== null;
   const limits: Limit[] = hasFeature(input.garment, 'stiffener')
@@ -49,7 +49,7 @@ export function lowerPlate(input: RouteInput, settle: Settle): Setting {
 }
 
 /** A pressure for a cap: hard, unless foam or a peak would be crushed. */
-export function capPressure(input: RouteInput, settle: Settle, kPa: number, why: string): Setting {
+export function capPressure(input: PrintInput, settle: Settle, kPa: number, why: string): Setting {
   const isFoam = hasFeature(input.garment, 'foam');
   return settle({
     key: 'kPa',
@@ -67,7 +67,7 @@ export function capPressure(input: RouteInput, settle: Settle, kPa: number, why:
 }
 
 /** The tape that holds the film on the curve must bear the plate. */
-const tapeLimit = ({ equipment: { tape } }: RouteInput): Limit[] =>
+const tapeLimit = ({ equipment: { tape } }: PrintInput): Limit[] =>
   tape === null ? [] : [{ min: null, max: tape.maxC, text: `the tape “${tape.name}” holds no more.` }];
 
 /** Bonds a transfer to a cap's front. */

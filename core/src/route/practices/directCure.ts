@@ -1,6 +1,6 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { Phase, Reason } from '../../work/index.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { coverSheetFor, inkFor, keptSheet, sheetDelay } from '../equip.ts';
 import { heatByShare, isMostlyPolyester, isSplitOpen, needsWhite } from '../fabric.ts';
 import {
@@ -107,14 +107,14 @@ export const directCure: Practice = {
 const INK_WATER_G_ML = 0.6; // water in textile ink, the rest is pigment and binder (assumption)
 
 /** Water the wet print brings under the plate, g per m² of print: white counts where it is printed, once a hit. */
-function inkWaterGM2(input: RouteInput): number {
+function inkWaterGM2(input: PrintInput): number {
   const { print, garment } = input;
   const hits = needsWhite(garment) ? (isDoubleWhite(input) ? 2 : 1) : 0;
   const ml = print.colourMl + hits * print.whiteMl;
   return Math.round((ml * INK_WATER_G_ML) / (Math.max(1, print.inkMm2) / 1e6));
 }
 
-function dwellReasons(input: RouteInput): Reason[] {
+function dwellReasons(input: PrintInput): Reason[] {
   const { garment, print } = input;
   const ink = inkFor(input, 'textile');
   const delay = sheetDelay(coverSheetFor(input, 'cure').sheet);

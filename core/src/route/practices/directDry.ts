@@ -1,5 +1,5 @@
 import { CAUTIONS } from '../cautions.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { coverSheetFor, keptSheet } from '../equip.ts';
 import { heatByShare } from '../fabric.ts';
 import {
@@ -109,7 +109,7 @@ export const directLayFibres: Practice = {
   },
 };
 
-const dryingPlate = (input: RouteInput): Parameters<Settle>[0] => {
+const dryingPlate = (input: PrintInput): Parameters<Settle>[0] => {
   const cure = heatByShare(input.garment, TRADE.directCureCottonC, TRADE.directCurePolyesterC);
   return plateProposal(input, [
     tradeReason(
@@ -120,9 +120,9 @@ const dryingPlate = (input: RouteInput): Parameters<Settle>[0] => {
 };
 
 /** Water on the print area as pretreatment leaves it, g/m²: nearly all of the fluid is water (assumption). */
-const fluidWaterGM2 = (input: RouteInput): number => Math.round(0.9 * fluidWish(input).wished);
+const fluidWaterGM2 = (input: PrintInput): number => Math.round(0.9 * fluidWish(input).wished);
 
-function burstDry(input: RouteInput, settle: Settle): OperationDraft {
+function burstDry(input: PrintInput, settle: Settle): OperationDraft {
   const { sheet } = coverSheetFor(input, 'pretreatment');
   const isFleece = input.garment.construction === 'fleece';
   const temp = settle(dryingPlate(input));
@@ -168,7 +168,7 @@ function burstDry(input: RouteInput, settle: Settle): OperationDraft {
   };
 }
 
-function hoverDry(input: RouteInput, settle: Settle): OperationDraft {
+function hoverDry(input: PrintInput, settle: Settle): OperationDraft {
   const { sheet } = coverSheetFor(input, 'pretreatment');
   const temp = settle(dryingPlate(input));
   const hover = settle({

@@ -1,5 +1,5 @@
 import { CAUTIONS } from '../cautions.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { areaScale, needed, sprayerFor } from '../equip.ts';
 import { isMostlyPolyester, needsWhite } from '../fabric.ts';
 import { alone, around, byHand, houseReason, on } from '../practiceParts.ts';
@@ -8,7 +8,7 @@ import { makerReason } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
 
 /** Dark and polyester garments are pretreated; pale cotton is not. */
-export const isPretreated = ({ garment }: Pick<RouteInput, 'garment'>): boolean =>
+export const isPretreated = ({ garment }: Pick<PrintInput, 'garment'>): boolean =>
   needsWhite(garment) || isMostlyPolyester(garment);
 
 /** Keeps white ink on top of the fibres. Weighed, since a dial is not grams. */
@@ -89,7 +89,7 @@ export const directPretreat: Practice = {
 };
 
 /** What the fabric asks for, g/m², and why. Fleece drinks more than any sheet for tees says. */
-export function fluidWish({ garment }: RouteInput): { wished: number; isFleece: boolean; why: string } {
+export function fluidWish({ garment }: PrintInput): { wished: number; isFleece: boolean; why: string } {
   const base = TRADE.pretreatmentCottonGM2;
   const times = ({ start }: { start: number }): number => Math.round(base.start * start);
   if (isMostlyPolyester(garment))

@@ -1,6 +1,6 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { Setting } from '../../work/index.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { areaScale, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { isMostlyPolyester, needsWhite } from '../fabric.ts';
 import { alone, around, houseReason, on, tradeReason } from '../practiceParts.ts';
@@ -56,15 +56,15 @@ export const directPrint: Practice = {
 };
 
 /** Fleece of natural fibre swallows one hit of white. */
-const isThickPile = ({ garment }: Pick<RouteInput, 'garment'>): boolean =>
+const isThickPile = ({ garment }: Pick<PrintInput, 'garment'>): boolean =>
   garment.construction === 'fleece' && !isMostlyPolyester(garment);
 
 /** True where white is planned in two hits. */
-export const isDoubleWhite = (input: Pick<RouteInput, 'garment' | 'house'>): boolean =>
+export const isDoubleWhite = (input: Pick<PrintInput, 'garment' | 'house'>): boolean =>
   input.house.whiteHits === 'double' || isThickPile(input);
 
 /** Hits of white: two where the house wants it bright, and always where fleece would swallow one. */
-function whiteHits(input: RouteInput, settle: Settle): Setting {
+function whiteHits(input: PrintInput, settle: Settle): Setting {
   const { house } = input;
   const isThick = isThickPile(input);
   return settle({

@@ -1,6 +1,6 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { MachineKind, PressState, Range, Setting, Station } from '../../work/index.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { powderFor, pressFor } from '../equip.ts';
 import { LOOSE_POWDER_S, filmSheets } from '../filmSheets.ts';
 import {
@@ -76,7 +76,7 @@ const WAYS: Record<MeltMeans, Way> = {
   },
 };
 
-export const isFullFuse = ({ house }: Pick<RouteInput, 'house'>): boolean =>
+export const isFullFuse = ({ house }: Pick<PrintInput, 'house'>): boolean =>
   house.filmUse === 'stock' || house.powderCure === 'full';
 
 /** Melts the powder to a film of glue in an oven or on a griddle. */
@@ -99,7 +99,7 @@ export const filmMeltHover: Practice = {
   plan: melt,
 };
 
-function melt(input: RouteInput, settle: Settle): OperationDraft {
+function melt(input: PrintInput, settle: Settle): OperationDraft {
   const melter = melterFor(input);
   const { means, ability } = melter;
   const way = WAYS[means];
@@ -129,7 +129,7 @@ function melt(input: RouteInput, settle: Settle): OperationDraft {
 
 /** What to know where a print is larger than the heat, or several sheets are melted together. */
 function loadChecks(
-  input: RouteInput,
+  input: PrintInput,
   { name, surface }: Melter,
   { perSheet, perLoad }: { perSheet: number; perLoad: number },
 ): string[] {
@@ -146,7 +146,7 @@ function loadChecks(
 }
 
 function meltSettings(
-  input: RouteInput,
+  input: PrintInput,
   settle: Settle,
   means: MeltMeans,
   ability: Range,

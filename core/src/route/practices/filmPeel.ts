@@ -1,6 +1,6 @@
 import { isCap } from '../../blank/index.ts';
 import { CAUTIONS } from '../cautions.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { filmFor } from '../equip.ts';
 import { byHand, on } from '../practiceParts.ts';
 import type { OperationDraft, Practice } from '../practice.ts';
@@ -8,7 +8,7 @@ import { isPressedNow } from './filmPress.ts';
 
 /** Takes a transfer's film off. */
 export function peelOff(
-  input: RouteInput,
+  input: PrintInput,
   peel: 'hot' | 'warm' | 'cold',
   pull: 'slow' | 'fast',
 ): OperationDraft {

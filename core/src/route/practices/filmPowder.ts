@@ -1,5 +1,5 @@
 import { CAUTIONS } from '../cautions.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { areaScale, powderFor } from '../equip.ts';
 import { LOOSE_POWDER_S, filmSheets } from '../filmSheets.ts';
 import { alone, byHand, houseReason, tradeReason } from '../practiceParts.ts';
@@ -9,7 +9,7 @@ import { TRADE } from '../tradeRanges.ts';
 const SECOND_COAT = 0.7; // of the first: part of it finds no wet ink any more (assumption)
 
 /** Powder picked up by one print, g. */
-export function powderPerPrintG(input: RouteInput): number {
+export function powderPerPrintG(input: PrintInput): number {
   const coats = input.house.powderCoats === 'two' ? 1 + SECOND_COAT : 1;
   const { inkMm2, powderG } = input.print;
   const once = powderG > 0 ? powderG : (inkMm2 / 1e6) * powderFor(input).gM2;

@@ -1,6 +1,6 @@
 import { isCap } from '../../blank/index.ts';
 import { filmFor } from '../equip.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { byShare, heatByShare, isHeavyWoven } from '../fabric.ts';
 import { tradeReason } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
@@ -9,13 +9,13 @@ import { pressTransfer } from './transferPress.ts';
 import type { TransferSource, TransferWish } from './transferPress.ts';
 
 /** The film as what a transfer brings to the press. */
-export function filmSource(input: RouteInput): TransferSource {
+export function filmSource(input: PrintInput): TransferSource {
   const { name, peel, pressC, dwellS } = filmFor(input);
   return { name, peel, pressC, dwellS, kPa: null, sheet: null };
 }
 
 /** What the fabric alone would ask a transfer for. */
-export function fabricWish({ garment }: RouteInput): TransferWish {
+export function fabricWish({ garment }: PrintInput): TransferWish {
   const kPa = byShare(garment, TRADE.transferCottonKPa, TRADE.transferPolyesterKPa, 'kPa');
   const dwell = byShare(garment, TRADE.transferCottonS, TRADE.transferPolyesterS, 's');
   const isHeavy = isHeavyWoven(garment);
@@ -38,7 +38,7 @@ export function fabricWish({ garment }: RouteInput): TransferWish {
 }
 
 /** False for transfers that go on the shelf. */
-export const isPressedNow = ({ house }: RouteInput): boolean => house.filmUse === 'at-once';
+export const isPressedNow = ({ house }: PrintInput): boolean => house.filmUse === 'at-once';
 
 /** Bonds the transfer to a flat blank. */
 export const filmPress: Practice = {

@@ -1,6 +1,6 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { Consumption, Setting, Wait } from '../../work/index.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { filmSheets, transferPrintS } from '../filmSheets.ts';
 import type { Printer } from '../machines.ts';
@@ -11,7 +11,7 @@ import { TRADE } from '../tradeRanges.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
 
 /** After any printing of film: what is left of the time ink stays wet, counted from the first print of a full sheet. */
-export const waitForPowder = (input: RouteInput): Wait => ({
+export const waitForPowder = (input: PrintInput): Wait => ({
   minS: 0,
   maxS: Math.round(TRADE.powderStandS.max - filmSheets(input).printedForS),
   why: 'Powder holds only on wet ink: minutes, not tens of minutes.',
@@ -106,7 +106,7 @@ export const platenFilmPrint: Practice = {
 };
 
 /** Where not all of a line is printed in one go. */
-export function wetCheck(input: RouteInput): string[] {
+export function wetCheck(input: PrintInput): string[] {
   const { perSheet } = filmSheets(input);
   return input.pieces > perSheet
     ? [`Powder each sheet as it comes off, ${perSheet} at a time at most: the first would dry meanwhile`]
@@ -115,7 +115,7 @@ export function wetCheck(input: RouteInput): string[] {
 
 /** A printer at work sheet by sheet: hands for each, then the prints on it one after the other, and what comes between. */
 export const inSheets = (
-  input: RouteInput,
+  input: PrintInput,
   handsS: number,
   betweenS = 0,
 ): Required<Pick<OperationDraft, 'unit' | 'size' | 'phases'>> => ({
@@ -161,7 +161,7 @@ function mirrorSetting({ isMirroring, name }: Printer, settle: Settle): Setting 
 }
 
 /** Ink on one print: colour once, white as often as it is laid; an ink set without white lays none. */
-export function inkUse(input: RouteInput, ink: InkSet, whiteHits = 1): Consumption[] {
+export function inkUse(input: PrintInput, ink: InkSet, whiteHits = 1): Consumption[] {
   const { print } = input;
   const scale = areaScale(input);
   const row = (what: string, amount: number, centsPerMl: number): Consumption => ({
@@ -179,7 +179,7 @@ export function inkUse(input: RouteInput, ink: InkSet, whiteHits = 1): Consumpti
   ];
 }
 
-export const filmUse = (input: RouteInput, film: Film): Consumption => {
+export const filmUse = (input: PrintInput, film: Film): Consumption => {
   const amount = input.print.filmM2 * areaScale(input);
   const { id, name, centsPerM2 } = film;
   return { id, what: name, amount, kind: 'area', cents: amount * centsPerM2, isAssumed: false };

@@ -1,7 +1,7 @@
 import { isCap } from '../../blank/index.ts';
 import { coverSheetFor, filmFor, sheetDelay } from '../equip.ts';
 import type { Setting } from '../../work/index.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { heatByShare } from '../fabric.ts';
 import {
   dwellProposal,
@@ -17,7 +17,7 @@ import { isPressedNow } from './filmPress.ts';
 import { pressAgain } from './transferPress.ts';
 
 /** Seconds of the house's second press; 0 for none. */
-const houseSecondPressS = ({ house }: RouteInput): number =>
+const houseSecondPressS = ({ house }: PrintInput): number =>
   house.secondPress === 'none' ? 0 : Number(house.secondPress);
 
 /** Sets the edges after the film is off. */
@@ -43,7 +43,7 @@ export const filmSecondPress: Practice = {
 };
 
 /** Dwell of the second press: the house's, longer through silicone. */
-function secondDwell(input: RouteInput, settle: Settle, houseS: number): Setting {
+function secondDwell(input: PrintInput, settle: Settle, houseS: number): Setting {
   const delay = sheetDelay(coverSheetFor(input, 'second-press').sheet);
   const value = Math.round(houseS * (delay?.factor ?? 1));
   const own = houseReason(input, 'secondPress', value);

@@ -1,14 +1,15 @@
 import { byHand } from '../practiceParts.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import type { Practice } from '../practice.ts';
 
 /** Transfers made for the shelf touch no garment. */
-export const isForShelf = ({ process, house }: Pick<RouteInput, 'process' | 'house'>): boolean =>
+export const isForShelf = ({ process, house }: Pick<PrintInput, 'process' | 'house'>): boolean =>
   process !== 'dtg' && house.filmUse === 'stock';
 
 /** The last look at each piece. */
 export const inspect: Practice = {
   id: 'inspect',
+  shared: 'garment',
   role: 'inspect',
   part: (input) => (isForShelf(input) ? 'transfer' : 'blank'),
   station: 'inspection',

@@ -1,7 +1,7 @@
 import { byHand } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { crossesPocket } from '../../placement/index.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { isSplitOpen } from '../fabric.ts';
 import { placementOf } from '../placing.ts';
 
@@ -41,7 +41,7 @@ export const levelPlaten: Practice = {
 const TAPE_M = 0.6; // two strips beside the garment, each piece (assumption)
 
 /** True when the print reaches over a front pocket. */
-export function isOverPocket(input: RouteInput): boolean {
+export function isOverPocket(input: PrintInput): boolean {
   return crossesPocket(input.garment, input.placement.key, placementOf(input).sizes);
 }
 

@@ -1,6 +1,6 @@
 import { CAUTIONS } from '../cautions.ts';
 import type { Setting } from '../../work/index.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { capPressFor, coverSheetFor, filmFor, needed, refOf, sheetDelay } from '../equip.ts';
 import { heatByShare, heatLimits } from '../fabric.ts';
 import {
@@ -29,7 +29,7 @@ import { capPressure, lowerPlate } from './capPress.ts';
 import { filmSource } from './filmPress.ts';
 import { glueLimit, peelRest } from './transferPress.ts';
 
-const patchOf = ({ equipment }: RouteInput): NonNullable<RouteInput['equipment']['patch']> =>
+const patchOf = ({ equipment }: PrintInput): NonNullable<PrintInput['equipment']['patch']> =>
   needed(equipment.patch, 'leatherette patch');
 
 /** The transfer goes onto the patch while it lies flat. */
@@ -118,7 +118,7 @@ export const patchTackPress: Practice = {
 };
 
 function tackSettings(
-  input: RouteInput,
+  input: PrintInput,
   settle: Settle,
   ability: { min: number; max: number },
 ): [temp: Setting, dwell: Setting] {
@@ -143,7 +143,7 @@ function tackSettings(
   return [temp, dwell];
 }
 
-const tacked = (input: RouteInput, temp: Setting, dwell: Setting, kPa: number): OperationDraft => ({
+const tacked = (input: PrintInput, temp: Setting, dwell: Setting, kPa: number): OperationDraft => ({
   title: 'Tack the patch',
   unit: 'piece',
   takes: ['patch'],

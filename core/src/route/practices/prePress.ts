@@ -1,6 +1,6 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
 import { CAUTIONS } from '../cautions.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { capPressFor } from '../equip.ts';
 import { heatByShare, isMostlyPolyester } from '../fabric.ts';
 import {
@@ -24,6 +24,7 @@ import { TRADE } from '../tradeRanges.ts';
 /** Drives the moisture out and lays the fibres flat, before a transfer and before a direct print alike. */
 export const prePress: Practice = {
   id: 'pre-press',
+  shared: 'region',
   role: 'pre-press',
   part: 'blank',
   station: 'press',
@@ -54,7 +55,7 @@ export const prePress: Practice = {
   },
 };
 
-function dwellReasons(input: RouteInput): Parameters<typeof dwellProposal>[0] {
+function dwellReasons(input: PrintInput): Parameters<typeof dwellProposal>[0] {
   if (isMostlyPolyester(input.garment)) {
     const { min, max, start } = TRADE.prePressPolyesterS;
     return [tradeReason(start, `Only a moment on polyester: ${min} to ${max} s.`)];
@@ -66,7 +67,7 @@ function dwellReasons(input: RouteInput): Parameters<typeof dwellProposal>[0] {
   ];
 }
 
-function pressureFor({ garment }: RouteInput): { kPa: number; why: string } {
+function pressureFor({ garment }: PrintInput): { kPa: number; why: string } {
   if (hasFeature(garment, 'foam')) return { kPa: 20, why: 'Light: foam under the print is crushed by more.' };
   if (isMostlyPolyester(garment)) return { kPa: 15, why: 'Light, so that no mark stays.' };
   return garment.construction === 'fleece'
@@ -77,6 +78,7 @@ function pressureFor({ garment }: RouteInput): { kPa: number; why: string } {
 /** Takes the insert out of a cap and gives its front the form's curve. */
 export const prePressCap: Practice = {
   id: 'pre-press-cap',
+  shared: 'garment',
   role: 'pre-press',
   part: 'blank',
   station: 'cap-press',

@@ -1,6 +1,6 @@
 import { pressedThicknessMm } from '../../blank/index.ts';
 import type { Limit, Operation, Range, Reason, Setting } from '../../work/index.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { coverSheetFor, powderFor, pressFor, refOf, sheetDelay } from '../equip.ts';
 import type { SheetUse } from '../equip.ts';
 import { isHeavyWoven } from '../fabric.ts';
@@ -42,7 +42,7 @@ export interface TransferWish {
 
 /** How long a transfer rests before its film comes off, and why. */
 export function peelRest(
-  { equipment }: Pick<RouteInput, 'equipment'>,
+  { equipment }: Pick<PrintInput, 'equipment'>,
   { name, peel }: TransferSource,
 ): NonNullable<Operation['waitAfter']> {
   if (peel === 'hot') return { minS: 0, maxS: 4, why: `${name} peels hot: at once, before it sets.` };
@@ -57,7 +57,7 @@ export function peelRest(
 }
 
 /** The glue must melt under this plate; a supplier's glue is its own affair. */
-export const glueLimit = (input: RouteInput): Limit[] =>
+export const glueLimit = (input: PrintInput): Limit[] =>
   input.equipment.powder === null || input.process === 'bought-in'
     ? []
     : [
@@ -70,12 +70,12 @@ export const glueLimit = (input: RouteInput): Limit[] =>
 
 const THICK_MM = 1; // one layer under the press; fleece from about 250 g/m² (assumption)
 
-const isClamOnThick = (input: RouteInput): boolean =>
+const isClamOnThick = (input: PrintInput): boolean =>
   pressFor(input).opening === 'clam' && pressedThicknessMm(input.garment) >= THICK_MM;
 
 /** Presses a transfer onto the line's blank on a flat press. */
 export function pressTransfer(
-  input: RouteInput,
+  input: PrintInput,
   settle: Settle,
   source: TransferSource,
   wish: TransferWish,
@@ -145,7 +145,7 @@ function dwellFor(
 
 /** A covered press after the film is off. */
 export function pressAgain(
-  input: RouteInput,
+  input: PrintInput,
   own: { temp: Setting; dwell: Setting; pressure: Setting; use: SheetUse },
 ): OperationDraft {
   const { sheet } = coverSheetFor(input, own.use);

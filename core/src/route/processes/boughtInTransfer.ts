@@ -44,5 +44,9 @@ export const boughtInTransfer: ProcessModule = {
     ...(boughtIn ? [`${boughtIn.leadDays} days until it is here`] : []),
     'A spoiled piece cannot be reprinted on the day: order spares',
   ],
+  heatedAgain: {
+    harm: 1,
+    text: 'The supplier’s glue softens again: cover it, and let it cool before it is touched.',
+  },
   restBeforeDispatchS: 0,
 };

@@ -79,5 +79,9 @@ export const directPrint: ProcessModule = {
       : ['Little can go wrong on a light garment']),
     ...(garment.construction === 'fleece' ? ['Fibres through the white on a deep pile'] : []),
   ],
+  heatedAgain: {
+    harm: 0.2,
+    text: 'Cured ink bears another press when it is covered; it dulls a little each time.',
+  },
   restBeforeDispatchS: 0,
 };

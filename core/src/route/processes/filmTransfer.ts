@@ -73,5 +73,9 @@ export const filmTransfer: ProcessModule = {
   ],
   look: filmLook,
   risks: filmRisks,
+  heatedAgain: {
+    harm: 1,
+    text: 'Its glue softens again: cover it, and let it cool before it is touched.',
+  },
   restBeforeDispatchS: 0,
 };

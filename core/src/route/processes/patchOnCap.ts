@@ -58,5 +58,9 @@ export const patchOnCap: ProcessModule = {
     ...(hasFeature(garment, 'stiffener') ? ['Front bubbles when heated from below'] : []),
     'Print stretched by pushing the iron',
   ],
+  heatedAgain: {
+    harm: null,
+    text: 'the patch has been heated twice by then: a third time squeezes its glue out',
+  },
   restBeforeDispatchS: TRADE.patchRestS.start,
 };

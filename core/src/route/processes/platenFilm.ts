@@ -26,5 +26,9 @@ export const platenFilm: ProcessModule = {
     'Garment ink runs on film: watch for puddles',
     ...filmRisks(line),
   ],
+  heatedAgain: {
+    harm: 1,
+    text: 'Its glue softens again: cover it, and let it cool before it is touched.',
+  },
   restBeforeDispatchS: 0,
 };

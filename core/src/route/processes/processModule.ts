@@ -1,6 +1,6 @@
 import type { PrintProcess } from '../../artwork/index.ts';
 import type { Garment } from '../../blank/index.ts';
-import type { Process, RouteInput } from '../documents.ts';
+import type { Process, PrintInput } from '../documents.ts';
 import type { InkUse } from '../materials.ts';
 import type { Practice } from '../practice.ts';
 
@@ -16,8 +16,19 @@ export interface Look {
   words: string;
 }
 
-/** A line before a process is chosen; the print's own figures come with each process. */
-export type LineInput = Omit<RouteInput, 'process' | 'overrides'>;
+/** A line with one of its prints before a process is chosen; the print's own figures come with each process. */
+export type LineInput = Omit<PrintInput, 'id' | 'process' | 'overrides'>;
+
+/** How a finished print bears another plate. */
+export interface HeatedAgainRule {
+  /**
+   * Harm by a degree-second under the plate, against a film transfer's; `null` where it must not be heated again at all.
+   * Judgements of the trade, not measurements.
+   */
+  harm: number | null;
+  /** What happens, and what to do about it; where it is forbidden, why. */
+  text: string;
+}
 
 /** One way of getting a print onto a blank: its own file, its own practices. */
 export interface ProcessModule {
@@ -37,6 +48,8 @@ export interface ProcessModule {
   look: (line: LineInput) => Look;
   /** What goes wrong when it goes wrong, worst first. */
   risks: (line: LineInput) => string[];
+  /** What another print's heat does to this one once it is on. */
+  heatedAgain: HeatedAgainRule;
   /** What a piece must rest after the last step before it may leave, s. */
   restBeforeDispatchS: number;
 }

@@ -1,5 +1,5 @@
 import { isCap } from '../../blank/index.ts';
-import type { RouteInput } from '../documents.ts';
+import type { PrintInput } from '../documents.ts';
 import { filmFor } from '../equip.ts';
 import { byShare, needsWhite, withinHeat } from '../fabric.ts';
 import { filmCut, filmStore } from '../practices/filmCut.ts';
@@ -27,7 +27,7 @@ const subPress: Practice = {
   part: 'blank',
   station: 'press',
   applies: isPressedNow,
-  plan: (input: RouteInput, settle) => {
+  plan: (input: PrintInput, settle) => {
     const { start, min, max } = TRADE.subTransferC;
     const dwell = TRADE.subTransferS;
     const kPa = byShare(input.garment, TRADE.transferCottonKPa, TRADE.transferPolyesterKPa, 'kPa');
@@ -90,5 +90,9 @@ export const sublimationFilm: ProcessModule = {
     ...(garment.fibres.polyester > 0 ? ['The ink may spread in polyester when it is pressed hot'] : []),
     'Light film slips in a desk printer’s rollers',
   ],
+  heatedAgain: {
+    harm: null,
+    text: 'sublimation ink turns to vapour again under a plate and stains what lies on it',
+  },
   restBeforeDispatchS: 0,
 };

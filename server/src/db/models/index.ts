@@ -2,7 +2,7 @@ import type { Sequelize } from 'sequelize';
 import { defineArtwork, defineBlob, defineFigures, definePreparation } from './artworks.ts';
 import { defineCustomer } from './customers.ts';
 import { defineColour, defineSize, defineStyle } from './garments.ts';
-import { defineLine, defineLineSize, defineOrder } from './orders.ts';
+import { defineLine, defineLineSize, defineOrder, definePrint } from './orders.ts';
 import { defineProofAnswer, defineQuote, defineRoute } from './routes.ts';
 import { defineRequestKey } from './requestKeys.ts';
 import { defineEvent, defineOutcome, defineRun, defineRunLine, defineTally } from './runs.ts';
@@ -40,6 +40,7 @@ export function defineModels(sequelize: Sequelize) {
     preparations: definePreparation(sequelize),
     orders: defineOrder(sequelize),
     lines: defineLine(sequelize),
+    prints: definePrint(sequelize),
     lineSizes: defineLineSize(sequelize),
     routes: defineRoute(sequelize),
     quotes: defineQuote(sequelize),
@@ -51,7 +52,8 @@ export function defineModels(sequelize: Sequelize) {
     tallies: defineTally(sequelize),
     requestKeys: defineRequestKey(sequelize),
   };
-  const { styles, colours, sizes, orders, lines, lineSizes, customers, artworks, preparations } = models;
+  const { styles, colours, sizes, orders, lines, prints, lineSizes, customers, artworks, preparations } =
+    models;
   styles.hasMany(colours, { as: 'colours', foreignKey: 'styleId' });
   styles.hasMany(sizes, { as: 'sizes', foreignKey: 'styleId' });
   colours.belongsTo(styles, { as: 'style', foreignKey: 'styleId' });
@@ -59,8 +61,10 @@ export function defineModels(sequelize: Sequelize) {
   orders.hasMany(lines, { as: 'lines', foreignKey: 'orderId' });
   lines.belongsTo(orders, { as: 'order', foreignKey: 'orderId' });
   lines.belongsTo(colours, { as: 'colour', foreignKey: 'colourId' });
-  lines.belongsTo(artworks, { as: 'artwork', foreignKey: 'artworkId' });
-  lines.belongsTo(preparations, { as: 'preparation', foreignKey: 'preparationId' });
+  lines.hasMany(prints, { as: 'prints', foreignKey: 'lineId' });
+  prints.belongsTo(lines, { as: 'line', foreignKey: 'lineId' });
+  prints.belongsTo(artworks, { as: 'artwork', foreignKey: 'artworkId' });
+  prints.belongsTo(preparations, { as: 'preparation', foreignKey: 'preparationId' });
   lines.hasMany(lineSizes, { as: 'quantities', foreignKey: 'lineId' });
   const { routes, facts, runLines, proofAnswers } = models;
   routes.belongsTo(facts, { as: 'facts', foreignKey: 'factsSha256' });
@@ -71,7 +75,7 @@ export function defineModels(sequelize: Sequelize) {
 
 export type { ArtworkRow, BlobRow, PreparationRow } from './artworks.ts';
 export type { StyleRow } from './garments.ts';
-export type { LineRow, OrderRow } from './orders.ts';
+export type { LineRow, OrderRow, PrintRow } from './orders.ts';
 export type { QuoteRow, RouteRow } from './routes.ts';
 export type { EventRow, RunLineRow, RunRow } from './runs.ts';
 export type { MachineRow, MaterialRow, SettingKey, SettingRow } from './setUp.ts';

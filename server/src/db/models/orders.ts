@@ -1,5 +1,5 @@
 import { LINE_STATES, ORDER_STATES } from '@saltflat/contract';
-import type { Order, OrderLine, OrderSummary } from '@saltflat/contract';
+import type { LinePrint, Order, OrderLine, OrderSummary } from '@saltflat/contract';
 import { PROCESSES } from '@saltflat/core/route';
 import type {
   CreationOptional,
@@ -84,14 +84,9 @@ export interface LineRow extends Model<InferAttributes<LineRow>, InferCreationAt
   code: string;
   position: number;
   colourId: string;
-  artworkId: string | null;
-  preparationId: string | null;
-  placement: OrderLine['placement'];
-  dropMm: number;
-  widthMm: number;
-  process: OrderLine['process'];
   house: OrderLine['house'];
-  grades: OrderLine['grades'];
+  /** How many names of prints were given out: none is given twice. */
+  printsGiven: number;
   state: OrderLine['state'];
   planProblem: string | null;
   /** Counted up whenever what was planned is no longer what is wanted. */
@@ -106,8 +101,7 @@ export interface LineRow extends Model<InferAttributes<LineRow>, InferCreationAt
   removedAt: Date | null;
   order?: NonAttribute<OrderRow>;
   colour?: NonAttribute<ColourRow>;
-  artwork?: NonAttribute<ArtworkRow | null>;
-  preparation?: NonAttribute<PreparationRow | null>;
+  prints?: NonAttribute<PrintRow[]>;
   quantities?: NonAttribute<LineSizeRow[]>;
 }
 
@@ -120,14 +114,8 @@ export const defineLine = (sequelize: Sequelize) =>
       code: text,
       position: integer,
       colourId: uuid,
-      artworkId: orNull(uuid),
-      preparationId: orNull(uuid),
-      placement: text,
-      dropMm: decimal,
-      widthMm: decimal,
-      process: oneOf(PROCESSES),
       house: json,
-      grades: json,
+      printsGiven: integer,
       state: oneOf(LINE_STATES),
       planProblem: orNull(text),
       generation: { ...integer, defaultValue: 1 },
@@ -136,6 +124,42 @@ export const defineLine = (sequelize: Sequelize) =>
       planAttempts: { ...integer, defaultValue: 0 },
       planChangeId: orNull(uuid),
       removedAt: orNull(instant),
+    }),
+    TABLE,
+  );
+
+/** One print of a line: what is printed where, and how. */
+export interface PrintRow extends Model<InferAttributes<PrintRow>, InferCreationAttributes<PrintRow>> {
+  lineId: string;
+  /** Its name within the line. */
+  id: string;
+  position: number;
+  artworkId: string | null;
+  preparationId: string | null;
+  placement: LinePrint['placement'];
+  dropMm: number;
+  widthMm: number;
+  process: LinePrint['process'];
+  grades: LinePrint['grades'];
+  artwork?: NonAttribute<ArtworkRow | null>;
+  preparation?: NonAttribute<PreparationRow | null>;
+  line?: NonAttribute<LineRow>;
+}
+
+export const definePrint = (sequelize: Sequelize) =>
+  sequelize.define<PrintRow>(
+    'line_print',
+    columns({
+      lineId: { ...uuid, primaryKey: true },
+      id: { ...text, primaryKey: true },
+      position: integer,
+      artworkId: orNull(uuid),
+      preparationId: orNull(uuid),
+      placement: text,
+      dropMm: decimal,
+      widthMm: decimal,
+      process: oneOf(PROCESSES),
+      grades: json,
     }),
     TABLE,
   );

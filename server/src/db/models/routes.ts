@@ -1,8 +1,7 @@
 import { QUOTE_STATES } from '@saltflat/contract';
 import type { GivenQuote, PlanInput, ProofAnswer, QuoteDocument, SettingOverride } from '@saltflat/contract';
 import type { PieceCost } from '@saltflat/core/cost';
-import { PROCESSES } from '@saltflat/core/route';
-import type { Process, Route } from '@saltflat/core/route';
+import type { Route } from '@saltflat/core/route';
 import type {
   CreationOptional,
   InferAttributes,
@@ -23,7 +22,8 @@ export interface RouteRow extends Model<InferAttributes<RouteRow>, InferCreation
   generation: number;
   /** Of `document` and `cost`. */
   format: number;
-  process: Process;
+  /** By {@link processKey}. */
+  processes: string;
   document: Route;
   cost: PieceCost;
   overrides: SettingOverride[];
@@ -44,7 +44,7 @@ export const defineRoute = (sequelize: Sequelize) =>
       number: integer,
       generation: integer,
       format: integer,
-      process: oneOf(PROCESSES),
+      processes: text,
       document: json,
       cost: json,
       overrides: json,

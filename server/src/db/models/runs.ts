@@ -1,5 +1,4 @@
 import type { Run } from '@saltflat/contract';
-import type { Process } from '@saltflat/core/route';
 import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
 import type { MadeIn, RunEventKind, RunEventPayload, Verdict } from '@saltflat/core/run';
 import type {
@@ -59,7 +58,8 @@ export interface RunLineRow extends Model<InferAttributes<RunLineRow>, InferCrea
   key: string;
   lineId: string;
   routeVersionId: string;
-  process: Process;
+  /** By {@link processKey}. */
+  processes: string;
   pieces: number;
   finishedAt: Date | null;
   version?: NonAttribute<RouteRow>;
@@ -73,7 +73,7 @@ export const defineRunLine = (sequelize: Sequelize) =>
       key: { ...text, primaryKey: true },
       lineId: uuid,
       routeVersionId: uuid,
-      process: text,
+      processes: text,
       pieces: integer,
       finishedAt: orNull(instant),
     }),
@@ -122,7 +122,8 @@ export interface OutcomeRow extends Model<InferAttributes<OutcomeRow>, InferCrea
   runId: string;
   piece: number;
   lineId: string;
-  process: Process;
+  /** By {@link processKey}. */
+  processes: string;
   verdict: Verdict;
   faults: string[];
   note: string | null;
@@ -146,7 +147,7 @@ export const defineOutcome = (sequelize: Sequelize) =>
       runId: { ...uuid, primaryKey: true },
       piece: { ...integer, primaryKey: true },
       lineId: uuid,
-      process: text,
+      processes: text,
       verdict: oneOf(VERDICTS),
       faults: texts,
       note: orNull(text),
@@ -166,7 +167,8 @@ export const defineOutcome = (sequelize: Sequelize) =>
 
 /** How many pieces of a process came out so: counted as they do, so that nobody has to count a past of years. */
 export interface TallyRow extends Model<InferAttributes<TallyRow>, InferCreationAttributes<TallyRow>> {
-  process: Process;
+  /** By {@link processKey}. */
+  processes: string;
   verdict: Verdict;
   pieces: number;
 }
@@ -175,7 +177,7 @@ export const defineTally = (sequelize: Sequelize) =>
   sequelize.define<TallyRow>(
     'outcome_tally',
     columns({
-      process: { ...text, primaryKey: true },
+      processes: { ...text, primaryKey: true },
       verdict: { ...oneOf(VERDICTS), primaryKey: true },
       pieces: integer,
     }),

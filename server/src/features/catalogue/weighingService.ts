@@ -1,5 +1,5 @@
 import { DomainError } from '@saltflat/contract';
-import type { LaydownFit, OrderLine, WeighingInput } from '@saltflat/contract';
+import type { LaydownFit, LinePrint, OrderLine, WeighingInput } from '@saltflat/contract';
 import type { ArtFigures } from '@saltflat/core/artwork';
 import { PROCESS_MODULES, isFilmProcess } from '@saltflat/core/route';
 import type { Tx } from '../../db/connection.ts';
@@ -11,7 +11,7 @@ interface Needs {
   weighings: WeighingStore;
   catalogue: CatalogueStore;
   findLine: (lineId: string) => Promise<{ line: OrderLine }>;
-  lineFigures: (lineId: string) => Promise<ArtFigures>;
+  printFigures: (lineId: string, print: string) => Promise<ArtFigures>;
   /** Writes, and has the routes not run yet follow what was learnt. */
   follow: (write: (tx: Tx) => Promise<void>) => Promise<unknown>;
   now: () => number;
@@ -33,20 +33,26 @@ export class WeighingService {
     const { line } = await findLine(lineId);
     const grams = input.afterG - input.beforeG;
     refuseNoGain(grams);
-    const material = await this.materialFor(line, input.of);
-    const weighing = { ...(await this.areas(lineId, input.of)), grams };
+    const print = line.prints.find(({ id }) => id === input.print);
+    if (!print) throw new DomainError('not-found', `${line.code} has no print ${input.print}.`);
+    const material = await this.materialFor(line, print, input.of);
+    const weighing = { ...(await this.areas(lineId, input)), grams };
     const how = { byName: input.by, at: new Date(now()) };
     await follow((tx) => weighings.insert({ materialId: material.id, lineId }, weighing, how, tx));
     return this.fits();
   }
 
-  private async materialFor(line: OrderLine, what: WeighingInput['of']): Promise<{ id: string }> {
-    if (what === 'powder' && !isFilmProcess(line.process))
+  private async materialFor(
+    line: OrderLine,
+    { process }: LinePrint,
+    what: WeighingInput['of'],
+  ): Promise<{ id: string }> {
+    if (what === 'powder' && !isFilmProcess(process))
       throw new DomainError('not-now', `${line.code} is not made on film here: no powder is laid on it.`);
     const { materials } = await this.needs.catalogue.read();
     const material = materials.find(
       ({ kind, properties }) =>
-        kind === what && (kind === 'powder' || properties.use === PROCESS_MODULES[line.process].ink),
+        kind === what && (kind === 'powder' || properties.use === PROCESS_MODULES[process].ink),
     );
     if (!material) throw new DomainError('not-now', `The shop has no ${what} set up for ${line.code}.`);
     return material;
@@ -55,9 +61,9 @@ export class WeighingService {
   /** Areas of one print that colour, white and powder were laid on, m². */
   private async areas(
     lineId: string,
-    what: WeighingInput['of'],
+    { of: what, print }: WeighingInput,
   ): Promise<{ colourM2: number; whiteM2: number; baseM2: number }> {
-    const { coverage, inkMm2, perimeterMm, laydown } = await this.needs.lineFigures(lineId);
+    const { coverage, inkMm2, perimeterMm, laydown } = await this.needs.printFigures(lineId, print);
     const inkM2 = inkMm2 / 1e6;
     return what === 'ink'
       ? {

@@ -60,7 +60,7 @@ const csvRow = (row: LedgerRow): Record<string, string | number | null> => ({
   code: row.code,
   customer: row.customer,
   garment: row.garment,
-  process: row.process,
+  process: row.processes.join(' + '),
   route_version: row.routeNumber,
   piece: row.piece,
   verdict: row.verdict,

@@ -1,6 +1,8 @@
 // SQL by hand: a page of a past that grows by millions, by keyset, with counts that were kept as pieces came out or of as
 // much as was looked at. Models cannot say a row comparison, nor keep the planner from counting all that matches.
 import type { LedgerPage, LedgerQuery, LedgerRow } from '@saltflat/contract';
+import { processesIn } from '@saltflat/core/route';
+import type { Process } from '@saltflat/core/route';
 import { VERDICTS } from '@saltflat/core/run';
 import { instant } from '../../db/connection.ts';
 import type { Database } from '../../db/connection.ts';
@@ -26,7 +28,7 @@ export async function readLedger(
   query: LedgerQuery,
   limit: number,
 ): Promise<LedgerPage> {
-  const filter = filtered(query);
+  const filter = await filtered(db, query);
   const after = afterOf(query, filter.bind);
   const read = async (sql: string): Promise<LedgerPage> => {
     const rows = await db.readMany<CountedRow>(sql, filter.bind);
@@ -47,9 +49,9 @@ export const eachOutcome = (
 ): AsyncGenerator<LedgerRow[]> =>
   eachPage(async (cursor) => {
     const own: LedgerQuery = cursor === undefined ? query : { ...query, cursor };
-    const filter = filtered(own);
+    const filter = await filtered(db, own);
     const sql = plainSql(filter, afterOf(own, filter.bind), pageSize);
-    return cut(await db.readMany<LedgerRow>(sql, filter.bind), pageSize);
+    return cut((await db.readMany<StoredRow>(sql, filter.bind)).map(named), pageSize);
   });
 
 /** So many of what was found, and where the next begin. */
@@ -72,18 +74,33 @@ interface Filter {
   bind: unknown[];
 }
 
-function filtered({ verdict, fault, process, search, run, step }: LedgerQuery): Filter {
+async function filtered(
+  db: Database,
+  { verdict, fault, process, search, run, step }: LedgerQuery,
+): Promise<Filter> {
   const bind: unknown[] = [];
   const words = searchPatterns(search ?? '').map((pattern) => `x.search_text like $${bind.push(pattern)}`);
   const tally: string[] = [];
   if (verdict) tally.push(`x.verdict = $${bind.push(verdict)}`);
-  if (process) tally.push(`x.process = $${bind.push(process)}`);
+  if (process) tally.push(madeBy(await keysWith(db, process), bind));
   // an array of one, not “any of”: only so the index of faults is asked
   const faults = fault ? [`x.faults @> array[$${bind.push(fault)}]::text[]`] : [];
   if (run) words.push(`x.run_id = $${bind.push(run)}`);
   if (step) words.push(`x.made @> $${bind.push(JSON.stringify([{ step }]))}::jsonb`);
   return { tally, faults, words, bind };
 }
+
+/** What pieces are counted under that were made by a process, alone or beside others: so few that all are asked for. */
+async function keysWith(db: Database, process: Process): Promise<string[]> {
+  const rows = await db.read<{ processes: string }>('select distinct processes from outcome_tally', []);
+  return rows.map(({ processes }) => processes).filter((key) => processesIn(key).includes(process));
+}
+
+/** One alone is found in the order of its index. */
+const madeBy = (keys: readonly string[], bind: unknown[]): string =>
+  keys.length === 1
+    ? `x.processes = $${bind.push(keys[0])}`
+    : `x.processes = any($${bind.push([...keys])}::text[])`;
 
 /** Whether it is found by looking at pieces one after another; all else is found in an index, and counted by the tally. */
 const isLookedFor = ({ faults, words }: Filter): boolean => faults.length + words.length > 0;
@@ -133,12 +150,17 @@ function countedSql(filter: Filter, after: string, limit: number): string {
 }
 
 /** A page of rows with counts; a page without any still has a row that counts. */
-type CountedRow = LedgerPage['counts'] & { isMore: boolean } & (LedgerRow | { runId: null });
+type CountedRow = LedgerPage['counts'] & { isMore: boolean } & (StoredRow | { runId: null });
+
+/** A row with the word its processes are kept as. */
+type StoredRow = Omit<LedgerRow, 'processes'> & { processes: string };
+
+const named = (row: StoredRow): LedgerRow => ({ ...row, processes: processesIn(row.processes) });
 
 const bare = (row: CountedRow): LedgerRow[] => {
   if (row.runId === null) return [];
   const { good: _good, reprint: _reprint, scrap: _scrap, isMore: _more, ...own } = row;
-  return [own];
+  return [named(own)];
 };
 
 /** Where a page begins, with what that binds. */
@@ -149,7 +171,7 @@ function afterOf({ cursor }: LedgerQuery, bind: unknown[]): string {
     or (x.run_id, x.piece) > ($${bind.push(runId)}::uuid, $${bind.push(piece)}::integer))`;
 }
 
-const PIECE = `x.run_id as "runId", a."orderId", a."lineId", a.code, a.customer, a.garment, x.process, a."routeNumber", x.piece, x.verdict,
+const PIECE = `x.run_id as "runId", a."orderId", a."lineId", a.code, a.customer, a.garment, x.processes, a."routeNumber", x.piece, x.verdict,
   x.faults, x.note, x.photo, x.by_name as by, x.at, x.plate_c as "plateC", x.dwell_s as "dwellS", x.actual_dwell_s as "actualDwellS",
   x.pretreatment_g as "pretreatmentG", x.pretreatment_target_g as "pretreatmentTargetG", x.made`;
 /** What a piece's names are is read once a run: a page holds many pieces of few. Kept apart, or it would be read for each all the same. */

@@ -46,7 +46,7 @@ export class LineStates {
     for (const input of inputs) {
       const position = order.linesGiven + 1;
       const code = isAlone ? order.code : `${order.code}/${position}`;
-      const state = input.artworkId === null ? 'needs-art' : 'planning';
+      const state = input.prints.some(({ artworkId }) => artworkId === null) ? 'needs-art' : 'planning';
       const id = await lines.insert(order, { code, position, state, at: new Date(now()) }, input, tx);
       if (state === 'planning') wanted.push(id);
       await order.update({ linesGiven: position }, { transaction: tx });
@@ -69,7 +69,7 @@ export class LineStates {
   /** Has a line planned for what it now is. */
   async plan(line: LineRow, tx: Tx): Promise<void> {
     const { lines, queue, now } = this.needs;
-    const hasArt = line.artworkId !== null;
+    const hasArt = (await lines.bareOf(line.id, tx)) === 0;
     const isPassed = await lines.pass(
       line.id,
       {

@@ -55,32 +55,36 @@ export class LineStore {
     tx: Tx,
   ): Promise<string> {
     const id = randomUUID();
-    const own = { ...contentOf(input), preparationId: input.preparationId ?? null };
-    await this.db.models.lines.create(
-      { id, orderId: order.id, code, position, state, ...own, ...NOTHING_PLANNED, planAskedAt: at },
+    const { colourId, house = {} } = input;
+    const own = { id, orderId: order.id, code, position, state, colourId, house, printsGiven: 0 };
+    const line = await this.db.models.lines.create(
+      { ...own, ...NOTHING_PLANNED, planAskedAt: at },
       { transaction: tx },
     );
+    await this.writePrints(line, input, tx);
     await this.writeSizes(id, input, tx);
     return id;
   }
 
   /** Writes what a person says of a line; its state is another matter. What is left out stays. */
   async writeContent(line: LineRow, input: OrderLineInput, tx: Tx): Promise<void> {
-    const isSameArt = line.artworkId === input.artworkId;
-    const kept = isSameArt ? line.preparationId : null;
-    const preparationId = isSameArt ? (input.preparationId ?? kept) : (input.preparationId ?? null);
-    const { house = line.house, grades = line.grades } = input;
-    await line.update({ ...contentOf(input), house, grades, preparationId }, { transaction: tx });
+    const { colourId, house = line.house } = input;
+    await line.update({ colourId, house }, { transaction: tx });
+    await this.writePrints(line, input, tx);
     await this.writeSizes(line.id, input, tx);
   }
 
   async writePreparation(
-    line: LineRow,
-    preparationId: string | null,
-    widthMm: number,
+    print: { lineId: string; id: string },
+    own: { preparationId: string | null; widthMm: number },
     tx: Tx,
   ): Promise<void> {
-    await line.update({ preparationId, widthMm }, { transaction: tx });
+    await this.db.models.prints.update(own, { where: { ...print }, transaction: tx });
+  }
+
+  /** How many prints of a line have no artwork yet, so that nothing can be planned. */
+  bareOf(lineId: string, tx: Tx): Promise<number> {
+    return this.db.models.prints.count({ where: { lineId, artworkId: null }, transaction: tx });
   }
 
   async remove(lineId: string, at: Date, tx: Tx): Promise<void> {
@@ -133,7 +137,7 @@ export class LineStore {
     const { lines, orders } = this.db.models;
     const drafts = await lines.findAll({
       attributes: ['id', 'orderId'],
-      where: { ...IS_DRAFT, artworkId: { [Op.ne]: null } },
+      where: IS_DRAFT,
       include: [{ association: 'order', attributes: ['dueAt'], where: { cancelledAt: null } }],
       order: [['order', 'dueAt', 'asc'], ['position', 'asc']], // prettier-ignore
       transaction: tx,
@@ -200,6 +204,30 @@ export class LineStore {
     return lines.map(({ id }) => id);
   }
 
+  /** Prints as they are written; each that is new gets a name that none of the line's ever had. */
+  private async writePrints(line: LineRow, input: OrderLineInput, tx: Tx): Promise<void> {
+    const { prints } = this.db.models;
+    const before = await prints.findAll({ where: { lineId: line.id }, raw: true, transaction: tx });
+    await prints.destroy({ where: { lineId: line.id }, transaction: tx });
+    let given = line.printsGiven;
+    const rows = input.prints.map(({ id, ...written }, i) => {
+      const was = before.find((own) => own.id === id);
+      const isSameArt = was?.artworkId === written.artworkId;
+      const { preparationId, grades = was?.grades ?? [] } = written;
+      const kept = isSameArt ? (was?.preparationId ?? null) : null;
+      return {
+        ...written,
+        lineId: line.id,
+        id: was ? was.id : String(++given),
+        position: i + 1,
+        preparationId: preparationId ?? kept,
+        grades,
+      };
+    });
+    await prints.bulkCreate(rows, { transaction: tx });
+    if (given !== line.printsGiven) await line.update({ printsGiven: given }, { transaction: tx });
+  }
+
   private async writeSizes(lineId: string, { sizes }: OrderLineInput, tx: Tx): Promise<void> {
     const { lineSizes } = this.db.models;
     await lineSizes.destroy({ where: { lineId }, transaction: tx });
@@ -215,8 +243,3 @@ const IS_DRAFT = {
   removedAt: null,
 };
 const NOTHING_PLANNED = { planProblem: null, routeNumber: null, planChangeId: null, removedAt: null };
-
-const contentOf = (input: OrderLineInput) => {
-  const { colourId, artworkId, placement, dropMm, widthMm, process, house = {}, grades = [] } = input;
-  return { colourId, artworkId, placement, dropMm, widthMm, process, house, grades };
-};

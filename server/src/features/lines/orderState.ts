@@ -28,7 +28,7 @@ export class OrderState {
     const { models } = this.db;
     const lines = await models.lines.findAll({
       where: { orderId: order.id, removedAt: null },
-      include: [{ association: 'colour', include: ['style'] }, 'quantities'],
+      include: [{ association: 'colour', include: ['style'] }, 'quantities', 'prints'],
       order: [['position', 'asc']],
       transaction: tx,
     });
@@ -40,7 +40,9 @@ export class OrderState {
         pieces: lines
           .flatMap((line) => line.quantities ?? [])
           .reduce((sum, { quantity }) => sum + quantity, 0),
-        processes: [...new Set(lines.map(({ process }) => process))].sort(),
+        processes: [
+          ...new Set(lines.flatMap(({ prints = [] }) => prints.map(({ process }) => process))),
+        ].sort(),
         garments: [...new Set(garments)].sort(),
         searchText: ` ${words.join(' ').toLowerCase()}`,
         spark: await this.sparkOf(lines, tx),

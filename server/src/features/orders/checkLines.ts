@@ -1,4 +1,4 @@
-import { DomainError } from '@saltflat/contract';
+import { DomainError, PLACEMENTS } from '@saltflat/contract';
 import type { Catalogue, FieldProblem, GarmentStyle, OrderLineInput } from '@saltflat/contract';
 
 interface Needs {
@@ -20,8 +20,10 @@ export const createCheckLines =
       const style = styles.find(({ id }) => id === line.styleId);
       checkGarment(line, style, refuse);
       checkSizes(line, style, refuse);
-      if (line.artworkId !== null && !(await artworkExists(line.artworkId)))
-        refuse('artworkId', 'That artwork is not here: drop the file again.');
+      checkPlaces(line, refuse);
+      for (const [k, { artworkId }] of line.prints.entries())
+        if (artworkId !== null && !(await artworkExists(artworkId)))
+          refuse(`prints/${k}/artworkId`, 'That artwork is not here: drop the file again.');
     }
     if (fields.length > 0)
       throw new DomainError('invalid-input', fields.map(({ message }) => message).join(' '), { fields });
@@ -42,8 +44,26 @@ function checkSizes(line: OrderLineInput, style: GarmentStyle | undefined, refus
     if (line.sizes.findIndex((other) => other.size === size) !== k)
       refuse(`sizes/${k}/size`, `Size ${size} is there twice: add the quantities.`);
   }
-  for (const [k, { sizes }] of (line.grades ?? []).entries())
-    for (const size of sizes)
-      if (!line.sizes.some((ordered) => ordered.size === size))
-        refuse(`grades/${k}/sizes`, `A width is given for size ${size}, which this line does not order.`);
+  for (const [j, { grades = [] }] of line.prints.entries())
+    for (const [k, { sizes }] of grades.entries())
+      for (const size of sizes)
+        if (!line.sizes.some((ordered) => ordered.size === size))
+          refuse(
+            `prints/${j}/grades/${k}/sizes`,
+            `A width is given for size ${size}, which this line does not order.`,
+          );
+}
+
+/** A place takes one print, and a print's name is its own. */
+function checkPlaces({ prints }: OrderLineInput, refuse: Refuse): void {
+  for (const [k, { id, placement }] of prints.entries()) {
+    const earlier = prints.slice(0, k);
+    if (earlier.some((own) => own.placement === placement))
+      refuse(
+        `prints/${k}/placement`,
+        `${PLACEMENTS[placement].label} is there twice: two prints cannot be at one place.`,
+      );
+    if (id !== undefined && earlier.some((own) => own.id === id))
+      refuse(`prints/${k}/id`, `Print ${id} is there twice: leave the id of the new one out.`);
+  }
 }

@@ -106,7 +106,7 @@ const lineEndpoints = (orders: OrderService): Endpoint[] => [
     {
       method: 'get',
       path: '/artworks/:id/lines',
-      summary: 'Lines that are printed from an artwork',
+      summary: 'Prints that are made from an artwork',
       answer: Type.Array(ArtworkUse),
     },
     ({ params }) => orders.linesOfArtwork(params.id ?? ''),
@@ -115,11 +115,11 @@ const lineEndpoints = (orders: OrderService): Endpoint[] => [
     {
       method: 'put',
       path: '/lines/:id/artwork',
-      summary: 'Another file for a line; size and placement stay',
+      summary: 'Another file for one print of a line; size and placement stay',
       body: ArtworkChoice,
       answer: Order,
     },
-    ({ params, body }) => orders.replaceArtwork(params.id ?? '', body.artworkId),
+    ({ params, body }) => orders.replaceArtwork(params.id ?? '', body),
   ),
   endpoint(
     {

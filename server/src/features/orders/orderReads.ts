@@ -13,19 +13,21 @@ interface LineSqlRow extends Omit<OrderLine, 'pieces'> {
 const LINE = `
   select l.id, l.order_id as "orderId", l.position, l.code, s.id as "styleId", s.name as "styleName", s.kind as "styleKind",
     json_build_object('id', c.id, 'name', c.name, 'hex', c.hex, 'tone', c.tone) as colour,
-    (select json_build_object('id', a.id, 'name', a.name, 'sha256', a.sha256, 'format', a.format, 'widthPx', a.width_px, 'heightPx', a.height_px,
-        'bytes', a.size_bytes, 'readingNotes', a.reading_notes, 'rights', a.rights, 'rightsNote', a.rights_note, 'createdAt', a.created_at)
-      from artwork a where a.id = l.artwork_id) as artwork,
-    (select json_build_object('id', p.id, 'artworkId', p.artwork_id, 'number', p.number, 'steps', p.steps, 'white', p.white, 'byName', p.by_name,
-        'createdAt', p.created_at)
-      from artwork_preparation p where p.id = l.preparation_id) as preparation,
+    (select json_agg(json_build_object('id', w.id, 'placement', w.placement, 'dropMm', w.drop_mm, 'widthMm', w.width_mm, 'process', w.process,
+        'grades', w.grades,
+        'artwork', case when a.id is not null then json_build_object('id', a.id, 'name', a.name, 'sha256', a.sha256, 'format', a.format,
+          'widthPx', a.width_px, 'heightPx', a.height_px, 'bytes', a.size_bytes, 'readingNotes', a.reading_notes, 'rights', a.rights,
+          'rightsNote', a.rights_note, 'createdAt', a.created_at) end,
+        'preparation', case when p.id is not null then json_build_object('id', p.id, 'artworkId', p.artwork_id, 'number', p.number,
+          'steps', p.steps, 'white', p.white, 'byName', p.by_name, 'createdAt', p.created_at) end) order by w.position)
+      from line_print w left join artwork a on a.id = w.artwork_id left join artwork_preparation p on p.id = w.preparation_id
+      where w.line_id = l.id) as prints,
     (select json_build_object('id', w.id, 'lineId', w.line_id, 'routeNumber', v.number, 'verdict', w.verdict, 'customerName', w.customer_name,
         'note', w.note, 'byName', w.by_name, 'at', w.at)
       from proof_answer w left join route_version v on v.id = w.route_version_id where w.line_id = l.id order by w.at desc limit 1) as proof,
-    l.placement, l.drop_mm as "dropMm", l.width_mm as "widthMm", l.process,
     (select json_agg(json_build_object('size', q.size, 'quantity', q.quantity) order by z.position nulls last, q.size)
       from order_line_size q left join garment_size z on z.style_id = c.style_id and z.size = q.size where q.line_id = l.id) as sizes,
-    l.grades, l.house, l.state, l.plan_problem as "planProblem", l.route_number as "routeNumber",
+    l.house, l.state, l.plan_problem as "planProblem", l.route_number as "routeNumber",
     (select r.run_id from run_line r where r.line_id = l.id and r.finished_at is null) as "activeRunId"
   from order_line l join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id`;
 
@@ -77,10 +79,11 @@ export async function readReadyLines(db: Database, { limit, cursor }: ReadyQuery
   const bind: unknown[] = [most + 1]; // one more than wanted tells whether there are more
   const after = afterOf(cursor, bind);
   const rows = await db.read<Omit<ReadyLine, 'dueAt'> & { dueAt: Date; position: number }>(
-    `select l.id as "lineId", l.code, k.name as customer, o.due_at as "dueAt", c.name || ' ' || s.name as garment, c.hex as "colourHex", l.process,
+    `select l.id as "lineId", l.code, k.name as customer, o.due_at as "dueAt", c.name || ' ' || s.name as garment, c.hex as "colourHex",
+       (select array_agg(distinct p.process order by p.process) from line_print p where p.line_id = l.id) as processes,
        (select coalesce(sum(q.quantity), 0)::int from order_line_size q where q.line_id = l.id) as pieces, l.position
      from (
-       select l.id, l.code, l.position, l.colour_id, l.process, l.order_id, o.due_at, o.customer_id
+       select l.id, l.code, l.position, l.colour_id, l.order_id, o.due_at, o.customer_id
        from order_line l join customer_order o on o.id = l.order_id
        where l.state = 'ready' and l.removed_at is null and o.cancelled_at is null
          and o.state not in ('done', 'cancelled') -- what the index of open orders knows
@@ -106,11 +109,14 @@ function afterOf(cursor: string | undefined, bind: unknown[]): string {
   return `o.due_at >= ${at} and (o.due_at > ${at} or (l.position, l.id) > ($${bind.push(position)}::integer, $${bind.push(id)}::uuid))`;
 }
 
-function toLine({ orderId: _order, artwork, preparation, proof, sizes, ...row }: LineSqlRow): OrderLine {
+function toLine({ orderId: _order, prints, proof, sizes, ...row }: LineSqlRow): OrderLine {
   return {
     ...row,
-    artwork: artwork && { ...artwork, createdAt: instant(artwork.createdAt) },
-    preparation: preparation && { ...preparation, createdAt: instant(preparation.createdAt) },
+    prints: prints.map(({ artwork, preparation, ...print }) => ({
+      ...print,
+      artwork: artwork && { ...artwork, createdAt: instant(artwork.createdAt) },
+      preparation: preparation && { ...preparation, createdAt: instant(preparation.createdAt) },
+    })),
     proof: proof && { ...proof, at: instant(proof.at) },
     sizes,
     pieces: sizes.reduce((sum, { quantity }) => sum + quantity, 0),

@@ -1,5 +1,6 @@
 import { DomainError } from '@saltflat/contract';
 import type {
+  ArtworkChoice,
   Customer,
   LineOnOrder,
   Order,
@@ -9,13 +10,14 @@ import type {
   OrderPage,
   OrderQuery,
   OrderSummary,
+  PrintInput,
   ReadyLines,
   ReadyQuery,
 } from '@saltflat/contract';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow, OrderRow } from '../../db/models/index.ts';
 import type { CheckLines } from './checkLines.ts';
-import { asInput, hasChanged, refuseForeignLines } from './lineInputs.ts';
+import { asCopy, asInput, hasChanged, refuseForeignLines } from './lineInputs.ts';
 import { SparseSearches } from '../../http/keyset.ts';
 import { eachOrder, readOrders } from './orderListReads.ts';
 import { readLine, readOrder, readReadyLines } from './orderReads.ts';
@@ -131,11 +133,11 @@ export class OrderService {
 
   async duplicate(id: string): Promise<Order> {
     const { customer, dueAt, note, lines } = await this.get(id);
-    return this.add({ customer, dueAt, note, lines: lines.map(asInput) });
+    return this.add({ customer, dueAt, note, lines: lines.map(asCopy) });
   }
 
-  /** Another file for one line: size, placement and everything else stay. */
-  async replaceArtwork(lineId: string, artworkId: string): Promise<Order> {
+  /** Another file for one print: size, placement and everything else stay. */
+  async replaceArtwork(lineId: string, { print, artworkId }: ArtworkChoice): Promise<Order> {
     const { orderId } = await this.getLine(lineId);
     const { version, customer, dueAt, note, lines } = await this.get(orderId);
     const inputs = lines.map((line) => ({ id: line.id, ...asInput(line) }));
@@ -145,7 +147,7 @@ export class OrderService {
       dueAt,
       note,
       lines: inputs.map((input) =>
-        input.id === lineId ? { ...input, artworkId, preparationId: null } : input,
+        input.id === lineId ? { ...input, prints: input.prints.map(withArtwork(print, artworkId)) } : input,
       ),
     });
   }
@@ -191,3 +193,8 @@ function refuseCancelled({ code, cancelledAt }: OrderRow): void {
   if (cancelledAt !== null)
     throw new DomainError('not-now', `${code} is cancelled. Restore it before changing it.`);
 }
+
+const withArtwork =
+  (print: string, artworkId: string) =>
+  (own: PrintInput): PrintInput =>
+    own.id === print ? { ...own, artworkId, preparationId: null } : own;

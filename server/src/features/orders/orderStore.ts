@@ -48,21 +48,27 @@ export class OrderStore {
     );
   }
 
-  /** Lines of orders that are not cancelled which are printed from an artwork, newest order first. */
+  /** Prints made from an artwork, of lines of orders that are not cancelled, newest order first. */
   async linesOfArtwork(artworkId: string): Promise<ArtworkUse[]> {
-    const rows = await this.db.models.lines.findAll({
-      where: { artworkId, removedAt: null },
+    const rows = await this.db.models.prints.findAll({
+      where: { artworkId },
       include: [
-        { association: 'order', where: { cancelledAt: null }, include: ['customer'] },
+        {
+          association: 'line',
+          where: { removedAt: null },
+          include: [{ association: 'order', where: { cancelledAt: null }, include: ['customer'] }],
+        },
         { association: 'preparation', attributes: ['number'] },
       ],
-      order: [['order', 'number', 'desc'], ['position', 'asc']], // prettier-ignore
+      order: [['line', 'order', 'number', 'desc'], ['line', 'position', 'asc'], ['position', 'asc']], // prettier-ignore
       limit: 100,
     });
-    return rows.map(({ id, code, order, preparation }) => ({
-      lineId: id,
-      code,
-      customer: order?.customer?.name ?? '',
+    return rows.map(({ lineId, id, placement, line, preparation }) => ({
+      lineId,
+      print: id,
+      placement,
+      code: line?.code ?? '',
+      customer: line?.order?.customer?.name ?? '',
       preparation: preparation?.number ?? null,
     }));
   }

@@ -6,7 +6,7 @@ interface Needs {
   findLine: (lineId: string) => Promise<LineOnOrder>;
   findOrder: (orderId: string) => Promise<Order>;
   currentRoute: (lineId: string) => Promise<RouteVersion>;
-  picture: (lineId: string, version: number, maxPx: number) => Promise<{ bytes: Buffer }>;
+  picture: (lineId: string, print: string, version: number, maxPx: number) => Promise<{ bytes: Buffer }>;
   writeSheet: (sheet: RunSheet, paper: Paper) => Promise<Buffer>;
   now: () => number;
 }
@@ -17,13 +17,15 @@ const PICTURE_PX = 700;
 export class PaperService {
   constructor(private readonly needs: Needs) {}
 
-  /** The route a line is made by, with its picture as that route prints it and its bar code. */
+  /** The route a line is made by, with the pictures of its prints as that route prints them and its bar code. */
   async runSheet(lineId: string, paper: Paper): Promise<{ name: string; bytes: Buffer }> {
     const { findLine, findOrder, currentRoute, picture, writeSheet, now } = this.needs;
     const { line, orderId, customer, dueAt } = await findLine(lineId);
     const { note } = await findOrder(orderId);
     const version = await currentRoute(lineId);
-    const { bytes: drawn } = await picture(lineId, version.number, PICTURE_PX);
+    const pictures: RunSheet['pictures'] = [];
+    for (const { id } of version.route.prints)
+      pictures.push({ print: id, picture: (await picture(lineId, id, version.number, PICTURE_PX)).bytes });
     const bytes = await writeSheet(
       {
         code: line.code,
@@ -35,7 +37,7 @@ export class PaperService {
         route: version.route,
         routeNumber: version.number,
         pieces: version.pieces,
-        picture: drawn,
+        pictures,
         madeAt: new Date(now()).toISOString(),
       },
       paper,

@@ -1,7 +1,8 @@
 import { toBuffer } from 'bwip-js/node';
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { BlankKind } from '@saltflat/core/blank';
-import type { Route } from '@saltflat/core/route';
+import { PROCESS_NAMES, heatedAgainWords } from '@saltflat/core/route';
+import type { Route, RoutePrint } from '@saltflat/core/route';
 import { STATION_NAMES, goesWords, plannedMode } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
@@ -30,8 +31,8 @@ export interface RunSheet {
   route: Route;
   routeNumber: number;
   pieces: number;
-  /** The print on its garment's colour, PNG. */
-  picture: Buffer;
+  /** Each print on its garment's colour, PNG. */
+  pictures: { print: string; picture: Buffer }[];
   madeAt: string;
 }
 
@@ -53,7 +54,7 @@ export async function runSheetPdf(own: RunSheet, paper: Paper): Promise<Buffer> 
   const page = openSheet({ title: `Run sheet ${sheet.code}`, madeAt: sheet.madeAt, paper, marginMm: 13 });
   const width = page.width - 2 * page.margin;
   let y = drawHead(page, sheet);
-  y = drawPlacement(page, sheet, y + 10);
+  for (const print of sheet.route.prints) y = drawPlacement(page, sheet, print, y + 10);
   for (const [i, operation] of sheet.route.operations.entries()) {
     const height = operationHeight(page.doc, operation, width);
     if (y + height > page.height - page.margin - 14) {
@@ -110,14 +111,28 @@ function drawSmallHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number
 }
 
 /** Drawing to scale on the left, a row for each size on the right. */
-function drawPlacement({ doc, margin, width }: Sheet, sheet: RunSheet, top: number): number {
-  const { placement } = sheet.route;
+function drawPlacement(
+  { doc, margin, width }: Sheet,
+  sheet: RunSheet,
+  print: RoutePrint,
+  top: number,
+): number {
+  const { placement, process, heatedAgain } = print;
   if (placement.sizes.length === 0) return top;
-  const drawn = 128;
-  drawGarment(doc, sheet, { x: margin, y: top, size: drawn });
+  const isAlone = sheet.route.prints.length === 1;
+  const drawn = isAlone ? 128 : 96;
+  drawGarment(doc, sheet, print, { x: margin, y: top, size: drawn });
   const x = margin + drawn + GUTTER;
-  write(doc, placement.label, { x, y: top, size: 15, weight: 600 });
+  const head = isAlone ? placement.label : `${placement.label}: ${PROCESS_NAMES[process].toLowerCase()}`;
+  write(doc, head, { x, y: top, size: 15, weight: 600 });
   let y = writeColumn(doc, placement.rule, { x, y: top + 20, width: width - margin - x, size: BODY });
+  if (heatedAgain.length > 0)
+    y = writeColumn(doc, heatedAgainWords(sheet.route, print), {
+      x,
+      y: y + 2,
+      width: width - margin - x,
+      size: BODY,
+    });
   y = sizeTable(doc, placement, { x, y: y + 4, width: width - margin - x });
   for (const { text } of placement.needs)
     y = writeColumn(doc, text, { x, y: y + 2, width: width - margin - x, size: BODY, weight: 600 });
@@ -130,7 +145,7 @@ function drawPlacement({ doc, margin, width }: Sheet, sheet: RunSheet, top: numb
 
 function sizeTable(
   doc: Doc,
-  { sizes, platen }: Route['placement'],
+  { sizes, platen }: RoutePrint['placement'],
   { x, y, width }: { x: number; y: number; width: number },
 ): number {
   const columns = ['Size', 'Pieces', 'Below', 'Wide', ...(platen ? [`Left, ${platen} platen`] : [])];
@@ -155,9 +170,11 @@ function sizeTable(
 /** The garment's outline with the print where it goes, both to one scale. */
 function drawGarment(
   doc: Doc,
-  { kind, route: { placement }, picture }: RunSheet,
+  { kind, pictures }: RunSheet,
+  { id, placement }: RoutePrint,
   { x, y, size }: { x: number; y: number; size: number },
 ): void {
+  const picture = pictures.find(({ print }) => print === id)?.picture;
   const outline = outlineOf(kind, placement.key);
   const middle = placement.sizes[Math.floor((placement.sizes.length - 1) / 2)];
   const grown = outlineScale(outline, middle?.bodyWidthMm ?? null);
@@ -173,7 +190,11 @@ function drawGarment(
   if (middle) {
     const top = printTop(placement.key, middle.dropMm / grown);
     const frame = { left: top.x * grown - middle.widthMm / 2, top: top.y * grown };
-    doc.image(picture, frame.left, frame.top, { width: middle.widthMm, height: middle.heightMm });
+    if (picture)
+      doc.image(picture, frame.left, frame.top, {
+        width: middle.widthMm,
+        height: middle.heightMm,
+      });
     doc.rect(frame.left, frame.top, middle.widthMm, middle.heightMm).lineWidth(3).stroke(INK);
   }
   doc.restore();

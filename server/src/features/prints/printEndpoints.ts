@@ -1,4 +1,4 @@
-import { ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
+import { PrintId, ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
 import type { Response } from 'express';
 import { Type } from 'typebox';
 import { endpoint, file } from '../../http/endpoint.ts';
@@ -8,6 +8,7 @@ import type { PrintService } from './printService.ts';
 
 const PlaneQuery = Type.Object(
   {
+    print: Type.Optional(PrintId),
     plane: Type.Enum([...PLANES], { title: 'Plane' }),
     format: Type.Enum(['png', 'tiff'], { title: 'Format' }),
   },
@@ -15,7 +16,10 @@ const PlaneQuery = Type.Object(
 );
 
 const PictureQuery = Type.Object(
-  { version: Type.Optional(Type.Integer({ title: 'Route version', minimum: 1 })) },
+  {
+    print: Type.Optional(PrintId),
+    version: Type.Optional(Type.Integer({ title: 'Route version', minimum: 1 })),
+  },
   { additionalProperties: false },
 );
 const PICTURE_PX = 640;
@@ -32,13 +36,14 @@ const fileEndpoints = (prints: PrintService): Endpoint[] => [
     {
       method: 'get',
       path: '/lines/:id/plane',
-      summary: 'A plane of a line’s print at its resolution, PNG or TIFF',
+      summary: 'A plane of a print at its resolution, PNG or TIFF; of the line’s first where none is named',
       query: PlaneQuery,
       answer: file('image/png', 'image/tiff'),
       patienceS: DRAWING_S,
     },
     async ({ params, query, res }) => {
-      const { name, bytes } = await prints.plane(params.id ?? '', query.plane, query.format);
+      const { print = null, plane, format } = query;
+      const { name, bytes } = await prints.plane({ lineId: params.id ?? '', print }, plane, format);
       sendFile(res, name, `image/${query.format}`, bytes);
     },
   ),
@@ -53,8 +58,8 @@ const fileEndpoints = (prints: PrintService): Endpoint[] => [
       patienceS: DRAWING_S,
     },
     async ({ params, query, res }) => {
-      const { version = null } = query;
-      const { bytes, isAsPlanned } = await prints.picture(params.id ?? '', version, PICTURE_PX);
+      const { print = null, version = null } = query;
+      const { bytes, isAsPlanned } = await prints.picture(params.id ?? '', print, version, PICTURE_PX);
       // only what is drawn from what was kept with a version stays as it is
       const isForEver = version !== null && isAsPlanned;
       res

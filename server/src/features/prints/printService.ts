@@ -1,5 +1,5 @@
 import { DomainError, PLACEMENTS } from '@saltflat/contract';
-import type { OrderLine, ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
+import type { LinePrint, OrderLine, ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
 import type { Plane, PlaneFormat } from '../../pictures/index.ts';
@@ -16,8 +16,14 @@ interface Needs {
   /** How a line's print is separated: by a version of its route, or as it is now. */
   printOf: (
     lineId: string,
+    print: string | null,
     version: number | null,
-  ) => Promise<{ line: OrderLine; art: { artworkId: string; job: ArtJob }; isAsPlanned: boolean }>;
+  ) => Promise<{
+    line: OrderLine;
+    print: LinePrint;
+    art: { artworkId: string; job: ArtJob };
+    isAsPlanned: boolean;
+  }>;
   findLine: (lineId: string) => Promise<{ line: OrderLine; customer: string }>;
   plane: (artworkId: string, job: ArtJob, plane: Plane, format: PlaneFormat) => Promise<Drawn>;
   composite: (artworkId: string, job: ArtJob, how: { maxPx: number; isCropped: boolean }) => Promise<Drawn>;
@@ -39,56 +45,76 @@ export class PrintService {
   constructor(private readonly needs: Needs) {}
 
   /** A plane at the print's own resolution, with that resolution written into the file. */
-  async plane(lineId: string, which: Plane, format: PlaneFormat): Promise<{ name: string; bytes: Buffer }> {
+  async plane(
+    of: { lineId: string; print: string | null },
+    which: Plane,
+    format: PlaneFormat,
+  ): Promise<{ name: string; bytes: Buffer }> {
     const { printOf, plane } = this.needs;
-    const { line, art } = await printOf(lineId, null);
+    const { line, print, art } = await printOf(of.lineId, of.print, null);
     const { bytes, figures } = await plane(art.artworkId, art.job, which, format);
-    refuseMissing(line, which, figures);
-    return { name: `${fileStem(line)}-${which}.${format}`, bytes };
+    refuseMissing(line, print, which, figures);
+    return { name: `${fileStem(line, print)}-${which}.${format}`, bytes };
   }
 
   /**
    * The print on its garment's colour without the file's empty margins, PNG, no longer than `maxPx` either way.
    *
+   * @param print its name within the line; `null` for the first
    * @param version of its route; `null` for the line as it is now
    */
-  async picture(lineId: string, version: number | null, maxPx: number): Promise<Picture> {
+  async picture(
+    lineId: string,
+    print: string | null,
+    version: number | null,
+    maxPx: number,
+  ): Promise<Picture> {
     const { printOf, composite } = this.needs;
-    const { art, isAsPlanned } = await printOf(lineId, version);
+    const { art, isAsPlanned } = await printOf(lineId, print, version);
     return { ...(await composite(art.artworkId, art.job, { maxPx, isCropped: true })), isAsPlanned };
   }
 
-  /** One page for the customer. */
+  /** A page for each print, for the customer. */
   async proof(lineId: string): Promise<{ name: string; bytes: Buffer }> {
-    const { printOf, composite, writeProof } = this.needs;
-    const { line, art } = await printOf(lineId, null);
-    const how = { maxPx: PROOF_PX, isCropped: false };
-    const { bytes: picture, figures } = await composite(art.artworkId, art.job, how);
-    const { customer } = await this.needs.findLine(lineId);
+    const { line, customer } = await this.needs.findLine(lineId);
+    const prints: ProofSheet['prints'] = [];
+    for (const { id } of line.prints) prints.push(await this.proofOf(lineId, id)); // one after the other: pictures are large
     const [answer = null] = await this.needs.answers.ofLine(lineId);
-    const bytes = await writeProof({
+    const bytes = await this.needs.writeProof({
       code: line.code,
       customer,
-      artworkName: line.artwork?.name ?? '',
       garment: `${line.styleName}, ${line.colour.name}`,
-      process: PROCESS_NAMES[line.process],
-      placement: `${PLACEMENTS[line.placement].label}, ${line.dropMm} mm below the ${PLACEMENTS[line.placement].from === 'collar' ? 'collar' : 'upper edge'}`,
-      widthMm: figures.widthMm,
-      heightMm: figures.heightMm,
       sizes: line.sizes,
-      garmentHex: art.job.garment,
-      picture,
-      notes: notesFor(figures),
+      prints,
       answer,
       madeAt: new Date(this.needs.now()).toISOString(),
     });
-    return { name: `${fileStem(line)}-proof.pdf`, bytes };
+    const [first] = line.prints;
+    return { name: first ? `${fileStem(line, first)}-proof.pdf` : `${line.code}-proof.pdf`, bytes };
+  }
+
+  private async proofOf(lineId: string, id: string): Promise<ProofSheet['prints'][number]> {
+    const { print, art } = await this.needs.printOf(lineId, id, null);
+    const how = { maxPx: PROOF_PX, isCropped: false };
+    const { bytes: picture, figures } = await this.needs.composite(art.artworkId, art.job, how);
+    const { label, from } = PLACEMENTS[print.placement];
+    return {
+      artworkName: print.artwork?.name ?? '',
+      process: PROCESS_NAMES[print.process],
+      placement: `${label}, ${print.dropMm} mm below the ${from === 'collar' ? 'collar' : 'upper edge'}`,
+      widthMm: figures.widthMm,
+      heightMm: figures.heightMm,
+      garmentHex: art.job.garment,
+      picture,
+      notes: notesFor(figures),
+    };
   }
 
   async answer(lineId: string, input: ProofAnswerInput): Promise<ProofAnswer[]> {
     const { answers, findLine, now } = this.needs;
     const { line } = await findLine(lineId);
-    if (!line.artwork) throw new DomainError('not-now', `${line.code} has no artwork to answer to.`);
+    if (line.prints.some(({ artwork }) => artwork === null))
+      throw new DomainError('not-now', `${line.code} has no artwork to answer to.`);
     await answers.insert(lineId, input, new Date(now()));
     return answers.ofLine(lineId);
   }
@@ -99,7 +125,7 @@ export class PrintService {
   }
 }
 
-function refuseMissing({ code, process }: OrderLine, which: Plane, figures: ArtFigures): void {
+function refuseMissing({ code }: OrderLine, { process }: LinePrint, which: Plane, figures: ArtFigures): void {
   if (which.startsWith('film-') && !isFilmProcess(process))
     throw new DomainError('not-now', `${code} is printed directly: nothing of it is mirrored for film.`);
   if (which === 'second-white' && figures.ml.h === 0)
@@ -111,7 +137,7 @@ function refuseMissing({ code, process }: OrderLine, which: Plane, figures: ArtF
     throw new DomainError('not-now', `${code} is printed without white.`);
 }
 
-function fileStem({ code, artwork }: OrderLine): string {
+function fileStem({ code }: OrderLine, { artwork }: LinePrint): string {
   const name = (artwork?.name ?? 'art').replace(/\.[^.]*$/, '');
   return `${code}-${name}`.replace(/[^\p{L}\p{N}-]+/gu, '-').slice(0, 80);
 }

@@ -14,44 +14,53 @@ import type { Doc } from '../../pdf/index.ts';
 export interface ProofSheet {
   code: string;
   customer: string;
-  artworkName: string;
   garment: string;
-  process: string;
-  placement: string;
-  widthMm: number;
-  heightMm: number;
   sizes: readonly { size: string; quantity: number }[];
-  garmentHex: string;
-  /** The print on the garment's colour, PNG, and the rectangle it covers on the garment in mm. */
-  picture: Buffer;
-  /** What the customer should know before saying yes. */
-  notes: readonly string[];
+  /** A page each. */
+  prints: ProofPrint[];
   /** A recorded answer; `null` while there is none. */
   answer: { verdict: 'approved' | 'changes-wanted'; customerName: string; at: string } | null;
   madeAt: string;
 }
 
+interface ProofPrint {
+  artworkName: string;
+  process: string;
+  placement: string;
+  widthMm: number;
+  heightMm: number;
+  garmentHex: string;
+  /** The print on the garment's colour, PNG, and the rectangle it covers on the garment in mm. */
+  picture: Buffer;
+  /** What the customer should know before saying yes. */
+  notes: readonly string[];
+}
+
 const PAGE = { width: 210 * PT_PER_MM, height: 297 * PT_PER_MM }; // A4
 const MARGIN = 18 * PT_PER_MM;
 
-/** One A4 page: the print on the garment's colour to scale, what it is, and room for the customer's answer. */
+/** An A4 page for each print: on the garment's colour to scale, and what it is; on the last, room for the customer's answer. */
 export async function proofPdf(sheet: ProofSheet): Promise<Buffer> {
   const { doc, finish } = openSheet({ title: `Proof ${sheet.code}`, madeAt: sheet.madeAt });
-  drawHead(doc, sheet);
-  const bottom = drawPicture(doc, sheet);
-  const below = drawFacts(doc, sheet, bottom + 16);
-  drawAnswer(doc, sheet, below + 18);
+  for (const [i, print] of sheet.prints.entries()) {
+    if (i > 0) doc.addPage();
+    drawHead(doc, sheet, i);
+    const bottom = drawPicture(doc, print);
+    const below = drawFacts(doc, sheet, print, bottom + 16);
+    if (i === sheet.prints.length - 1) drawAnswer(doc, sheet, below + 18);
+  }
   return finish();
 }
 
-function drawHead(doc: Doc, { code, customer, madeAt }: ProofSheet): void {
+function drawHead(doc: Doc, { code, customer, madeAt, prints }: ProofSheet, place: number): void {
   const width = PAGE.width - 2 * MARGIN;
   writeWithin(doc, `Proof for ${customer}`, { x: MARGIN, y: MARGIN, width, size: 18, weight: 600 });
-  write(doc, `${code}, made ${madeAt.slice(0, 10)}`, { x: MARGIN, y: MARGIN + 26, colour: MUTED });
+  const which = prints.length > 1 ? `, print ${place + 1} of ${prints.length} on one garment` : '';
+  write(doc, `${code}, made ${madeAt.slice(0, 10)}${which}`, { x: MARGIN, y: MARGIN + 26, colour: MUTED });
 }
 
 /** The print as large as it really is where it fits, else smaller and said so. Returns where it ends. */
-function drawPicture(doc: Doc, { picture, garmentHex, widthMm, heightMm }: ProofSheet): number {
+function drawPicture(doc: Doc, { picture, garmentHex, widthMm, heightMm }: ProofPrint): number {
   const top = MARGIN + 50;
   const room = { width: PAGE.width - 2 * MARGIN, height: 105 * PT_PER_MM * 1.2 };
   doc.rect(MARGIN, top, room.width, room.height).fillAndStroke(garmentHex, HAIRLINE);
@@ -82,12 +91,12 @@ function drawPicture(doc: Doc, { picture, garmentHex, widthMm, heightMm }: Proof
   return y + 12;
 }
 
-function drawFacts(doc: Doc, sheet: ProofSheet, top: number): number {
+function drawFacts(doc: Doc, sheet: ProofSheet, print: ProofPrint, top: number): number {
   const rows: [string, string][] = [
-    ['Artwork', sheet.artworkName],
+    ['Artwork', print.artworkName],
     ['Garment', sheet.garment],
-    ['Print', `${sheet.process}, ${sheet.placement}`],
-    ['Size', `${sheet.widthMm.toFixed(0)} × ${sheet.heightMm.toFixed(0)} mm`],
+    ['Print', `${print.process}, ${print.placement}`],
+    ['Size', `${print.widthMm.toFixed(0)} × ${print.heightMm.toFixed(0)} mm`],
     ['Pieces', sheet.sizes.map(({ size, quantity }) => `${quantity} × ${size}`).join(', ')],
   ];
   let y = top;
@@ -97,7 +106,7 @@ function drawFacts(doc: Doc, sheet: ProofSheet, top: number): number {
     y += 16;
   }
   y += 4;
-  for (const note of sheet.notes)
+  for (const note of print.notes)
     y = writeColumn(doc, note, { x: MARGIN, y, width: PAGE.width - 2 * MARGIN, size: 9, colour: MUTED }) + 3;
   return y;
 }

@@ -33,7 +33,7 @@ export async function quotePdf(sheet: QuoteSheet, paper: Paper): Promise<Buffer>
   });
   let y = margin + 60;
   for (const line of sheet.lines) {
-    const needed = 120 + 16 * line.quote.sizes.length;
+    const needed = 150 + 16 * line.quote.sizes.length;
     if (y + needed > page.height - margin - 40) {
       doc.addPage();
       y = margin;
@@ -58,8 +58,8 @@ function drawLine(
 ): number {
   const right = width - margin;
   writeWithin(doc, what, { x: margin, y: top, width: width - 2 * margin, size: 13, weight: 600 });
-  writeWithin(doc, print, { x: margin, y: top + 18, width: width - 2 * margin });
-  let y = writeColumn(doc, look, { x: margin, y: top + 32, width: width - 2 * margin, colour: MUTED }) + 4;
+  const printed = writeColumn(doc, print, { x: margin, y: top + 18, width: width - 2 * margin });
+  let y = writeColumn(doc, look, { x: margin, y: printed, width: width - 2 * margin, colour: MUTED }) + 4;
   heads(doc, ['Size', 'Pieces', 'Each', 'Together'], { x: margin, right, y });
   y += 14;
   for (const { size, quantity, eachCents, totalCents } of quote.sizes) {

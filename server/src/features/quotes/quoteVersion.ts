@@ -1,5 +1,5 @@
 import { DomainError, PLACEMENTS, routeInputOf } from '@saltflat/contract';
-import type { LineDocument, OrderLine, QuotedLine, RouteVersion } from '@saltflat/contract';
+import type { LineDocument, LinePrint, OrderLine, QuotedLine, RouteVersion } from '@saltflat/contract';
 import { quoteLine } from '@saltflat/core/cost';
 import type { Quote, QuoteInput } from '@saltflat/core/cost';
 import { PROCESS_MODULES, PROCESS_NAMES, planRoute, refusalText } from '@saltflat/core/route';
@@ -26,7 +26,7 @@ export function quoteVersion({ version, input }: Planned): Quote {
   const routeInput = routeInputOf(document);
   const routeFor: QuoteInput['routeFor'] = (pieces) =>
     pieces === document.pieces ? { ok: true, route: version.route } : planRoute({ ...routeInput, pieces });
-  const sizes = document.placement.sizes.map(({ size, quantity, cents }) => ({
+  const sizes = document.sizes.map(({ size, quantity, cents }) => ({
     size,
     quantity,
     blankCents: cents,
@@ -47,10 +47,20 @@ export interface PricedVersion {
 export function priceVersion(planned: Planned): PricedVersion {
   const quote = quoteVersion(planned);
   const { version, input } = planned;
-  const words = input && PROCESS_MODULES[version.route.process].look(routeInputOf(input.document)).words;
-  const name = PROCESS_NAMES[version.route.process];
-  return { number: version.number, quote, look: words ? `${name}: ${words}.` : `${name}.` };
+  const line = input && routeInputOf(input.document);
+  const { prints } = version.route;
+  const looks = prints.map(({ id, process, placement }) => {
+    const print = line?.prints.find((own) => own.id === id);
+    const name = `${prints.length > 1 ? `${placement.label}: ` : ''}${PROCESS_NAMES[process]}`;
+    return print && line
+      ? `${name}: ${PROCESS_MODULES[process].look({ ...line, ...print }).words}.`
+      : `${name}.`;
+  });
+  return { number: version.number, quote, look: looks.join(' ') };
 }
+
+const printWords = ({ artwork, placement, widthMm }: LinePrint): string =>
+  `${artwork?.name ?? 'artwork'}, ${PLACEMENTS[placement].label.toLowerCase()}, ${formatQuantity(widthMm, 'length')} wide`;
 
 /** A line as a quote says it to a customer. */
 export const quotedLine = (line: OrderLine, { number, quote, look }: PricedVersion): QuotedLine => ({
@@ -58,7 +68,7 @@ export const quotedLine = (line: OrderLine, { number, quote, look }: PricedVersi
   code: line.code,
   routeNumber: number,
   what: `${quote.pieces} × ${line.colour.name} ${line.styleName}`,
-  print: `${line.artwork?.name ?? 'artwork'}, ${PLACEMENTS[line.placement].label.toLowerCase()}, ${formatQuantity(line.widthMm, 'length')} wide`,
+  print: line.prints.map(printWords).join('; '),
   look,
   quote,
 });

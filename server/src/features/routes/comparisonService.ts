@@ -1,17 +1,18 @@
-import { DomainError, equipmentOf, garmentOf, patchOf } from '@saltflat/contract';
+import { DomainError, equipmentOf, garmentOf, patchOf, routeInputOf } from '@saltflat/contract';
 import type {
   Catalogue,
   ComparisonAnswer,
   ComparisonQuery,
   GarmentStyle,
+  LineDocument,
   Preparation,
 } from '@saltflat/contract';
 import type { PrintProcess } from '@saltflat/core/artwork';
 import { compareProcesses } from '@saltflat/core/compare';
 import { PROCESSES, PROCESS_MODULES, artJobFor, needsWhite, printNeedsOf } from '@saltflat/core/route';
 import type { PrintNeeds, Process } from '@saltflat/core/route';
-import { documentOf } from './routePlanner.ts';
-import type { PlannedLine, RoutePlanner } from './routePlanner.ts';
+import { documentOf, printDocument } from './routePlanner.ts';
+import type { PlannedLine, PlannedPrint, RoutePlanner } from './routePlanner.ts';
 
 interface Needs {
   planner: RoutePlanner;
@@ -21,7 +22,7 @@ interface Needs {
   takenMachines: () => Promise<ComparisonAnswer['taken']>;
 }
 
-/** Compares the processes for a line that is being written. */
+/** Compares the processes for a print of a line that is being written. */
 export class ComparisonService {
   constructor(private readonly needs: Needs) {}
 
@@ -31,59 +32,86 @@ export class ComparisonService {
     if (!style) throw unknown('styleId', 'That garment is not in the shop’s list: choose another.');
     if (!style.colours.some(({ id }) => id === query.colourId))
       throw unknown('colourId', `${style.name} does not come in that colour: choose another.`);
-    const preparation = query.preparationId
-      ? ((await this.needs.preparations(query.artworkId)).find(({ id }) => id === query.preparationId) ??
-        null)
-      : null;
     const line: PlannedLine = {
       ...query,
       code: 'This line',
       styleName: style.name,
-      process: 'dtf',
-      grades: query.grades ?? [],
       house: query.house ?? {},
-      preparation,
-      artwork: { id: query.artworkId, name: 'This artwork' },
+      prints: await Promise.all(query.prints.map((own) => this.written(own))),
     };
-    const prints = await this.printsOf(line, catalogue, style);
-    const anyPrint = prints.dtf;
-    if (anyPrint === undefined || anyPrint.inkMm2 === 0)
+    const print = line.prints.find(({ id }) => id === query.print);
+    if (!print) throw unknown('print', `There is no print ${query.print} among those that are written.`);
+    const figures = await this.figuresOf(line, print, catalogue, style);
+    const anyFigures = figures.dtf;
+    if (anyFigures === undefined || anyFigures.inkMm2 === 0)
       throw new DomainError('not-now', 'The artwork is empty: there is nothing to print.');
-    const rates = await this.needs.planner.ratesFor(catalogue, line.process);
-    const whole = documentOf({ line, catalogue, style, print: anyPrint, rates, overrides: [] });
+    const others = await this.othersOf(line, print);
+    const rates = await this.needs.planner.ratesFor(catalogue, line.prints);
+    const prints = [...others, printDocument(print, anyFigures)];
+    const whole = documentOf({ line, catalogue, style, prints, rates, overrides: [] });
+    const routeInput = routeInputOf(whole);
+    const placement = routeInput.prints.find(({ id }) => id === print.id)?.placement;
+    if (!placement) throw new Error('a print that was written is in its document');
     const comparison = compareProcesses({
       line: {
         garment: whole.garment,
         pieces: whole.pieces,
-        placement: whole.placement,
+        placement,
         equipment: equipmentOf(catalogue, patchOf(catalogue.styles)),
         house: whole.house,
       },
-      prints,
+      id: print.id,
+      others: routeInput.prints.filter(({ id }) => id !== print.id),
+      prints: figures,
       blankCents: whole.blankCents,
       rates,
     });
     return { ...comparison, taken: await this.needs.takenMachines() };
   }
 
+  private async written({
+    artworkId,
+    preparationId = null,
+    grades = [],
+    ...own
+  }: ComparisonQuery['prints'][number]): Promise<PlannedPrint> {
+    const all = preparationId === null ? [] : await this.needs.preparations(artworkId);
+    const preparation = all.find(({ id }) => id === preparationId) ?? null;
+    return { ...own, grades, preparation, artwork: { id: artworkId, name: 'This artwork' } };
+  }
+
+  /** The line's other prints as their own processes print them; what is empty is left out. */
+  private async othersOf(line: PlannedLine, print: PlannedPrint): Promise<LineDocument['prints']> {
+    const drawn = await Promise.all(
+      line.prints
+        .filter((own) => own !== print)
+        .map(async (own) => {
+          const { artworkId, job } = await this.needs.planner.artOf(line, own, []);
+          return printDocument(own, printNeedsOf(await this.needs.planner.measured(artworkId, job)));
+        }),
+    );
+    return drawn.filter((own) => own.print.inkMm2 > 0);
+  }
+
   /** The print's figures as each process would print it; measured once per kind of print. */
-  private async printsOf(
+  private async figuresOf(
     line: PlannedLine,
+    print: PlannedPrint,
     catalogue: Catalogue,
     style: GarmentStyle,
   ): Promise<Partial<Record<PrintProcess, PrintNeeds>>> {
     const colour = style.colours.find(({ id }) => id === line.colourId);
-    if (!colour || !line.artwork) return {};
+    if (!colour || !print.artwork) return {};
     const garment = garmentOf(style, colour);
     const equipment = equipmentOf(catalogue);
-    const { id: artworkId } = line.artwork;
+    const { id: artworkId } = print.artwork;
     const kinds = new Map<PrintProcess, Process>(
       PROCESSES.map((process) => [PROCESS_MODULES[process].artProcess(garment), process]),
     );
     if (needsWhite(garment)) kinds.delete('sub'); // refused there anyway, for want of white
     const measured = await Promise.all(
       [...kinds].map(async ([kind, process]) => {
-        const job = artJobFor({ ...line, process, garment, equipment });
+        const job = artJobFor({ ...print, process, garment, equipment });
         return [kind, printNeedsOf(await this.needs.planner.measured(artworkId, job))] as const;
       }),
     );

@@ -4,15 +4,19 @@ import {
   ComparisonQuery,
   LineDocument,
   PreparationInput,
+  PrintId,
   ProvenLine,
   RoutePlanInput,
   RouteVersion,
+  strictObject,
 } from '@saltflat/contract';
 import { Type } from 'typebox';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import type { ComparisonService } from './comparisonService.ts';
 import type { RouteService } from './routeService.ts';
+
+const PrintQuery = strictObject({ print: Type.Optional(PrintId) });
 
 export const routeEndpoints = (routes: RouteService, comparisons: ComparisonService): Endpoint[] => [
   ...readingEndpoints(routes),
@@ -21,7 +25,7 @@ export const routeEndpoints = (routes: RouteService, comparisons: ComparisonServ
     {
       method: 'post',
       path: '/comparisons',
-      summary: 'Every process for a line that is being written, side by side',
+      summary: 'Every process for a print of a line that is being written, side by side',
       body: ComparisonQuery,
       answer: ComparisonAnswer,
     },
@@ -34,7 +38,7 @@ const readingEndpoints = (routes: RouteService): Endpoint[] => [
     {
       method: 'get',
       path: '/lines/:id/proven',
-      summary: 'Lines of the same process that were run to the end, to copy settings from',
+      summary: 'Lines of the same processes that were run to the end, to copy settings from',
       answer: Type.Array(ProvenLine),
     },
     ({ params }) => routes.provenLines(params.id ?? ''),
@@ -70,10 +74,12 @@ const readingEndpoints = (routes: RouteService): Endpoint[] => [
     {
       method: 'get',
       path: '/lines/:id/figures',
-      summary: 'Figures and findings of a line’s artwork at its printed size',
+      summary:
+        'Figures and findings of a print’s artwork at its printed size; of the line’s first where none is named',
+      query: PrintQuery,
       answer: ArtworkReport,
     },
-    ({ params }) => routes.lineFigures(params.id ?? ''),
+    ({ params, query }) => routes.printFigures(params.id ?? '', query.print ?? null),
   ),
 ];
 
@@ -93,7 +99,7 @@ const planningEndpoints = (routes: RouteService): Endpoint[] => [
     {
       method: 'post',
       path: '/lines/:id/preparations',
-      summary: 'Have a line printed with other steps, white or width',
+      summary: 'Have a print made with other steps, white or width',
       body: PreparationInput,
       answer: RouteVersion,
       status: 201,

@@ -1,73 +1,72 @@
-import { DomainError, equipmentOf, garmentOf, patchOf, routeInputOf } from '@saltflat/contract';
+import { DomainError, PLACEMENTS, equipmentOf, garmentOf, patchOf, routeInputOf } from '@saltflat/contract';
 import type {
   Catalogue,
   FieldProblem,
   GarmentStyle,
   LineDocument,
+  LinePrint,
   OrderLine,
-  PlanInput,
+  PrintArt,
   SettingOverride,
 } from '@saltflat/contract';
 import { ANALYSIS_VERSION } from '@saltflat/core/artwork';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import { priceRoute } from '@saltflat/core/cost';
 import type { Rates } from '@saltflat/core/cost';
-import { PLANNER_VERSION, artJobFor, planRoute, printNeedsOf } from '@saltflat/core/route';
-import type { PrintNeeds, Process, Refusal, Route, RouteInput } from '@saltflat/core/route';
+import { PLANNER_VERSION, artJobFor, planRoute, printNeedsOf, processKey } from '@saltflat/core/route';
+import type { PrintNeeds, Refusal, Route, RouteInput } from '@saltflat/core/route';
 import type { NewRouteVersion } from './routeStore.ts';
 import type { Spoilage } from './spoilageReads.ts';
 
 export interface PlannerNeeds {
   readCatalogue: () => Promise<Catalogue>;
   figures: (artworkId: string, job: ArtJob) => Promise<ArtFigures>;
-  spoilage: (process: Process) => Promise<Spoilage>;
+  /** Of pieces made by just these processes, by {@link processKey}. */
+  spoilage: (processes: string) => Promise<Spoilage>;
 }
 
 /** The part of a line that a plan is made from; an order that is only being written has no more. */
-export type PlannedLine = Pick<
-  OrderLine,
-  | 'code'
-  | 'styleId'
-  | 'placement'
-  | 'dropMm'
-  | 'widthMm'
-  | 'process'
-  | 'sizes'
-  | 'grades'
-  | 'house'
-  | 'preparation'
-> & {
+export type PlannedLine = Pick<OrderLine, 'code' | 'styleId' | 'sizes' | 'house'> & {
   colourId: string;
   styleName: string;
-  artwork: { id: string; name: string } | null;
+  prints: PlannedPrint[];
 };
+
+export type PlannedPrint = Pick<
+  LinePrint,
+  'id' | 'placement' | 'dropMm' | 'widthMm' | 'process' | 'grades' | 'preparation'
+> & { artwork: { id: string; name: string } | null };
 
 export const asPlanned = (line: OrderLine): PlannedLine => ({ ...line, colourId: line.colour.id });
 
 const ENOUGH_INSPECTED = 30; // fewer pieces say too little about a share of a few per cent
 
-/** A line's document, and how its art was measured for it. */
+/** A line's document, and how the art of its prints was measured for it. */
 export interface Drawn {
   document: LineDocument;
-  art: PlanInput['art'];
+  art: PrintArt[];
 }
 
 /** Turns a line and the shop's set-up into the one document a route is planned from, and plans it. */
 export class RoutePlanner {
   constructor(private readonly needs: PlannerNeeds) {}
 
-  /** How a line's artwork is to be judged and printed: at its size, on its garment, with its steps. */
-  async artOf(line: PlannedLine, overrides: readonly SettingOverride[]): Promise<PlanInput['art']> {
-    if (line.artwork === null) throw new DomainError('not-now', `${line.code} has no artwork.`);
+  /** How a print's artwork is to be judged and printed: at its size, on its garment, with its steps. */
+  async artOf(
+    line: PlannedLine,
+    print: PlannedPrint,
+    overrides: readonly SettingOverride[],
+  ): Promise<PrintArt> {
+    const { id, process, widthMm, preparation, artwork } = print;
+    if (artwork === null) throw new DomainError('not-now', `${nameOf(line, print)} has no artwork.`);
     const catalogue = await this.needs.readCatalogue();
     const style = styleOf(catalogue, line);
-    const { process, widthMm, preparation } = line;
     const garment = garmentOf(style, colourOf(style, line));
     const job = artJobFor(
-      { process, widthMm, preparation, garment, equipment: equipmentOf(catalogue) },
+      { id, process, widthMm, preparation, garment, equipment: equipmentOf(catalogue) },
       overrides,
     );
-    return { artworkId: line.artwork.id, analysis: ANALYSIS_VERSION, job };
+    return { print: id, artworkId: artwork.id, analysis: ANALYSIS_VERSION, job };
   }
 
   measured(artworkId: string, job: ArtJob): Promise<ArtFigures> {
@@ -76,22 +75,46 @@ export class RoutePlanner {
 
   /** All that the line's route is planned from. */
   async draw(line: PlannedLine, overrides: readonly SettingOverride[]): Promise<Drawn> {
-    const art = await this.artOf(line, overrides);
-    const print = printNeedsOf(await this.measured(art.artworkId, art.job));
-    if (print.inkMm2 === 0)
-      throw new DomainError('not-now', `“${line.artwork?.name ?? ''}” is empty: there is nothing to print.`);
+    const drawn = await Promise.all(
+      line.prints.map(async (print) => {
+        const art = await this.artOf(line, print, overrides);
+        const needs = printNeedsOf(await this.measured(art.artworkId, art.job));
+        if (needs.inkMm2 === 0)
+          throw new DomainError(
+            'not-now',
+            `“${print.artwork?.name ?? ''}” is empty: there is nothing to print.`,
+          );
+        return { art, document: printDocument(print, needs) };
+      }),
+    );
     const catalogue = await this.needs.readCatalogue();
-    const rates = await this.ratesFor(catalogue, line.process);
+    const rates = await this.ratesFor(catalogue, line.prints);
     const style = styleOf(catalogue, line);
-    return { document: documentOf({ line, catalogue, style, print, rates, overrides }), art };
+    const prints = drawn.map(({ document }) => document);
+    return {
+      document: documentOf({ line, catalogue, style, prints, rates, overrides }),
+      art: drawn.map(({ art }) => art),
+    };
   }
 
-  /** The shop's rates, with spoilage as this shop measured it once enough pieces were inspected. */
-  async ratesFor({ rates }: Catalogue, process: Process): Promise<Rates> {
-    const { inspected, spoiled } = await this.needs.spoilage(process);
-    return inspected >= ENOUGH_INSPECTED
-      ? { ...rates.document, spoilageShare: spoiled / inspected, spoilageFrom: 'measured' }
-      : rates.document;
+  /**
+   * The shop's rates, with spoilage as this shop measured it once enough pieces were inspected: of pieces made by just
+   * these processes, or by each of them alone. A piece is good where all its prints are.
+   */
+  async ratesFor({ rates }: Catalogue, prints: readonly Pick<PlannedPrint, 'process'>[]): Promise<Rates> {
+    const { document } = rates;
+    const together = await this.needs.spoilage(processKey(prints));
+    if (together.inspected >= ENOUGH_INSPECTED)
+      return { ...document, spoilageShare: shareOf(together), spoilageFrom: 'measured' };
+    if (prints.length === 1) return document;
+    const each = await Promise.all(prints.map((print) => this.needs.spoilage(processKey([print]))));
+    const isMeasured = each.every(({ inspected }) => inspected >= ENOUGH_INSPECTED);
+    const good = each.reduce(
+      (share, own) =>
+        share * (1 - (own.inspected >= ENOUGH_INSPECTED ? shareOf(own) : document.spoilageShare)),
+      1,
+    );
+    return { ...document, spoilageShare: 1 - good, spoilageFrom: isMeasured ? 'measured' : 'assumed' };
   }
 
   /**
@@ -136,16 +159,39 @@ const colourOf = (style: GarmentStyle, { colourId }: PlannedLine): GarmentStyle[
   throw new DomainError('not-found', `“${style.name}” does not come in that colour any more.`);
 };
 
+const shareOf = ({ inspected, spoiled }: Spoilage): number => spoiled / inspected;
+
+/** A print as messages name it: by the line alone where that has one. */
+export const nameOf = (
+  { code, prints }: { code: string; prints: readonly unknown[] },
+  { placement }: Pick<LinePrint, 'placement'>,
+): string => (prints.length === 1 ? code : `${code}, ${PLACEMENTS[placement].label.toLowerCase()},`);
+
+type PrintDocument = LineDocument['prints'][number];
+
+/** One print as a route is planned from it. */
+export const printDocument = (
+  { id, process, placement, dropMm, grades }: PlannedPrint,
+  print: PrintNeeds,
+): PrintDocument => ({ id, process, print, placement: { key: placement, dropMm, grades } });
+
 interface DocumentParts {
   line: PlannedLine;
   catalogue: Catalogue;
   style: GarmentStyle;
-  print: PrintNeeds;
+  prints: PrintDocument[];
   rates: Rates;
   overrides: readonly SettingOverride[];
 }
 
-export function documentOf({ line, catalogue, style, print, rates, overrides }: DocumentParts): LineDocument {
+export function documentOf({
+  line,
+  catalogue,
+  style,
+  prints,
+  rates,
+  overrides,
+}: DocumentParts): LineDocument {
   const sizes = line.sizes.map(({ size, quantity }) => {
     const chart = style.sizes.find((own) => own.size === size);
     const { bodyWidthMm = null, collarDropMm = null, cents = 0 } = chart ?? {};
@@ -153,13 +199,13 @@ export function documentOf({ line, catalogue, style, print, rates, overrides }: 
   });
   const pieces = sizes.reduce((sum, { quantity }) => sum + quantity, 0);
   return {
-    format: 3,
-    process: line.process,
+    format: 4,
     pieces,
     blankCents: sizes.reduce((sum, { quantity, cents }) => sum + quantity * cents, 0) / pieces,
     garment: { ...garmentOf(style, colourOf(style, line)), features: [...style.features] },
-    print,
-    placement: { key: line.placement, dropMm: line.dropMm, sizes, areas: style.areas, grades: line.grades },
+    sizes,
+    areas: style.areas,
+    prints,
     materials: catalogue.materials,
     machines: catalogue.machines,
     patch: patchDocument(catalogue),

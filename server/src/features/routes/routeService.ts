@@ -1,19 +1,20 @@
-import { DomainError } from '@saltflat/contract';
+import { DomainError, PLACEMENTS } from '@saltflat/contract';
 import type {
   LineDocument,
   LineOnOrder,
+  LinePrint,
   OrderLine,
-  PlanInput,
   PreparationInput,
+  PrintArt,
   ProvenLine,
   RoutePlanInput,
   RouteVersion,
 } from '@saltflat/contract';
 import type { ArtFigures } from '@saltflat/core/artwork';
-import type { Process } from '@saltflat/core/route';
+import { processKey } from '@saltflat/core/route';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow } from '../../db/models/index.ts';
-import { asPlanned } from './routePlanner.ts';
+import { asPlanned, nameOf } from './routePlanner.ts';
 import type { RoutePlanner } from './routePlanner.ts';
 import { isSamePlan } from './samePlan.ts';
 import type { NewRouteVersion, RouteStore, WholeVersion } from './routeStore.ts';
@@ -30,10 +31,14 @@ interface Needs {
   ) => Promise<string>;
   lines: {
     lock: (lineId: string, tx: Tx) => Promise<LineRow | null>;
-    writePreparation: (line: LineRow, preparationId: string | null, widthMm: number, tx: Tx) => Promise<void>;
+    writePreparation: (
+      print: { lineId: string; id: string },
+      own: { preparationId: string | null; widthMm: number },
+      tx: Tx,
+    ) => Promise<void>;
     plannedByHand: (line: LineRow, routeNumber: number, tx: Tx) => Promise<void>;
   };
-  provenLines: (process: Process, exceptLineId: string) => Promise<ProvenLine[]>;
+  provenLines: (processes: string, exceptLineId: string) => Promise<ProvenLine[]>;
   now: () => number;
 }
 
@@ -69,45 +74,57 @@ export class RouteService {
     return this.current(lineId);
   }
 
-  /** Has a line printed from other steps, white or width: planned first, so that what cannot be planned changes nothing. */
+  /** Has a print made from other steps, white or width: planned first, so that what cannot be planned changes nothing. */
   async prepare(lineId: string, input: PreparationInput): Promise<RouteVersion> {
     const { db, routes, planner, findLine, keepPreparation, lines } = this.needs;
     const { line } = await findLine(lineId);
-    if (!line.artwork) throw new DomainError('not-now', `${line.code} has no artwork to make ready.`);
-    const artworkId = line.artwork.id;
+    const print = printIn(line, input.print);
+    if (!print.artwork)
+      throw new DomainError('not-now', `${nameOf(line, print)} has no artwork to make ready.`);
+    const artworkId = print.artwork.id;
     const former = await routes.latest(lineId);
     refuseStale(line, former?.version, input.basedOn);
     refuseRun(line);
     const { steps, white, widthMm, overrides } = input;
     const preparation = { id: '', artworkId, number: 0, steps, white, byName: input.by, createdAt: '' };
-    const made = await planner.plan({ ...line, widthMm, preparation }, overrides, 'refuse-lost');
+    const prints = line.prints.map((own) => (own === print ? { ...own, widthMm, preparation } : own));
+    const made = await planner.plan({ ...line, prints }, overrides, 'refuse-lost');
     const isUntouched = steps.length === 0 && Object.keys(white).length === 0;
     await db.transaction(async (tx) => {
       const preparationId = isUntouched ? null : await keepPreparation(artworkId, input, tx);
-      const row = await this.keep(line, former, made, tx);
-      await lines.writePreparation(row, preparationId, widthMm, tx);
+      await this.keep(line, former, made, tx);
+      await lines.writePreparation({ lineId, id: print.id }, { preparationId, widthMm }, tx);
     });
     return this.current(lineId);
   }
 
-  /** How a version's print was measured and is separated: as it was planned; of an old version as near as can be told. */
+  /**
+   * How a version's print was measured and is separated: as it was planned; of an old version as near as can be told.
+   *
+   * @param print its name within the line; `null` for the first
+   * @param wished version of the route; `null` for the line as it is now
+   */
   async printOf(
     lineId: string,
+    print: string | null,
     wished: number | null,
-  ): Promise<{ line: OrderLine; art: PlanInput['art']; isAsPlanned: boolean }> {
+  ): Promise<{ line: OrderLine; print: LinePrint; art: PrintArt; isAsPlanned: boolean }> {
     const { routes, planner, findLine } = this.needs;
     const { line } = await findLine(lineId);
-    if (!line.artwork) throw new DomainError('not-found', `${line.code} has no artwork.`);
+    const own = printIn(line, print ?? line.prints[0]?.id ?? '');
+    if (!own.artwork) throw new DomainError('not-found', `${nameOf(line, own)} has no artwork.`);
     const whole = await routes.whole(lineId, wished);
     if (wished !== null && !whole)
       throw new DomainError('not-found', `${line.code} has no version ${wished}.`);
-    if (whole?.input) return { line, art: whole.input.art, isAsPlanned: true };
+    const kept = whole?.input?.art.find((art) => art.print === own.id);
+    if (kept) return { line, print: own, art: kept, isAsPlanned: true };
     const overrides = whole?.version.overrides ?? (await routes.latest(lineId))?.version.overrides ?? [];
-    return { line, art: await planner.artOf(asPlanned(line), overrides), isAsPlanned: false };
+    const art = await planner.artOf(asPlanned(line), own, overrides);
+    return { line, print: own, art, isAsPlanned: false };
   }
 
-  async lineFigures(lineId: string): Promise<ArtFigures> {
-    const { art } = await this.printOf(lineId, null);
+  async printFigures(lineId: string, print: string | null): Promise<ArtFigures> {
+    const { art } = await this.printOf(lineId, print, null);
     return this.needs.planner.measured(art.artworkId, art.job);
   }
 
@@ -121,10 +138,10 @@ export class RouteService {
     return (await planner.draw(asPlanned(line), overrides)).document;
   }
 
-  /** Lines of the same process that were run, to copy from; those of the same garment first. */
+  /** Lines of the same processes that were run, to copy from; those of the same garment first. */
   async provenLines(lineId: string): Promise<ProvenLine[]> {
     const { line } = await this.needs.findLine(lineId);
-    const proven = await this.needs.provenLines(line.process, lineId);
+    const proven = await this.needs.provenLines(processKey(line.prints), lineId);
     const isSameStyle = ({ styleId }: ProvenLine): number => (styleId === line.styleId ? 0 : 1);
     return proven.sort((p, q) => isSameStyle(p) - isSameStyle(q));
   }
@@ -153,9 +170,20 @@ export class RouteService {
   }
 }
 
-function whyNoRoute({ planProblem, artwork }: OrderLine): string {
+function whyNoRoute({ planProblem, prints }: OrderLine): string {
   if (planProblem !== null) return `: ${planProblem}`;
-  return artwork ? ': it is being planned.' : ': it has no artwork.';
+  const bare = prints.filter(({ artwork }) => artwork === null);
+  if (bare.length === 0) return ': it is being planned.';
+  return prints.length === 1
+    ? ': it has no artwork.'
+    : `: no artwork for ${bare.map(({ placement }) => PLACEMENTS[placement].label.toLowerCase()).join(', ')}.`;
+}
+
+/** @throws DomainError where the line has no such print */
+function printIn(line: OrderLine, id: string): LinePrint {
+  const print = line.prints.find((own) => own.id === id);
+  if (print) return print;
+  throw new DomainError('not-found', `${line.code} has no print ${id}.`);
 }
 
 function refuseStale(line: OrderLine, former: RouteVersion | undefined, basedOn: number | null): void {

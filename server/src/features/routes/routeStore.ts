@@ -1,7 +1,15 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { ROUTE_FORMAT, putTogether, readKeptLine, readStoredRoute, takeApart } from '@saltflat/contract';
+import {
+  ROUTE_FORMAT,
+  putTogether,
+  readKeptLine,
+  readPlanInput,
+  readStoredRoute,
+  takeApart,
+} from '@saltflat/contract';
+import { processKey } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
-import type { LineDocument, PlanInput, RouteVersion, ShopFacts } from '@saltflat/contract';
+import type { LineDocument, PrintArt, RouteVersion, ShopFacts } from '@saltflat/contract';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { RouteRow } from '../../db/models/index.ts';
 import { Memory } from '../../memory.ts';
@@ -13,13 +21,13 @@ export interface NewRouteVersion extends Pick<
 > {
   document: LineDocument;
   planner: number;
-  art: PlanInput['art'];
+  art: PrintArt[];
 }
 
 /** A version with what it was planned from; `null` where that was not kept yet. */
 export interface WholeVersion {
   version: RouteVersion;
-  input: { document: LineDocument; art: PlanInput['art'] } | null;
+  input: { document: LineDocument; art: PrintArt[] } | null;
 }
 
 const FACTS_KEPT = 40; // some tens of kilobytes each
@@ -68,7 +76,7 @@ export class RouteStore {
     lineId: string,
     number: number,
     tx: Tx,
-  ): Promise<{ id: string; process: RouteRow['process']; pieces: number; route: Route }> {
+  ): Promise<{ id: string; processes: string; pieces: number; route: Route }> {
     const row = await this.db.models.routes.findOne({
       where: { lineId, number },
       raw: true,
@@ -76,7 +84,7 @@ export class RouteStore {
       rejectOnEmpty: true,
     });
     const { route } = readStoredRoute(row.format, { route: row.document, cost: row.cost });
-    return { id: row.id, process: row.process, pieces: row.pieces, route };
+    return { id: row.id, processes: row.processes, pieces: row.pieces, route };
   }
 
   /** Keeps a version under the line's next number. The line's order is locked: numbers are given out one at a time. */
@@ -93,12 +101,12 @@ export class RouteStore {
         number,
         generation: how.generation,
         format: ROUTE_FORMAT,
-        process: route.process,
+        processes: processKey(route.prints),
         document: route,
         cost,
         overrides,
         pieces,
-        input: { format: 1, planner, line, art },
+        input: { format: 2, planner, line, art },
         factsSha256: await this.keepFacts(facts, tx),
         createdAt: how.at,
       },
@@ -109,10 +117,8 @@ export class RouteStore {
 
   private async inputOf({ input, factsSha256 }: RouteRow, tx?: Tx): Promise<WholeVersion['input']> {
     if (!input || factsSha256 === null) return null;
-    return {
-      document: readKeptLine(putTogether(input.line, await this.readFacts(factsSha256, tx))),
-      art: input.art,
-    };
+    const { line, art } = readPlanInput(input);
+    return { document: readKeptLine(putTogether(line, await this.readFacts(factsSha256, tx))), art };
   }
 
   private async readFacts(sha256: string, tx?: Tx): Promise<ShopFacts> {

@@ -9,7 +9,9 @@ export function isSamePlan({ version, input }: WholeVersion, made: NewRouteVersi
 
 const shownOf = ({ document, art }: Pick<NewRouteVersion, 'document' | 'art'>): unknown[] => [
   document.rates,
-  document.placement,
+  document.sizes,
+  document.areas,
+  document.prints.map(({ id, placement }) => [id, placement]),
   art,
 ];
 

@@ -1,5 +1,5 @@
 import type { Run } from '@saltflat/contract';
-import type { Process } from '@saltflat/core/route';
+import { processKey } from '@saltflat/core/route';
 import { VERDICTS } from '@saltflat/core/run';
 import type { RunState } from '@saltflat/core/run';
 import { Op } from 'sequelize';
@@ -21,10 +21,11 @@ export class OutcomeStore {
     const { outcomes } = this.db.models;
     const lineOf = ({ line }: OutcomeRow): Run['lines'][number] | undefined =>
       run.lines.find(({ key }) => key === line);
-    for (const process of [...new Set(run.lines.map(({ route }) => route.process))].sort()) {
+    const keyOf = (row: OutcomeRow): string => processKey(lineOf(row)?.route.prints ?? []);
+    for (const processes of [...new Set(run.lines.map(({ route }) => processKey(route.prints)))].sort()) {
       const own = (rows: readonly OutcomeRow[]): OutcomeRow[] =>
-        rows.filter((row) => lineOf(row)?.route.process === process);
-      await this.tally(process, { before: own(before), after: own(after) }, tx);
+        rows.filter((row) => keyOf(row) === processes);
+      await this.tally(processes, { before: own(before), after: own(after) }, tx);
     }
     const left = new Set(after.map(({ piece }) => piece));
     const gone = before.filter(({ piece }) => !left.has(piece));
@@ -47,7 +48,7 @@ export class OutcomeStore {
             ...own,
             runId: run.id,
             lineId: line.lineId,
-            process: line.route.process,
+            processes: keyOf(row),
             byName: by,
             at: new Date(at),
             searchText: ` ${words} ${by} ${own.note ?? ''}`.toLowerCase(),
@@ -66,24 +67,24 @@ export class OutcomeStore {
     );
   }
 
-  /** Carries the count of all pieces of a process on, verdict by verdict in one order: nobody waits for each other. */
-  private async tally(process: Process, { before, after }: Change, tx: Tx): Promise<void> {
+  /** Carries the count of all pieces made by the same processes on, verdict by verdict in one order: nobody waits for each other. */
+  private async tally(processes: string, { before, after }: Change, tx: Tx): Promise<void> {
     const { tallies } = this.db.models;
     for (const verdict of VERDICTS) {
       const count = (rows: readonly OutcomeRow[]): number =>
         rows.filter((own) => own.verdict === verdict).length;
       const by = count(after) - count(before);
       if (by === 0) continue;
-      await tallies.bulkCreate([{ process, verdict, pieces: 0 }], {
+      await tallies.bulkCreate([{ processes, verdict, pieces: 0 }], {
         ignoreDuplicates: true,
         transaction: tx,
       });
-      await tallies.increment('pieces', { by, where: { process, verdict }, transaction: tx });
+      await tallies.increment('pieces', { by, where: { processes, verdict }, transaction: tx });
     }
   }
 }
 
 const UPDATED = [
-  'lineId', 'process', 'verdict', 'faults', 'note', 'photo', 'byName', 'at', 'plateC', 'dwellS', 'actualDwellS', 'pretreatmentG',
+  'lineId', 'processes', 'verdict', 'faults', 'note', 'photo', 'byName', 'at', 'plateC', 'dwellS', 'actualDwellS', 'pretreatmentG',
   'pretreatmentTargetG', 'made', 'searchText',
 ] as const satisfies string[]; // prettier-ignore

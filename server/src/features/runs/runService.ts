@@ -30,7 +30,7 @@ import { sharedSheets } from './sharedSheets.ts';
 
 interface StartableVersion {
   id: string;
-  process: RunLineRow['process'];
+  processes: RunLineRow['processes'];
   pieces: number;
   route: Route;
 }
@@ -94,8 +94,8 @@ export class RunService {
         started.push({ code: line.code, lineId, ...(await findVersion(lineId, routeNumber, tx)) });
       }
       const ordered = lineIds.flatMap((lineId) => started.filter((own) => own.lineId === lineId));
-      const own = ordered.map(({ lineId, id: routeVersionId, process, pieces }, i) => ({
-        key: String(i + 1), lineId, routeVersionId, process, pieces,
+      const own = ordered.map(({ lineId, id: routeVersionId, processes, pieces }, i) => ({
+        key: String(i + 1), lineId, routeVersionId, processes, pieces,
       })); // prettier-ignore
       return runs.insert({ lines: own, sheets: sharedSheets(sheets, ordered), by, at: new Date(now()) }, tx);
     });

@@ -1,5 +1,5 @@
 import { isFilmProcess } from '@saltflat/core/route';
-import type { OrderLine, Preparation } from '@saltflat/contract';
+import type { LinePrint, OrderLine, Preparation } from '@saltflat/contract';
 import type { Finding, Fix, PrintProcess } from '@saltflat/core/artwork';
 import type { UnitSystem } from '@saltflat/core/units';
 import Tab from '@mui/material/Tab';
@@ -19,6 +19,7 @@ import { WhitePanel } from './WhitePanel.tsx';
 
 interface Props {
   line: OrderLine;
+  print: LinePrint;
   art: ArtState;
   desk: ArtDraftState;
   process: PrintProcess;
@@ -47,7 +48,7 @@ const NAMES: Record<Panel, string> = {
 
 /** The right column: one panel at a time. */
 export function ArtPanels(props: Props) {
-  const { line, art, desk, process, prices, system, by } = props;
+  const { line, print, art, desk, process, prices, system, by } = props;
   const [panel, setPanel] = useState<Panel>('findings');
   const { draft } = desk;
   const count = art.figures?.findings.length ?? 0;
@@ -110,23 +111,28 @@ export function ArtPanels(props: Props) {
           (art.figures ? (
             <>
               <FigureTable figures={art.figures} prices={prices} system={system} />
-              <WeighPrint lineId={line.id} hasPowder={isFilmProcess(line.process)} by={by} />
+              <WeighPrint
+                lineId={line.id}
+                print={print.id}
+                hasPowder={isFilmProcess(print.process)}
+                by={by}
+              />
             </>
           ) : (
             <p className="empty">Measuring every pixel …</p>
           ))}
         {panel === 'versions' && (
           <Versions
-            artworkId={line.artwork?.id ?? ''}
-            lineId={line.id}
-            keptId={line.preparation?.id ?? null}
+            artworkId={print.artwork?.id ?? ''}
+            current={{ lineId: line.id, print: print.id }}
+            keptId={print.preparation?.id ?? null}
             system={system}
             comparedNumber={props.compared?.number ?? null}
             onTake={({ steps, white }) => desk.change({ steps: [...steps], white })}
             onCompare={props.onCompare}
           />
         )}
-        {panel === 'out' && <OutPanel line={line} by={by} isChanged={desk.isChanged} />}
+        {panel === 'out' && <OutPanel line={line} print={print} by={by} isChanged={desk.isChanged} />}
       </div>
     </section>
   );

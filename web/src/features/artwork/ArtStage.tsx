@@ -1,4 +1,4 @@
-import type { OrderLine } from '@saltflat/contract';
+import type { LinePrint, OrderLine } from '@saltflat/contract';
 import type { ArtJob } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
@@ -16,6 +16,7 @@ import type { ArtState } from './useArtwork.ts';
 
 interface Props {
   line: OrderLine;
+  print: LinePrint;
   art: ArtState;
   artworkId: string;
   job: ArtJob;
@@ -37,8 +38,20 @@ const NO_PLACES: readonly Place[] = [];
 
 /** The picture with its layer keys above and what is under the pointer below. */
 export function ArtStage(props: Props) {
-  const { line, art, artworkId, job, beforeJob, beforeName, layers, layer, system, isOnGarment, pointed } =
-    props;
+  const {
+    line,
+    print,
+    art,
+    artworkId,
+    job,
+    beforeJob,
+    beforeName,
+    layers,
+    layer,
+    system,
+    isOnGarment,
+    pointed,
+  } = props;
   const [zoomRoom, setZoomRoom] = useState<HTMLElement | null>(null);
   const [hovered, setHovered] = useState<ArtProbe | null>(null);
   const before = useBefore(artworkId, beforeJob);
@@ -46,9 +59,12 @@ export function ArtStage(props: Props) {
   const garment = useMemo(
     () =>
       isOnGarment
-        ? { outline: outlineOf(line.styleKind, line.placement), top: printTop(line.placement, line.dropMm) }
+        ? {
+            outline: outlineOf(line.styleKind, print.placement),
+            top: printTop(print.placement, print.dropMm),
+          }
         : null,
-    [isOnGarment, line.styleKind, line.placement, line.dropMm],
+    [isOnGarment, line.styleKind, print.placement, print.dropMm],
   );
   const places = useMemo(() => {
     const finding = art.figures?.findings.find(({ code }) => code === pointed?.code);
@@ -99,7 +115,7 @@ export function ArtStage(props: Props) {
             garmentHex={job.garment}
             system={system}
             places={places}
-            label={`${line.artwork?.name ?? 'Artwork'}: ${shown?.says ?? ''}; plus and minus zoom, arrows move, 0 fits, 1 and 8 show single pixels`}
+            label={`${print.artwork?.name ?? 'Artwork'}: ${shown?.says ?? ''}; plus and minus zoom, arrows move, 0 fits, 1 and 8 show single pixels`}
             onHover={probe}
             onPick={props.onPick}
             zoomRoom={zoomRoom}

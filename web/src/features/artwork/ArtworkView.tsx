@@ -1,4 +1,4 @@
-import type { OrderLine, Preparation } from '@saltflat/contract';
+import type { LinePrint, OrderLine, Preparation } from '@saltflat/contract';
 import type { ArtJob, Finding, Fix, PrintProcess } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
@@ -22,6 +22,7 @@ import './artwork.css';
 
 interface Props {
   line: OrderLine;
+  print: LinePrint;
   /** All lines of the order, for the strip. */
   lines: readonly OrderLine[];
   /** How it is to be printed, as the line and its route say. */
@@ -35,11 +36,11 @@ interface Props {
 }
 
 /** The file as it will be on the garment: picture on the left, what is to be said and done about it on the right. */
-export function ArtworkView({ line, lines, job, prices, by, basedOn, onKeep }: Props) {
+export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKeep }: Props) {
   const system = useUnits();
-  const artworkId = line.artwork?.id ?? '';
+  const artworkId = print.artwork?.id ?? '';
   const kept = useMemo(() => draftOf(job), [job]);
-  const desk = useArtDraft(line.id, kept, basedOn);
+  const desk = useArtDraft(`${line.id}/${print.id}`, kept, basedOn);
   const { draft } = desk;
   const [process, setProcess] = useState<PrintProcess>(job.process);
   const [layer, setLayer] = useState<ArtLayer>('composite');
@@ -145,7 +146,7 @@ export function ArtworkView({ line, lines, job, prices, by, basedOn, onKeep }: P
               disabled={!desk.isChanged || isKeeping}
               onClick={() => void keep()}
             >
-              {isKeeping ? 'Planning …' : desk.isChanged ? 'Keep for this line' : 'Kept'}
+              {isKeeping ? 'Planning …' : desk.isChanged ? 'Keep for this print' : 'Kept'}
             </Button>
           </>
         )}
@@ -160,7 +161,7 @@ export function ArtworkView({ line, lines, job, prices, by, basedOn, onKeep }: P
       )}
       <div className="artwork-view" data-strip={lines.length > 1}>
         <ArtStage
-          {...{ line, art, layers, layer, artworkId, system, isOnGarment, pointed }}
+          {...{ line, print, art, layers, layer, artworkId, system, isOnGarment, pointed }}
           job={tried}
           beforeJob={isSplit || compared ? beforeJob : null}
           beforeName={compared ? `version ${compared.number}` : 'the file as it came'}
@@ -173,7 +174,7 @@ export function ArtworkView({ line, lines, job, prices, by, basedOn, onKeep }: P
           onPick={picking === null ? null : (at) => void pick(at)}
         />
         <ArtPanels
-          {...{ line, art, desk, process, prices, system, by, pointed, compared, isCleaning }}
+          {...{ line, print, art, desk, process, prices, system, by, pointed, compared, isCleaning }}
           onPoint={point}
           onFix={onKeep && fix}
           onClean={(index) => void clean(index)}
@@ -181,7 +182,7 @@ export function ArtworkView({ line, lines, job, prices, by, basedOn, onKeep }: P
           onCompare={setCompared}
         />
       </div>
-      <Filmstrip lines={lines} current={line} />
+      <Filmstrip lines={lines} current={{ line, print }} />
     </>
   );
 }

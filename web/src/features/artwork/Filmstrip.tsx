@@ -1,28 +1,35 @@
-import type { OrderLine } from '@saltflat/contract';
+import type { LinePrint, OrderLine } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { Link } from 'react-router';
 
-/** The artworks of one order, those on the same garment first: front, back, sleeve. */
-export function Filmstrip({ lines, current }: { lines: readonly OrderLine[]; current: OrderLine }) {
-  const isSame = (line: OrderLine): boolean =>
-    line.styleId === current.styleId && line.colour.id === current.colour.id;
-  const shown = [...lines.filter(isSame), ...lines.filter((line) => !isSame(line))];
-  if (shown.length < 2) return null;
+interface Frame {
+  line: OrderLine;
+  print: LinePrint;
+}
+
+/** The prints of one order, those on the same garment first: front, back, sleeve. */
+export function Filmstrip({ lines, current }: { lines: readonly OrderLine[]; current: Frame }) {
+  const own = lines.find(({ id }) => id === current.line.id) ?? current.line;
+  const frames = [own, ...lines.filter((line) => line !== own)].flatMap((line): Frame[] =>
+    line.prints.map((print) => ({ line, print })),
+  );
+  if (frames.length < 2) return null;
   return (
     <nav className="filmstrip" aria-label="Artworks of this order">
-      {shown.map((line) => (
+      {frames.map(({ line, print }) => (
         <Link
-          key={line.id}
-          to={`/artwork/${line.id}`}
-          aria-current={line.id === current.id ? 'page' : undefined}
+          key={`${line.id}/${print.id}`}
+          to={`/artwork/${line.id}?print=${print.id}`}
+          aria-current={line.id === current.line.id && print.id === current.print.id ? 'page' : undefined}
         >
           <span className="film-thumb" style={{ background: line.colour.hex }}>
-            {line.artwork && <img src={`/api/v1/artworks/${line.artwork.id}/thumbnail`} alt="" />}
+            {print.artwork && <img src={`/api/v1/artworks/${print.artwork.id}/thumbnail`} alt="" />}
           </span>
           <span>
-            <span className="code">{line.code}</span> {PLACEMENTS[line.placement].label}
+            <span className="code">{line.code}</span> {PLACEMENTS[print.placement].label}
             <span className="muted small" style={{ display: 'block' }}>
-              {isSame(line) ? 'same garment' : `${line.colour.name} ${line.styleName}`}
+              {line === own ? 'same garment' : `${line.colour.name} ${line.styleName}`}
+              {print.artwork === null && ', no artwork yet'}
             </span>
           </span>
         </Link>

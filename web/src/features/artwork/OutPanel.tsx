@@ -1,5 +1,5 @@
 import { isFilmProcess } from '@saltflat/core/route';
-import type { OrderLine } from '@saltflat/contract';
+import type { LinePrint, OrderLine } from '@saltflat/contract';
 import { RIGHTS_WORDS } from './rightsWords.ts';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -9,13 +9,14 @@ import { useAnswerProofMutation, useProofAnswersQuery, useSayRightsMutation } fr
 
 interface Props {
   line: OrderLine;
+  print: LinePrint;
   by: string;
   /** What is tried is not kept yet: files are made of what is kept. */
   isChanged: boolean;
 }
 
 /** Files and pages of the print, the customer's answer, and whose image it is. */
-export function OutPanel({ line, by, isChanged }: Props) {
+export function OutPanel({ line, print, by, isChanged }: Props) {
   return (
     <div className="stack out-panel">
       {isChanged && (
@@ -23,15 +24,15 @@ export function OutPanel({ line, by, isChanged }: Props) {
           Files are made of what is kept for the line. Keep what you are trying first.
         </p>
       )}
-      <Files line={line} />
+      <Files line={line} print={print} />
       <Proof line={line} by={by} />
-      <Rights line={line} by={by} />
+      <Rights print={print} by={by} />
     </div>
   );
 }
 
-function Files({ line }: { line: OrderLine }) {
-  const isFilm = isFilmProcess(line.process);
+function Files({ line, print }: { line: OrderLine; print: LinePrint }) {
+  const isFilm = isFilmProcess(print.process);
   const rows: [plane: string, name: string][] = [
     ['knocked-out', 'Art as printed, transparent'],
     ['white', 'White plane'],
@@ -54,7 +55,7 @@ function Files({ line }: { line: OrderLine }) {
             {(['png', 'tiff'] as const).map((format) => (
               <a
                 key={format}
-                href={`/api/v1/lines/${line.id}/plane?plane=${plane}&format=${format}`}
+                href={`/api/v1/lines/${line.id}/plane?print=${print.id}&plane=${plane}&format=${format}`}
                 download
                 aria-label={`${name} as ${format.toUpperCase()}`}
               >
@@ -91,7 +92,7 @@ function Proof({ line, by }: { line: OrderLine; by: string }) {
       <h3>Proof for the customer</h3>
       <p>
         <a href={`/api/v1/lines/${line.id}/proof.pdf`} download>
-          Proof, one page (PDF)
+          Proof, {line.prints.length === 1 ? 'one page' : `${line.prints.length} pages`} (PDF)
         </a>
       </p>
       {answers.map(({ id, verdict, customerName: who, at, note: said, routeNumber }) => (
@@ -146,9 +147,9 @@ function Proof({ line, by }: { line: OrderLine; by: string }) {
   );
 }
 
-function Rights({ line, by }: { line: OrderLine; by: string }) {
+function Rights({ print, by }: { print: LinePrint; by: string }) {
   const [say, { error }] = useSayRightsMutation();
-  const artwork = line.artwork;
+  const { artwork } = print;
   const [chosen, setChosen] = useState(artwork?.rights ?? 'unasked');
   if (!artwork) return null;
   const choose = async (rights: (typeof RIGHTS_WORDS)[number][0]): Promise<void> => {

@@ -1,4 +1,5 @@
 import type { Preparation } from '@saltflat/contract';
+import { PLACEMENTS } from '@saltflat/contract/placements';
 import type { UnitSystem } from '@saltflat/core/units';
 import { useArtworkUsesQuery, usePreparationsQuery } from './preparationsApi.ts';
 import { stepWords } from './stepWords.ts';
@@ -6,7 +7,8 @@ import { Link } from 'react-router';
 
 interface Props {
   artworkId: string;
-  lineId: string;
+  /** The print that is looked at. */
+  current: { lineId: string; print: string };
   keptId: string | null;
   system: UnitSystem;
   /** Number of the version beside which the picture is shown; 0 is the bare file, `null` none. */
@@ -16,10 +18,10 @@ interface Props {
 }
 
 /** Ways this file has been made ready, and where else it is printed. */
-export function Versions({ artworkId, lineId, keptId, system, comparedNumber, onTake, onCompare }: Props) {
+export function Versions({ artworkId, current, keptId, system, comparedNumber, onTake, onCompare }: Props) {
   const { data: versions = [] } = usePreparationsQuery(artworkId);
   const { data: uses = [] } = useArtworkUsesQuery(artworkId);
-  const others = uses.filter((use) => use.lineId !== lineId);
+  const others = uses.filter((use) => use.lineId !== current.lineId || use.print !== current.print);
   return (
     <div className="stack out-panel">
       <section aria-label="Versions">
@@ -32,7 +34,7 @@ export function Versions({ artworkId, lineId, keptId, system, comparedNumber, on
             <li key={version.id}>
               <div>
                 <strong>Version {version.number}</strong>
-                {version.id === keptId && <span className="muted small"> on this line</span>}
+                {version.id === keptId && <span className="muted small"> on this print</span>}
                 <div className="muted small">
                   {version.byName},{' '}
                   {new Date(version.createdAt).toLocaleString('en-GB', {
@@ -59,16 +61,16 @@ export function Versions({ artworkId, lineId, keptId, system, comparedNumber, on
           ))}
         </ul>
       </section>
-      <section aria-label="Other lines">
+      <section aria-label="Other prints">
         <h3>Also printed on</h3>
-        {others.length === 0 && <p className="muted small">No other line uses this file.</p>}
+        {others.length === 0 && <p className="muted small">No other print uses this file.</p>}
         <ul>
           {others.map((use) => (
-            <li key={use.lineId}>
-              <Link to={`/artwork/${use.lineId}`}>
+            <li key={`${use.lineId}/${use.print}`}>
+              <Link to={`/artwork/${use.lineId}?print=${use.print}`}>
                 <span className="code">{use.code}</span>
               </Link>{' '}
-              {use.customer}
+              {use.customer}, {PLACEMENTS[use.placement].label.toLowerCase()}
               <span className="muted small">
                 {use.preparation === null ? ', as it came' : `, version ${use.preparation}`}
               </span>

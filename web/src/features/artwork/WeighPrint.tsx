@@ -6,6 +6,8 @@ import { useLaydownsQuery, useWeighPrintMutation } from './preparationsApi.ts';
 
 interface Props {
   lineId: string;
+  /** Which of the line's prints. */
+  print: string;
   hasPowder: boolean;
   by: string;
 }
@@ -14,7 +16,7 @@ const grams = (text: string): number => Number(text.trim().replace(',', '.'));
 const isNumber = (text: string): boolean => text.trim() !== '' && Number.isFinite(grams(text));
 
 /** A print on the scale before and after: its laydowns are then fitted from what was weighed, not assumed. */
-export function WeighPrint({ lineId, hasPowder, by }: Props) {
+export function WeighPrint({ lineId, print, hasPowder, by }: Props) {
   const { data: laydowns = [] } = useLaydownsQuery();
   const [weigh, { isLoading, error }] = useWeighPrintMutation();
   const [of, setOf] = useState<'ink' | 'powder'>('ink');
@@ -22,7 +24,7 @@ export function WeighPrint({ lineId, hasPowder, by }: Props) {
   const [after, setAfter] = useState('');
   const isReady = isNumber(before) && isNumber(after);
   const send = async (): Promise<void> => {
-    const done = await weigh({ lineId, of, beforeG: grams(before), afterG: grams(after), by });
+    const done = await weigh({ lineId, print, of, beforeG: grams(before), afterG: grams(after), by });
     if (done.error) return;
     setBefore('');
     setAfter('');

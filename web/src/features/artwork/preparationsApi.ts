@@ -27,11 +27,11 @@ const preparationsApi = baseApi.injectEndpoints({
       query: ({ lineId, ...body }) => ({ url: `/lines/${lineId}/preparations`, method: 'POST', body }),
       invalidatesTags: ['Line', 'Route', 'Order'],
     }),
-    replaceArtwork: build.mutation<Order, { lineId: string; artworkId: string }>({
-      query: ({ lineId, artworkId }) => ({
+    replaceArtwork: build.mutation<Order, { lineId: string; print: string; artworkId: string }>({
+      query: ({ lineId, ...body }) => ({
         url: `/lines/${lineId}/artwork`,
         method: 'PUT',
-        body: { artworkId },
+        body,
       }),
       invalidatesTags: ['Line', 'Route', 'Order'],
     }),

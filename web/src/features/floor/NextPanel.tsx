@@ -1,5 +1,4 @@
 import { PLACEMENTS } from '@saltflat/contract/placements';
-import type { PlacementKey } from '@saltflat/contract/placements';
 import { countdownS } from '@saltflat/core/run';
 import { plannedMode, timedPhases, traceHeat } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
@@ -74,8 +73,11 @@ export function NextPanel({
         <span className="muted">
           {lines
             .map(
-              ({ customer, garment, placement }) =>
-                `${customer}, ${garment}, ${PLACEMENTS[placement as PlacementKey].label.toLowerCase()}`,
+              ({ customer, garment, prints }) =>
+                `${customer}, ${garment}, ${prints
+                  .filter(({ id }) => operation.print === null || operation.print === id)
+                  .map(({ placement }) => PLACEMENTS[placement].label.toLowerCase())
+                  .join(' and ')}`,
             )
             .join(' and ')}
         </span>

@@ -36,7 +36,13 @@ const columns = (system: UnitSystem) => [
       </>
     ),
   }),
-  column.accessor('process', { header: 'Process', cell: ({ getValue }) => PROCESS_SHORT_NAMES[getValue()] }),
+  column.accessor('processes', {
+    header: 'Process',
+    cell: ({ getValue }) =>
+      getValue()
+        .map((process) => PROCESS_SHORT_NAMES[process])
+        .join(' + '),
+  }),
   column.accessor('plateC', {
     header: 'Plate',
     meta: 'number',

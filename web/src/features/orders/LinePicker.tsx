@@ -40,7 +40,7 @@ export function LinePicker({ to, what }: { to: (lineId: string) => string; what:
 function OrderLines({ orderId, to }: { orderId: string; to: (lineId: string) => string }) {
   const { data: order } = useOrderQuery(orderId);
   return order?.lines
-    .filter(({ artwork }) => artwork !== null)
+    .filter(({ prints }) => prints.some(({ artwork }) => artwork !== null))
     .map((line) => (
       <li key={line.id} style={{ borderBottom: '1px solid var(--hairline)' }}>
         <Link
@@ -48,7 +48,9 @@ function OrderLines({ orderId, to }: { orderId: string; to: (lineId: string) => 
           className="row"
           style={{ padding: '8px 16px', color: 'inherit', textDecoration: 'none' }}
         >
-          <ArtThumb artworkId={line.artwork?.id ?? null} colourHex={line.colour.hex} size={48} alt="" />
+          {line.prints.map(({ id, artwork }) => (
+            <ArtThumb key={id} artworkId={artwork?.id ?? null} colourHex={line.colour.hex} size={48} alt="" />
+          ))}
           <span className="code" style={{ width: 72 }}>
             {line.code}
           </span>

@@ -7,25 +7,26 @@ import { problemMessage } from '../../api/problemMessage.ts';
 import { serverNow } from '../../api/serverClock.ts';
 import { useComparisonQuery } from './comparisonApi.ts';
 import { gradesOf, piecesOf } from './orderFormValues.ts';
-import type { LineValues } from './orderFormValues.ts';
+import type { LineValues, PrintValues } from './orderFormValues.ts';
 import { ProcessComparison } from './ProcessComparison.tsx';
 
 interface Props {
   name: string;
   line: LineValues;
+  print: PrintValues;
   /** When the order is due, ms since 1970; `null` while none is written. */
   dueMs: number | null;
-  onChange: (part: Pick<LineValues, 'process' | 'isProcessChosen'>) => void;
+  onChange: (part: Pick<PrintValues, 'process' | 'isProcessChosen'>) => void;
 }
 
 const TYPING_MS = 350;
 
-/** The process of a line: compared as soon as there is art, and set to the recommended one until a person chooses. */
-export function LineProcess({ name, line, dueMs, onChange }: Props) {
-  const query = useSettled(queryOf(line), TYPING_MS);
+/** The process of a print: compared as soon as there is art, and set to the recommended one until a person chooses. */
+export function LineProcess({ name, line, print, dueMs, onChange }: Props) {
+  const query = useSettled(queryOf(line, print), TYPING_MS);
   const { data, error, isFetching } = useComparisonQuery(query ?? skipToken);
   const recommended = data?.recommended ?? null;
-  const { process, isProcessChosen } = line;
+  const { process, isProcessChosen } = print;
   useEffect(() => {
     if (!isProcessChosen && !isFetching && recommended !== null && recommended !== process)
       onChange({ process: recommended, isProcessChosen: false });
@@ -35,7 +36,9 @@ export function LineProcess({ name, line, dueMs, onChange }: Props) {
   const choose = (own: Process): void => onChange({ process: own, isProcessChosen: true });
   const chosen = data?.options.find((option) => option.process === process)?.plan;
   const promise =
-    chosen && dueMs !== null ? promiseSlip({ ...chosen, totals: chosen, process }, serverNow(), dueMs) : null;
+    chosen && dueMs !== null
+      ? promiseSlip({ ...chosen, totals: chosen, prints: [{ process }] }, serverNow(), dueMs)
+      : null;
   if (query !== null && data)
     return (
       <>
@@ -71,38 +74,35 @@ export function LineProcess({ name, line, dueMs, onChange }: Props) {
         ))}
       </div>
       <p className={error ? 'field-problem' : 'muted small'} role="status" style={{ marginTop: 6 }}>
-        {error ? problemMessage(error) : waitingWords(line, query)}
+        {error ? problemMessage(error) : waitingWords(print, query)}
       </p>
     </fieldset>
   );
 }
 
-function waitingWords(line: LineValues, query: ComparisonQuery | null): string {
+function waitingWords(print: PrintValues, query: ComparisonQuery | null): string {
   if (query !== null) return 'Measuring the art for every process …';
-  if (line.artwork === null)
+  if (print.artwork === null)
     return 'Drop the art: the processes are then compared by cost, time, look and risk.';
   return 'Say how many: the processes are then compared by cost, time, look and risk.';
 }
 
 /** What is asked of the server; `null` while too little is known. */
-function queryOf(line: LineValues): ComparisonQuery | null {
-  const { artwork, styleId, colourId, placement, dropMm, widthMm, quantities, widths, house } = line;
+function queryOf(line: LineValues, print: PrintValues): ComparisonQuery | null {
+  const { styleId, colourId, prints, quantities, house } = line;
   const sizes = Object.entries(quantities)
     .map(([size, text]) => ({ size, quantity: Number(text) }))
     .filter(({ quantity }) => Number.isInteger(quantity) && quantity > 0);
-  if (artwork === null || widthMm === null || dropMm === null || piecesOf(line) === 0 || sizes.length === 0)
-    return null;
-  return {
-    styleId,
-    colourId,
-    artworkId: artwork.id,
-    placement,
-    dropMm,
-    widthMm,
-    sizes,
-    grades: gradesOf(widths, sizes),
-    house,
-  };
+  if (piecesOf(line) === 0 || sizes.length === 0) return null;
+  const written = prints.flatMap(({ id, artwork, placement, dropMm, widthMm, process, widths }) => {
+    if (artwork === null || widthMm === null || dropMm === null) return [];
+    // what it is compared for does not depend on which process is chosen for it now
+    const own = id === print.id ? 'dtf' : process;
+    const grades = gradesOf(widths, sizes);
+    return [{ id, artworkId: artwork.id, placement, dropMm, widthMm, process: own, grades } as const];
+  });
+  if (!written.some(({ id }) => id === print.id)) return null;
+  return { styleId, colourId, prints: written, print: print.id, sizes, house };
 }
 
 /** The value once it has stayed the same for a while: nothing is asked at every key. */

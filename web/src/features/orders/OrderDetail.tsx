@@ -1,4 +1,4 @@
-import type { Order, OrderLine } from '@saltflat/contract';
+import type { LinePrint, Order, OrderLine } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
@@ -82,31 +82,19 @@ function LineCard({
   isCancelled: boolean;
   onStart: () => void;
 }) {
-  const system = useUnits();
   return (
     <article style={{ borderTop: '1px solid var(--hairline)', paddingTop: 12 }}>
-      <div className="row" style={{ alignItems: 'flex-start', flexWrap: 'nowrap' }}>
-        <ArtThumb
-          artworkId={line.artwork?.id ?? null}
-          colourHex={line.colour.hex}
-          size={96}
-          alt={line.artwork?.name ?? ''}
-        />
-        <div className="stack" style={{ gap: 4, minWidth: 0 }}>
-          <div className="row" style={{ gap: 8 }}>
-            <h3>
-              <span className="code">{line.code}</span> {line.colour.name} {line.styleName}
-            </h3>
-            <StateMark state={isCancelled ? 'cancelled' : line.state} />
-          </div>
-          <p>{line.sizes.map(({ size, quantity }) => `${quantity} × ${size}`).join(', ')}</p>
-          <p className="muted">
-            {PLACEMENTS[line.placement].label}, {formatQuantity(line.dropMm, 'length', system)} below the{' '}
-            {PLACEMENTS[line.placement].from === 'collar' ? 'collar' : 'upper edge'},{' '}
-            {formatQuantity(line.widthMm, 'length', system)} wide
-          </p>
-          <p className="muted">{PROCESS_NAMES[line.process]}</p>
+      <div className="stack" style={{ gap: 4 }}>
+        <div className="row" style={{ gap: 8 }}>
+          <h3>
+            <span className="code">{line.code}</span> {line.colour.name} {line.styleName}
+          </h3>
+          <StateMark state={isCancelled ? 'cancelled' : line.state} />
         </div>
+        <p>{line.sizes.map(({ size, quantity }) => `${quantity} × ${size}`).join(', ')}</p>
+        {line.prints.map((print) => (
+          <PrintCard key={print.id} print={print} line={line} isOne={line.prints.length === 1} />
+        ))}
       </div>
       {line.planProblem && (
         <p className="alarm" style={{ marginTop: 8 }}>
@@ -121,11 +109,11 @@ function LineCard({
           {line.proof.note !== '' && `: ${line.proof.note}`}
         </p>
       )}
-      {isFilmProcess(line.process) && line.artwork && RIGHTS_CAUTIONS[line.artwork.rights] && (
-        <p className="caution small" style={{ marginTop: 8 }}>
-          {RIGHTS_CAUTIONS[line.artwork.rights]}
+      {rightsCautions(line).map((words) => (
+        <p key={words} className="caution small" style={{ marginTop: 8 }}>
+          {words}
         </p>
-      )}
+      ))}
       {!isCancelled && (
         <div className="row" style={{ marginTop: 10 }}>
           {line.state === 'ready' && (
@@ -138,7 +126,9 @@ function LineCard({
               Go on with it on the floor
             </Button>
           )}
-          {line.artwork && <Link to={`/artwork/${line.id}`}>Look at the artwork</Link>}
+          {line.prints.some(({ artwork }) => artwork) && (
+            <Link to={`/artwork/${line.id}`}>Look at the artwork</Link>
+          )}
           {line.routeNumber !== null && (
             <>
               <Link to={`/route/${line.id}`}>Route, version {line.routeNumber}</Link>
@@ -153,8 +143,43 @@ function LineCard({
   );
 }
 
+/** One print: its art, where it goes and how it is made. */
+function PrintCard({ print, line, isOne }: { print: LinePrint; line: OrderLine; isOne: boolean }) {
+  const system = useUnits();
+  const { artwork, placement, dropMm, widthMm, process } = print;
+  const { label, from } = PLACEMENTS[placement];
+  return (
+    <div className="row" style={{ alignItems: 'flex-start', flexWrap: 'nowrap' }}>
+      <ArtThumb
+        artworkId={artwork?.id ?? null}
+        colourHex={line.colour.hex}
+        size={isOne ? 96 : 64}
+        alt={artwork?.name ?? ''}
+      />
+      <div style={{ minWidth: 0 }}>
+        <p>
+          <strong>{label}</strong>, {formatQuantity(widthMm, 'length', system)} wide
+        </p>
+        <p className="muted">
+          {formatQuantity(dropMm, 'length', system)} below the {from === 'collar' ? 'collar' : 'upper edge'}
+        </p>
+        <p className="muted">{PROCESS_NAMES[process]}</p>
+      </div>
+    </div>
+  );
+}
+
+/** What to mind about the images of a line's transfers, each once. */
+const rightsCautions = ({ prints }: OrderLine): string[] => [
+  ...new Set(
+    prints.flatMap(({ process, artwork }) =>
+      artwork && isFilmProcess(process) ? (RIGHTS_CAUTIONS[artwork.rights] ?? []) : [],
+    ),
+  ),
+];
+
 /** What to mind about the image before a transfer of it is sold; nothing where it is settled. */
-const RIGHTS_CAUTIONS: Partial<Record<NonNullable<OrderLine['artwork']>['rights'], string>> = {
+const RIGHTS_CAUTIONS: Partial<Record<NonNullable<LinePrint['artwork']>['rights'], string>> = {
   unasked: 'Nobody has asked yet whose image this is: ask once, under Out on the artwork.',
   refused: 'This image may not be sold as a transfer.',
 };

@@ -9,7 +9,7 @@ import { serverNow } from '../../api/serverClock.ts';
 import { Overtaken, keepDraft, readDraft } from '../../draft/index.ts';
 import { fromLocalField } from './dates.ts';
 import { LineFields } from './LineFields.tsx';
-import { anotherPrint, emptyLine, emptyOrder, toInput, valuesOf } from './orderFormValues.ts';
+import { emptyLine, emptyOrder, toInput, valuesOf } from './orderFormValues.ts';
 import type { OrderValues } from './orderFormValues.ts';
 import { useAddOrderMutation, useChangeOrderMutation, useCustomersQuery } from './ordersApi.ts';
 
@@ -21,7 +21,7 @@ interface Props {
   onLeave: () => void;
 }
 
-const DRAFT_KEY = 'saltflat.order-draft-3'; // counted up when the form's values change their shape
+const DRAFT_KEY = 'saltflat.order-draft-4'; // counted up when the form's values change their shape
 
 /** A new order on one page, or an old one being changed. What is typed survives a reload and a refusal. */
 export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
@@ -131,7 +131,7 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
               house={catalogue.house.document}
               dueMs={dueMs}
               problems={problems}
-              onChange={(part) => onChange({ ...getValues(`lines.${i}`), ...part })}
+              onChange={(change) => onChange(change(getValues(`lines.${i}`)))}
               onRemove={fields.length > 1 ? () => remove(i) : null}
             />
           )}
@@ -141,11 +141,6 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
         <Button variant="outlined" onClick={() => append(emptyLine(catalogue.styles))}>
           Add a line
         </Button>
-        {fields.length > 0 && (
-          <Button variant="outlined" onClick={() => append(anotherPrint(getValues('lines')))}>
-            Another print on the same garment
-          </Button>
-        )}
         <span style={{ flex: 1 }} />
         <Button variant="outlined" onClick={leave}>
           Leave without saving

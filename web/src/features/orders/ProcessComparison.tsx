@@ -21,7 +21,7 @@ export function ProcessComparison({ name, comparison, process, isFetching, onCha
   const first = options.find((option) => option.process === recommended);
   return (
     <fieldset className="comparison" aria-busy={isFetching}>
-      <legend className="muted small">Process, compared for this line</legend>
+      <legend className="muted small">Process, compared for this print</legend>
       {first && (
         <p className="recommendation">
           <strong>{first.name}</strong> is recommended: {reasons.join('; ')}. {wouldChange}{' '}
@@ -103,7 +103,12 @@ function OptionRow({
           </span>
         </label>
       </td>
-      <td className="number nowrap">{formatMoney(plan.cost.totalCents)}</td>
+      <td className="number nowrap">
+        {formatMoney(plan.cost.totalCents)}
+        {plan.addsCents !== null && (
+          <div className="muted small">{formatMoney(plan.addsCents)} for this print</div>
+        )}
+      </td>
       <td className="number nowrap">{formatDuration(plan.handsS)}</td>
       <td className="number nowrap">
         {formatDuration(plan.elapsedS)}

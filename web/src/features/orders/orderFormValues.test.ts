@@ -5,6 +5,7 @@ import {
   emptyLine,
   emptyOrder,
   piecesOf,
+  printsOn,
   toInput,
   usualPlace,
   valuesOf,
@@ -48,7 +49,8 @@ describe('the order form', () => {
   it('begins with a line that can be filled in and a due time ahead', () => {
     const values = emptyOrder(STYLES, NOW);
     expect(values.lines).to.have.length(1);
-    expect(values.lines[0]).to.include({ placement: 'full-front', isProcessChosen: false });
+    expect(values.lines[0]?.prints).to.have.length(1);
+    expect(values.lines[0]?.prints[0]).to.include({ placement: 'full-front', isProcessChosen: false });
     expect(Date.parse(values.due)).to.be.above(NOW);
   });
 
@@ -69,9 +71,10 @@ describe('the order form', () => {
     expect(problemsOf(order({ lines: [{ ...line!, quantities: {} }] }))).to.deep.equal({
       '/lines/0/sizes': 'How many, in at least one size?',
     });
-    expect(problemsOf(order({ lines: [{ ...line!, widthMm: null, dropMm: null }] }))).to.have.keys([
-      '/lines/0/widthMm',
-      '/lines/0/dropMm',
+    const bare = { ...line!.prints[0]!, widthMm: null, dropMm: null };
+    expect(problemsOf(order({ lines: [{ ...line!, prints: [bare] }] }))).to.have.keys([
+      '/lines/0/prints/0/widthMm',
+      '/lines/0/prints/0/dropMm',
     ]);
   });
 
@@ -79,26 +82,52 @@ describe('the order form', () => {
     expect(piecesOf({ ...emptyLine(STYLES), quantities: { M: '3', L: 'two', XL: '-1' } })).to.equal(3);
   });
 
-  it('adds another print on the same garment and sizes, on the next free side and without art', () => {
-    const { lines } = order();
-    const back = anotherPrint(lines);
-    expect(back).to.deep.include({
-      placement: 'back',
-      artwork: null,
-      quantities: { M: '4', L: '' },
-      lineId: null,
-    });
-    expect(anotherPrint([...lines, back]).placement).to.equal('left-sleeve');
-    expect(() => anotherPrint([])).to.throw(RangeError);
+  it('adds another print on the same garment, at the next place that is free and without art', () => {
+    const [line] = order().lines;
+    const [style] = STYLES;
+    const back = anotherPrint(style, line!.prints);
+    expect(back).to.deep.include({ id: '2', isNew: true, placement: 'back', artwork: null });
+    expect(anotherPrint(style, [...line!.prints, back!])).to.include({ id: '3', placement: 'left-sleeve' });
+    const chest = { ...line!.prints[0]!, placement: 'left-chest' as const };
+    expect(anotherPrint(style, [chest])?.placement, 'a front would lie on the mark').to.equal('back');
+    const mask = { ...style!, kind: 'mask' as const };
+    const [only] = emptyLine([mask]).prints;
+    expect(anotherPrint(mask, [only!]), 'a mask has one place').to.equal(null);
+  });
+
+  it('keeps the prints that another garment has a place for', () => {
+    const [first] = order().lines[0]!.prints;
+    const prints = [
+      { ...first!, id: '1', placement: 'back' as const, widths: { M: 200, XXL: 300 } },
+      { ...first!, id: '2', placement: 'left-chest' as const },
+      { ...first!, id: '3', placement: 'left-sleeve' as const },
+    ];
+    const bib = { ...STYLES[0]!, kind: 'bib' as const };
+    expect(printsOn(bib, prints).map(({ id, placement }) => [id, placement])).to.deep.equal([
+      ['1', 'back'],
+      ['2', 'left-chest'],
+      ['3', 'full-front'],
+    ]);
+    expect(printsOn(bib, prints)[0]!.widths).to.deep.equal({ M: 200 });
+    const tote = { ...STYLES[0]!, kind: 'tote' as const };
+    expect(printsOn(tote, prints).map(({ id }) => id)).to.deep.equal(['1']);
   });
 
   it('gathers widths of their own by size, and drops those of sizes that are not ordered', () => {
     const [line] = order().lines;
     const outcome = toInput(
-      order({ lines: [{ ...line!, quantities: { M: '4', L: '2' }, widths: { M: 250, L: 250, XL: 300 } }] }),
+      order({
+        lines: [
+          {
+            ...line!,
+            quantities: { M: '4', L: '2' },
+            prints: [{ ...line!.prints[0]!, widths: { M: 250, L: 250, XL: 300 } }],
+          },
+        ],
+      }),
     );
     if (!('input' in outcome)) throw new Error('refused');
-    expect(outcome.input.lines[0]?.grades).to.deep.equal([{ sizes: ['M', 'L'], widthMm: 250 }]);
+    expect(outcome.input.lines[0]?.prints[0]?.grades).to.deep.equal([{ sizes: ['M', 'L'], widthMm: 250 }]);
   });
 
   it('places a print where the blank has a place', () => {
@@ -128,15 +157,30 @@ describe('the order form', () => {
           styleName: 'Made-up tee',
           styleKind: 'tee' as const,
           colour,
-          artwork: null,
-          preparation: null,
           proof: null,
-          placement: 'back' as const,
-          dropMm: 90,
-          widthMm: 300,
-          process: 'dtg' as const,
+          prints: [
+            {
+              id: '1',
+              artwork: null,
+              preparation: null,
+              placement: 'back' as const,
+              dropMm: 90,
+              widthMm: 300,
+              process: 'dtg' as const,
+              grades: [{ sizes: ['L'], widthMm: 320 }],
+            },
+            {
+              id: '3',
+              artwork: null,
+              preparation: null,
+              placement: 'left-chest' as const,
+              dropMm: 95,
+              widthMm: 90,
+              process: 'dtf' as const,
+              grades: [],
+            },
+          ],
           sizes: [{ size: 'L', quantity: 2 }],
-          grades: [{ sizes: ['L'], widthMm: 320 }],
           house: { secondPress: 'none' as const },
           pieces: 2,
           state: 'ready' as const,
@@ -157,13 +201,27 @@ describe('the order form', () => {
           id: stored.lines[0]!.id,
           styleId: STYLES[0]!.id,
           colourId: colour.id,
-          artworkId: null,
-          placement: 'back',
-          dropMm: 90,
-          widthMm: 300,
-          process: 'dtg',
+          prints: [
+            {
+              id: '1',
+              artworkId: null,
+              placement: 'back',
+              dropMm: 90,
+              widthMm: 300,
+              process: 'dtg',
+              grades: [{ sizes: ['L'], widthMm: 320 }],
+            },
+            {
+              id: '3',
+              artworkId: null,
+              placement: 'left-chest',
+              dropMm: 95,
+              widthMm: 90,
+              process: 'dtf',
+              grades: [],
+            },
+          ],
           sizes: [{ size: 'L', quantity: 2 }],
-          grades: [{ sizes: ['L'], widthMm: 320 }],
           house: { secondPress: 'none' },
         },
       ],

@@ -1,14 +1,23 @@
-import type { Artwork, GarmentStyle, Order, OrderInput, OrderLineInput } from '@saltflat/contract';
+import type {
+  Artwork,
+  GarmentStyle,
+  Order,
+  OrderInput,
+  OrderLineInput,
+  PrintInput,
+} from '@saltflat/contract';
+import type { BlankKind } from '@saltflat/core/blank';
 import { PLACEMENTS, placementsOn } from '@saltflat/core/placement';
 import type { PlacementKey } from '@saltflat/core/placement';
+import { MOST_PRINTS } from '@saltflat/core/route';
 import type { HouseMethods, Process } from '@saltflat/core/route';
 import { fromLocalField, toLocalField, usualDue } from './dates.ts';
 
-export interface LineValues {
-  /** Of a line that is already there. */
-  lineId: string | null;
-  styleId: string;
-  colourId: string;
+/** One print of a line that is being written. */
+export interface PrintValues {
+  /** Its name within the line: of one that is there already, or a made-up one until the server gives one. */
+  id: string;
+  isNew: boolean;
   artwork: Artwork | null;
   placement: PlacementKey;
   dropMm: number | null;
@@ -16,10 +25,19 @@ export interface LineValues {
   process: Process;
   /** A person has chosen the process: the suggestion no longer sets it. */
   isProcessChosen: boolean;
-  /** As typed, by size; empty is none. */
-  quantities: Record<string, string>;
   /** Widths of their own, by size, mm. */
   widths: Record<string, number>;
+}
+
+export interface LineValues {
+  /** Of a line that is already there. */
+  lineId: string | null;
+  styleId: string;
+  colourId: string;
+  /** At least one. */
+  prints: PrintValues[];
+  /** As typed, by size; empty is none. */
+  quantities: Record<string, string>;
   /** Where this line is done otherwise than the shop does. */
   house: Partial<HouseMethods>;
 }
@@ -37,39 +55,72 @@ export function emptyLine(styles: readonly GarmentStyle[]): LineValues {
     lineId: null,
     styleId: style?.id ?? '',
     colourId: style?.colours[0]?.id ?? '',
-    artwork: null,
-    ...usualPlace(style),
-    process: 'dtf',
-    isProcessChosen: false,
+    prints: [emptyPrint('1', usualPlace(style))],
     quantities: {},
-    widths: {},
     house: {},
   };
 }
+
+const emptyPrint = (id: string, place: ReturnType<typeof usualPlace>): PrintValues => ({
+  id,
+  isNew: true,
+  artwork: null,
+  ...place,
+  process: 'dtf',
+  isProcessChosen: false,
+  widths: {},
+});
 
 /** Where a print usually goes on a blank, with its usual drop and width. */
 export function usualPlace(
   style: GarmentStyle | undefined,
   wished?: PlacementKey,
-): Pick<LineValues, 'placement' | 'dropMm' | 'widthMm'> {
+): Pick<PrintValues, 'placement' | 'dropMm' | 'widthMm'> {
   const places = placementsOn(style?.kind ?? 'tee');
   const placement = places.find((key) => key === wished) ?? places[0] ?? 'full-front';
   const { dropMm, widthMm } = PLACEMENTS[placement];
   return { placement, dropMm, widthMm };
 }
 
-const SIDES: readonly PlacementKey[] = ['full-front', 'back', 'left-sleeve', 'right-sleeve'];
+/** Where a further print most often goes, before all other places. */
+const SIDES: readonly PlacementKey[] = ['full-front', 'back', 'left-chest', 'left-sleeve', 'right-sleeve'];
 
-/** A further print on the pieces of the last line: same garment, colour and sizes, on the next side that is free. */
-export function anotherPrint(lines: readonly LineValues[]): LineValues {
-  const last = lines[lines.length - 1];
-  if (!last) throw new RangeError('there is no line yet to add a print to');
-  const taken = lines.filter(
-    ({ styleId, colourId }) => styleId === last.styleId && colourId === last.colourId,
-  );
-  const placement = SIDES.find((side) => !taken.some((line) => line.placement === side)) ?? 'back';
-  const { dropMm, widthMm } = PLACEMENTS[placement];
-  return { ...last, lineId: null, artwork: null, placement, dropMm, widthMm, widths: {} };
+/** Places of a blank that no print of the line is at; a front and a mark on the same chest lie on each other. */
+export function freePlaces(kind: BlankKind, prints: readonly PrintValues[]): PlacementKey[] {
+  const taken = prints.map(({ placement }) => placement);
+  const places = placementsOn(kind).filter((key) => !taken.includes(key));
+  const isCrowded = (key: PlacementKey): boolean => ON_CHEST.includes(key) && taken.some(isOnChest);
+  const usual = SIDES.filter((side) => places.includes(side));
+  const all = [...usual, ...places.filter((key) => !usual.includes(key))];
+  return [...all.filter((key) => !isCrowded(key)), ...all.filter(isCrowded)];
+}
+
+const ON_CHEST: readonly PlacementKey[] = ['full-front', 'left-chest', 'right-chest', 'pocket'];
+const isOnChest = (key: PlacementKey): boolean => ON_CHEST.includes(key);
+
+/** A further print on the same garment, at the next place that is free; `null` where all are taken. */
+export function anotherPrint(
+  style: GarmentStyle | undefined,
+  prints: readonly PrintValues[],
+): PrintValues | null {
+  const [place] = freePlaces(style?.kind ?? 'tee', prints);
+  if (place === undefined || prints.length >= MOST_PRINTS) return null;
+  const id = String(1 + Math.max(0, ...prints.map((own) => Number(own.id))));
+  return emptyPrint(id, usualPlace(style, place));
+}
+
+/** The prints on another garment: those it has the place for stay; where two come to one place, the later goes. */
+export function printsOn(style: GarmentStyle | undefined, prints: readonly PrintValues[]): PrintValues[] {
+  const sizes = style?.sizes.map(({ size }) => size) ?? [];
+  return prints.reduce<PrintValues[]>((kept, print) => {
+    const isPlaceThere = placementsOn(style?.kind ?? 'tee').includes(print.placement);
+    const own = {
+      ...print,
+      ...(isPlaceThere ? {} : usualPlace(style)),
+      widths: Object.fromEntries(Object.entries(print.widths).filter(([size]) => sizes.includes(size))),
+    };
+    return kept.some(({ placement }) => placement === own.placement) ? kept : [...kept, own];
+  }, []);
 }
 
 export const emptyOrder = (styles: readonly GarmentStyle[], nowMs: number): OrderValues => ({
@@ -87,16 +138,15 @@ export const valuesOf = (order: Order): OrderValues => ({
     lineId: line.id,
     styleId: line.styleId,
     colourId: line.colour.id,
-    artwork: line.artwork,
-    placement: line.placement,
-    dropMm: line.dropMm,
-    widthMm: line.widthMm,
-    process: line.process,
-    isProcessChosen: true,
+    prints: line.prints.map(({ id, artwork, placement, dropMm, widthMm, process, grades }) => ({
+      ...{ id, artwork, placement, dropMm, widthMm, process },
+      isNew: false,
+      isProcessChosen: true,
+      widths: Object.fromEntries(
+        grades.flatMap(({ sizes, widthMm: own }) => sizes.map((size) => [size, own])),
+      ),
+    })),
     quantities: Object.fromEntries(line.sizes.map(({ size, quantity }) => [size, String(quantity)])),
-    widths: Object.fromEntries(
-      line.grades.flatMap(({ sizes, widthMm }) => sizes.map((size) => [size, widthMm])),
-    ),
     house: line.house,
   })),
 });
@@ -107,6 +157,12 @@ export const piecesOf = ({ quantities }: LineValues): number =>
     (sum, text) => sum + (Number.isFinite(Number(text)) ? Math.max(0, Number(text)) : 0),
     0,
   );
+
+/** Sizes a line has a number for, in the order they were typed. */
+export const orderedSizes = ({ quantities }: LineValues): string[] =>
+  Object.entries(quantities)
+    .filter(([, text]) => text.trim() !== '')
+    .map(([size]) => size);
 
 /** What is sent, or the fields that first need a person, by the server's own paths. */
 export function toInput(values: OrderValues): { input: OrderInput } | { problems: Record<string, string> } {
@@ -126,29 +182,43 @@ function lineInput(line: LineValues, path: string, problems: Record<string, stri
   const wrong = sizes.find(({ quantity }) => !Number.isInteger(quantity) || quantity < 1);
   if (wrong) problems[`${path}/sizes`] = `Size ${wrong.size}: a whole number from 1, or nothing.`;
   else if (sizes.length === 0) problems[`${path}/sizes`] = 'How many, in at least one size?';
-  if (line.widthMm === null) problems[`${path}/widthMm`] = 'How wide is the print?';
-  if (line.dropMm === null) problems[`${path}/dropMm`] = 'How far below the collar?';
   return {
     ...(line.lineId === null ? {} : { id: line.lineId }),
     styleId: line.styleId,
     colourId: line.colourId,
-    artworkId: line.artwork?.id ?? null,
-    placement: line.placement,
-    dropMm: line.dropMm ?? 0,
-    widthMm: line.widthMm ?? 0,
-    process: line.process,
+    prints: line.prints.map((print, k) => printInput(print, sizes, `${path}/prints/${k}`, problems)),
     sizes,
-    grades: gradesOf(line.widths, sizes),
     house: line.house,
+  };
+}
+
+function printInput(
+  { id, isNew, artwork, placement, dropMm, widthMm, process, widths }: PrintValues,
+  sizes: readonly { size: string }[],
+  path: string,
+  problems: Record<string, string>,
+): PrintInput {
+  const { from } = PLACEMENTS[placement];
+  if (widthMm === null) problems[`${path}/widthMm`] = 'How wide is the print?';
+  if (dropMm === null)
+    problems[`${path}/dropMm`] = `How far below the ${from === 'collar' ? 'collar' : 'upper edge'}?`;
+  return {
+    ...(isNew ? {} : { id }),
+    artworkId: artwork?.id ?? null,
+    placement,
+    dropMm: dropMm ?? 0,
+    widthMm: widthMm ?? 0,
+    process,
+    grades: gradesOf(widths, sizes),
   };
 }
 
 /** Sizes of one width together, in the order of the sizes; only sizes that are ordered. */
 export function gradesOf(
-  widths: LineValues['widths'],
+  widths: PrintValues['widths'],
   sizes: readonly { size: string }[],
-): NonNullable<OrderLineInput['grades']> {
-  const grades: NonNullable<OrderLineInput['grades']> = [];
+): NonNullable<PrintInput['grades']> {
+  const grades: NonNullable<PrintInput['grades']> = [];
   for (const { size } of sizes) {
     const widthMm = widths[size];
     if (widthMm === undefined) continue;

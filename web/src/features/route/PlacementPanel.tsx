@@ -7,6 +7,8 @@ import { useState } from 'react';
 
 interface Props {
   placement: PlacementPlan;
+  /** What later prints' heat means for this one; empty where there is none. */
+  heatedAgain: string;
   kind: BlankKind;
   colourHex: string;
   /** Address of the art's picture; `null` where there is none. */
@@ -15,7 +17,7 @@ interface Props {
 }
 
 /** Where the print goes on every size, drawn to scale, with what is in its way and what it takes. */
-export function PlacementPanel({ placement, kind, colourHex, picture, system }: Props) {
+export function PlacementPanel({ placement, heatedAgain, kind, colourHex, picture, system }: Props) {
   const { sizes, problems, needs, platen } = placement;
   const [shown, setShown] = useState(Math.floor((sizes.length - 1) / 2));
   const own = sizes[shown] ?? sizes[0];
@@ -29,7 +31,7 @@ export function PlacementPanel({ placement, kind, colourHex, picture, system }: 
   const left = top.x * scale - own.widthMm / 2;
   const upper = top.y * scale;
   return (
-    <section className="panel placement" aria-label="Placement">
+    <section className="panel placement" aria-label={`Placement, ${placement.label.toLowerCase()}`}>
       <header>
         <h2>{placement.label}</h2>
         <span className="muted small">{inShownUnits(placement.rule, system)}</span>
@@ -114,6 +116,12 @@ export function PlacementPanel({ placement, kind, colourHex, picture, system }: 
               : `Size ${own.size}, ${length(own.bodyWidthMm)} wide, to one scale with the print.`}
             {platen ? ` Loaded on the ${platen} platen.` : ''}
           </p>
+          {heatedAgain !== '' && (
+            <p className="caution">
+              <span aria-hidden="true">∿ </span>
+              {inShownUnits(heatedAgain, system)}
+            </p>
+          )}
           {problems.map((text) => (
             <p key={text} className="alarm">
               ■ {inShownUnits(text, system)}

@@ -1,9 +1,10 @@
 import type { LineDocument, ProvenLine, RouteVersion } from '@saltflat/contract';
 import type { BlankKind } from '@saltflat/core/blank';
 import type { Quote } from '@saltflat/core/cost';
-import { provenOverrides } from '@saltflat/core/route';
+import { PROCESS_NAMES, heatedAgainWords, provenOverrides } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
 import { traceHeat } from '@saltflat/core/work';
+import type { Operation } from '@saltflat/core/work';
 import { inShownUnits } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
@@ -34,7 +35,8 @@ interface Props {
   papers: Parameters<typeof CostPanel>[0]['papers'];
   kind: BlankKind;
   colourHex: string;
-  picture: string | null;
+  /** Address of a print's picture; `null` where there is none. */
+  pictureOf: (print: string) => string | null;
   /** A promise that leaves no time for the rest it needs; empty where there is time. */
   promise: string;
   /** False once the line is on the floor, or an old version is shown. */
@@ -99,26 +101,35 @@ export function RouteView(props: Props) {
       <Warnings route={route} promise={props.promise} onPick={pick} />
       <div className="route-split" data-why={setting !== undefined}>
         <div className="stack">
-          <ol className="panel operations" aria-label="Operations">
-            {route.operations.map((own) => (
-              <OperationRow
-                key={own.id}
-                operation={own}
-                pieces={version.pieces}
-                isLit={own.id === lit}
-                picked={own.id === picked?.operation ? picked.setting : null}
-                system={system}
-                onPick={(key) => pick({ operation: own.id, setting: key })}
-              />
-            ))}
-          </ol>
-          <PlacementPanel
-            placement={route.placement}
-            kind={props.kind}
-            colourHex={props.colourHex}
-            picture={props.picture}
-            system={system}
-          />
+          {bandsOf(route).map(({ label, operations }) => (
+            <section key={operations[0]?.id} className="panel" aria-label={label ?? 'Operations'}>
+              {label !== null && <h2 className="band">{label}</h2>}
+              <ol className="operations" aria-label={label ?? 'Operations'}>
+                {operations.map((own) => (
+                  <OperationRow
+                    key={own.id}
+                    operation={own}
+                    pieces={version.pieces}
+                    isLit={own.id === lit}
+                    picked={own.id === picked?.operation ? picked.setting : null}
+                    system={system}
+                    onPick={(key) => pick({ operation: own.id, setting: key })}
+                  />
+                ))}
+              </ol>
+            </section>
+          ))}
+          {route.prints.map((print) => (
+            <PlacementPanel
+              key={print.id}
+              placement={print.placement}
+              heatedAgain={heatedAgainWords(route, print)}
+              kind={props.kind}
+              colourHex={props.colourHex}
+              picture={props.pictureOf(print.id)}
+              system={system}
+            />
+          ))}
         </div>
         <div className="stack route-side">
           {operation && setting && (
@@ -151,6 +162,22 @@ export function RouteView(props: Props) {
       </div>
     </div>
   );
+}
+
+/** Operations that follow each other for one print, or for the piece as a whole; all of them where a line has one print. */
+function bandsOf({ prints, operations }: Route): { label: string | null; operations: Operation[] }[] {
+  if (prints.length === 1) return [{ label: null, operations }];
+  const labelOf = (id: string | null): string => {
+    const print = prints.find((own) => own.id === id);
+    return print ? `${print.placement.label}: ${PROCESS_NAMES[print.process].toLowerCase()}` : 'The garment';
+  };
+  return operations.reduce<{ label: string; operations: Operation[] }[]>((bands, operation) => {
+    const label = labelOf(operation.print);
+    const last = bands.at(-1);
+    if (last?.label === label) last.operations.push(operation);
+    else bands.push({ label, operations: [operation] });
+    return bands;
+  }, []);
 }
 
 const tracePieces = (route: Route, pieces: number) =>
