@@ -129,6 +129,7 @@ const Lane = strictObject({
   id: Type.String(),
   part: Type.Enum([...PARTS]),
   print: nullable(Type.String()),
+  spares: Type.Integer({ minimum: 0 }),
 });
 
 const PlacementDocument = strictObject({

@@ -33,10 +33,17 @@ const sayFlow = ({ house, ...older }: Older): Older => ({
   house: { pieceFlow: 'through', ...(house as object) },
 });
 
-/** Format 4 has several prints on one blank, whose sizes are its own. */
-function sayPrints({ process, print, placement, ...older }: Older): Older {
+/** Format 4 has several prints on one blank, whose sizes are its own, and spare transfers. */
+function sayPrints({ process, print, placement, house, ...older }: Older): Older {
   const { sizes, areas, ...place } = (placement ?? {}) as Older;
-  return { ...older, format: 4, sizes, areas, prints: [{ id: '1', process, print, placement: place }] };
+  return {
+    ...older,
+    format: 4,
+    sizes,
+    areas,
+    prints: [{ id: '1', process, print, placement: place }],
+    house: { spareTransfers: 'none', ...(house as object) },
+  };
 }
 
 const CHAIN: FormatChain = { name: 'line document', steps: [sayEverything, sayFlow, sayPrints] };

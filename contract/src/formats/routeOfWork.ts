@@ -85,7 +85,7 @@ const SETS: Record<string, SettingRole> = {
 };
 
 const PRINT = '1';
-const laneOf = (part: Part): Lane =>
+const laneOf = (part: Part): Omit<Lane, 'spares'> =>
   part === 'blank' ? { id: 'blank', part, print: null } : { id: `${part}-${PRINT}`, part, print: PRINT };
 
 /** A route of format 3 in the words of format 4: roles, lanes, units, modes, phases with their heat. */

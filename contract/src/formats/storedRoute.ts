@@ -51,11 +51,12 @@ const knowWork = step(({ route, cost }) => ({
   cost,
 }));
 
-/** Format 5 knows several prints: until then a line had one, and all that was done but handling the blank was for it. */
+/** Format 5 knows several prints, and spare transfers: until then a line had one, and all that was done but handling the blank was for it. */
 const knowPrints = step(({ route: { process, placement, ...route }, cost }) => ({
   route: {
     ...route,
     prints: [{ id: '1', process, placement, heatedAgain: [] }],
+    lanes: (route.lanes as Older[]).map((lane) => ({ spares: 0, ...lane })),
     operations: route.operations.map((operation) => ({
       print: SHARED.has(operation.role) ? null : '1',
       ...operation,

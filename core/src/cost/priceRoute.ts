@@ -1,5 +1,5 @@
 import type { Route } from '../route/index.ts';
-import { aloneS, plannedMode } from '../work/index.ts';
+import { aloneS, partsIn, plannedMode } from '../work/index.ts';
 import type { MachineKind } from '../work/index.ts';
 import { DEFAULT_RATES } from './rates.ts';
 import type { Rates } from './rates.ts';
@@ -32,7 +32,7 @@ export function priceRoute(
   pieces: number,
   rates: Rates = DEFAULT_RATES,
 ): PieceCost {
-  const materials = gatherMaterials(route);
+  const materials = gatherMaterials(route, pieces);
   const blank = route.usesBlanks ? blankCents : 0;
   const materialCents = materials.reduce((sum, { cents }) => sum + cents, 0);
   const labourCents = (route.totals.handsS / 3600 / pieces) * rates.centsPerHour;
@@ -53,9 +53,13 @@ export function priceRoute(
 }
 
 /** What the operations use, one row a material. */
-function gatherMaterials({ operations }: Route): PieceCost['materials'] {
+function gatherMaterials({ lanes, operations }: Route, pieces: number): PieceCost['materials'] {
   const materials = new Map<string, PieceCost['materials'][number]>();
-  for (const { what, cents, isAssumed } of operations.flatMap((operation) => operation.consumes)) {
+  const used = operations.flatMap(({ lane, consumes }) => {
+    const made = partsIn(lanes, lane, pieces) / pieces; // spares are paid for too
+    return consumes.map((own) => ({ ...own, cents: own.cents * made }));
+  });
+  for (const { what, cents, isAssumed } of used) {
     const known = materials.get(what);
     materials.set(what, {
       what,
@@ -69,7 +73,7 @@ function gatherMaterials({ operations }: Route): PieceCost['materials'] {
 const FREE: readonly (MachineKind | null)[] = [null, 'rack'];
 
 /** Time on machines that cost something to run; a rack costs nothing. */
-const machineSeconds = ({ operations }: Route, pieces: number): number =>
+const machineSeconds = ({ lanes, operations }: Route, pieces: number): number =>
   operations
     .filter((operation) => !FREE.includes(plannedMode(operation).machineKind))
-    .reduce((sum, operation) => sum + aloneS(operation, pieces), 0);
+    .reduce((sum, operation) => sum + aloneS(operation, partsIn(lanes, operation.lane, pieces)), 0);

@@ -74,7 +74,7 @@ describe('a batch as a plan reads it', () => {
       const operations = route.operations.map((own, i) =>
         i === 0 ? { ...own, ...rested(minS, maxS) } : own,
       );
-      const [{ min, max }] = planWork({ operations }, 10).lags;
+      const [{ min, max }] = planWork({ ...route, operations }, 10).lags;
       return [min, max];
     };
     expect(lag(0, 119)).to.deep.equal([0, 1]);

@@ -3,6 +3,7 @@ import { areaScale, filmFor, printModeFor, printerFor } from './equip.ts';
 import { printsOn } from './loads.ts';
 import type { Printer, PrinterTask } from './machines.ts';
 import { melterFor } from './melters.ts';
+import { sparesOf } from './practice.ts';
 import { TRADE } from './tradeRanges.ts';
 
 /** Powdered film is melted within this time: loose powder shakes off (assumption). */
@@ -45,7 +46,7 @@ export function filmSheets(input: PrintInput): FilmSheets {
   return {
     perSheet,
     perLoad: perSheet * Math.max(1, sheets),
-    printedForS: (Math.min(perSheet, input.pieces) - 1) * printS,
+    printedForS: (Math.min(perSheet, input.pieces + sparesOf(input)) - 1) * printS,
   };
 }
 

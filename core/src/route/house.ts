@@ -35,6 +35,11 @@ export const HOUSE_METHODS = {
       'Ready when an order comes; needs a full fuse, dry flat storage and a date on it.',
     ],
   }),
+  spareTransfers: school('Transfers: spares', 'none', {
+    none: ['None', 'No film is made for nothing; a spoiled transfer is printed again, and its piece waits.'],
+    one: ['One a line', 'The first that is spoiled is at hand; one transfer more a line.'],
+    tenth: ['One in ten', 'For long lines and new art; a tenth more film, ink and powder.'],
+  }),
   filmPeel: school('Film: peel', 'cold', {
     cold: ['Cold', 'The steadiest edge; every piece waits on the table first.'],
     warm: ['Warm', 'A short wait; the moment must be hit.'],

@@ -24,6 +24,7 @@ import {
   countdownS,
   goesWords,
   handsS,
+  partsIn,
   planWork,
   plannedMode,
   settingFor,
@@ -105,8 +106,9 @@ describe('the operations of any route', () => {
             if (phase.people > 0) stepHands += s * phase.people;
             else stepAlone += s;
           }
-        expect(handsS(operation, pieces), operation.id).to.be.closeTo(stepHands, 1e-6);
-        expect(aloneS(operation, pieces), operation.id).to.be.closeTo(stepAlone, 1e-6);
+        const parts = partsIn(route.lanes, operation.lane, pieces);
+        expect(handsS(operation, parts), operation.id).to.be.closeTo(stepHands, 1e-6);
+        expect(aloneS(operation, parts), operation.id).to.be.closeTo(stepAlone, 1e-6);
         const planned = work.find((own) => own.operation === operation.id)!.phases;
         const minutes = planned.reduce((sum, { d }) => sum + d, 0);
         const peopleMin = planned.reduce((sum, { d, ops }) => sum + (d * ops) / 100, 0);

@@ -1,7 +1,7 @@
 import { PLACEMENTS, overlaps } from '../placement/index.ts';
 import type { PlacementPlan } from '../placement/index.ts';
-import { handsS, workedS } from '../work/index.ts';
-import type { Operation, Setting } from '../work/index.ts';
+import { handsS, partsIn, workedS } from '../work/index.ts';
+import type { Laned, Operation, Setting } from '../work/index.ts';
 import { planWork, viewOf } from './blankOrder.ts';
 import type { LineWork } from './blankOrder.ts';
 import type {
@@ -104,7 +104,7 @@ function planned(input: RouteInput): RoutePlan {
     lanes: work.lanes,
     operations: said.map(({ operation }) => operation),
     flow: input.house.pieceFlow,
-    totals: totalTimes(operations, input.pieces),
+    totals: totalTimes({ lanes: work.lanes, operations }, input.pieces),
     restBeforeDispatchS: Math.max(
       ...input.prints.map(({ process }) => PROCESS_MODULES[process].restBeforeDispatchS),
     ),
@@ -219,12 +219,11 @@ function groundWords({ garment, house }: RouteInput, { process }: LinePrint): st
  * Hands-on and elapsed time for all pieces with one person and one of each machine.
  * Rests between a piece's steps overlap with other pieces' work, so only one of each counts.
  */
-function totalTimes(operations: readonly Operation[], pieces: number): Route['totals'] {
+function totalTimes({ lanes, operations }: Laned, pieces: number): Route['totals'] {
+  const sum = (timeOf: (operation: Operation, parts: number) => number): number =>
+    operations.reduce((all, own) => all + timeOf(own, partsIn(lanes, own.lane, pieces)), 0);
   return {
-    handsS: operations.reduce((sum, operation) => sum + handsS(operation, pieces), 0),
-    elapsedS: operations.reduce(
-      (sum, operation) => sum + workedS(operation, pieces) + (operation.waitAfter?.minS ?? 0),
-      0,
-    ),
+    handsS: sum(handsS),
+    elapsedS: sum((operation, parts) => workedS(operation, parts) + (operation.waitAfter?.minS ?? 0)),
   };
 }

@@ -62,9 +62,21 @@ export type OperationDraft = Pick<Operation, 'title' | 'unit' | 'checks' | 'look
 export const operationIdOf = (practice: Pick<Practice, 'id'>, print: string): string =>
   print === '1' ? practice.id : `${practice.id}-${print}`;
 
+const laneId = (part: Part, print: string): string => (part === 'blank' ? part : `${part}-${print}`);
+
 /** The lane a kind of part goes. */
-const laneOf = (part: Part, print: string): Lane =>
-  part === 'blank' ? { id: 'blank', part, print: null } : { id: `${part}-${print}`, part, print };
+const laneOf = (part: Part, input: PrintInput): Lane => ({
+  id: laneId(part, input.id),
+  part,
+  print: part === 'blank' ? null : input.id,
+  spares: part === 'transfer' ? sparesOf(input) : 0,
+});
+
+/** Transfers the house makes beyond those that are wanted; on the shelf each is one that is wanted. */
+export function sparesOf({ house, pieces }: Pick<PrintInput, 'house' | 'pieces'>): number {
+  if (house.filmUse === 'stock') return 0;
+  return { none: 0, one: 1, tenth: Math.ceil(pieces / 10) }[house.spareTransfers];
+}
 
 /** One practice as it is done for one print. */
 export interface PlannedPractice {
@@ -87,7 +99,7 @@ export function planPractices(
   const applying = practices.filter((practice) => practice.applies(input));
   const parts = [...new Set(applying.map((practice) => partOf(practice, input)))];
   return {
-    lanes: parts.map((part) => laneOf(part, input.id)),
+    lanes: parts.map((part) => laneOf(part, input)),
     planned: applying.map((practice) => planOperation(practice, input, parts, nameOf(practice))),
   };
 }
@@ -116,7 +128,7 @@ function planOperation(
     return setting;
   });
   const lanes = (wanted: readonly Part[]): string[] =>
-    wanted.filter((part) => parts.includes(part)).map((part) => laneOf(part, input.id).id);
+    wanted.filter((part) => parts.includes(part)).map((part) => laneId(part, input.id));
   const settings = draft.settings ?? [];
   const mode: Mode = {
     machineKind: on?.kind ?? null,
@@ -130,7 +142,7 @@ function planOperation(
     role: practice.role,
     station: practice.station,
     print: practice.shared ? null : input.id,
-    lane: laneOf(partOf(practice, input), input.id).id,
+    lane: laneId(partOf(practice, input), input.id),
     takes: lanes(takes),
     awaits: lanes(awaits),
     size: null,

@@ -13,6 +13,7 @@ import {
   small,
   valueOf,
 } from '../fixtures/index.ts';
+import { priceRoute } from '../cost/index.ts';
 import { needsOf } from '../work/index.ts';
 import { planRoute, refusalText } from './index.ts';
 import type { PrintInput, Process, Route } from './index.ts';
@@ -227,7 +228,7 @@ describe('a garment with several prints', () => {
             `transfer ${id} is put on once`,
           ).to.equal(route.usesBlanks ? 1 : 0);
     }, 200);
-    expect(several).to.be.above(20);
+    expect(several).to.be.above(10);
   });
 
   it('costs less hands than its prints one by one, and more than either', () => {
@@ -238,5 +239,32 @@ describe('a garment with several prints', () => {
       expect(route.totals.handsS).to.be.below(hands.reduce((sum, own) => sum + own, 0));
       expect(route.totals.handsS).to.be.above(Math.max(...hands));
     }, 100);
+  });
+});
+
+describe('spare transfers', () => {
+  const made = (spareTransfers: 'none' | 'one' | 'tenth', pieces: number) =>
+    routeOf(lineOf({ pieces, house: housed({ spareTransfers }) }));
+  const spares = ({ lanes }: Route): number[] => lanes.map((lane) => lane.spares);
+
+  it('are as many as the house makes, of transfers and of nothing else', () => {
+    expect(spares(made('none', 24))).to.deep.equal([0, 0]);
+    expect(spares(made('one', 24))).to.deep.equal([1, 0]);
+    expect(spares(made('tenth', 24))).to.deep.equal([3, 0]);
+    const stock = housed({ spareTransfers: 'tenth', filmUse: 'stock' });
+    expect(spares(routeOf(lineOf({ house: stock }))), 'on the shelf all are wanted').to.deep.equal([0]);
+    expect(
+      spares(routeOf(lineOf({ process: 'dtg', house: housed({ spareTransfers: 'one' }) }))),
+    ).to.deep.equal([0]);
+  });
+
+  it('cost their film and their time, and no blank', () => {
+    const [bare, spared] = [made('none', 20), made('tenth', 20)];
+    const cents = (route: Route, what: RegExp): number =>
+      priceRoute(route, 340, 20).materials.find((own) => what.test(own.what))?.cents ?? NaN;
+    expect(cents(spared, /Film$/) / cents(bare, /Film$/)).to.be.closeTo(22 / 20, 1e-9);
+    expect(cents(spared, /Parchment/)).to.equal(cents(bare, /Parchment/));
+    expect(priceRoute(spared, 340, 20).blankCents).to.equal(340);
+    expect(spared.totals.handsS).to.be.above(bare.totals.handsS);
   });
 });

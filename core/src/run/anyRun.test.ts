@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { START, interleave, likelyEvents, plan, planFor, randomEvents } from './fixtures/filmRun.ts';
+import { START, interleave, likelyEvents, planFor, randomEvents } from './fixtures/filmRun.ts';
 import { seededRandom } from '../work/index.ts';
 import { FollowedRun, deriveRun, nextActions } from './index.ts';
 import type { RunEvent, RunEventKind, RunPlan, RunState } from './index.ts';
@@ -69,6 +69,21 @@ describe('any run', () => {
     });
   });
 
+  it('has one part for each piece that is still made, and never one for two', () => {
+    forAnyRun((_events, state, of) => {
+      const served = new Set<string>();
+      for (const { line, lane, piece, isLost, id } of Object.values(state.parts)) {
+        if (piece === 0 || isLost) continue;
+        expect(served.has(`${line}.${lane}.${piece}`), id).to.equal(false);
+        served.add(`${line}.${lane}.${piece}`);
+        expect(state.serving[`${line}.${lane}.${piece}`]).to.equal(id);
+      }
+      const scrapped = state.outcomes.filter(({ verdict }) => verdict === 'scrap').length;
+      const blanks = [...served].filter((key) => key.startsWith('1.blank.')).length;
+      expect(blanks).to.equal(of.lines[0].pieces - scrapped);
+    });
+  });
+
   it('reports the window of everything that waits', () => {
     forAnyRun((_events, state, of) => {
       const actions = nextActions(of, state, START);
@@ -85,7 +100,7 @@ describe('any run', () => {
   before(() => {
     for (let seed = 1; seed <= 60; seed++) {
       const random = seededRandom(seed * 7919);
-      const of = planFor(2 + Math.floor(random() * 6));
+      const of = planFor(2 + Math.floor(random() * 6), seed % 3);
       const events = likelyEvents(of, random, 80);
       runs.push({ events, state: deriveRun(of, events), of });
     }
@@ -99,6 +114,7 @@ describe('FollowedRun', () => {
   it('stands after each event where a replay of all of them does, in whatever order they arrive', () => {
     fc.assert(
       fc.property(fc.integer(), fc.integer(), fc.boolean(), (seed, arrivalSeed, isInOrder) => {
+        const plan = planFor(4, Math.abs(seed) % 3);
         const events = likelyEvents(plan, seededRandom(seed), 40);
         const arrived = isInOrder
           ? [...events].sort((p, q) => Date.parse(p.at) - Date.parse(q.at))

@@ -1,4 +1,4 @@
-import { unitsOf } from '../work/index.ts';
+import { partsIn, unitsOf } from '../work/index.ts';
 import { shapeOf } from './lineShape.ts';
 import { partId, stepId } from './runPlan.ts';
 import type { PartName, RunLine, RunOperation, RunPlan } from './runPlan.ts';
@@ -44,8 +44,10 @@ const stepOf = (line: string, operation: RunOperation, parts: PlannedPart[]): Pl
 });
 
 /** All parts of a lane as they are first made. */
-const partsOf = ({ key, pieces }: RunLine, lane: string): PlannedPart[] =>
-  Array.from({ length: pieces }, (_, i) => planned({ line: key, lane, slot: i + 1, attempt: 1 }));
+const partsOf = ({ key, lanes, pieces }: RunLine, lane: string): PlannedPart[] =>
+  Array.from({ length: partsIn(lanes, lane, pieces) }, (_, i) =>
+    planned({ line: key, lane, slot: i + 1, attempt: 1 }),
+  );
 
 const planned = (name: PartName): PlannedPart => ({ ...name, id: partId(name) });
 
@@ -76,7 +78,7 @@ function readPart(lines: readonly RunLine[], id: string): PlannedPart[] {
   const [key, lane, slot] = id.split('.');
   const line = lines.find((own) => own.key === key);
   const number = Number(slot);
-  return line && lane !== undefined && number >= 1 && number <= line.pieces
+  return line && lane !== undefined && number >= 1 && number <= partsIn(line.lanes, lane, line.pieces)
     ? [planned({ line: line.key, lane, slot: number, attempt: 1 })]
     : [];
 }

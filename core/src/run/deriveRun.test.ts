@@ -13,6 +13,7 @@ import {
   operation,
   OPERATIONS,
   plan,
+  planFor,
   sheet,
   START,
   started,
@@ -111,6 +112,76 @@ describe('deriveRun', () => {
       startedAt: null,
     });
     expect(state.parts['1.blank.1']).to.include({ runningIn: null, isLost: false });
+  });
+
+  describe('with spares', () => {
+    const spared = planFor(2, 1);
+    const printed = [...sheet('1-2', 0), ...sheet('3', 10)];
+    const serving = (events: RunEvent[], piece: number): string | undefined =>
+      deriveRun(spared, events).serving[`1.film.${piece}`];
+
+    it('prints them with the others', () => {
+      expect(open(deriveRun(spared, [])).filter((id) => id.startsWith('print'))).to.deep.equal([
+        film('print', '1-2'),
+        film('print', '3'),
+      ]);
+    });
+
+    it('takes one for a piece that is spoiled once it is joined: only the blank is made again', () => {
+      const events = [...printed, done(blank('press', 1), 20), lost('1.blank.1', 90)];
+      const state = deriveRun(spared, events);
+      expect(serving(events, 1)).to.equal('1.film.3');
+      expect(open(state).filter((id) => id.startsWith('print') || id.startsWith('melt'))).to.deep.equal([]);
+      expect(open(state)).to.include(blank('press', '1~2'));
+      const all = deriveRun(spared, [
+        ...events,
+        ...onePiece('1~2', 200, 'good'),
+        ...onePiece(2, 400, 'good'),
+      ]);
+      expect(all.ignored).to.deep.equal([]);
+      expect(all.finishedAt).to.not.equal(null);
+      expect(all.parts['1.film.3'].joinedTo).to.equal('1.blank.1~2');
+    });
+
+    it('prints again once there is none left', () => {
+      const events = [...printed, lost('1.film.1', 20), lost('1.film.3', 30)];
+      expect(serving(events, 1)).to.equal('1.film.1~2');
+      expect(open(deriveRun(spared, events))).to.include(film('print', '1~2'));
+    });
+
+    it('loses one without anybody waiting for it', () => {
+      const state = deriveRun(spared, [...printed, lost('1.film.3', 20, false)]);
+      expect(state.ignored).to.deep.equal([]);
+      expect(state.settled).to.deep.equal({ 1: 0 });
+      expect(open(state).some((id) => id.includes('~'))).to.equal(false);
+    });
+
+    it('takes the one that has come furthest', () => {
+      const two = planFor(2, 2);
+      const events = [
+        ...sheet('1-2', 0),
+        done(film('print', '3-4'), 10),
+        lost('1.film.4', 15, false),
+        lost('1.film.1', 20),
+      ];
+      expect(deriveRun(two, events).serving['1.film.1']).to.equal('1.film.3');
+    });
+
+    it('has the transfer of a piece that is not made any more to spare', () => {
+      const cut = sheet('1-2', 0);
+      const scrapped = lost('1.blank.1', 20, false);
+      const state = deriveRun(planFor(2), [...cut, scrapped, lost('1.film.2', 30)]);
+      expect(state.serving['1.film.2']).to.equal('1.film.1');
+      expect(open(state).filter((id) => id.startsWith('print'))).to.deep.equal([]);
+    });
+
+    it('gives it back when the loss is taken back', () => {
+      const gone = lost('1.film.1', 20);
+      expect(serving([...printed, gone], 1)).to.equal('1.film.3');
+      expect(serving([...printed, gone, event('undone', null, 30, { eventId: gone.id })], 1)).to.equal(
+        '1.film.1',
+      );
+    });
   });
 
   it('gathers what is made again until it is begun', () => {

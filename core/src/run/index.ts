@@ -15,6 +15,7 @@ export type { Floor, FloorAction, OnFloor } from './nextActions.ts';
 export { FAULTS, faultsOf } from './faults.ts';
 export { countdownS, partId, planOfLine, readStepId, stepId } from './runPlan.ts';
 export type { PartName, RunLine, RunOperation, RunPlan, SharedSheet } from './runPlan.ts';
+export { currentIn } from './needs.ts';
 export type { Loss, PartState, PieceOutcome, RunState, StepState } from './runState.ts';
 export { judgeWeighIn } from './weighIn.ts';
 export type { WeighResult } from './weighIn.ts';

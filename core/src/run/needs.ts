@@ -1,7 +1,7 @@
 import { shapeOf } from './lineShape.ts';
 import type { LineShape } from './lineShape.ts';
-import { partId } from './runPlan.ts';
 import type { RunLine, RunOperation, RunPlan } from './runPlan.ts';
+import { servingKey } from './runState.ts';
 import type { PartState, RunState, StepState } from './runState.ts';
 
 /** The lines of a plan by their keys. */
@@ -33,20 +33,14 @@ export const shapeFor = ({ line }: Pick<PartState, 'line'>, lines: Lines): LineS
   return own ? shapeOf(own) : null;
 };
 
-/** The latest part made for a piece in a lane. */
-export type CurrentPart = (piece: Pick<PartState, 'line' | 'slot'>, lane: string) => PartState | null;
+/** The part that is for a piece now in a lane. */
+export type CurrentPart = (of: Pick<PartState, 'line' | 'piece'>, lane: string) => PartState | null;
 
 /** It looked up by its name, where nobody has kept count. */
-const currentIn =
-  (parts: Readonly<Record<string, PartState>>): CurrentPart =>
-  ({ line, slot }, lane) => {
-    let found: PartState | null = null;
-    for (let attempt = 1; ; attempt++) {
-      const part = parts[partId({ line, lane, slot, attempt })];
-      if (part === undefined) return found;
-      found = part;
-    }
-  };
+export const currentIn =
+  ({ parts, serving }: Pick<RunState, 'parts' | 'serving'>): CurrentPart =>
+  ({ line, piece }, lane) =>
+    parts[serving[servingKey(line, lane, piece)] ?? ''] ?? null;
 
 /** When a step may begin, and until when it should have. Times are ms since 1970 UTC. */
 export interface Opening {
@@ -60,9 +54,9 @@ export interface Opening {
 /** What still keeps a step from beginning, in words; or when it may. */
 export function openingOf(
   lines: Lines,
-  { parts }: Pick<RunState, 'parts'>,
+  { parts, serving }: Pick<RunState, 'parts' | 'serving'>,
   step: StepState,
-  current: CurrentPart = currentIn(parts),
+  current: CurrentPart = currentIn({ parts, serving }),
 ): Opening | string {
   const opening: Opening = { dueAt: 0, latestAt: null, closedBy: null };
   for (const id of step.parts) {

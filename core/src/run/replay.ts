@@ -1,4 +1,4 @@
-import { timedPhases } from '../work/index.ts';
+import { partsIn, timedPhases } from '../work/index.ts';
 import type { PlannedStep } from './compileSteps.ts';
 import type { RunEvent } from './events.ts';
 import { nameOfFormer } from './formerSteps.ts';
@@ -7,6 +7,7 @@ import { linesOf, openingOf, operationFor, shapeFor } from './needs.ts';
 import type { CurrentPart, Lines } from './needs.ts';
 import { partId, readStepId, stepId } from './runPlan.ts';
 import type { PartName, RunLine, RunOperation, RunPlan } from './runPlan.ts';
+import { servingKey } from './runState.ts';
 import type { Loss, PartState, RunState, StepState } from './runState.ts';
 
 const NO_STEP = 'there is no such step';
@@ -19,8 +20,12 @@ export class Replay {
   private readonly byId = new Map<string, StepState>();
   /** The last step that makes things again, by operation: what is lost next joins it while it waits. */
   private readonly again = new Map<RunOperation, StepState>();
-  /** The latest part made for each piece, by line, lane and slot. */
+  /** The part that is for each piece now, by line, lane and piece. */
   private readonly latest = new Map<string, Map<string, PartState[]>>();
+  /** How often a part was made under each name. */
+  private readonly attempts = new Map<string, number>();
+  /** Parts of each lane that were made for no piece, or whose piece is not made. */
+  private readonly spares = new Map<string, PartState[]>();
   /** Parts of one kind that a step can have at most. */
   private readonly most: number;
   /** The step a part is in at an operation of its lane, by operation and part. */
@@ -29,10 +34,14 @@ export class Replay {
   constructor(plan: RunPlan, steps: readonly PlannedStep[]) {
     this.plan = plan;
     this.lines = linesOf(plan);
-    this.most = plan.lines.reduce((sum, { pieces }) => sum + pieces, 0);
+    this.most = plan.lines.reduce(
+      (sum, { lanes, pieces }) => sum + pieces + Math.max(0, ...lanes.map(({ spares }) => spares)),
+      0,
+    );
     this.state = {
       steps: [],
       parts: Object.create(null) as RunState['parts'], // a dictionary from the beginning: thousands of names
+      serving: Object.create(null) as RunState['serving'],
       flow: plan.flow,
       pieces: 0,
       settled: Object.fromEntries(plan.lines.map(({ key }) => [key, 0])),
@@ -47,8 +56,8 @@ export class Replay {
     };
     for (const line of plan.lines)
       for (const { id: lane } of line.lanes)
-        for (let slot = 1; slot <= line.pieces; slot++)
-          this.addPart({ line: line.key, lane, slot, attempt: 1 });
+        for (let slot = 1; slot <= partsIn(line.lanes, lane, line.pieces); slot++)
+          this.addPart({ line: line.key, lane, slot, attempt: 1 }, slot <= line.pieces ? slot : 0);
     for (const { id, line, operation, parts } of steps)
       this.addStep(
         this.newStep(
@@ -243,7 +252,8 @@ export class Replay {
       const verdict = isReplaced ? 'reprint' : 'scrap';
       const { line, number } = part;
       this.state.outcomes.push({ line, piece: number, part: part.id, operation, verdict, ...seen });
-    } else if (!isReplaced) return 'without it its piece cannot be made: say that the piece is scrap';
+    } else if (!isReplaced && part.piece > 0)
+      return 'without it its piece cannot be made: say that the piece is scrap';
     this.lose(part, { part: part.id, operation, isReplaced, ...seen });
     return null;
   }
@@ -265,6 +275,7 @@ export class Replay {
       own.isLost = true;
       this.takeOut(own);
     }
+    if (part.piece === 0) return; // a spare that nobody waits for
     if (!loss.isReplaced) {
       this.settleOne(part.line, loss.at);
       this.forget(part);
@@ -314,19 +325,42 @@ export class Replay {
     for (const id of step.parts) this.state.parts[id].runningIn = null;
   }
 
-  /** Nothing more is made for a piece that is not made again; what lies ready stays where it is. */
-  private forget({ line, slot }: PartState): void {
+  /** Nothing more is made for a piece that is not made again; what lies ready for it is a spare from then on. */
+  private forget({ line, piece }: PartState): void {
     for (const { id: lane } of this.lines.get(line)?.lanes ?? []) {
-      const own = this.latestOf({ line, slot }, lane);
+      const own = this.latestOf({ line, piece }, lane);
       if (own && own.runningIn === null) this.leaveAll(own);
+      if (own && !own.isLost && own.joinedTo === null && this.isReady(own)) {
+        own.piece = 0;
+        this.keepSpare(own);
+      }
     }
   }
 
+  private isReady(part: PartState): boolean {
+    return part.done === (shapeFor(part, this.lines)?.chains.get(part.lane)?.length ?? -1);
+  }
+
+  /** A spare takes its place; where there is none, another is made. */
+  private replace(lost: PartState): void {
+    const spare = this.spareFor(lost);
+    if (spare) this.assign(spare, lost.piece);
+    else this.makeAgain(lost);
+  }
+
+  /** The spare of its lane that has come furthest. */
+  private spareFor({ line, lane, id }: PartState): PartState | undefined {
+    return (this.spares.get(servingKey(line, lane, 0)) ?? [])
+      .filter((own) => own.piece === 0 && !own.isLost && own.id !== id)
+      .reduce<PartState | undefined>((best, own) => (best && best.done >= own.done ? best : own), undefined);
+  }
+
   /** Another goes the whole way, but for what was set up for all of the line: that is still so. */
-  private replace({ line: key, lane, slot, attempt, done }: PartState): void {
+  private makeAgain({ line: key, lane, piece: slot, done }: PartState): void {
     const line = this.lines.get(key);
     if (!line) return;
-    const part = this.addPart({ line: key, lane, slot, attempt: attempt + 1 });
+    const attempt = (this.attempts.get(servingKey(key, lane, slot)) ?? 0) + 1;
+    const part = this.addPart({ line: key, lane, slot, attempt }, slot);
     const chain = shapeOf(line).chains.get(lane) ?? [];
     const first = chain.findIndex(({ role, unit }, i) => i >= done || role !== 'set-up' || unit !== 'line');
     part.done = Math.max(0, first);
@@ -356,7 +390,8 @@ export class Replay {
     this.put(part.id, operation, open);
   }
 
-  private addPart(name: PartName): PartState {
+  /** @param piece it is for; 0 for a spare */
+  private addPart(name: PartName, piece: number): PartState {
     const line = this.lines.get(name.line);
     const isPiece = line !== undefined && shapeOf(line).root === name.lane;
     const number = isPiece ? ++this.state.pieces : 0;
@@ -368,14 +403,31 @@ export class Replay {
       runningIn: null,
       joinedTo: null,
       isLost: false,
+      piece: 0,
       number,
     };
     this.state.parts[part.id] = part;
-    const lanes = this.latest.get(name.line) ?? new Map<string, PartState[]>();
-    const slots = lanes.get(name.lane) ?? [];
-    slots[name.slot] = part;
-    this.latest.set(name.line, lanes.set(name.lane, slots));
+    this.attempts.set(servingKey(name.line, name.lane, name.slot), name.attempt);
+    if (piece > 0) this.assign(part, piece);
+    else this.keepSpare(part);
     return part;
+  }
+
+  /** From now on a part is the one for a piece. */
+  private assign(part: PartState, piece: number): void {
+    part.piece = piece;
+    this.state.serving[servingKey(part.line, part.lane, piece)] = part.id;
+    const lanes = this.latest.get(part.line) ?? new Map<string, PartState[]>();
+    const pieces = lanes.get(part.lane) ?? [];
+    pieces[piece] = part;
+    this.latest.set(part.line, lanes.set(part.lane, pieces));
+  }
+
+  private keepSpare(part: PartState): void {
+    const key = servingKey(part.line, part.lane, 0);
+    const own = this.spares.get(key);
+    if (own) own.push(part);
+    else this.spares.set(key, [part]);
   }
 
   private newStep(id: string, line: string, operation: RunOperation, parts: string[]): StepState {
@@ -408,9 +460,9 @@ export class Replay {
     }
   }
 
-  /** The latest part made for a piece in a lane. */
-  private readonly latestOf: CurrentPart = ({ line, slot }, lane) =>
-    this.latest.get(line)?.get(lane)?.[slot] ?? null;
+  /** The part that is for a piece now in a lane. */
+  private readonly latestOf: CurrentPart = ({ line, piece }, lane) =>
+    this.latest.get(line)?.get(lane)?.[piece] ?? null;
 
   private put(part: string, operation: RunOperation, step: StepState): void {
     const own = this.at.get(operation);

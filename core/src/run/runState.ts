@@ -37,6 +37,8 @@ export interface PartState extends PartName {
   /** The part it has been joined to. */
   joinedTo: string | null;
   isLost: boolean;
+  /** The piece of its line it is for, from 1; 0 for a spare that none has needed. */
+  piece: number;
   /** Number of the piece within the run, line after line, replacements counted on: what is written on it. 0 for what is no piece. */
   number: number;
 }
@@ -71,11 +73,16 @@ export interface Loss {
   by: string;
 }
 
+/** Names a lane's part for a piece, whichever it is by then. */
+export const servingKey = (line: string, lane: string, piece: number): string => `${line}.${lane}.${piece}`;
+
 /** Where a run stands. Derived, never stored as truth. */
 export interface RunState {
   /** In work order as planned; what is made again comes after. */
   steps: StepState[];
   parts: Record<string, PartState>;
+  /** The part that is for a piece now, by {@link servingKey}. */
+  serving: Record<string, string>;
   flow: Flow;
   /** Pieces planned or begun so far, replacements included. */
   pieces: number;

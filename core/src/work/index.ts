@@ -1,6 +1,6 @@
 export { ROOM_C, traceHeat } from './heatTrace.ts';
 export type { TraceSegment } from './heatTrace.ts';
-export { needsOf, operationsIn } from './lanes.ts';
+export { needsOf, operationsIn, partsIn } from './lanes.ts';
 export type { Laned, Need } from './lanes.ts';
 export { FLOWS, PARTS, ROLES, UNITS } from './operation.ts';
 export type {

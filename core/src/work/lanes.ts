@@ -7,6 +7,10 @@ export interface Laned<O = Operation> {
   operations: readonly O[];
 }
 
+/** Parts that go a lane: one for each piece, and its spares. */
+export const partsIn = (lanes: readonly Lane[], lane: string, pieces: number): number =>
+  pieces + (lanes.find(({ id }) => id === lane)?.spares ?? 0);
+
 type Placed = Pick<Operation, 'id' | 'lane' | 'takes' | 'awaits' | 'waitAfter'>;
 
 /** What must be done before an operation, and how long to wait after it. */

@@ -43,6 +43,8 @@ export interface Lane {
   part: Part;
   /** Which of the line's prints the part carries; `null` for the blank, which carries them all. */
   print: string | null;
+  /** Parts made beyond one for each piece, for those that are spoiled. */
+  spares: number;
 }
 
 /** Pieces worked one through, or all at one station before the next. */

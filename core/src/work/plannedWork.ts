@@ -1,4 +1,5 @@
-import { needsOf } from './lanes.ts';
+import { needsOf, partsIn } from './lanes.ts';
+import type { Laned } from './lanes.ts';
 import type { MachineKind } from './references.ts';
 import type { Operation } from './operation.ts';
 import { aloneS, handsS, phaseS, plannedMode, unitsOf } from './times.ts';
@@ -29,7 +30,7 @@ const FOREVER_MIN = 24 * 60; // "as long as need be" for a piece waiting on its 
  * @param pieces in this batch, ≥ 1
  */
 export function planWork(
-  { operations }: { operations: readonly Operation[] },
+  { lanes, operations }: Laned,
   pieces: number,
 ): { work: PlannedWork[]; lags: PlannedLag[] } {
   return {
@@ -37,7 +38,7 @@ export function planWork(
       operation: operation.id,
       machineKind: plannedMode(operation).machineKind,
       stateC: plannedMode(operation).stateC,
-      phases: phasesOf(operation, pieces),
+      phases: phasesOf(operation, partsIn(lanes, operation.lane, pieces)),
     })),
     lags: operations.flatMap((operation) =>
       needsOf(operations, operation).map(({ from, wait }) => {
@@ -50,16 +51,16 @@ export function planWork(
 }
 
 /** One unit after the other is a stream, whose people count by their share of the cycle; a single one has exact phases. */
-function phasesOf(operation: Operation, pieces: number): PlannedWork['phases'] {
-  const isStream = operation.unit === 'piece' || unitsOf(operation, pieces).length > 1;
+function phasesOf(operation: Operation, parts: number): PlannedWork['phases'] {
+  const isStream = operation.unit === 'piece' || unitsOf(operation, parts).length > 1;
   if (isStream) {
-    const [hands, alone] = [handsS(operation, pieces), aloneS(operation, pieces)];
+    const [hands, alone] = [handsS(operation, parts), aloneS(operation, parts)];
     const totalS = hands + alone;
     const share = totalS === 0 ? 100 : Math.min(100, Math.ceil((100 * hands) / totalS / 5) * 5);
     return [{ d: Math.max(1, Math.ceil(totalS / 60)), ops: share, brk: true, wait: 0 }];
   }
   return plannedMode(operation)
-    .phases.map((phase) => ({ phase, s: phaseS(phase, pieces) }))
+    .phases.map((phase) => ({ phase, s: phaseS(phase, parts) }))
     .filter(({ s }) => s > 0)
     .map(({ phase: { people, canPause, maxWaitS }, s }, i, all) => ({
       d: Math.max(1, Math.ceil(s / 60)),

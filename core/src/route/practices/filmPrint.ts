@@ -1,4 +1,5 @@
 import { CAUTIONS } from '../cautions.ts';
+import { sparesOf } from '../practice.ts';
 import type { Consumption, Setting, Wait } from '../../work/index.ts';
 import type { PrintInput } from '../documents.ts';
 import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
@@ -108,7 +109,7 @@ export const platenFilmPrint: Practice = {
 /** Where not all of a line is printed in one go. */
 export function wetCheck(input: PrintInput): string[] {
   const { perSheet } = filmSheets(input);
-  return input.pieces > perSheet
+  return input.pieces + sparesOf(input) > perSheet
     ? [`Powder each sheet as it comes off, ${perSheet} at a time at most: the first would dry meanwhile`]
     : [];
 }

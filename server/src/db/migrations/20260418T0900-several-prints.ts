@@ -25,6 +25,8 @@ export const severalPrints: Migration = {
     alter table order_line add prints_given integer not null default 1, drop column artwork_id, drop column preparation_id, drop column placement,
       drop column drop_mm, drop column width_mm, drop column process, drop column grades;
     alter table order_line alter prints_given drop default;
+    update shop_setting set document = document || '{"spareTransfers": "none"}'
+      where key = 'house' and not document ? 'spareTransfers';
     -- what was done by one process stays so; several are written with a plus
     alter table route_version rename process to processes;
     alter table run_line rename process to processes;
@@ -32,6 +34,7 @@ export const severalPrints: Migration = {
     alter table outcome_tally rename process to processes;
   `,
   down: `
+    update shop_setting set document = document - 'spareTransfers' where key = 'house';
     alter table outcome_tally rename processes to process;
     alter table outcome rename processes to process;
     alter table run_line rename processes to process;

@@ -62,7 +62,7 @@ const outcome = (piece: number): PieceOutcome => ({
   at: at(900),
   by: 'Ada',
 });
-const LANES: Lane[] = [{ id: 'blank', part: 'blank', print: null }];
+const LANES: Lane[] = [{ id: 'blank', part: 'blank', print: null, spares: 0 }];
 const projected = (operations: Operation[], steps: StepState[], pieces = [1]) =>
   projectOutcomes(
     { sheets: [], lines: [{ key: '1', pieces: 2, route: { lanes: LANES, operations } as unknown as Route }] },

@@ -35,10 +35,10 @@ export function sharedSheets(
           `${line.code} has no film for a print “${print}”, so none of it can share a sheet.`,
         );
       return pieces.map((slot) => {
-        if (slot > line.pieces)
+        if (slot > line.pieces + lane.spares)
           throw refused(
             `${path}/pieces`,
-            `${line.code} has ${line.pieces} pieces; there is no piece ${slot}.`,
+            `${line.code} has ${line.pieces} pieces and ${lane.spares} spares; there is no transfer ${slot}.`,
           );
         const id = partId({ line: String(place + 1), lane: lane.id, slot, attempt: 1 });
         if (taken.has(id))

@@ -1,3 +1,4 @@
+import { currentIn } from '@saltflat/core/run';
 import type { RunEventPayload } from '@saltflat/core/run';
 import type { Part } from '@saltflat/core/work';
 import Button from '@mui/material/Button';
@@ -108,18 +109,13 @@ function candidatesOf({ live: { run, state }, action: { step, operation } }: Mom
     .flatMap((id) => {
       const part = state.parts[id];
       if (!part) return [];
-      const joined = operation.takes.flatMap((lane) => {
-        const attempts = Object.values(state.parts).filter(
-          (own) => own.lane === lane && own.slot === part.slot && own.line === part.line && !own.isLost,
-        );
-        return attempts.at(-1) ?? [];
-      });
+      const joined = operation.takes.flatMap((lane) => currentIn(state)(part, lane) ?? []);
       return [part, ...joined];
     })
     .map((part) => ({
       id: part.id,
       part: lineOf(run, part.line).route.lanes.find(({ id }) => id === part.lane)?.part ?? 'blank',
       code: run.lines.length > 1 ? lineOf(run, part.line).code : '',
-      number: part.number > 0 ? part.number : part.slot,
+      number: part.number > 0 ? part.number : part.piece,
     }));
 }

@@ -49,8 +49,8 @@ const operation = (id: string, lane: string, own: Partial<Operation> & { s?: num
     ...own,
   }) as Operation;
 const LANES: Lane[] = [
-  { id: 'film', part: 'transfer', print: '1' },
-  { id: 'blank', part: 'blank', print: null },
+  { id: 'film', part: 'transfer', print: '1', spares: 0 },
+  { id: 'blank', part: 'blank', print: null, spares: 0 },
 ];
 const OPERATIONS = [
   operation('melt', 'film', { unit: 'load', size: 2, s: 150 }),

@@ -99,9 +99,18 @@ export function partOf({ run, state }: Pick<LiveRun, 'run' | 'state'>, step: Ste
   const again = isAgain ? ', made again' : '';
   if (new Set(states.map((own) => own.line)).size > 1)
     return `${states.length} ${many} of ${codesIn({ run, state }, step)}${again}`;
-  if (states.length === line.pieces && line.pieces > 1 && !isAgain) return `all ${line.pieces} ${many}`;
-  const numbers = states.map(({ number, slot }) => (number > 0 ? number : slot)).sort((p, q) => p - q);
-  return `${states.length === 1 ? one : many} ${rangeWords(numbers)}${again}`;
+  const all = line.pieces + (lane?.spares ?? 0);
+  if (states.length === all && all > 1 && !isAgain)
+    return `all ${all} ${many}${lane && lane.spares > 0 ? `, ${lane.spares} to spare` : ''}`;
+  const spares = states.filter(({ piece }) => piece === 0).length;
+  const numbers = states
+    .filter(({ piece }) => piece > 0)
+    .map(({ number, piece }) => (number > 0 ? number : piece))
+    .sort((p, q) => p - q);
+  const named =
+    numbers.length > 0 ? `${numbers.length === 1 ? one : many} ${rangeWords(numbers)}${again}` : '';
+  const spared = spares === 0 ? '' : `${spares === 1 ? `a spare ${one}` : `${spares} spare ${many}`}`;
+  return [named, spared].filter((text) => text !== '').join(' and ');
 }
 
 /** "3", "1 to 4", "2, 5 and 9". */

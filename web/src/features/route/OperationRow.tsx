@@ -5,8 +5,8 @@ import type { UnitSystem } from '@saltflat/core/units';
 
 interface Props {
   operation: Operation;
-  /** Of the line. */
-  pieces: number;
+  /** Of the line that go through it. */
+  parts: number;
   isLit: boolean;
   picked: string | null;
   system: UnitSystem;
@@ -14,11 +14,11 @@ interface Props {
 }
 
 /** One operation: where, what, with which settings, how long, and how to know it is right. */
-export function OperationRow({ operation, pieces, isLit, picked, system, onPick }: Props) {
+export function OperationRow({ operation, parts: all, isLit, picked, system, onPick }: Props) {
   const { id, station, modes, title, settings, sheet, checks, look, cautions, waitAfter, weighIn } =
     operation;
   const { machine } = plannedMode(operation);
-  const parts = unitsOf(operation, pieces)[0] ?? 1;
+  const parts = unitsOf(operation, all)[0] ?? 1;
   const [hands, alone] = [handsS(operation, parts), aloneS(operation, parts)];
   return (
     <li className="operation" id={`operation-${id}`} data-lit={isLit}>

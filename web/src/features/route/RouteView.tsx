@@ -3,7 +3,7 @@ import type { BlankKind } from '@saltflat/core/blank';
 import type { Quote } from '@saltflat/core/cost';
 import { PROCESS_NAMES, heatedAgainWords, provenOverrides } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
-import { traceHeat } from '@saltflat/core/work';
+import { partsIn, traceHeat } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import { inShownUnits } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
@@ -109,7 +109,7 @@ export function RouteView(props: Props) {
                   <OperationRow
                     key={own.id}
                     operation={own}
-                    pieces={version.pieces}
+                    parts={partsIn(route.lanes, own.lane, version.pieces)}
                     isLit={own.id === lit}
                     picked={own.id === picked?.operation ? picked.setting : null}
                     system={system}
