@@ -109,12 +109,13 @@ export async function finishStep(page: Page, title: string): Promise<void> {
   const next = page.getByRole('region', { name: 'Next' });
   const start = next.getByRole('button', { name: /^Start/ });
   if (await start.isVisible()) {
-    const code = await next.locator('.code').first().innerText();
+    const [code = '', part = ''] = await next.locator('.next-head > span').allInnerTexts();
     await start.click();
     const onMachines = page
       .getByRole('region', { name: 'Stations' })
       .getByRole('button')
-      .filter({ hasText: code });
+      .filter({ hasText: code })
+      .filter({ hasText: part });
     await expect(onMachines.first()).toBeVisible();
     // something else may be asked for meanwhile: this one is looked at again where it stands
     const isAway = (await nextTitle(page).innerText()) !== title || (await start.isVisible());

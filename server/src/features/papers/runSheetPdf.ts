@@ -46,6 +46,8 @@ const barCode = (text: string): Promise<Buffer> =>
 const FIGURE_SIZE = 17;
 const BODY = 10.5;
 const GUTTER = 14;
+/** What one of several placements usually takes; of a line with one the first page has room for more. */
+const PLACEMENT_HEIGHT = 190;
 const STATION_WIDTH = 106;
 
 /** The line on paper: what it is, where it goes, and every station with its settings large enough for arm's length, in black and white. */
@@ -54,7 +56,14 @@ export async function runSheetPdf(own: RunSheet, paper: Paper): Promise<Buffer> 
   const page = openSheet({ title: `Run sheet ${sheet.code}`, madeAt: sheet.madeAt, paper, marginMm: 13 });
   const width = page.width - 2 * page.margin;
   let y = drawHead(page, sheet);
-  for (const print of sheet.route.prints) y = drawPlacement(page, sheet, print, y + 10);
+  for (const print of sheet.route.prints) {
+    if (y + PLACEMENT_HEIGHT > page.height - page.margin) {
+      drawFoot(page, sheet);
+      page.doc.addPage();
+      y = drawSmallHead(page, sheet);
+    }
+    y = drawPlacement(page, sheet, print, y + 10);
+  }
   for (const [i, operation] of sheet.route.operations.entries()) {
     const height = operationHeight(page.doc, operation, width);
     if (y + height > page.height - page.margin - 14) {
@@ -123,7 +132,7 @@ function drawPlacement(
   const drawn = isAlone ? 128 : 96;
   drawGarment(doc, sheet, print, { x: margin, y: top, size: drawn });
   const x = margin + drawn + GUTTER;
-  const head = isAlone ? placement.label : `${placement.label}: ${PROCESS_NAMES[process].toLowerCase()}`;
+  const head = isAlone ? placement.label : `${placement.label}: ${PROCESS_NAMES[process]}`;
   write(doc, head, { x, y: top, size: 15, weight: 600 });
   let y = writeColumn(doc, placement.rule, { x, y: top + 20, width: width - margin - x, size: BODY });
   if (heatedAgain.length > 0)

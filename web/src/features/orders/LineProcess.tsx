@@ -11,7 +11,10 @@ import type { LineValues, PrintValues } from './orderFormValues.ts';
 import { ProcessComparison } from './ProcessComparison.tsx';
 
 interface Props {
+  /** Of the radio buttons: one group a print. */
   name: string;
+  /** Which print, in words. */
+  of: string;
   line: LineValues;
   print: PrintValues;
   /** When the order is due, ms since 1970; `null` while none is written. */
@@ -22,7 +25,7 @@ interface Props {
 const TYPING_MS = 350;
 
 /** The process of a print: compared as soon as there is art, and set to the recommended one until a person chooses. */
-export function LineProcess({ name, line, print, dueMs, onChange }: Props) {
+export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
   const query = useSettled(queryOf(line, print), TYPING_MS);
   const { data, error, isFetching } = useComparisonQuery(query ?? skipToken);
   const recommended = data?.recommended ?? null;
@@ -49,6 +52,7 @@ export function LineProcess({ name, line, print, dueMs, onChange }: Props) {
         )}
         <ProcessComparison
           name={name}
+          of={of}
           comparison={data}
           process={process}
           isFetching={isFetching}

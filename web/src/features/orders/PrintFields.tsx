@@ -45,7 +45,7 @@ export function PrintFields({
   const which = place.print === 0 ? '' : `, print ${place.print + 1}`;
   const { from, label } = PLACEMENTS[print.placement];
   return (
-    <section aria-label={`Print ${place.print + 1}`} className="print-fields">
+    <section aria-label={`Print ${place.print + 1} of line ${place.line + 1}`} className="print-fields">
       {!isAlone && (
         <header className="row">
           <h3>
@@ -121,6 +121,7 @@ export function PrintFields({
       <div className="line-below">
         <LineProcess
           name={`process-${place.line}-${place.print}`}
+          of={`print ${place.print + 1} of line ${place.line + 1}`}
           line={line}
           print={print}
           dueMs={dueMs}

@@ -5,8 +5,10 @@ import { formatDuration, formatMoney, inShownUnits } from '@saltflat/core/units'
 import { useUnits } from '../../units/unitsSlice.ts';
 
 interface Props {
-  /** Of the radio buttons: one group a line. */
+  /** Of the radio buttons: one group a print. */
   name: string;
+  /** Which print, in words. */
+  of: string;
   comparison: ComparisonAnswer;
   process: Process;
   isFetching: boolean;
@@ -14,7 +16,7 @@ interface Props {
 }
 
 /** Every process side by side, with numbers and reasons; a person chooses. */
-export function ProcessComparison({ name, comparison, process, isFetching, onChange }: Props) {
+export function ProcessComparison({ name, of, comparison, process, isFetching, onChange }: Props) {
   const { options, recommended, reasons, wouldChange, taken } = comparison;
   const possible = options.filter(({ plan }) => plan !== null);
   const excluded = options.filter(({ plan }) => plan === null);
@@ -29,7 +31,12 @@ export function ProcessComparison({ name, comparison, process, isFetching, onCha
         </p>
       )}
       {!first && <p className="alarm">{wouldChange}</p>}
-      <div className="comparison-scroll" tabIndex={0} role="region" aria-label="Processes side by side">
+      <div
+        className="comparison-scroll"
+        tabIndex={0}
+        role="region"
+        aria-label={`Processes side by side for ${of}`}
+      >
         <table className="dense">
           <thead>
             <tr>

@@ -102,7 +102,7 @@ export function RouteView(props: Props) {
       <div className="route-split" data-why={setting !== undefined}>
         <div className="stack">
           {bandsOf(route).map(({ label, operations }) => (
-            <section key={operations[0]?.id} className="panel" aria-label={label ?? 'Operations'}>
+            <div key={operations[0]?.id} className="panel">
               {label !== null && <h2 className="band">{label}</h2>}
               <ol className="operations" aria-label={label ?? 'Operations'}>
                 {operations.map((own) => (
@@ -117,7 +117,7 @@ export function RouteView(props: Props) {
                   />
                 ))}
               </ol>
-            </section>
+            </div>
           ))}
           {route.prints.map((print) => (
             <PlacementPanel
@@ -169,7 +169,7 @@ function bandsOf({ prints, operations }: Route): { label: string | null; operati
   if (prints.length === 1) return [{ label: null, operations }];
   const labelOf = (id: string | null): string => {
     const print = prints.find((own) => own.id === id);
-    return print ? `${print.placement.label}: ${PROCESS_NAMES[print.process].toLowerCase()}` : 'The garment';
+    return print ? `${print.placement.label}: ${PROCESS_NAMES[print.process]}` : 'The garment';
   };
   return operations.reduce<{ label: string; operations: Operation[] }[]>((bands, operation) => {
     const label = labelOf(operation.print);
