@@ -6,7 +6,9 @@ import { demoLine } from '@saltflat/demo';
 
 const input = routeInputOf(demoLine());
 const { overrides: _overrides, prints, ...whole } = input;
-const { id, print, placement } = prints[0]!;
+const [own] = prints;
+if (!own) throw new Error('the demo’s line has a print');
+const { id, print, placement } = own;
 const line = { ...whole, placement };
 const direct = { ...print, whiteMl: 2.2 };
 const rivalText = JSON.stringify(planRoute(input));

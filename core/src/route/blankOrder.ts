@@ -130,10 +130,13 @@ function blankInOrder(bands: readonly Band[], shared: Shared): Placed[] {
   };
   for (const band of bands)
     for (const own of ofBlank(band)) if (own.operation.role === 'set-up') put(band, own);
+  const sprayAll = (): void => {
+    for (const band of bands.filter((own) => !isLaidSingle(own)))
+      for (const own of upToDry(band)) put(band, own);
+  };
   for (const band of bands)
     for (const own of ofBlank(band)) {
-      if (own.operation.role === 'print')
-        for (const other of bands) if (!isLaidSingle(other)) putSpraying(other, (one) => put(other, one));
+      if (own.operation.role === 'print') sprayAll();
       put(band, own);
     }
   return [...found, ...last];
@@ -142,10 +145,10 @@ function blankInOrder(bands: readonly Band[], shared: Shared): Placed[] {
 const ofBlank = ({ planned }: Band): PlannedPractice[] =>
   planned.filter(({ operation, practice }) => operation.lane === 'blank' || practice.shared);
 
-function putSpraying(band: Band, put: (own: PlannedPractice) => void): void {
+/** What a print needs before anything is printed: all up to the last that is sprayed, dried or flattened. */
+function upToDry(band: Band): PlannedPractice[] {
   const own = ofBlank(band);
-  const lastOne = own.map(({ operation }) => isBeforePrints(operation)).lastIndexOf(true);
-  for (const [i, one] of own.entries()) if (i <= lastOne) put(one);
+  return own.slice(0, 1 + own.map(({ operation }) => isBeforePrints(operation)).lastIndexOf(true));
 }
 
 function uniqueLanes(bands: readonly Band[]): Lane[] {

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import type { ArtFigures } from '../artwork/index.ts';
 import { meanAreaScale } from '../placement/index.ts';
-import { lineInput, lineOf } from '../fixtures/index.ts';
+import { lineInput } from '../fixtures/index.ts';
 import { printNeedsOf } from './printNeeds.ts';
 
 /** Figures of a print, as far as a route reads them. */

@@ -7,7 +7,7 @@ import { linesOf, openingOf, operationFor, shapeFor } from './needs.ts';
 import type { CurrentPart, Lines } from './needs.ts';
 import { partId, readStepId, stepId } from './runPlan.ts';
 import type { PartName, RunLine, RunOperation, RunPlan } from './runPlan.ts';
-import { servingKey } from './runState.ts';
+import { Serving } from './serving.ts';
 import type { Loss, PartState, RunState, StepState } from './runState.ts';
 
 const NO_STEP = 'there is no such step';
@@ -20,12 +20,7 @@ export class Replay {
   private readonly byId = new Map<string, StepState>();
   /** The last step that makes things again, by operation: what is lost next joins it while it waits. */
   private readonly again = new Map<RunOperation, StepState>();
-  /** The part that is for each piece now, by line, lane and piece. */
-  private readonly latest = new Map<string, Map<string, PartState[]>>();
-  /** How often a part was made under each name. */
-  private readonly attempts = new Map<string, number>();
-  /** Parts of each lane that were made for no piece, or whose piece is not made. */
-  private readonly spares = new Map<string, PartState[]>();
+  private readonly serving: Serving;
   /** Parts of one kind that a step can have at most. */
   private readonly most: number;
   /** The step a part is in at an operation of its lane, by operation and part. */
@@ -54,6 +49,7 @@ export class Replay {
       lastEventId: null,
       ignored: [],
     };
+    this.serving = new Serving(this.state.serving);
     for (const line of plan.lines)
       for (const { id: lane } of line.lanes)
         for (let slot = 1; slot <= partsIn(line.lanes, lane, line.pieces); slot++)
@@ -331,8 +327,7 @@ export class Replay {
       const own = this.latestOf({ line, piece }, lane);
       if (own && own.runningIn === null) this.leaveAll(own);
       if (own && !own.isLost && own.joinedTo === null && this.isReady(own)) {
-        own.piece = 0;
-        this.keepSpare(own);
+        this.serving.release(own);
       }
     }
   }
@@ -343,23 +338,16 @@ export class Replay {
 
   /** A spare takes its place; where there is none, another is made. */
   private replace(lost: PartState): void {
-    const spare = this.spareFor(lost);
-    if (spare) this.assign(spare, lost.piece);
+    const spare = this.serving.spareFor(lost);
+    if (spare) this.serving.assign(spare, lost.piece);
     else this.makeAgain(lost);
-  }
-
-  /** The spare of its lane that has come furthest. */
-  private spareFor({ line, lane, id }: PartState): PartState | undefined {
-    return (this.spares.get(servingKey(line, lane, 0)) ?? [])
-      .filter((own) => own.piece === 0 && !own.isLost && own.id !== id)
-      .reduce<PartState | undefined>((best, own) => (best && best.done >= own.done ? best : own), undefined);
   }
 
   /** Another goes the whole way, but for what was set up for all of the line: that is still so. */
   private makeAgain({ line: key, lane, piece: slot, done }: PartState): void {
     const line = this.lines.get(key);
     if (!line) return;
-    const attempt = (this.attempts.get(servingKey(key, lane, slot)) ?? 0) + 1;
+    const attempt = this.serving.madeFor(key, lane, slot) + 1;
     const part = this.addPart({ line: key, lane, slot, attempt }, slot);
     const chain = shapeOf(line).chains.get(lane) ?? [];
     const first = chain.findIndex(({ role, unit }, i) => i >= done || role !== 'set-up' || unit !== 'line');
@@ -407,27 +395,8 @@ export class Replay {
       number,
     };
     this.state.parts[part.id] = part;
-    this.attempts.set(servingKey(name.line, name.lane, name.slot), name.attempt);
-    if (piece > 0) this.assign(part, piece);
-    else this.keepSpare(part);
+    this.serving.add(part, piece);
     return part;
-  }
-
-  /** From now on a part is the one for a piece. */
-  private assign(part: PartState, piece: number): void {
-    part.piece = piece;
-    this.state.serving[servingKey(part.line, part.lane, piece)] = part.id;
-    const lanes = this.latest.get(part.line) ?? new Map<string, PartState[]>();
-    const pieces = lanes.get(part.lane) ?? [];
-    pieces[piece] = part;
-    this.latest.set(part.line, lanes.set(part.lane, pieces));
-  }
-
-  private keepSpare(part: PartState): void {
-    const key = servingKey(part.line, part.lane, 0);
-    const own = this.spares.get(key);
-    if (own) own.push(part);
-    else this.spares.set(key, [part]);
   }
 
   private newStep(id: string, line: string, operation: RunOperation, parts: string[]): StepState {
@@ -461,8 +430,7 @@ export class Replay {
   }
 
   /** The part that is for a piece now in a lane. */
-  private readonly latestOf: CurrentPart = ({ line, piece }, lane) =>
-    this.latest.get(line)?.get(lane)?.[piece] ?? null;
+  private readonly latestOf: CurrentPart = (part, lane) => this.serving.current(part, lane);
 
   private put(part: string, operation: RunOperation, step: StepState): void {
     const own = this.at.get(operation);

@@ -75,7 +75,7 @@ export function defineModels(sequelize: Sequelize) {
 
 export type { ArtworkRow, BlobRow, PreparationRow } from './artworks.ts';
 export type { StyleRow } from './garments.ts';
-export type { LineRow, OrderRow, PrintRow } from './orders.ts';
+export type { LineRow, OrderRow } from './orders.ts';
 export type { QuoteRow, RouteRow } from './routes.ts';
 export type { EventRow, RunLineRow, RunRow } from './runs.ts';
 export type { MachineRow, MaterialRow, SettingKey, SettingRow } from './setUp.ts';

@@ -109,7 +109,7 @@ export function partOf({ run, state }: Pick<LiveRun, 'run' | 'state'>, step: Ste
     .sort((p, q) => p - q);
   const named =
     numbers.length > 0 ? `${numbers.length === 1 ? one : many} ${rangeWords(numbers)}${again}` : '';
-  const spared = spares === 0 ? '' : `${spares === 1 ? `a spare ${one}` : `${spares} spare ${many}`}`;
+  const spared = spares === 0 ? '' : spares === 1 ? `a spare ${one}` : `${spares} spare ${many}`;
   return [named, spared].filter((text) => text !== '').join(' and ');
 }
 
