@@ -76,10 +76,16 @@ describe('the command line', () => {
   });
 
   it('plans the route and price that the document’s own planner gives, house methods and own values included', async () => {
+    const by = (process: 'dtg'): typeof line => ({
+      ...line,
+      prints: line.prints.map((print) => ({ ...print, process })),
+    });
+    const BACK = { key: 'back' as const, dropMm: 90, grades: [] };
     const own = { operation: 'press-transfer', setting: 'dwellS', value: 18, who: 'Ines', why: 'thick seam' };
     for (const document of [
       line,
-      { ...line, process: 'dtg' as const },
+      by('dtg'),
+      { ...line, prints: [...by('dtg').prints, { ...line.prints[0]!, id: '2', placement: BACK }] },
       { ...line, house: { ...line.house, filmPeel: 'hot' as const }, overrides: [own] },
     ]) {
       const printed = (await runCommand(['route', write('line.json', document)])) as {

@@ -2,16 +2,11 @@ import { mkdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { artJobOf, readArtworkJob, readLineDocument, routeInputOf } from '@saltflat/contract';
-import {
-  analyseArtwork,
-  mirrorPixels,
-  mirrorPlane,
-  previewOnGarment,
-  wholePlane,
-} from '@saltflat/core/artwork';
-import type { ArtAnalysis, ArtJob, Pixels } from '@saltflat/core/artwork';
+import { openArt, renderPlane } from '@saltflat/core/artwork';
+import type { ArtAnalysis, ArtJob, Pixels, Plane } from '@saltflat/core/artwork';
 import { priceRoute } from '@saltflat/core/cost';
 import { planRoute, refusalText } from '@saltflat/core/route';
+import { runTask, taskOf } from '@saltflat/core/task';
 import sharp from 'sharp';
 
 const USAGE = 'Say what to do: artwork FILE.png JOB.json [--out DIR], or route LINE.json';
@@ -48,9 +43,22 @@ function readArguments(rest: readonly string[]): { files: string[]; out: string 
 /** Figures and findings of an artwork for a job; with `out`, its planes too, as PNG at the print's resolution. */
 async function artwork(imageFile: string, jobFile: string, out: string | null): Promise<object> {
   const job = artJobOf(readArtworkJob(await readJson(jobFile)));
-  const analysis = analyseArtwork(await decode(imageFile), job);
+  const analysis = await measured(await decode(imageFile), job);
   if (out !== null) await writePlanes(analysis, job, out);
   return analysis.figures;
+}
+
+/** The task that pages and servers run too, here by itself; how far it is goes to the terminal, where there is one. */
+async function measured(image: Pixels, job: ArtJob): Promise<ArtAnalysis> {
+  const task = taskOf(() => openArt(image).analysing(job));
+  const end = await runTask(task, undefined, { onProgress: tellTerminal });
+  if (end.how === 'cancelled') throw new Error('The measuring was stopped.');
+  return end.answer;
+}
+
+function tellTerminal(share: number): void {
+  if (process.stderr.isTTY)
+    process.stderr.write(`\rMeasured ${Math.round(100 * share)} %${share === 1 ? '\n' : ''}`);
 }
 
 async function decode(imageFile: string): Promise<Pixels> {
@@ -69,32 +77,27 @@ async function decode(imageFile: string): Promise<Pixels> {
 }
 
 /** Writes the art as printed, its whites, how it will look and, for film, the mirrored pair. */
-async function writePlanes(
-  { image, scan, whites, figures }: ArtAnalysis,
-  job: ArtJob,
-  out: string,
-): Promise<void> {
+async function writePlanes(analysis: ArtAnalysis, job: ArtJob, out: string): Promise<void> {
   await mkdir(out, { recursive: true });
-  const { width, height } = image;
-  const save = async (name: string, data: Uint8Array | Uint8ClampedArray, channels: 1 | 4): Promise<void> => {
+  const { whites, figures } = analysis;
+  const hasWhite = whites !== null && figures.ml.w > 0;
+  const isFilm = job.process === 'dtf';
+  const wanted: Plane[] = [
+    'knocked-out',
+    'composite',
+    ...(hasWhite ? (['white'] as const) : []),
+    ...(whites?.highlight ? (['second-white'] as const) : []),
+    ...(isFilm ? (['film-colour'] as const) : []),
+    ...(isFilm && hasWhite ? (['film-white'] as const) : []),
+  ];
+  for (const plane of wanted) {
+    const { data, width, height, channels } = renderPlane(plane, analysis, job);
     const picture = sharp(data, { raw: { width, height, channels }, limitInputPixels: false });
     await (channels === 1 ? picture.toColourspace('b-w') : picture)
       .withDensity(figures.dpi)
       .png()
-      .toFile(join(out, `${name}.png`));
-  };
-  await save('knocked-out', image.data, 4);
-  await save(
-    'composite',
-    previewOnGarment(scan, whites?.underbase ?? null, job.garment, job.process).data,
-    4,
-  );
-  const white = whites && figures.ml.w > 0 ? wholePlane(whites.underbase, width, height) : null;
-  if (white) await save('white', white, 1);
-  if (whites?.highlight) await save('second-white', wholePlane(whites.highlight, width, height), 1);
-  if (job.process !== 'dtf') return;
-  await save('film-colour', mirrorPixels(image).data, 4);
-  if (white) await save('film-white', mirrorPlane(white, width), 1);
+      .toFile(join(out, `${plane}.png`));
+  }
 }
 
 /** Route and cost of one line: LINE holds the garment, the print's needs, pieces, process, materials and machines. */

@@ -21,6 +21,8 @@ export {
   previewOnGarment,
   wholePlane,
 } from './preview.ts';
+export { PLANES, asPicture, renderPlane } from './planes.ts';
+export type { Plane, Raster, ReadyArt } from './planes.ts';
 export { scanArt } from './scan.ts';
 export type { ArtScan } from './scan.ts';
 export { openShare } from './steps/index.ts';

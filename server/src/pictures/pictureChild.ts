@@ -5,10 +5,11 @@ import { setPriority } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { DomainError } from '@saltflat/contract';
 import type { ProblemCode } from '@saltflat/contract';
+import { HostDied, TaskClient, TaskFailed } from '@saltflat/core/task';
+import type { FromHost, HostPort, InputOf, ToHost } from '@saltflat/core/task';
 import type { Readable, Writable } from 'node:stream';
-import { readFrames, writeFrame } from './frames.ts';
-import type { Frame } from './frames.ts';
-import type { PictureTask, Reply } from './tasks.ts';
+import { framePort } from './framePort.ts';
+import type { PictureAnswer, PictureKind, PictureTasks } from './pictureTasks.ts';
 
 const LOOK_MS = 100;
 const BEHIND_OTHERS = 10; // niceness: whoever asks for a page goes first
@@ -28,10 +29,15 @@ export interface TaskLimits {
   memoryMb: number;
 }
 
+/** A process died under a task, and nobody had stopped it. */
+export class ChildDied extends Error {
+  override readonly name = 'ChildDied';
+}
+
 /** A process that reads and draws pictures: whatever is in one, it ends when it takes too long or too much. */
 export class PictureChild {
   private readonly child: ChildProcess;
-  private readonly replies: AsyncGenerator<Frame>;
+  private readonly client: TaskClient<PictureTasks>;
   isGone = false;
 
   constructor() {
@@ -50,53 +56,59 @@ export class PictureChild {
         },
       },
     );
-    const gone = (): void => {
-      this.isGone = true;
-    };
-    this.child.on('error', gone).on('exit', gone);
-    this.child.stdin?.on('error', gone); // it ended while it was written to
-    this.replies = readFrames(this.child.stdout as Readable); // both are pipes
+    this.child.stdin?.on('error', () => (this.isGone = true)); // it ended while it was written to
+    // one process, one host: whether another is tried is for the pool to say
+    this.client = new TaskClient<PictureTasks>(() => this.asHost(), { mostDeaths: 1 });
     if (this.child.pid !== undefined) lowerPriority(this.child.pid);
   }
 
-  /** @throws DomainError as the process says, or `picture-too-heavy` */
-  async run(
-    task: PictureTask,
-    bytes: Buffer,
-    limits: TaskLimits,
-  ): Promise<{ answer: object; bytes: Buffer }> {
+  /**
+   * @param onProgress told the share done, 0–1
+   * @throws DomainError as the process says, or `picture-too-heavy`; {@link ChildDied}
+   */
+  async run<K extends PictureKind>(
+    kind: K,
+    input: InputOf<PictureTasks[K]> & { name: string },
+    { limits, onProgress }: { limits: TaskLimits; onProgress?: (share: number) => void },
+  ): Promise<PictureAnswer<K>> {
     let why: string | null = null;
     const stopWatching = this.watch(limits, (own) => {
       why = own;
       this.stop();
     });
     try {
-      await writeFrame(this.child.stdin as Writable, { said: task, bytes });
-      const next = await this.replies.next();
-      if (next.done) throw new Error('it ended');
-      const reply = next.value.said as Reply; // written by our own program
-      if (!reply.ok) throw refusal(reply);
-      return { answer: reply.answer, bytes: next.value.bytes };
+      return await this.client.ask(kind, input, onProgress).answer;
     } catch (error) {
-      if (error instanceof DomainError || !this.isOver()) throw error;
-      throw new DomainError(
-        'picture-too-heavy',
-        `“${task.name}” ${why ?? 'could not be drawn: it takes more memory than there is for it'}. Export the art as a PNG at the size it is printed.`,
-        {},
-        { cause: error },
-      );
+      if (error instanceof TaskFailed) throw failure(error);
+      if (!(error instanceof HostDied)) throw error;
+      if (why === null) throw new ChildDied(error.message, { cause: error });
+      throw tooHeavy(input.name, why, error);
     } finally {
       stopWatching();
     }
   }
 
+  private asHost(): HostPort {
+    const { stdin, stdout } = this.child;
+    return {
+      ...framePort<ToHost, FromHost>(stdout as Readable, stdin as Writable), // both are pipes
+      onDeath: (die) => {
+        const gone = (why: string): void => {
+          this.isGone = true;
+          die(why);
+        };
+        this.child
+          .on('error', ({ message }) => gone(message))
+          .on('exit', (code, signal) => gone(`it ended with ${signal ?? String(code)}`));
+        if (this.child.exitCode !== null || this.child.signalCode !== null) gone('it has ended already');
+      },
+      end: () => this.stop(),
+    };
+  }
+
   stop(): void {
     this.isGone = true;
     this.child.kill('SIGKILL');
-  }
-
-  private isOver(): boolean {
-    return this.isGone || this.child.exitCode !== null || this.child.signalCode !== null;
   }
 
   private watch({ seconds, memoryMb }: TaskLimits, over: (why: string) => void): () => void {
@@ -114,11 +126,20 @@ export class PictureChild {
   }
 }
 
-/** The process's own errors, and what nobody foresaw. */
-const refusal = ({ code, message }: { code: string; message: string }): Error =>
-  code === 'internal'
-    ? new Error(`a picture could not be worked on: ${message}`)
-    : new DomainError(code as ProblemCode, message); // the process knows the same codes
+/** What the process itself refuses, and what nobody foresaw. */
+const failure = ({ failure: name, code, message }: TaskFailed): Error =>
+  name === 'DomainError' && code !== null
+    ? new DomainError(code as ProblemCode, message) // the process knows the same codes
+    : new Error(`a picture could not be worked on: ${message}`);
+
+/** @param why it was let go, as the end of a sentence about it */
+export const tooHeavy = (name: string, why: string, cause: unknown): DomainError =>
+  new DomainError(
+    'picture-too-heavy',
+    `“${name}” ${why}. Export the art as a PNG at the size it is printed.`,
+    {},
+    { cause },
+  );
 
 function lowerPriority(pid: number): void {
   try {

@@ -1,8 +1,8 @@
 import { Turns } from '../turns.ts';
 import { Watch } from '../watch.ts';
-import { PictureChild } from './pictureChild.ts';
+import { ChildDied, PictureChild, tooHeavy } from './pictureChild.ts';
 import type { TaskLimits } from './pictureChild.ts';
-import type { PictureAnswers, PictureTask } from './tasks.ts';
+import type { PictureAnswer, PictureKind, PictureQuestion } from './pictureTasks.ts';
 
 /** As many as the shop's machine has processors to spare. */
 const PROCESSES = 2;
@@ -12,20 +12,31 @@ const IDLE_MS = 30_000;
 /** After one of these a process is let go: what it took it does not give back. */
 const LARGE_MEGAPIXELS = 30;
 
+/** A process that dies may have been the machine's fault; one that dies again was this picture's. */
+const MOST_ATTEMPTS = 2;
+
+/** What is asked, and how heavy it is. */
+export interface PictureWork<K extends PictureKind> {
+  kind: K;
+  question: PictureQuestion<K>;
+  /** How much there is to decode. */
+  megapixels: number;
+  /** Of the picture, fetched when it is its turn. */
+  bytes: () => Promise<Buffer>;
+  /** Told the share done, 0–1. */
+  onProgress?: (share: number) => void;
+}
+
 /** Where pictures are read, cleaned, drawn and encoded: processes apart from the one that answers, in a queue by megapixels. */
 export interface Pictures {
   /**
-   * @param task what is asked
-   * @param megapixels how much there is to decode
-   * @param bytes of the picture, fetched when it is its turn
+   * @param task what is asked; one under which a process dies for no known reason is begun again once
    * @param use what is done with the result while its place is kept: a large one is held until it is sent
    * @throws DomainError as the picture deserves, or `busy`
    */
-  run: <K extends PictureTask['kind'], T>(
-    task: Extract<PictureTask, { kind: K }>,
-    megapixels: number,
-    bytes: () => Promise<Buffer>,
-    use: (done: PictureAnswers[K] & { bytes: Buffer }) => T | Promise<T>,
+  run: <K extends PictureKind, T>(
+    task: PictureWork<K>,
+    use: (done: PictureAnswer<K>) => T | Promise<T>,
   ) => Promise<T>;
   stop: () => Promise<void>;
 }
@@ -63,16 +74,27 @@ export function createPicturePool(limits: (megapixels: number) => TaskLimits = l
     sweep.unref();
   };
   return {
-    run: (task, megapixels, bytes, use) =>
+    run: ({ kind, question, megapixels, bytes, onProgress }, use) =>
       // it has limits of its own: whoever asked for it waits for it
       Watch.uncounted(() =>
         turns.take(Math.max(megapixels, MOST_MEGAPIXELS / PROCESSES), async () => {
-          const child = take();
-          try {
-            const done = await child.run(task, await bytes(), limits(megapixels));
-            return await use({ ...done.answer, bytes: done.bytes } as never); // the task's kind says what its answer holds
-          } finally {
-            giveBack(child, megapixels > LARGE_MEGAPIXELS);
+          const input = { ...question, bytes: await bytes() } as never; // the kind says what is asked
+          const how = { limits: limits(megapixels), ...(onProgress ? { onProgress } : {}) };
+          for (let attempt = 1; ; attempt++) {
+            const child = take();
+            try {
+              return await use(await child.run(kind, input, how));
+            } catch (error) {
+              if (!(error instanceof ChildDied)) throw error;
+              if (attempt === MOST_ATTEMPTS)
+                throw tooHeavy(
+                  question.name,
+                  'could not be drawn: it takes more memory than there is for it',
+                  error,
+                );
+            } finally {
+              giveBack(child, megapixels > LARGE_MEGAPIXELS);
+            }
           }
         }),
       ),

@@ -1,8 +1,7 @@
-import type { ArtFigures } from '@saltflat/core/artwork';
+import type { ArtFigures, Raster } from '@saltflat/core/artwork';
 import type { Sharp } from 'sharp';
 import sharp from 'sharp';
-import type { Raster } from './planes.ts';
-import type { PlaneFormat } from './tasks.ts';
+import type { PlaneFormat } from './pictureTasks.ts';
 
 /** A plane as a file, with its resolution written into it. */
 export async function encodePlane(raster: Raster, format: PlaneFormat): Promise<Buffer> {

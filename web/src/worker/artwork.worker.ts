@@ -1,11 +1,10 @@
 import {
+  asPicture,
   findCleanTolerance,
-  mirrorPixels,
   narrowestChordPx,
   openArt,
   pictureBits,
-  pictureWhite,
-  previewOnGarment,
+  renderPlane,
   toHex,
   whiteAt,
 } from '@saltflat/core/artwork';
@@ -18,8 +17,10 @@ import type {
   InkUse,
   KnockOut,
   Pixels,
+  Plane,
 } from '@saltflat/core/artwork';
-import { expose, transfer } from 'comlink';
+import { atOnce, serveTasks, taskOf } from '@saltflat/core/task';
+import type { Tasks, ToHost } from '@saltflat/core/task';
 
 /** What the page can look at. */
 export type ArtLayer =
@@ -60,6 +61,16 @@ export interface ArtProbe {
 }
 
 export type Detail = 'draft' | 'full';
+
+/** An artwork, and how it is printed. */
+interface ArtQuestion {
+  artworkId: string;
+  job: ArtJob;
+}
+interface PictureQuestion extends ArtQuestion {
+  layer: ArtLayer;
+  detail: Detail;
+}
 
 /** Longest side of the quick picture, px: about what a screen shows. */
 const DRAFT_PX = 900;
@@ -110,44 +121,18 @@ async function fetchPixels(artworkId: string, detail: Detail): Promise<Pixels> {
   };
 }
 
-/** The newest request: an older one stops at its next pause. */
-let newest = 0;
-
-/**
- * Figures at full size. Pauses often, so that newer questions are answered first, and gives up (`null`) when a newer analysis was asked for.
- *
- * @param onProgress told the share done, 0–1
- */
-async function analyse(
-  artworkId: string,
-  job: ArtJob,
-  onProgress: (share: number) => void,
-): Promise<ArtFigures | null> {
-  const mine = ++newest;
-  const session = await sessionFor(artworkId, 'full');
-  const work = session.analysing(job);
-  let pausedAt = performance.now();
-  for (;;) {
-    if (mine !== newest) return null;
-    const { done, value } = work.next();
-    if (done) {
-      deskFor(artworkId).analysed = { key: JSON.stringify(job), analysis: value };
-      return value.figures;
-    }
-    onProgress(value);
-    if (performance.now() - pausedAt < 12) continue;
-    await new Promise((resolve) => setTimeout(resolve));
-    pausedAt = performance.now();
-  }
-}
-
-/** Stops the analysis under way at its next pause. */
-function cancel(): void {
-  newest++;
+/** Figures at full size; the analysis stays on the desk for its masks. */
+async function analysing({ artworkId, job }: ArtQuestion): Promise<Generator<number, ArtFigures>> {
+  const work = (await sessionFor(artworkId, 'full')).analysing(job);
+  return (function* () {
+    const analysis = yield* work;
+    deskFor(artworkId).analysed = { key: JSON.stringify(job), analysis };
+    return analysis.figures;
+  })();
 }
 
 /** The picture of a layer: quickly at screen size, or with every pixel. */
-async function picture(artworkId: string, job: ArtJob, layer: ArtLayer, detail: Detail): Promise<ArtPicture> {
+async function picture({ artworkId, job, layer, detail }: PictureQuestion): Promise<ArtPicture> {
   const session = await sessionFor(artworkId, detail);
   const shown = await layerPixels(session, { artworkId, job, layer, detail });
   const { width, height, data } = shown;
@@ -160,7 +145,7 @@ async function picture(artworkId: string, job: ArtJob, layer: ArtLayer, detail: 
   };
   const small =
     ratio >= 1 ? bitmap : await createImageBitmap(bitmap, { ...resized, resizeQuality: 'medium' });
-  const own: ArtPicture = {
+  return {
     bitmap,
     small,
     width: shown.width,
@@ -168,59 +153,37 @@ async function picture(artworkId: string, job: ArtJob, layer: ArtLayer, detail: 
     widthMm: job.widthMm,
     ink: detail === 'draft' ? session.previewInk(job) : null,
   };
-  return transfer(own, small === bitmap ? [bitmap] : [bitmap, small]);
 }
 
-interface Asked {
-  artworkId: string;
-  job: ArtJob;
-  layer: ArtLayer;
-  detail: Detail;
-}
-
-async function layerPixels(session: ArtSession, { artworkId, job, layer, detail }: Asked): Promise<Pixels> {
+async function layerPixels(
+  session: ArtSession,
+  { artworkId, job, layer, detail }: PictureQuestion,
+): Promise<Pixels> {
   if (layer === 'art') return pixelsOf(deskFor(artworkId), detail);
-  const { image, scan, whites } = session.preview(job);
-  const empty = (): Pixels => ({ ...image, data: new Uint8Array(image.data.length) });
-  const { width, height } = image;
-  const composite = (): Pixels => previewOnGarment(scan, whites?.underbase ?? null, job.garment, job.process);
-  switch (layer) {
-    case 'ready':
-      return image;
-    case 'composite':
-      return composite();
-    case 'white':
-      return whites ? pictureWhite(whites.underbase, width, height) : empty();
-    case 'second-white':
-      return whites?.highlight ? pictureWhite(whites.highlight, width, height) : empty();
-    case 'film-through':
-      return composite();
-    case 'film-printed':
-      return mirrorPixels(
-        whites ? whiteOverColour(image, pictureWhite(whites.underbase, width, height)) : image,
-      );
-    default: {
-      const mask = maskOf(artworkId, job, layer);
-      return mask && detail === 'full' ? pointAt(composite(), mask) : composite();
-    }
-  }
+  const ready = session.preview(job);
+  const drawn = (plane: Plane): Pixels => asPicture(renderPlane(plane, ready, job));
+  const plane = PLANE_OF[layer];
+  if (plane !== undefined) return drawn(plane);
+  const mask = maskOf(artworkId, job, layer as MaskLayer); // what shows no plane points at something
+  return mask && detail === 'full' ? pointAt(drawn('composite'), mask) : drawn('composite');
 }
 
-function maskOf(artworkId: string, job: ArtJob, layer: 'thin' | 'gaps' | 'solids' | 'soft'): BitPlane | null {
+/** The plane a layer shows; the others point at what was found. */
+const PLANE_OF: Partial<Record<ArtLayer, Plane>> = {
+  ready: 'knocked-out',
+  composite: 'composite',
+  white: 'white',
+  'second-white': 'second-white',
+  'film-printed': 'film-printed',
+  'film-through': 'composite', // seen through the film it is not mirrored
+};
+type MaskLayer = 'thin' | 'gaps' | 'solids' | 'soft';
+
+function maskOf(artworkId: string, job: ArtJob, layer: MaskLayer): BitPlane | null {
   const { analysed } = deskFor(artworkId);
   if (analysed?.key !== JSON.stringify(job)) return null;
   const { masks } = analysed.analysis;
   return { thin: masks.thin, gaps: masks.gaps, solids: masks.solid, soft: masks.soft }[layer];
-}
-
-/** The printed side of a film: white lies on top of the colour. */
-function whiteOverColour(image: Pixels, white: Pixels): Pixels {
-  const data = new Uint8Array(image.data);
-  for (let p = 0; p < data.length; p += 4) {
-    const share = (white.data[p + 3] ?? 0) / 255;
-    for (let i = 0; i < 3; i++) data[p + i] = Math.round(255 * share + (data[p + i] ?? 0) * (1 - share));
-  }
-  return { ...image, data };
 }
 
 /** A pale picture with what the mask marks in full rose. */
@@ -237,7 +200,7 @@ function pointAt(picture: Pixels, mask: BitPlane): Pixels {
 }
 
 /** What is at a pixel of the art as printed. */
-async function probe(artworkId: string, job: ArtJob, x: number, y: number): Promise<ArtProbe> {
+async function probe({ artworkId, job, x, y }: ArtQuestion & { x: number; y: number }): Promise<ArtProbe> {
   const own = deskFor(artworkId);
   const detail: Detail = own.sessions.has('full') ? 'full' : 'draft';
   const session = await sessionFor(artworkId, detail);
@@ -257,17 +220,35 @@ async function probe(artworkId: string, job: ArtJob, x: number, y: number): Prom
 }
 
 /** The least tolerance that leaves no crumbs of a knocked-out colour, looked for in what the steps before it leave. */
-async function cleanTolerance(artworkId: string, before: ArtJob, spec: KnockOut): Promise<number> {
-  const session = await sessionFor(artworkId, 'full');
-  const { scan, image } = session.preview(before);
-  const work = findCleanTolerance(scan, spec, before.widthMm / image.width);
-  for (;;) {
-    const { done, value } = work.next();
-    if (done) return value;
-    await new Promise((resolve) => setTimeout(resolve));
-  }
+async function cleaning({
+  artworkId,
+  job,
+  spec,
+}: ArtQuestion & { spec: KnockOut }): Promise<Generator<number, number>> {
+  const { scan, image } = (await sessionFor(artworkId, 'full')).preview(job);
+  const work = findCleanTolerance(scan, spec, job.widthMm / image.width);
+  return (function* () {
+    for (;;) {
+      const { done, value } = work.next();
+      if (done) return value;
+      yield 0; // nobody knows how far it is
+    }
+  })();
 }
 
-const api = { analyse, cancel, picture, probe, cleanTolerance };
-export type ArtworkWorker = typeof api;
-expose(api);
+const TASKS = {
+  figures: taskOf(analysing),
+  picture: atOnce(picture, ({ bitmap, small }) => (small === bitmap ? [bitmap] : [bitmap, small])),
+  probe: atOnce(probe),
+  'clean-tolerance': taskOf(cleaning),
+} satisfies Tasks;
+export type ArtworkTasks = typeof TASKS;
+
+serveTasks(
+  {
+    send: (message, moves = []) => postMessage(message, { transfer: moves as Transferable[] }), // what tasks say can be moved
+    listen: (hear) => addEventListener('message', ({ data }: MessageEvent<ToHost>) => hear(data)),
+  },
+  TASKS,
+  { now: () => performance.now(), pause: () => new Promise((resolve) => setTimeout(resolve)) },
+);

@@ -1,44 +1,25 @@
-import { wrap } from 'comlink';
-import type { Remote } from 'comlink';
-import type { ArtworkWorker } from './artwork.worker.ts';
+import { TaskClient } from '@saltflat/core/task';
+import type { FromHost, HostPort } from '@saltflat/core/task';
+import type { ArtworkTasks } from './artwork.worker.ts';
 
-interface Thread {
-  remote: Remote<ArtworkWorker>;
-  /** Settles, by failing, when the thread dies. */
-  death: Promise<never>;
-}
-let thread: Thread | null = null;
-
-/** Told to whoever waits for an answer of a thread that died. */
-export class WorkerDied extends Error {
-  override readonly name = 'WorkerDied';
-}
-
-function start(): Thread {
+/** The thread that holds an artwork's pixels, as a host of tasks. */
+function openWorker(): HostPort {
   const worker = new Worker(new URL('./artwork.worker.ts', import.meta.url), { type: 'module' });
-  const death = new Promise<never>((_, reject) => {
-    worker.onerror = (event) => {
-      event.preventDefault();
-      worker.terminate();
-      thread = null; // the next question starts a new one
-      reject(
-        new WorkerDied(
-          'The measuring stopped unexpectedly, perhaps for want of memory. Nothing is lost: try again.',
-        ),
-      );
-    };
-  });
-  death.catch(() => undefined); // nobody may be waiting
-  return { remote: wrap<ArtworkWorker>(worker), death };
+  return {
+    send: (message, moves = []) => worker.postMessage(message, moves as Transferable[]), // questions move nothing yet
+    listen: (hear) => worker.addEventListener('message', ({ data }: MessageEvent<FromHost>) => hear(data)),
+    onDeath: (die) =>
+      worker.addEventListener('error', (event) => {
+        event.preventDefault();
+        worker.terminate();
+        die(event.message);
+      }),
+    end: () => worker.terminate(),
+  };
 }
 
-/**
- * Asks the one thread that holds an artwork's pixels; made when first needed, and again when it has died.
- *
- * @throws WorkerDied when the thread dies before it answers
- */
-export async function askArtwork<T>(question: (worker: Remote<ArtworkWorker>) => Promise<T>): Promise<T> {
-  thread ??= start();
-  const { remote, death } = thread;
-  return Promise.race([question(remote), death]);
-}
+/** Asks the one thread for artwork; made when first needed, and again when it has died. */
+export const artworkTasks = new TaskClient<ArtworkTasks>(openWorker, {
+  diedWords: () =>
+    'The measuring stopped unexpectedly, perhaps for want of memory. Nothing is lost: try again.',
+});

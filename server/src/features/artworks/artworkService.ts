@@ -1,9 +1,9 @@
 import { randomUUID, subtle } from 'node:crypto';
 import { DomainError } from '@saltflat/contract';
 import type { Artwork, Photo, Preparation, PreparationInput, RightsInput } from '@saltflat/contract';
-import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
+import type { ArtFigures, ArtJob, Plane } from '@saltflat/core/artwork';
 import type { Tx } from '../../db/connection.ts';
-import type { KeptPicture, Look, Pictures, Plane, PlaneFormat } from '../../pictures/index.ts';
+import type { KeptPicture, Look, Pictures, PlaneFormat } from '../../pictures/index.ts';
 import type { ArtworkStore } from './artworkStore.ts';
 import type { PreparationStore } from './preparationStore.ts';
 
@@ -88,22 +88,29 @@ export class ArtworkService {
     use: (packed: { bytes: Buffer; width: number; height: number }) => Promise<void>,
   ): Promise<void> {
     const { kept, megapixels, bytes } = await this.kept(id);
-    await this.needs.pictures.run({ kind: 'pixels', maxPx, ...kept }, megapixels, bytes, use);
+    const question = { maxPx, ...kept };
+    await this.needs.pictures.run({ kind: 'pixels', question, megapixels, bytes }, use);
   }
 
-  /** Figures of an artwork for a job, measured once and kept: content and job never change, and another analysis measures anew. */
-  async figures(id: string, job: ArtJob): Promise<ArtFigures> {
+  /**
+   * Figures of an artwork for a job, measured once and kept: content and job never change, and another analysis measures
+   * anew.
+   *
+   * @param onProgress told the share measured, 0–1, where it is measured now
+   */
+  async figures(
+    id: string,
+    job: ArtJob,
+    onProgress: (share: number) => void = () => undefined,
+  ): Promise<ArtFigures> {
     const { artworks, pictures } = this.needs;
     const jobKey = JSON.stringify(job);
     const known = await artworks.figures(id, jobKey);
     if (known) return known;
     const { kept, megapixels, bytes } = await this.kept(id);
-    const { figures } = await pictures.run(
-      { kind: 'figures', job, ...kept },
-      megapixels,
-      bytes,
-      (done) => done,
-    );
+    const question = { job, ...kept };
+    const how = { kind: 'figures', question, megapixels, bytes, onProgress } as const;
+    const { figures } = await pictures.run(how, (done) => done);
     await artworks.keepFigures(id, jobKey, figures);
     return figures;
   }
@@ -111,23 +118,15 @@ export class ArtworkService {
   /** A plane of an artwork for a job as a file, at the print's own resolution. */
   async plane(id: string, job: ArtJob, plane: Plane, format: PlaneFormat): Promise<DrawnArt> {
     const { kept, megapixels, bytes } = await this.kept(id);
-    return this.needs.pictures.run(
-      { kind: 'plane', job, plane, format, ...kept },
-      megapixels,
-      bytes,
-      (done) => done,
-    );
+    const question = { job, plane, format, ...kept };
+    return this.needs.pictures.run({ kind: 'plane', question, megapixels, bytes }, (done) => done);
   }
 
   /** What an artwork looks like on its garment, PNG. */
   async composite(id: string, job: ArtJob, how: { maxPx: number; isCropped: boolean }): Promise<DrawnArt> {
     const { kept, megapixels, bytes } = await this.kept(id);
-    return this.needs.pictures.run(
-      { kind: 'composite', job, ...how, ...kept },
-      megapixels,
-      bytes,
-      (done) => done,
-    );
+    const question = { job, ...how, ...kept };
+    return this.needs.pictures.run({ kind: 'composite', question, megapixels, bytes }, (done) => done);
   }
 
   async setRights(id: string, rights: RightsInput): Promise<Artwork> {
@@ -157,17 +156,23 @@ export class ArtworkService {
       isAsItCame,
       bytes: drawing,
     } = await pictures.run(
-      { kind: 'look', name },
-      LOOK_MEGAPIXELS,
-      () => Promise.resolve(sent),
+      {
+        kind: 'look',
+        question: { name },
+        megapixels: LOOK_MEGAPIXELS,
+        bytes: () => Promise.resolve(sent),
+      },
       (done) => done,
     );
     const bytes = isAsItCame ? sent : drawing;
     const { widthPx, heightPx } = look;
     const thumbnail = await pictures.run(
-      { kind: 'thumbnail', name, widthPx },
-      megapixelsOf(widthPx, heightPx),
-      () => Promise.resolve(bytes),
+      {
+        kind: 'thumbnail',
+        question: { name, widthPx },
+        megapixels: megapixelsOf(widthPx, heightPx),
+        bytes: () => Promise.resolve(bytes),
+      },
       (done) => done.bytes,
     );
     return { look, thumbnail, bytes };

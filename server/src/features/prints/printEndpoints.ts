@@ -1,9 +1,9 @@
 import { PrintId, ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
+import { PLANES } from '@saltflat/core/artwork';
 import type { Response } from 'express';
 import { Type } from 'typebox';
 import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
-import { PLANES } from '../../pictures/index.ts';
 import type { PrintService } from './printService.ts';
 
 const PlaneQuery = Type.Object(

@@ -1,8 +1,8 @@
 import { DomainError, PLACEMENTS } from '@saltflat/contract';
 import type { LinePrint, OrderLine, ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
-import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
+import type { ArtFigures, ArtJob, Plane } from '@saltflat/core/artwork';
 import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
-import type { Plane, PlaneFormat } from '../../pictures/index.ts';
+import type { PlaneFormat } from '../../pictures/index.ts';
 import type { ProofAnswerStore } from './proofAnswerStore.ts';
 import type { ProofSheet } from './proofPdf.ts';
 

@@ -38,7 +38,9 @@ export function sharedSheets(
         if (slot > line.pieces + lane.spares)
           throw refused(
             `${path}/pieces`,
-            `${line.code} has ${line.pieces} pieces and ${lane.spares} spares; there is no transfer ${slot}.`,
+            lane.spares > 0
+              ? `${line.code} has ${line.pieces} pieces and ${lane.spares} to spare; there is no transfer ${slot}.`
+              : `${line.code} has ${line.pieces} pieces; there is no piece ${slot}.`,
           );
         const id = partId({ line: String(place + 1), lane: lane.id, slot, attempt: 1 });
         if (taken.has(id))

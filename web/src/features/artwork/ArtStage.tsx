@@ -4,7 +4,7 @@ import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { ArtLayer, ArtPicture, ArtProbe } from '../../worker/artwork.worker.ts';
-import { askArtwork } from '../../worker/artworkClient.ts';
+import { artworkTasks } from '../../worker/artworkClient.ts';
 import { ArtCanvas } from './ArtCanvas.tsx';
 import type { Place } from './ArtCanvas.tsx';
 import type { Pointed } from './Findings.tsx';
@@ -168,8 +168,9 @@ function useBefore(artworkId: string, job: ArtJob | null): ArtPicture | null {
     const now = { isCurrent: true };
     if (key === null) setPicture(null);
     else
-      askArtwork((worker) => worker.picture(artworkId, JSON.parse(key) as ArtJob, 'composite', 'draft'))
-        .then((made) => (now.isCurrent ? setPicture(made) : closePicture(made)))
+      artworkTasks
+        .ask('picture', { artworkId, job: JSON.parse(key) as ArtJob, layer: 'composite', detail: 'draft' })
+        .answer.then((made) => (now.isCurrent ? setPicture(made) : closePicture(made)))
         .catch(() => undefined); // the other half still shows
     return () => {
       now.isCurrent = false;
@@ -201,7 +202,7 @@ function useProbe(
       for (let next = waiting.current; next; next = waiting.current) {
         waiting.current = null;
         const { x, y } = next;
-        onAnswer(await askArtwork((worker) => worker.probe(artworkId, job, x, y)));
+        onAnswer(await artworkTasks.ask('probe', { artworkId, job, x, y }).answer);
       }
     };
     void ask()

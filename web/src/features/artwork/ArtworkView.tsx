@@ -7,7 +7,7 @@ import { Overtaken } from '../../draft/index.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import type { ArtLayer } from '../../worker/artwork.worker.ts';
-import { askArtwork } from '../../worker/artworkClient.ts';
+import { artworkTasks } from '../../worker/artworkClient.ts';
 import { ArtPanels } from './ArtPanels.tsx';
 import { ArtStage } from './ArtStage.tsx';
 import type { PrintPrices } from './FigureTable.tsx';
@@ -78,9 +78,8 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
     if (step?.kind !== 'knock-out') return;
     setIsCleaning(true);
     const before = { ...tried, steps: draft.steps.slice(0, index) };
-    const tol = await askArtwork((worker) => worker.cleanTolerance(artworkId, before, step)).catch(
-      () => step.tol,
-    );
+    const asked = artworkTasks.ask('clean-tolerance', { artworkId, job: before, spec: step });
+    const tol = await asked.answer.catch(() => step.tol);
     setIsCleaning(false);
     desk.change({ steps: draft.steps.map((own, i) => (i === index ? { ...step, tol } : own)) });
   };
@@ -90,7 +89,7 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
     const step = index === null ? undefined : draft.steps[index];
     if (step?.kind !== 'knock-out') return;
     const before = { ...tried, steps: draft.steps.slice(0, index ?? 0) };
-    const { hex } = await askArtwork((worker) => worker.probe(artworkId, before, at.x, at.y));
+    const { hex } = await artworkTasks.ask('probe', { artworkId, job: before, ...at }).answer;
     desk.change({ steps: draft.steps.map((own, i) => (i === index ? { ...step, hex } : own)) });
   };
   const beforeJob = useMemo(

@@ -1,8 +1,8 @@
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
-import { proxy } from 'comlink';
+import type { Asked } from '@saltflat/core/task';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { ArtLayer, ArtPicture } from '../../worker/artwork.worker.ts';
-import { askArtwork } from '../../worker/artworkClient.ts';
+import { artworkTasks } from '../../worker/artworkClient.ts';
 import { isMask } from './layers.ts';
 
 export interface ArtState {
@@ -30,8 +30,13 @@ export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Art
   const jobKey = JSON.stringify(job);
 
   useEffect(() => {
-    const now = { isCurrent: true };
-    const asked = JSON.parse(jobKey) as ArtJob;
+    const now: { isCurrent: boolean; measuring: Asked<ArtFigures> | null } = {
+      isCurrent: true,
+      measuring: null,
+    };
+    const question = { artworkId, job: JSON.parse(jobKey) as ArtJob };
+    const drawn = (detail: 'draft' | 'full'): Promise<ArtPicture> =>
+      artworkTasks.ask('picture', { ...question, layer, detail }).answer;
     const show = (next: ArtPicture, rough: boolean): void => {
       if (!now.isCurrent) return closePicture(next);
       setPicture(next);
@@ -39,15 +44,15 @@ export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Art
     };
     const make = async (): Promise<void> => {
       setProblem(null);
-      show(await askArtwork((worker) => worker.picture(artworkId, asked, layer, 'draft')), true);
+      show(await drawn('draft'), true);
       await new Promise((resolve) => setTimeout(resolve, SETTLE_MS));
       if (!now.isCurrent) return;
-      const tell = proxy((share: number) => now.isCurrent && setProgress(share));
-      const figures = await askArtwork((worker) => worker.analyse(artworkId, asked, tell));
-      if (figures === null || !now.isCurrent) return;
+      now.measuring = artworkTasks.ask('figures', question, (share) => now.isCurrent && setProgress(share));
+      const figures = await now.measuring.answer;
+      if (!now.isCurrent) return;
       setMeasured({ key: jobKey, figures });
       setProgress(1);
-      show(await askArtwork((worker) => worker.picture(artworkId, asked, layer, 'full')), false);
+      show(await drawn('full'), false);
     };
     make().catch((error: unknown) => {
       if (now.isCurrent)
@@ -55,7 +60,7 @@ export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Art
     });
     return () => {
       now.isCurrent = false;
-      void askArtwork((worker) => worker.cancel()).catch(() => undefined); // the pixels of a former job need not be finished
+      now.measuring?.cancel(); // the pixels of a former job need not be finished
     };
   }, [artworkId, jobKey, layer, attempt]);
 

@@ -1,0 +1,12 @@
+export { callPort } from './callPort.ts';
+export type { FromHost, HostPort, Port, ToHost } from './protocol.ts';
+export { runTask } from './runTask.ts';
+export type { Ended, Running, Wish } from './runTask.ts';
+export { serveTasks } from './serveTasks.ts';
+export type { Pacing } from './serveTasks.ts';
+export { share } from './share.ts';
+export type { Division } from './share.ts';
+export { atOnce, taskOf } from './task.ts';
+export type { AnswerOf, InputOf, Step, Task, Tasks } from './task.ts';
+export { HostDied, TaskCancelled, TaskClient, TaskFailed } from './taskClient.ts';
+export type { Asked, ClientOptions } from './taskClient.ts';
