@@ -12,7 +12,7 @@ test('a front and a back on one shirt go from art to ledger, and a spare saves p
   await page.getByLabel('Colour', { exact: true }).selectOption({ label: 'White (light)' });
   await page.getByLabel('Quantity, size M').fill('2');
   const art = (name: string, seed: number) => ({ name, mimeType: 'image/png', buffer: discPng(seed) });
-  await page.getByLabel('Artwork of line 1', { exact: true }).setInputFiles(art('gull.png', 51));
+  await page.getByLabel('Artwork of line 1', { exact: true }).setInputFiles(art('gull.png', 201));
   const front = page.getByRole('region', { name: 'Print 1' });
   await front.getByLabel('Placement').selectOption({ label: 'Left chest' });
   await expect(front.getByRole('region', { name: 'Processes side by side' })).toBeVisible();
@@ -22,7 +22,7 @@ test('a front and a back on one shirt go from art to ledger, and a spare saves p
   await page.getByRole('button', { name: 'Another print on the same garment' }).click();
   const back = page.getByRole('region', { name: 'Print 2' });
   await expect(back.getByLabel('Placement')).toHaveValue('back');
-  await page.getByLabel('Artwork of line 1, print 2').setInputFiles(art('crew.png', 52));
+  await page.getByLabel('Artwork of line 1, print 2').setInputFiles(art('crew.png', 202));
   const options = back.getByRole('region', { name: 'Processes side by side' });
   await expect(options).toContainText('for this print');
   await back.getByLabel('Printed width').fill('120');

@@ -67,6 +67,7 @@ export {
   QuoteGiving,
 } from './quotes.ts';
 export type { QuotedLine } from './quotes.ts';
+export { JOB_KINDS, JOB_STATES, Job } from './jobs.ts';
 export { Health, Readiness } from './health.ts';
 export { PLACEMENTS } from './placements.ts';
 export type { PlacementKey } from './placements.ts';

@@ -44,6 +44,7 @@ async function buildServer() {
       main: 'src/main.ts',
       pictureProcess: 'src/pictures/pictureProcess.ts',
       paperThread: 'src/jobs/paperThread.ts',
+      coreThread: 'src/jobs/coreThread.ts',
     },
     outdir: 'dist',
     bundle: true,

@@ -26,6 +26,7 @@ import { healthEndpoints, watchLoop } from './features/health/index.ts';
 import { ledgerEndpoints } from './features/ledger/index.ts';
 import { createLiveStream } from './features/live/index.ts';
 import { orderEndpoints } from './features/orders/index.ts';
+import { jobEndpoints } from './features/jobs/index.ts';
 import { paperEndpoints } from './features/papers/index.ts';
 import { printEndpoints } from './features/prints/index.ts';
 import { quoteEndpoints } from './features/quotes/index.ts';
@@ -36,6 +37,7 @@ import { createApp } from './http/app.ts';
 import { createTurns, endpoint, mount } from './http/endpoint.ts';
 import type { Endpoint } from './http/endpoint.ts';
 import { describeApi } from './http/openApi.ts';
+import { createCoreThreads } from './jobs/coreThreads.ts';
 import { createPaperPool } from './jobs/paperPool.ts';
 import { openPlanQueue } from './jobs/planQueue.ts';
 import type { PlanQueue } from './jobs/planQueue.ts';
@@ -75,11 +77,13 @@ export async function openGround(options: ServerOptions): Promise<Ground> {
   const clock = createClock(now);
   const pictures = createPicturePool();
   const papers = createPaperPool();
+  const core = createCoreThreads();
   const backups = placeOfBackups(options);
   const needs = {
     db,
     pictures,
     papers,
+    core,
     backups,
     alone: alone(databaseUrl, BACKUP_LOCK),
     now: clock.now,
@@ -97,6 +101,7 @@ export async function openGround(options: ServerOptions): Promise<Ground> {
     services.sweep.stop();
     services.backups.stop();
     services.keys.stop();
+    core.stop();
     await Promise.allSettled([queue.stop(), pictures.stop(), papers.stop()]);
     await db.sequelize.close();
   };
@@ -183,6 +188,7 @@ function endpointsOf(
     ...printEndpoints(services.prints),
     ...quoteEndpoints(services.quotes),
     ...paperEndpoints(services.papers),
+    ...jobEndpoints({ jobs: services.jobs, findLine: (lineId) => services.orders.getLine(lineId) }),
     ...runEndpoints(services.runs),
     ...ledgerEndpoints(db),
     ...deviceEndpoints(devices),

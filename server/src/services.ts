@@ -6,6 +6,7 @@ import { ArtworkService, ArtworkStore, PreparationStore } from './features/artwo
 import { BackupService } from './features/backups/index.ts';
 import type { BackupPlace } from './features/backups/index.ts';
 import { CatalogueStore, WeighingService, WeighingStore } from './features/catalogue/index.ts';
+import { JobService, JobStore } from './features/jobs/index.ts';
 import { LineStates, LineStore, OrderState, PlanSweep, refuseOnFloor } from './features/lines/index.ts';
 import { OrderService, OrderStore, createCheckLines } from './features/orders/index.ts';
 import { PaperService } from './features/papers/index.ts';
@@ -29,6 +30,7 @@ import {
   SettingStore,
   ShopService,
 } from './features/shop/index.ts';
+import type { CoreThreads } from './jobs/coreThreads.ts';
 import type { PaperPool } from './jobs/paperPool.ts';
 import type { PlanQueue } from './jobs/planQueue.ts';
 import type { Pictures } from './pictures/index.ts';
@@ -38,6 +40,7 @@ interface Needs {
   queue: PlanQueue;
   pictures: Pictures;
   papers: PaperPool;
+  core: CoreThreads;
   /** Where backups are kept; `null` for a server without such a place. */
   backups: BackupPlace | null;
   /** Runs work unless another process is at it. */
@@ -50,7 +53,7 @@ export type Services = ReturnType<typeof createServices>;
 
 /** Builds every store and service once, by hand, and joins the features: none of them knows another. */
 export function createServices(needs: Needs) {
-  const { db, queue, now, log } = needs;
+  const { db, queue, core, now, log } = needs;
   const ground = createGround(needs);
   const { lines, lineStates, orderState, artworks, catalogue } = ground;
   const orders = createOrders(needs, ground);
@@ -72,6 +75,7 @@ export function createServices(needs: Needs) {
   });
   const comparisons = new ComparisonService({
     planner: routing.planner,
+    compareProcesses: (input) => core.run('compare', input),
     readCatalogue: () => catalogue.read(),
     preparations: (artworkId) => artworks.preparations(artworkId),
     takenMachines: () => runs.takenMachines(),
@@ -153,7 +157,7 @@ function createRouting(
   const routeStore = new RouteStore(db);
   const planner = new RoutePlanner({
     readCatalogue: () => catalogue.read(),
-    figures: (artworkId, job) => artworks.figures(artworkId, job),
+    figures: (artworkId, job, onProgress) => artworks.figures(artworkId, job, onProgress),
     spoilage: (processes) => readSpoilage(db, processes),
   });
   const findLine = (lineId: string) => orders.getLine(lineId);
@@ -173,11 +177,13 @@ function createRouting(
     provenLines: (processes, exceptLineId) => readProvenLines(db, processes, exceptLineId),
     now,
   });
+  const jobs = new JobService({ jobs: new JobStore(db), now, log });
   const changes = new ChangeStore(db);
   const background = new BackgroundPlanner({
     db,
     routes: routeStore,
     planner,
+    watched: (lineId, work) => jobs.run('measure-line', lineId, work),
     findLine,
     lines: {
       lock,
@@ -189,7 +195,7 @@ function createRouting(
     now,
     log,
   });
-  return { planner, routes, background };
+  return { planner, routes, background, jobs };
 }
 
 function createRuns({ db, now }: Needs, { lineStates }: Ground): RunService {

@@ -92,13 +92,13 @@ describe('pictures in processes of their own', function () {
       .toBuffer();
     const shares: number[] = [];
     const killed: number[] = [];
-    const question = { name: 'noise.png', widthPx: 1500, heightPx: 1500, isDrawnAsKept: true };
+    const question = { name: 'noise.png', widthPx: 800, heightPx: 800, isDrawnAsKept: true };
     const job = { widthMm: 200, garment: '#1b2a4a', process: 'dtf' as const };
     const figures = await pool.run(
       {
         kind: 'figures',
         question: { ...question, job },
-        megapixels: 2.25,
+        megapixels: 0.64,
         bytes: () => Promise.resolve(noise),
         onProgress: (share) => {
           shares.push(share);

@@ -13,6 +13,7 @@ export const TAGS = [
   'Change',
   'Quote',
   'Backup',
+  'Job',
 ] as const;
 
 const rawQuery = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 30_000 });

@@ -1,4 +1,5 @@
 import type {
+  Job,
   LineDocument,
   LineOnOrder,
   LineQuote,
@@ -11,6 +12,10 @@ import { baseApi } from './baseApi.ts';
 const linesApi = baseApi.injectEndpoints({
   endpoints: (build) => ({
     line: build.query<LineOnOrder, string>({ query: (id) => `/lines/${id}`, providesTags: ['Line'] }),
+    lineJob: build.query<{ job: Job | null }, string>({
+      query: (id) => `/lines/${id}/job`,
+      providesTags: ['Job', 'Line'],
+    }),
     routeVersions: build.query<RouteVersion[], string>({
       query: (lineId) => `/lines/${lineId}/routes`,
       providesTags: ['Route'],
@@ -36,6 +41,7 @@ const linesApi = baseApi.injectEndpoints({
 
 export const {
   useLineQuery,
+  useLineJobQuery,
   useRouteVersionsQuery,
   useLazyRouteVersionsQuery,
   useLineDocumentQuery,

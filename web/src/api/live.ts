@@ -14,6 +14,7 @@ const STALE: Record<string, readonly Tag[]> = {
   artwork: ['Line', 'Order'],
   material: ['Catalogue'], // the routes that follow say so themselves
   change: ['Change'],
+  job: ['Job'],
   everything: TAGS,
 };
 const GATHER_MS = 120; // one save touches many rows: fetch once for all of them

@@ -17,7 +17,7 @@ import {
 import { problemMessage } from '../api/problemMessage.ts';
 import { serverNow } from '../api/serverClock.ts';
 import { useStartRunMutation } from '../features/floor/index.ts';
-import { LinePicker } from '../features/orders/index.ts';
+import { LinePicker, Measuring } from '../features/orders/index.ts';
 import { RouteView } from '../features/route/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
 import { Loading, Notice } from '../ui/Notice.tsx';
@@ -158,9 +158,10 @@ function LineRoute({ lineId }: { lineId: string }) {
 function NotCurrent({ line, shown }: { line: OrderLine; shown: RouteVersion }) {
   if (line.state === 'planning')
     return (
-      <p className="caution" role="status">
+      <div className="caution">
         ◐ {line.code} is being planned anew. Version {shown.number} below is from before.
-      </p>
+        <Measuring lineId={line.id} />
+      </div>
     );
   if (line.state === 'failed')
     return (
@@ -176,17 +177,19 @@ function NoRoute({
   line,
   orderId,
 }: {
-  line: { code: string; state: string; planProblem: string | null };
+  line: { id: string; code: string; state: string; planProblem: string | null };
   orderId: string;
 }) {
+  const isPlanning = line.state === 'planning';
   const why =
     line.planProblem ??
-    (line.state === 'planning'
-      ? 'It is being planned: the pixels are being measured.'
+    (isPlanning
+      ? 'It is being planned. Nothing is lost when you leave this page.'
       : 'It has no artwork yet.');
   return (
-    <Notice title={`${line.code} has no route`}>
+    <Notice title={isPlanning ? `${line.code} has no route yet` : `${line.code} has no route`}>
       {why} <Link to={`/orders/${orderId}/edit`}>Open the order</Link>
+      {isPlanning && <Measuring lineId={line.id} />}
     </Notice>
   );
 }

@@ -4,6 +4,7 @@ import { defineCustomer } from './customers.ts';
 import { defineColour, defineSize, defineStyle } from './garments.ts';
 import { defineLine, defineLineSize, defineOrder, definePrint } from './orders.ts';
 import { defineProofAnswer, defineQuote, defineRoute } from './routes.ts';
+import { defineJob } from './jobs.ts';
 import { defineRequestKey } from './requestKeys.ts';
 import { defineEvent, defineOutcome, defineRun, defineRunLine, defineTally } from './runs.ts';
 import {
@@ -51,6 +52,7 @@ export function defineModels(sequelize: Sequelize) {
     outcomes: defineOutcome(sequelize),
     tallies: defineTally(sequelize),
     requestKeys: defineRequestKey(sequelize),
+    jobs: defineJob(sequelize),
   };
   const { styles, colours, sizes, orders, lines, prints, lineSizes, customers, artworks, preparations } =
     models;

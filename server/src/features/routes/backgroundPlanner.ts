@@ -20,6 +20,8 @@ interface Needs {
   db: Database;
   routes: RouteStore;
   planner: Pick<RoutePlanner, 'plan'>;
+  /** Does work with its progress kept for whoever looks. */
+  watched: <T>(lineId: string, work: (onProgress: (share: number) => void) => Promise<T>) => Promise<T>;
   findLine: (lineId: string) => Promise<LineOnOrder>;
   lines: {
     lock: (lineId: string, tx: Tx) => Promise<unknown>;
@@ -54,11 +56,14 @@ export class BackgroundPlanner {
   }
 
   private async planFor(ticket: Ticket): Promise<void> {
-    const { db, routes, planner, findLine, lines, now } = this.needs;
+    const { db, routes, planner, watched, findLine, lines, now } = this.needs;
     const { lineId, generation } = ticket;
     const { line, customer } = await findLine(lineId);
     const former = await routes.latest(lineId);
-    const made = await planner.plan(line, former?.version.overrides ?? [], 'drop-lost');
+    const overrides = former?.version.overrides ?? [];
+    const made = await watched(lineId, (onProgress) =>
+      planner.plan(line, overrides, 'drop-lost', onProgress),
+    );
     const at = new Date(now());
     await db
       .transaction(async (tx) => {

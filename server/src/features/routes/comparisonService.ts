@@ -8,7 +8,7 @@ import type {
   Preparation,
 } from '@saltflat/contract';
 import type { PrintProcess } from '@saltflat/core/artwork';
-import { compareProcesses } from '@saltflat/core/compare';
+import type { Comparison, ComparisonInput } from '@saltflat/core/compare';
 import { PROCESSES, PROCESS_MODULES, artJobFor, needsWhite, printNeedsOf } from '@saltflat/core/route';
 import type { PrintNeeds, Process } from '@saltflat/core/route';
 import { documentOf, printDocument } from './routePlanner.ts';
@@ -16,6 +16,8 @@ import type { PlannedLine, PlannedPrint, RoutePlanner } from './routePlanner.ts'
 
 interface Needs {
   planner: RoutePlanner;
+  /** Beside the thread that answers: it plans the line some dozens of times. */
+  compareProcesses: (input: ComparisonInput) => Promise<Comparison>;
   readCatalogue: () => Promise<Catalogue>;
   preparations: (artworkId: string) => Promise<Preparation[]>;
   /** Machines that a run is on at this moment. */
@@ -52,7 +54,7 @@ export class ComparisonService {
     const routeInput = routeInputOf(whole);
     const placement = routeInput.prints.find(({ id }) => id === print.id)?.placement;
     if (!placement) throw new Error('a print that was written is in its document');
-    const comparison = compareProcesses({
+    const comparison = await this.needs.compareProcesses({
       line: {
         garment: whole.garment,
         pieces: whole.pieces,

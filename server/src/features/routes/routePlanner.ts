@@ -18,9 +18,12 @@ import type { PrintNeeds, Refusal, Route, RouteInput } from '@saltflat/core/rout
 import type { NewRouteVersion } from './routeStore.ts';
 import type { Spoilage } from './spoilageReads.ts';
 
+/** Told the share done, 0–1. */
+type Told = (share: number) => void;
+
 export interface PlannerNeeds {
   readCatalogue: () => Promise<Catalogue>;
-  figures: (artworkId: string, job: ArtJob) => Promise<ArtFigures>;
+  figures: (artworkId: string, job: ArtJob, onProgress?: Told) => Promise<ArtFigures>;
   /** Of pieces made by just these processes, by {@link processKey}. */
   spoilage: (processes: string) => Promise<Spoilage>;
 }
@@ -69,16 +72,21 @@ export class RoutePlanner {
     return { print: id, artworkId: artwork.id, analysis: ANALYSIS_VERSION, job };
   }
 
-  measured(artworkId: string, job: ArtJob): Promise<ArtFigures> {
-    return this.needs.figures(artworkId, job);
+  measured(artworkId: string, job: ArtJob, onProgress?: Told): Promise<ArtFigures> {
+    return this.needs.figures(artworkId, job, onProgress);
   }
 
   /** All that the line's route is planned from. */
-  async draw(line: PlannedLine, overrides: readonly SettingOverride[]): Promise<Drawn> {
+  async draw(
+    line: PlannedLine,
+    overrides: readonly SettingOverride[],
+    onProgress: Told = () => undefined,
+  ): Promise<Drawn> {
+    const tell = together(line.prints.length, onProgress);
     const drawn = await Promise.all(
-      line.prints.map(async (print) => {
+      line.prints.map(async (print, i) => {
         const art = await this.artOf(line, print, overrides);
-        const needs = printNeedsOf(await this.measured(art.artworkId, art.job));
+        const needs = printNeedsOf(await this.measured(art.artworkId, art.job, tell(i)));
         if (needs.inkMm2 === 0)
           throw new DomainError(
             'not-now',
@@ -122,14 +130,16 @@ export class RoutePlanner {
    *
    * @param lost what becomes of own values that this route has no setting for: a process change loses them; a person who
    *   names one is told
+   * @param onProgress told the share of its art that is measured, where it is measured now
    * @throws DomainError with every reason why it cannot be planned
    */
   async plan(
     line: OrderLine,
     overrides: readonly SettingOverride[],
     lost: 'drop-lost' | 'refuse-lost',
+    onProgress?: Told,
   ): Promise<NewRouteVersion> {
-    const drawn = await this.draw(asPlanned(line), overrides);
+    const drawn = await this.draw(asPlanned(line), overrides, onProgress);
     const input = routeInputOf(drawn.document);
     const kept = lost === 'refuse-lost' ? [...overrides] : known(input);
     const document: LineDocument = { ...drawn.document, overrides: kept };
@@ -145,6 +155,15 @@ export class RoutePlanner {
       art: drawn.art,
     };
   }
+}
+
+/** Several that tell how far they are, as one: their mean. What is known at once tells nothing. */
+function together(count: number, onProgress: Told): (i: number) => Told {
+  const shares = Array.from({ length: count }, () => 0);
+  return (i) => (share) => {
+    shares[i] = share;
+    onProgress(shares.reduce((sum, own) => sum + own, 0) / count);
+  };
 }
 
 const styleOf = ({ styles }: Catalogue, { styleId, styleName }: PlannedLine): GarmentStyle => {

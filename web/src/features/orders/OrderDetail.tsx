@@ -9,6 +9,7 @@ import { StateMark } from '../../ui/StateMark.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { ArtThumb } from './ArtThumb.tsx';
 import { dueWords } from './dates.ts';
+import { Measuring } from './Measuring.tsx';
 
 /** With its fields it weighs as much as the list: it comes when an order is looked at. */
 const QuotePanel = lazy(async () => ({ default: (await import('./QuotePanel.tsx')).QuotePanel }));
@@ -96,6 +97,7 @@ function LineCard({
           <PrintCard key={print.id} print={print} line={line} isOne={line.prints.length === 1} />
         ))}
       </div>
+      {line.state === 'planning' && !isCancelled && <Measuring lineId={line.id} />}
       {line.planProblem && (
         <p className="alarm" style={{ marginTop: 8 }}>
           No route: {line.planProblem}

@@ -1,3 +1,4 @@
+export { Measuring } from './Measuring.tsx';
 export { LinePicker } from './LinePicker.tsx';
 export { OrderDetail } from './OrderDetail.tsx';
 export { OrderForm } from './OrderForm.tsx';

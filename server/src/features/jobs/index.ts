@@ -1,0 +1,3 @@
+export { jobEndpoints } from './jobEndpoints.ts';
+export { JobService } from './jobService.ts';
+export { JobStore } from './jobStore.ts';
