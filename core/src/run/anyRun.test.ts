@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { START, interleave, likelyEvents, planFor, randomEvents } from './fixtures/filmRun.ts';
 import { seededRandom } from '../work/index.ts';
-import { FollowedRun, deriveRun, nextActions } from './index.ts';
+import { FollowedRun, currentIn, deriveRun, nextActions } from './index.ts';
 import type { RunEvent, RunEventKind, RunPlan, RunState } from './index.ts';
 
 describe('any run', () => {
@@ -76,7 +76,7 @@ describe('any run', () => {
         if (piece === 0 || isLost) continue;
         expect(served.has(`${line}.${lane}.${piece}`), id).to.equal(false);
         served.add(`${line}.${lane}.${piece}`);
-        expect(state.serving[`${line}.${lane}.${piece}`]).to.equal(id);
+        expect(currentIn(state)({ line, piece }, lane)?.id).to.equal(id);
       }
       const scrapped = state.outcomes.filter(({ verdict }) => verdict === 'scrap').length;
       const blanks = [...served].filter((key) => key.startsWith('1.blank.')).length;

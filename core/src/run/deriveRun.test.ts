@@ -20,7 +20,7 @@ import {
   timed,
   TWO_SIDED,
 } from './fixtures/filmRun.ts';
-import { deriveRun, judgeWeighIn, madeIn, nextActions, planOfLine } from './index.ts';
+import { currentIn, deriveRun, judgeWeighIn, madeIn, nextActions, planOfLine } from './index.ts';
 import type { RunEvent, RunOperation, RunPlan } from './index.ts';
 
 describe('deriveRun', () => {
@@ -118,7 +118,7 @@ describe('deriveRun', () => {
     const spared = planFor(2, 1);
     const printed = [...sheet('1-2', 0), ...sheet('3', 10)];
     const serving = (events: RunEvent[], piece: number): string | undefined =>
-      deriveRun(spared, events).serving[`1.film.${piece}`];
+      currentIn(deriveRun(spared, events))({ line: '1', piece }, 'film')?.id;
 
     it('prints them with the others', () => {
       expect(open(deriveRun(spared, [])).filter((id) => id.startsWith('print'))).to.deep.equal([
@@ -164,14 +164,14 @@ describe('deriveRun', () => {
         lost('1.film.4', 15, false),
         lost('1.film.1', 20),
       ];
-      expect(deriveRun(two, events).serving['1.film.1']).to.equal('1.film.3');
+      expect(currentIn(deriveRun(two, events))({ line: '1', piece: 1 }, 'film')?.id).to.equal('1.film.3');
     });
 
     it('has the transfer of a piece that is not made any more to spare', () => {
       const cut = sheet('1-2', 0);
       const scrapped = lost('1.blank.1', 20, false);
       const state = deriveRun(planFor(2), [...cut, scrapped, lost('1.film.2', 30)]);
-      expect(state.serving['1.film.2']).to.equal('1.film.1');
+      expect(currentIn(state)({ line: '1', piece: 2 }, 'film')?.id).to.equal('1.film.1');
       expect(open(state).filter((id) => id.startsWith('print'))).to.deep.equal([]);
     });
 

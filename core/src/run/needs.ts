@@ -36,11 +36,14 @@ export const shapeFor = ({ line }: Pick<PartState, 'line'>, lines: Lines): LineS
 /** The part that is for a piece now in a lane. */
 export type CurrentPart = (of: Pick<PartState, 'line' | 'piece'>, lane: string) => PartState | null;
 
+const currentOf = (key: string, { parts, serving }: Pick<RunState, 'parts' | 'serving'>): PartState | null =>
+  parts[serving[key] ?? key] ?? null;
+
 /** It looked up by its name, where nobody has kept count. */
 export const currentIn =
   ({ parts, serving }: Pick<RunState, 'parts' | 'serving'>): CurrentPart =>
   ({ line, piece }, lane) =>
-    parts[serving[servingKey(line, lane, piece)] ?? ''] ?? null;
+    currentOf(servingKey(line, lane, piece), { parts, serving });
 
 /** When a step may begin, and until when it should have. Times are ms since 1970 UTC. */
 export interface Opening {

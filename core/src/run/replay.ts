@@ -383,8 +383,12 @@ export class Replay {
     const line = this.lines.get(name.line);
     const isPiece = line !== undefined && shapeOf(line).root === name.lane;
     const number = isPiece ? ++this.state.pieces : 0;
+    const { lane, slot, attempt } = name;
     const part: PartState = {
-      ...name,
+      line: name.line,
+      lane,
+      slot,
+      attempt,
       id: partId(name),
       done: 0,
       doneAt: null,

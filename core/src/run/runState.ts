@@ -73,7 +73,7 @@ export interface Loss {
   by: string;
 }
 
-/** Names a lane's part for a piece, whichever it is by then. */
+/** Names a lane's part for a piece, whichever it is by then; the first that is made for it has that very name. */
 export const servingKey = (line: string, lane: string, piece: number): string => `${line}.${lane}.${piece}`;
 
 /** Where a run stands. Derived, never stored as truth. */
@@ -81,7 +81,7 @@ export interface RunState {
   /** In work order as planned; what is made again comes after. */
   steps: StepState[];
   parts: Record<string, PartState>;
-  /** The part that is for a piece now, by {@link servingKey}. */
+  /** The part that is for a piece now, by {@link servingKey}, where it is not the first that was made for it. */
   serving: Record<string, string>;
   flow: Flow;
   /** Pieces planned or begun so far, replacements included. */

@@ -5,7 +5,7 @@ import type { PartState, RunState } from './runState.ts';
 export class Serving {
   /** The same as the state says, by line, lane and piece: asked for every part of every step. */
   private readonly pieces = new Map<string, Map<string, PartState[]>>();
-  /** How often a part was made under each name. */
+  /** How often a part was made under each name, where it was more than once. */
   private readonly attempts = new Map<string, number>();
   /** Parts of each lane that were made for no piece, or whose piece is not made. */
   private readonly spares = new Map<string, PartState[]>();
@@ -18,7 +18,7 @@ export class Serving {
 
   /** @param piece it is made for; 0 for a spare */
   add(part: PartState, piece: number): void {
-    this.attempts.set(servingKey(part.line, part.lane, part.slot), part.attempt);
+    if (part.attempt > 1) this.attempts.set(servingKey(part.line, part.lane, part.slot), part.attempt);
     if (piece > 0) this.assign(part, piece);
     else this.release(part);
   }
@@ -26,11 +26,9 @@ export class Serving {
   /** From now on a part is the one for a piece. */
   assign(part: PartState, piece: number): void {
     part.piece = piece;
-    this.said[servingKey(part.line, part.lane, piece)] = part.id;
-    const lanes = this.pieces.get(part.line) ?? new Map<string, PartState[]>();
-    const own = lanes.get(part.lane) ?? [];
+    const own = this.piecesOf(part.line, part.lane);
     own[piece] = part;
-    this.pieces.set(part.line, lanes.set(part.lane, own));
+    if (piece !== part.slot || part.attempt > 1) this.said[servingKey(part.line, part.lane, piece)] = part.id;
   }
 
   /** From now on a part is for no piece. */
@@ -40,6 +38,14 @@ export class Serving {
     const own = this.spares.get(key);
     if (own) own.push(part);
     else this.spares.set(key, [part]);
+  }
+
+  private piecesOf(line: string, lane: string): PartState[] {
+    let lanes = this.pieces.get(line);
+    if (!lanes) this.pieces.set(line, (lanes = new Map()));
+    let own = lanes.get(lane);
+    if (!own) lanes.set(lane, (own = []));
+    return own;
   }
 
   current({ line, piece }: Pick<PartState, 'line' | 'piece'>, lane: string): PartState | null {
@@ -55,6 +61,6 @@ export class Serving {
 
   /** How many were made under a name, the first included. */
   madeFor(line: string, lane: string, slot: number): number {
-    return this.attempts.get(servingKey(line, lane, slot)) ?? 0;
+    return this.attempts.get(servingKey(line, lane, slot)) ?? 1;
   }
 }
