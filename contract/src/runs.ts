@@ -204,6 +204,8 @@ export const LedgerRow = strictObject({
   pretreatmentTargetG: nullable(Type.Number()),
   /** Where it was printed, melted, sprayed, pressed and cured; what else was in it is in the step’s name. */
   made: Type.Array(strictObject({ role: Type.Enum([...ROLES]), step: Type.String() })),
+  /** Lots of materials that were in use then, as far as they are known. */
+  lots: Type.Array(strictObject({ material: Type.String(), lot: Type.String() })),
 });
 export type LedgerRow = Static<typeof LedgerRow>;
 

@@ -4,4 +4,4 @@ export { demoLine } from './line.ts';
 export { DEMO_ORDERS } from './orders.ts';
 export type { DemoLine, DemoOrder } from './orders.ts';
 export { inventRun } from './runHistory.ts';
-export { DEMO_BLANKS, DEMO_MACHINES, DEMO_MATERIALS } from './shop.ts';
+export { DEMO_BLANKS, DEMO_LOTS, DEMO_MACHINES, DEMO_MATERIALS } from './shop.ts';

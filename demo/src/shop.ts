@@ -170,3 +170,8 @@ export const DEMO_MACHINES: readonly MachineInput[] = [
   machine('rack', 'Tall rack', { places: 40 }),
   machine('cooling-table', 'Steel table', { places: 6, isMetal: true }),
 ]; // prettier-ignore
+
+/** Lots that were in use all along, by the names of their materials. */
+export const DEMO_LOTS: readonly (readonly [material: string, lot: string])[] = DEMO_MATERIALS.filter(
+  ({ kind }) => ['film', 'ink', 'powder', 'pretreatment'].includes(kind),
+).map(({ name }, i) => [name, `L-${2600 + 17 * i}`]);

@@ -180,7 +180,7 @@ function endpointsOf(
 ): Endpoint[] {
   const { catalogue, shop, imports } = services;
   const endpoints = [
-    ...catalogueEndpoints(catalogue, services.weighings),
+    ...catalogueEndpoints(catalogue, services.weighings, services.lots),
     ...artworkEndpoints(services.artworks),
     ...orderEndpoints(services.orders),
     ...routeEndpoints(services.routes, services.comparisons),

@@ -5,7 +5,7 @@ import { RequestKeys } from './db/requestKeys.ts';
 import { ArtworkService, ArtworkStore, PreparationStore } from './features/artworks/index.ts';
 import { BackupService } from './features/backups/index.ts';
 import type { BackupPlace } from './features/backups/index.ts';
-import { CatalogueStore, WeighingService, WeighingStore } from './features/catalogue/index.ts';
+import { CatalogueStore, LotService, WeighingService, WeighingStore } from './features/catalogue/index.ts';
 import { JobService, JobStore } from './features/jobs/index.ts';
 import { LineStates, LineStore, OrderState, PlanSweep, refuseOnFloor } from './features/lines/index.ts';
 import { OrderService, OrderStore, createCheckLines } from './features/orders/index.ts';
@@ -86,6 +86,7 @@ export function createServices(needs: Needs) {
     catalogue,
     comparisons,
     lineStates,
+    lots: ground.lots,
     orders,
     runs,
     sweep,
@@ -109,12 +110,15 @@ function createGround({ db, queue, pictures, now }: Needs) {
     pictures,
     now,
   });
+  const catalogue = new CatalogueStore(db, weighingStore);
+  const findMaterial = async (id: string) => (await catalogue.read()).materials.find((own) => own.id === id);
   return {
+    lots: new LotService({ db, findMaterial, now }),
     lines,
     orderState,
     lineStates: new LineStates({ db, lines, orders: orderState, queue, now }),
     weighingStore,
-    catalogue: new CatalogueStore(db, weighingStore),
+    catalogue,
     artworks,
   };
 }
@@ -198,7 +202,7 @@ function createRouting(
   return { planner, routes, background, jobs };
 }
 
-function createRuns({ db, now }: Needs, { lineStates }: Ground): RunService {
+function createRuns({ db, now }: Needs, { lineStates, lots }: Ground): RunService {
   const routeStore = new RouteStore(db);
   return new RunService({
     db,
@@ -210,6 +214,7 @@ function createRuns({ db, now }: Needs, { lineStates }: Ground): RunService {
       finish: (lineId, tx) => lineStates.finish(lineId, tx),
       reopen: (lineId, tx) => lineStates.reopen(lineId, tx),
     },
+    openedLots: (tx) => lots.opened(tx),
     now,
   });
 }

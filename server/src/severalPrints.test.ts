@@ -227,7 +227,7 @@ describe('a line with several prints', function () {
     expect(answer.options.find(({ process }) => process === 'patch-cap')!.refusals[0]).to.contain('no cap');
   });
 
-  it('is one run: a shirt spoiled at the second press is made again, its transfer is not', async () => {
+  it('is one run, and its pieces are counted and found by either process', async () => {
     const [own] = (await takeIn(line([chest(), back()]))).lines;
     const run = (
       await server.api

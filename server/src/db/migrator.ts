@@ -18,6 +18,7 @@ import { pieceFlow } from './migrations/20260411T0900-piece-flow.ts';
 import { sharedRuns } from './migrations/20260411T0910-shared-runs.ts';
 import { severalPrints } from './migrations/20260418T0900-several-prints.ts';
 import { jobs } from './migrations/20260418T0910-jobs.ts';
+import { lots } from './migrations/20260418T0920-lots.ts';
 import type { Migration } from './migration.ts';
 
 /** Named one by one: the same in a bundle, under tsx and in tests. */
@@ -37,6 +38,7 @@ export const MIGRATIONS: readonly Migration[] = [
   sharedRuns,
   severalPrints,
   jobs,
+  lots,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

@@ -1,6 +1,14 @@
 import { PLACEMENTS } from '@saltflat/contract';
 import type { Catalogue, Order, OrderLineInput } from '@saltflat/contract';
-import { DEMO_ART, DEMO_BLANKS, DEMO_MACHINES, DEMO_MATERIALS, DEMO_ORDERS, inventRun } from '@saltflat/demo';
+import {
+  DEMO_ART,
+  DEMO_BLANKS,
+  DEMO_LOTS,
+  DEMO_MACHINES,
+  DEMO_MATERIALS,
+  DEMO_ORDERS,
+  inventRun,
+} from '@saltflat/demo';
 import type { DemoArt, DemoLine, DemoOrder } from '@saltflat/demo';
 import sharp from 'sharp';
 import type { Clock } from '../clock.ts';
@@ -8,6 +16,7 @@ import type { Services } from '../services.ts';
 
 const DAY_MS = 86_400_000;
 const HOUR_MS = 3_600_000;
+const MONTH_MS = 30 * DAY_MS;
 const PEOPLE = ['Ines', 'Tomasz', 'Wanjiru'];
 const EVENTS_AT_ONCE = 400;
 
@@ -30,6 +39,11 @@ export async function seedDemo(services: Services, clock: Clock): Promise<void> 
     artworkIds.set(art.key, artwork.id);
   }
   const catalogue = await services.catalogue.read();
+  for (const [name, lot] of DEMO_LOTS) {
+    const material = catalogue.materials.find((own) => own.name === name);
+    if (material)
+      await clock.at(nowMs - MONTH_MS, () => services.lots.open(material.id, { lot, by: PEOPLE[0] ?? '' }));
+  }
   const context = { services, clock, nowMs, catalogue, artworkIds };
   for (const [i, order] of DEMO_ORDERS.entries()) await seedOrder(order, i + 1, context);
 }

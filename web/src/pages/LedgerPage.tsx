@@ -2,7 +2,7 @@ import type { LedgerQuery } from '@saltflat/contract';
 import { PROCESSES, PROCESS_SHORT_NAMES } from '@saltflat/core/route';
 import { FAULTS } from '@saltflat/core/run';
 import Button from '@mui/material/Button';
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue } from 'react';
 import { useSearchParams } from 'react-router';
 import { problemMessage } from '../api/problemMessage.ts';
 import { LedgerTable, useLedgerPagesInfiniteQuery } from '../features/ledger/index.ts';
@@ -14,7 +14,7 @@ const PAGE = 100;
 /** What happened: every judged piece with its settings and readings, filtered, and out as CSV or JSON. */
 export function LedgerPage() {
   const [params, setParams] = useSearchParams();
-  const [search, setSearch] = useState(params.get('search') ?? '');
+  const search = params.get('search') ?? '';
   const filter = {
     search: useDeferredValue(search),
     verdict: params.get('verdict') ?? '',
@@ -29,10 +29,13 @@ export function LedgerPage() {
   const [first] = data?.pages ?? [];
   const rows = data?.pages.flatMap(({ items }) => items) ?? [];
   const set = (key: string, value: string): void =>
-    setParams((before) => {
-      before.set(key, value);
-      return before;
-    });
+    setParams(
+      (before) => {
+        before.set(key, value);
+        return before;
+      },
+      { replace: key === 'search' }, // a letter is no place to go back to
+    );
   const exportTo = (form: string): string =>
     `/api/v1/ledger.${form}?${new URLSearchParams(withoutEmpty(filter)).toString()}`;
   const select = (key: 'verdict' | 'process' | 'fault', label: string, options: [string, string][]) => (
@@ -67,9 +70,9 @@ export function LedgerPage() {
           className="search"
           style={{ width: 196 }}
           aria-label="Search the ledger"
-          placeholder="Line, customer, person"
+          placeholder="Line, customer, person, lot"
           value={search}
-          onChange={(event) => setSearch(event.target.value)}
+          onChange={(event) => set('search', event.target.value)}
         />
         {select('verdict', 'Came out', [
           ['good', 'good'],

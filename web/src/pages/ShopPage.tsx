@@ -8,6 +8,7 @@ import {
   BackupsPanel,
   Followed,
   ImportPanel,
+  LotsPanel,
   MethodsPanel,
   RatesPanel,
   RecordEditor,
@@ -26,6 +27,7 @@ const PARTS = [
   ['blanks', 'Blanks'],
   ['materials', 'Materials'],
   ['machines', 'Machines'],
+  ['lots', 'Lots in use'],
   ['methods', 'House methods'],
   ['prices', 'Prices'],
   ['backups', 'Backups'],
@@ -59,6 +61,7 @@ export function ShopPage() {
                 <ImportPanel list="methods" />
               </>
             )}
+            {part === 'lots' && <LotsPanel materials={data.materials} />}
             {part === 'prices' && <RatesPanel rates={data.rates.document} version={data.rates.version} />}
             {part === 'backups' && <BackupsPanel />}
           </div>

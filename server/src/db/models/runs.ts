@@ -136,6 +136,7 @@ export interface OutcomeRow extends Model<InferAttributes<OutcomeRow>, InferCrea
   pretreatmentG: number | null;
   pretreatmentTargetG: number | null;
   made: MadeIn[];
+  lots: { material: string; lot: string }[];
   /** What the ledger is searched by, in small letters. */
   searchText: string;
 }
@@ -160,6 +161,7 @@ export const defineOutcome = (sequelize: Sequelize) =>
       pretreatmentG: named('pretreatment_g', orNull(decimal)),
       pretreatmentTargetG: named('pretreatment_target_g', orNull(decimal)),
       made: json,
+      lots: json,
       searchText: text,
     }),
     TABLE,

@@ -201,3 +201,19 @@ export const defineWeighing = (sequelize: Sequelize) =>
     }),
     TABLE,
   );
+
+/** A lot of a material, in use from when it was opened. */
+export interface LotRow extends Model<InferAttributes<LotRow>, InferCreationAttributes<LotRow>> {
+  id: string;
+  materialId: string;
+  lot: string;
+  byName: string;
+  openedAt: Date;
+}
+
+export const defineLot = (sequelize: Sequelize) =>
+  sequelize.define<LotRow>(
+    'material_lot',
+    columns({ id: key, materialId: uuid, lot: text, byName: text, openedAt: instant }),
+    TABLE,
+  );

@@ -1,11 +1,36 @@
-import { Catalogue, LaydownFit, WeighingInput } from '@saltflat/contract';
+import { Catalogue, LaydownFit, Lot, LotInput, WeighingInput } from '@saltflat/contract';
 import { Type } from 'typebox';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import type { CatalogueStore } from './catalogueStore.ts';
+import type { LotService } from './lotService.ts';
 import type { WeighingService } from './weighingService.ts';
 
-export const catalogueEndpoints = (store: CatalogueStore, weighings: WeighingService): Endpoint[] => [
+export const catalogueEndpoints = (
+  store: CatalogueStore,
+  weighings: WeighingService,
+  lots: LotService,
+): Endpoint[] => [
+  endpoint(
+    {
+      method: 'get',
+      path: '/lots',
+      summary: 'Lots of materials, newest first: the first of each is the one in use',
+      answer: Type.Array(Lot),
+    },
+    () => lots.all(),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/materials/:id/lots',
+      summary: 'A lot of a material is begun: from now on it is the one in use',
+      body: LotInput,
+      answer: Type.Array(Lot),
+      status: 201,
+    },
+    ({ params, body }) => lots.open(params.id ?? '', body),
+  ),
   endpoint(
     {
       method: 'get',

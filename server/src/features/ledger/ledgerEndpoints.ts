@@ -12,7 +12,7 @@ const PAGE = 50;
 const EXPORT_PAGE = 1000;
 const CSV_COLUMNS = [
   'at', 'code', 'customer', 'garment', 'process', 'route_version', 'piece', 'verdict', 'faults', 'note', 'by',
-  'plate_c', 'dwell_s', 'actual_dwell_s', 'pretreatment_g', 'pretreatment_target_g', 'run', 'made_in',
+  'plate_c', 'dwell_s', 'actual_dwell_s', 'pretreatment_g', 'pretreatment_target_g', 'run', 'made_in', 'lots',
 ]; // prettier-ignore
 
 export const ledgerEndpoints = (db: Database, sparse = new SparseSearches()): Endpoint[] => [
@@ -74,4 +74,5 @@ const csvRow = (row: LedgerRow): Record<string, string | number | null> => ({
   pretreatment_target_g: row.pretreatmentTargetG,
   run: row.runId,
   made_in: row.made.map(({ step }) => step).join('; '),
+  lots: row.lots.map(({ material, lot }) => `${material} ${lot}`).join('; '),
 });

@@ -173,7 +173,7 @@ function afterOf({ cursor }: LedgerQuery, bind: unknown[]): string {
 
 const PIECE = `x.run_id as "runId", a."orderId", a."lineId", a.code, a.customer, a.garment, x.processes, a."routeNumber", x.piece, x.verdict,
   x.faults, x.note, x.photo, x.by_name as by, x.at, x.plate_c as "plateC", x.dwell_s as "dwellS", x.actual_dwell_s as "actualDwellS",
-  x.pretreatment_g as "pretreatmentG", x.pretreatment_target_g as "pretreatmentTargetG", x.made`;
+  x.pretreatment_g as "pretreatmentG", x.pretreatment_target_g as "pretreatmentTargetG", x.made, x.lots`;
 /** What a piece's names are is read once a run: a page holds many pieces of few. Kept apart, or it would be read for each all the same. */
 const ABOUT = `about as materialized (select r.run_id, r.line_id as "lineId", l.order_id as "orderId", l.code, k.name as customer,
     c.name || ' ' || s.name as garment, v.number as "routeNumber"

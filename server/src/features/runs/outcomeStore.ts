@@ -51,7 +51,8 @@ export class OutcomeStore {
             processes: keyOf(row),
             byName: by,
             at: new Date(at),
-            searchText: ` ${words} ${by} ${own.note ?? ''}`.toLowerCase(),
+            searchText:
+              ` ${words} ${by} ${own.note ?? ''} ${own.lots.map(({ lot }) => lot).join(' ')}`.toLowerCase(),
           },
         ];
       }),
@@ -86,5 +87,5 @@ export class OutcomeStore {
 
 const UPDATED = [
   'lineId', 'processes', 'verdict', 'faults', 'note', 'photo', 'byName', 'at', 'plateC', 'dwellS', 'actualDwellS', 'pretreatmentG',
-  'pretreatmentTargetG', 'made', 'searchText',
+  'pretreatmentTargetG', 'made', 'lots', 'searchText',
 ] as const satisfies string[]; // prettier-ignore

@@ -4,6 +4,8 @@ import { madeIn } from '@saltflat/core/run';
 import type { MadeIn, PieceOutcome, RunState, StepState } from '@saltflat/core/run';
 import { plannedMode } from '@saltflat/core/work';
 import type { Operation, Phase } from '@saltflat/core/work';
+import { lotsOf } from './lotsOf.ts';
+import type { OpenedLot, UsedLot } from './lotsOf.ts';
 
 /** An outcome with the settings and readings its piece really had. */
 export interface OutcomeRow extends Pick<
@@ -18,21 +20,39 @@ export interface OutcomeRow extends Pick<
   pretreatmentTargetG: number | null;
   /** Where it was printed, melted, sprayed, pressed and cured, and with what else. */
   made: MadeIn[];
+  lots: UsedLot[];
 }
 
-/** Puts settings and readings beside each piece's verdict. */
-export function projectOutcomes(run: Parameters<typeof runPlanOf>[0], state: RunState): OutcomeRow[] {
+/**
+ * Puts settings, readings and lots beside each piece's verdict.
+ *
+ * @param opened lots of materials, oldest first
+ */
+export function projectOutcomes(
+  run: Parameters<typeof runPlanOf>[0],
+  state: RunState,
+  opened: readonly OpenedLot[] = [],
+): OutcomeRow[] {
+  if (state.outcomes.length === 0) return [];
   const made = madeIn(runPlanOf(run), state);
+  const lots = lotsOf(run, state, opened);
   const known = new Map(run.lines.map(({ key, route }) => [key, measuresOf(key, route, state)]));
   return state.outcomes.flatMap(({ line, piece, part, verdict, faults, note, photo, at, by }) => {
     const measured = known.get(line)?.(part);
-    return measured
-      ? [{ ...{ line, piece, verdict, faults, note, photo, at, by }, ...measured, made: made(part) }]
-      : [];
+    if (!measured) return [];
+    const own = made(part);
+    return [
+      {
+        ...{ line, piece, verdict, faults, note, photo, at, by },
+        ...measured,
+        made: own,
+        lots: lots(own),
+      },
+    ];
   });
 }
 
-type Measures = Omit<OutcomeRow, keyof PieceOutcome | 'made'>;
+type Measures = Omit<OutcomeRow, keyof PieceOutcome | 'made' | 'lots'>;
 
 /** What is known of each of a line's pieces. */
 function measuresOf(key: string, route: Route, state: RunState): (part: string) => Measures {

@@ -21,6 +21,7 @@ import type { LineRow, RunLineRow, RunRow } from '../../db/models/index.ts';
 import { eachPage } from '../../http/keyset.ts';
 import { checkEvent, newEvents } from './checkEvent.ts';
 import type { OutcomeStore } from './outcomeStore.ts';
+import type { OpenedLot } from './lotsOf.ts';
 import { projectOutcomes } from './projectOutcomes.ts';
 import { createRunMemory } from './runMemory.ts';
 import type { KnownRun } from './runMemory.ts';
@@ -49,6 +50,8 @@ interface Needs {
     finish: (lineId: string, tx: Tx) => Promise<void>;
     reopen: (lineId: string, tx: Tx) => Promise<void>;
   };
+  /** Lots of materials and when they were opened, oldest first. */
+  openedLots: (tx?: Tx) => Promise<OpenedLot[]>;
   now: () => number;
 }
 
@@ -167,16 +170,25 @@ export class RunService {
     );
     const stored = added.map(asStored);
     known.followed.add(stored);
-    await this.follow(row, { ...known, run: { ...known.run, events: [...known.run.events, ...stored] } }, tx);
+    const former = known.run.events;
+    const run = { ...known.run, events: [...former, ...stored] };
+    await this.follow(row, { ...known, run }, { former, added: stored }, tx);
     return receipt(row);
   }
 
   /** Brings the outcomes, the run and its lines to what the events now say. */
-  private async follow(row: RunRow, known: KnownRun, tx: Tx): Promise<void> {
+  private async follow(
+    row: RunRow,
+    known: KnownRun,
+    { former, added }: { former: readonly StoredEvent[]; added: readonly StoredEvent[] },
+    tx: Tx,
+  ): Promise<void> {
     const { outcomes } = this.needs;
     const { run, followed } = known;
     const { state } = followed;
-    const after = projectOutcomes(run, state);
+    const after = isOnlyGoingOn(added, former)
+      ? known.outcomes
+      : projectOutcomes(run, state, await this.needs.openedLots(tx));
     await outcomes.project(run, { before: known.outcomes, after }, tx);
     await outcomes.note(row, run.events.length, state, tx);
     const lines: KnownRun['run']['lines'] = [];
@@ -213,7 +225,8 @@ export class RunService {
     const { finishedLines } = followed.state;
     const lines = before.lines.map((line) => ({ ...line, finishedAt: finishedLines[line.key] ?? null }));
     const run = { ...before, lines, events };
-    const known = { run, followed, outcomes: projectOutcomes(run, followed.state) };
+    const opened = followed.state.outcomes.length > 0 ? await this.needs.openedLots(tx) : [];
+    const known = { run, followed, outcomes: projectOutcomes(run, followed.state, opened) };
     this.memory.put(runId, known);
     return known;
   }
@@ -225,6 +238,23 @@ export class RunService {
     const lines = head.lines.map((line) => ({ ...line, route: routes.get(line.key) ?? missing(runId) }));
     return { ...head, lines, sheets, events: [] };
   }
+}
+
+/** Kinds of event that judge nothing, and take nothing back. */
+const GOING_ON: readonly StoredEvent['kind'][] = [
+  'step-started',
+  'step-completed',
+  'phase-started',
+  'reading-taken',
+  'problem-raised',
+  'problem-cleared',
+  'flow-changed',
+];
+
+/** Work that goes on after all that happened so far changes nothing of what has come out. */
+function isOnlyGoingOn(added: readonly StoredEvent[], former: readonly StoredEvent[]): boolean {
+  const lastMs = former.reduce((latest, { at }) => Math.max(latest, Date.parse(at)), 0);
+  return added.every(({ kind, at }) => GOING_ON.includes(kind) && Date.parse(at) >= lastMs);
 }
 
 /** The route of a line of a run. */

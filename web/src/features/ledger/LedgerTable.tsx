@@ -103,7 +103,7 @@ const columns = (system: UnitSystem) => [
     ),
   }),
   column.accessor('made', {
-    header: 'Made together with',
+    header: 'Made together with, and from which lots',
     cell: ({ row: { original } }) => <MadeTogether row={original} />,
   }),
   column.accessor('by', { header: 'By' }),
@@ -118,7 +118,7 @@ const DONE: Partial<Record<Role, string>> = {
 };
 
 /** Sheets and loads the piece shared, each leading to all that came of it. */
-function MadeTogether({ row: { runId, made } }: { row: LedgerRow }) {
+function MadeTogether({ row: { runId, made, lots } }: { row: LedgerRow }) {
   return (
     <>
       {made.flatMap(({ role, step }) => {
@@ -136,6 +136,16 @@ function MadeTogether({ row: { runId, made } }: { row: LedgerRow }) {
               </Link>,
             ];
       })}
+      {lots.map(({ material, lot }) => (
+        <Link
+          key={`${material} ${lot}`}
+          className="nowrap small"
+          style={{ display: 'block', lineHeight: '24px' }}
+          to={`/ledger?${new URLSearchParams({ search: lot }).toString()}`}
+        >
+          {material} {lot}
+        </Link>
+      ))}
     </>
   );
 }

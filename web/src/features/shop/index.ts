@@ -1,5 +1,6 @@
 export { BackupsPanel } from './BackupsPanel.tsx';
 export { ImportPanel } from './ImportPanel.tsx';
+export { LotsPanel } from './LotsPanel.tsx';
 export { MethodsPanel } from './MethodsPanel.tsx';
 export { RatesPanel } from './RatesPanel.tsx';
 export { RecordEditor } from './RecordEditor.tsx';
