@@ -42,7 +42,7 @@ export class Serving {
 
   private piecesOf(line: string, lane: string): PartState[] {
     let lanes = this.pieces.get(line);
-    if (!lanes) this.pieces.set(line, (lanes = new Map()));
+    if (!lanes) this.pieces.set(line, (lanes = new Map<string, PartState[]>()));
     let own = lanes.get(lane);
     if (!own) lanes.set(lane, (own = []));
     return own;

@@ -37,7 +37,8 @@ function apart(message: Message): { said: object; bytes: Buffer } {
   const held = key && ((message as Held)[key] as { bytes?: unknown } | undefined);
   if (!key || !held || !(held.bytes instanceof Uint8Array)) return { said: message, bytes: NOTHING };
   const { bytes, ...words } = held;
-  return { said: { ...message, [key]: words }, bytes: Buffer.from(bytes as Uint8Array) };
+  const { buffer, byteOffset, byteLength } = bytes;
+  return { said: { ...message, [key]: words }, bytes: Buffer.from(buffer, byteOffset, byteLength) };
 }
 
 function together<M extends Message>(said: M, bytes: Buffer): M {

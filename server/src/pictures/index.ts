@@ -1,4 +1,5 @@
 export { createPicturePool } from './picturePool.ts';
 export type { Pictures } from './picturePool.ts';
-export type { KeptPicture, PlaneFormat } from './pictureTasks.ts';
+export type { KeptPicture } from './pictureTasks.ts';
+export type { PlaneFormat } from './render.ts';
 export type { Look } from './readImage.ts';

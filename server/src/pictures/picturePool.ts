@@ -49,30 +49,7 @@ export function createPicturePool(limits: (megapixels: number) => TaskLimits = l
     patienceMs: 60_000,
     busy: 'More pictures are being worked on than can wait. Try again in a moment.',
   });
-  const idle: PictureChild[] = [];
-  const all = new Set<PictureChild>();
-  let sweep: NodeJS.Timeout | undefined;
-
-  const letGo = (child: PictureChild): void => {
-    child.stop();
-    all.delete(child);
-  };
-  const take = (): PictureChild => {
-    clearTimeout(sweep);
-    for (let own = idle.pop(); own !== undefined; own = idle.pop()) {
-      if (!own.isGone) return own;
-      all.delete(own);
-    }
-    const fresh = new PictureChild();
-    all.add(fresh);
-    return fresh;
-  };
-  const giveBack = (child: PictureChild, isUsedUp: boolean): void => {
-    if (isUsedUp || child.isGone) letGo(child);
-    else idle.push(child);
-    sweep = setTimeout(() => idle.splice(0).forEach(letGo), IDLE_MS);
-    sweep.unref();
-  };
+  const children = new Children();
   return {
     run: ({ kind, question, megapixels, bytes, onProgress }, use) =>
       // it has limits of its own: whoever asked for it waits for it
@@ -81,29 +58,59 @@ export function createPicturePool(limits: (megapixels: number) => TaskLimits = l
           const input = { ...question, bytes: await bytes() } as never; // the kind says what is asked
           const how = { limits: limits(megapixels), ...(onProgress ? { onProgress } : {}) };
           for (let attempt = 1; ; attempt++) {
-            const child = take();
+            const child = children.take();
             try {
               return await use(await child.run(kind, input, how));
             } catch (error) {
               if (!(error instanceof ChildDied)) throw error;
-              if (attempt === MOST_ATTEMPTS)
-                throw tooHeavy(
-                  question.name,
-                  'could not be drawn: it takes more memory than there is for it',
-                  error,
-                );
+              if (attempt === MOST_ATTEMPTS) throw tooHeavy(question.name, OUT_OF_MEMORY, error);
             } finally {
-              giveBack(child, megapixels > LARGE_MEGAPIXELS);
+              children.giveBack(child, megapixels > LARGE_MEGAPIXELS);
             }
           }
         }),
       ),
-    stop: () => {
-      clearTimeout(sweep);
-      for (const child of all) letGo(child);
-      return Promise.resolve();
-    },
+    stop: () => Promise.resolve(children.letAllGo()),
   };
+}
+
+const OUT_OF_MEMORY = 'could not be drawn: it takes more memory than there is for it';
+
+/** The processes there are: kept a while for the next picture, let go when they are used up or idle. */
+class Children {
+  private readonly idle: PictureChild[] = [];
+  private readonly all = new Set<PictureChild>();
+  private sweep: NodeJS.Timeout | undefined;
+
+  take(): PictureChild {
+    clearTimeout(this.sweep);
+    for (let own = this.idle.pop(); own !== undefined; own = this.idle.pop()) {
+      if (!own.isGone) return own;
+      this.all.delete(own);
+    }
+    const fresh = new PictureChild();
+    this.all.add(fresh);
+    return fresh;
+  }
+
+  giveBack(child: PictureChild, isUsedUp: boolean): void {
+    if (isUsedUp || child.isGone) this.letGo(child);
+    else this.idle.push(child);
+    this.sweep = setTimeout(() => {
+      for (const own of this.idle.splice(0)) this.letGo(own);
+    }, IDLE_MS);
+    this.sweep.unref();
+  }
+
+  letAllGo(): void {
+    clearTimeout(this.sweep);
+    for (const child of [...this.all]) this.letGo(child);
+  }
+
+  private letGo(child: PictureChild): void {
+    child.stop();
+    this.all.delete(child);
+  }
 }
 
 /** Times and memory measured with the largest picture on two slow processors, twice over. */

@@ -8,8 +8,7 @@ import { cleanSvg } from './cleanSvg.ts';
 import { decodePixels, lookAt, thumbnailOf } from './readImage.ts';
 import type { Look } from './readImage.ts';
 import { encodeComposite, encodePlane } from './render.ts';
-
-export type PlaneFormat = 'png' | 'tiff';
+import type { PlaneFormat } from './render.ts';
 
 /** A picture as it is kept: how wide it is drawn, and whether it is drawn as it is kept or is of a time when drawings were kept as they came. */
 export interface KeptPicture {

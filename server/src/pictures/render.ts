@@ -1,7 +1,8 @@
 import type { ArtFigures, Raster } from '@saltflat/core/artwork';
 import type { Sharp } from 'sharp';
 import sharp from 'sharp';
-import type { PlaneFormat } from './pictureTasks.ts';
+
+export type PlaneFormat = 'png' | 'tiff';
 
 /** A plane as a file, with its resolution written into it. */
 export async function encodePlane(raster: Raster, format: PlaneFormat): Promise<Buffer> {

@@ -30,38 +30,15 @@ export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Art
   const jobKey = JSON.stringify(job);
 
   useEffect(() => {
-    const now: { isCurrent: boolean; measuring: Asked<ArtFigures> | null } = {
-      isCurrent: true,
-      measuring: null,
-    };
     const question = { artworkId, job: JSON.parse(jobKey) as ArtJob };
-    const drawn = (detail: 'draft' | 'full'): Promise<ArtPicture> =>
-      artworkTasks.ask('picture', { ...question, layer, detail }).answer;
-    const show = (next: ArtPicture, rough: boolean): void => {
-      if (!now.isCurrent) return closePicture(next);
-      setPicture(next);
-      setIsRough(rough);
-    };
-    const make = async (): Promise<void> => {
-      setProblem(null);
-      show(await drawn('draft'), true);
-      await new Promise((resolve) => setTimeout(resolve, SETTLE_MS));
-      if (!now.isCurrent) return;
-      now.measuring = artworkTasks.ask('figures', question, (share) => now.isCurrent && setProgress(share));
-      const figures = await now.measuring.answer;
-      if (!now.isCurrent) return;
-      setMeasured({ key: jobKey, figures });
-      setProgress(1);
-      show(await drawn('full'), false);
-    };
-    make().catch((error: unknown) => {
-      if (now.isCurrent)
-        setProblem(error instanceof Error ? error.message : 'The picture could not be made.');
+    return showing({ question, layer }, (news) => {
+      if (news.say === 'picture') {
+        setPicture(news.picture);
+        setIsRough(news.isRough);
+      } else if (news.say === 'progress') setProgress(news.share);
+      else if (news.say === 'figures') setMeasured({ key: jobKey, figures: news.figures });
+      else setProblem(news.problem);
     });
-    return () => {
-      now.isCurrent = false;
-      now.measuring?.cancel(); // the pixels of a former job need not be finished
-    };
   }, [artworkId, jobKey, layer, attempt]);
 
   // only once the next one is on the page: the canvas may draw the old one until then
@@ -87,6 +64,54 @@ export function useArtwork(artworkId: string, job: ArtJob, layer: ArtLayer): Art
     progress,
     problem,
     retry,
+  };
+}
+
+type News =
+  | { say: 'picture'; picture: ArtPicture; isRough: boolean }
+  | { say: 'progress'; share: number }
+  | { say: 'figures'; figures: ArtFigures }
+  | { say: 'problem'; problem: string | null };
+
+/**
+ * Shows an artwork: a quick picture, its figures, then every pixel.
+ *
+ * @returns ends it: what comes after is dropped, what is under way is cancelled
+ */
+function showing(
+  { question, layer }: { question: { artworkId: string; job: ArtJob }; layer: ArtLayer },
+  tell: (news: News) => void,
+): () => void {
+  const now: { isCurrent: boolean; measuring: Asked<ArtFigures> | null } = {
+    isCurrent: true,
+    measuring: null,
+  };
+  const show = async (detail: 'draft' | 'full'): Promise<void> => {
+    const picture = await artworkTasks.ask('picture', { ...question, layer, detail }).answer;
+    if (now.isCurrent) tell({ say: 'picture', picture, isRough: detail === 'draft' });
+    else closePicture(picture);
+  };
+  const make = async (): Promise<void> => {
+    tell({ say: 'problem', problem: null });
+    await show('draft');
+    await new Promise((resolve) => setTimeout(resolve, SETTLE_MS));
+    if (!now.isCurrent) return;
+    now.measuring = artworkTasks.ask('figures', question, (share) => {
+      if (now.isCurrent) tell({ say: 'progress', share });
+    });
+    const figures = await now.measuring.answer;
+    if (!now.isCurrent) return;
+    tell({ say: 'figures', figures });
+    tell({ say: 'progress', share: 1 });
+    await show('full');
+  };
+  make().catch((error: unknown) => {
+    const problem = error instanceof Error ? error.message : 'The picture could not be made.';
+    if (now.isCurrent) tell({ say: 'problem', problem });
+  });
+  return () => {
+    now.isCurrent = false;
+    now.measuring?.cancel(); // the pixels of a former job need not be finished
   };
 }
 
