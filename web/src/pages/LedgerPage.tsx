@@ -68,7 +68,7 @@ export function LedgerPage() {
         <input
           type="search"
           className="search"
-          style={{ width: 196 }}
+          style={{ width: 216 }}
           aria-label="Search the ledger"
           placeholder="Line, customer, person, lot"
           value={search}

@@ -85,7 +85,7 @@ function LineCard({
 }) {
   return (
     <article style={{ borderTop: '1px solid var(--hairline)', paddingTop: 12 }}>
-      <div className="stack" style={{ gap: 4 }}>
+      <div className="stack" style={{ gap: 8 }}>
         <div className="row" style={{ gap: 8 }}>
           <h3>
             <span className="code">{line.code}</span> {line.colour.name} {line.styleName}

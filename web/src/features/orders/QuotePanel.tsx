@@ -98,7 +98,7 @@ function Draft({
       </div>
       {draft.unpriced.map(({ code, why }) => (
         <p key={code} className="muted small">
-          {code}: {why}
+          {why}
         </p>
       ))}
       {refusal !== '' && (

@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { usePerson } from '../../person/personSlice.ts';
+import { dayAndTime } from '../../ui/fileWords.ts';
 import { Loading, Notice } from '../../ui/Notice.tsx';
 import { useLotsQuery, useOpenLotMutation } from './shopApi.ts';
 
@@ -35,7 +36,7 @@ export function LotsPanel({ materials }: { materials: readonly Pick<Material, 'i
           </tr>
         </thead>
         <tbody>
-          {materials.map((material) => (
+          {materials.filter(isUsedUp).map((material) => (
             <LotRow
               key={material.id}
               material={material}
@@ -47,6 +48,9 @@ export function LotsPanel({ materials }: { materials: readonly Pick<Material, 'i
     </section>
   );
 }
+
+/** Cover sheets serve again and again: nothing of them goes into a piece. */
+const isUsedUp = ({ kind }: Pick<Material, 'kind'>): boolean => kind !== 'cover-sheet';
 
 function LotRow({ material, lots }: { material: Pick<Material, 'id' | 'name' | 'kind'>; lots: Lot[] }) {
   const [open, { isLoading, error }] = useOpenLotMutation();
@@ -65,9 +69,7 @@ function LotRow({ material, lots }: { material: Pick<Material, 'id' | 'name' | '
       <td className="nowrap">
         {current ? <strong>{current.lot}</strong> : <span className="muted">not said</span>}
       </td>
-      <td className="muted small nowrap">
-        {current && `${new Date(current.openedAt).toLocaleDateString('en-GB')}, ${current.by}`}
-      </td>
+      <td className="muted small nowrap">{current && `${dayAndTime(current.openedAt)}, ${current.by}`}</td>
       <td>
         <form
           className="row"
