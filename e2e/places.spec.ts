@@ -38,6 +38,7 @@ test('axe finds nothing on any place', async ({ page }) => {
     ['/shop/blanks/new', 'Add the blank'],
     ['/shop/materials', 'Scree Fine Powder'],
     ['/shop/machines', 'Press A'],
+    ['/shop/lots', 'Begin another'],
     ['/shop/methods', 'Film: peel'],
     ['/shop/prices', 'Save the prices'],
     ['/shop/backups', 'A backup every day'],

@@ -67,5 +67,7 @@ describe('jobs', function () {
     expect(failed).to.include({ state: 'failed', why: 'the disk is full' });
     expect(failed!.share, 'as far as it came').to.be.closeTo(0.7, 1e-6);
     expect((await server.api.get(`/api/v1/lines/${about}/job`)).status).to.equal(404);
+    await jobs.run('measure-line', about, () => Promise.resolve()); // what there was to measure is measured
+    expect(await jobs.find('measure-line', about)).to.include({ state: 'done', share: 1, why: null });
   });
 });

@@ -10,7 +10,7 @@ export interface Division<Input, Answer> {
 }
 
 /**
- * One task done by several hosts at once: each gets its part, progress is the mean of theirs by size. Where a part fails the
+ * One task done by several hosts at once: each gets its part, progress is the mean of theirs. Where a part fails the
  * others are cancelled.
  *
  * @throws as the first part that fails

@@ -20,7 +20,8 @@ export class JobService {
   }
 
   /**
-   * Does work that tells how far it is. Work that never says so leaves no trace: it was done at once.
+   * Does work that tells how far it is. Work that never says so leaves no trace, but for
+   * an end to what an earlier attempt has left: it was done at once.
    *
    * @param work told how to say the share done, 0–1
    * @throws as the work does, noted with the job
@@ -48,8 +49,9 @@ export class JobService {
       write(() => (isFirst ? jobs.begin(which, share, new Date(at)) : jobs.tell(which, share, new Date(at))));
     };
     const end = async (how: Parameters<JobStore['end']>[1]): Promise<void> => {
-      if (toldAt === null) return;
-      write(() => jobs.end(which, how, new Date(now())));
+      const at = new Date(now());
+      if (toldAt !== null) write(() => jobs.end(which, how, at));
+      else if (how.state === 'done') write(() => jobs.settle(which, at));
       await writing;
     };
     try {

@@ -35,6 +35,14 @@ export class JobStore {
     );
   }
 
+  /** What an earlier attempt could not end is done: what there was to do was done by then. */
+  async settle({ kind, about }: Which, at: Date): Promise<void> {
+    await this.db.models.jobs.update(
+      { state: 'done', why: null, share: 1, toldAt: at, endedAt: at },
+      { where: { kind, about, state: { [Op.ne]: 'done' } } },
+    );
+  }
+
   async find({ kind, about }: Which): Promise<Job | null> {
     const row = await this.db.models.jobs.findOne({ where: { kind, about }, raw: true });
     if (!row) return null;
