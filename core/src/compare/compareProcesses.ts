@@ -70,7 +70,7 @@ const CONFLICT_CENTS = 5000;
  * The weights are assumptions and say so; a person chooses.
  */
 export function compareProcesses(input: ComparisonInput): Comparison {
-  const options = PROCESSES.flatMap((process) => optionFor(input, process));
+  const options = optionsFor(input, centsWithout(input));
   const ranked = rank(input, options);
   const [best, second] = ranked;
   if (best === undefined)
@@ -95,7 +95,11 @@ const rank = (input: ComparisonInput, options: readonly ProcessOption[]): Possib
     .filter((option): option is Possible => option.plan !== null)
     .sort((p, q) => burden(input, p) - burden(input, q));
 
-function optionFor(input: ComparisonInput, process: Process): ProcessOption[] {
+/** @param without a piece costs without this print, cents; `null` where it is not to be told what the print adds */
+const optionsFor = (input: ComparisonInput, without: number | null): ProcessOption[] =>
+  PROCESSES.flatMap((process) => optionFor(input, process, without));
+
+function optionFor(input: ComparisonInput, process: Process, without: number | null): ProcessOption[] {
   const { id, name, artProcess, refusals, look, risks } = PROCESS_MODULES[process];
   const print = input.prints[artProcess(input.line.garment)];
   if (print === undefined) return [];
@@ -117,7 +121,7 @@ function optionFor(input: ComparisonInput, process: Process): ProcessOption[] {
         elapsedS: route.totals.elapsedS,
         restBeforeDispatchS: route.restBeforeDispatchS,
         cost,
-        addsCents: addedBy(input, cost),
+        addsCents: without === null ? null : cost.totalCents - without,
         look: look(line),
         risks: risks(line),
         conflicts: route.conflicts.map(({ text }) => text),
@@ -142,12 +146,12 @@ function lineWith(
   return { ...line, overrides: [], prints };
 }
 
-/** Against the line without this print; nothing where that cannot be made. */
-function addedBy(input: ComparisonInput, { totalCents }: PieceCost): number | null {
+/** What a piece costs without this print, cents; nothing where it is the only one, or where the others cannot be made. */
+function centsWithout(input: ComparisonInput): number | null {
   if (input.others.length === 0) return null;
   const without = planRoute(lineWith(input, null));
   return without.ok
-    ? totalCents - priceRoute(without.route, input.blankCents, input.line.pieces, input.rates).totalCents
+    ? priceRoute(without.route, input.blankCents, input.line.pieces, input.rates).totalCents
     : null;
 }
 
@@ -223,10 +227,7 @@ function turningPoint(input: ComparisonInput, best: Possible, second: Possible):
       line: atQuantity(input.line, pieces, count),
       others: input.others.map((own) => atQuantity(own, pieces, count)),
     };
-    const [top] = rank(
-      other,
-      PROCESSES.flatMap((process) => optionFor(other, process)),
-    );
+    const [top] = rank(other, optionsFor(other, null)); // what it adds moves no process before another
     if (top && top.process !== best.process)
       return count > pieces
         ? `From about ${count} pieces on, ${named(top.name)} comes out ahead.`

@@ -61,6 +61,14 @@ export const PLACEMENTS: Record<PlacementKey, NamedPlacement> = {
   'patch-face': { label: 'Patch', from: 'edge', dropMm: 5, widthMm: 60, on: ['patch'] },
 };
 
+/** Places that are given again to a later print: which of the list, and why that cannot be. */
+export const placedTwice = (keys: readonly PlacementKey[]): { index: number; why: string }[] =>
+  keys.flatMap((key, index) =>
+    keys.indexOf(key) === index
+      ? []
+      : [{ index, why: `${PLACEMENTS[key].label} is there twice: two prints cannot be at one place.` }],
+  );
+
 /** The places a kind of blank has. */
 export const placementsOn = (kind: BlankKind): PlacementKey[] =>
   PLACEMENT_KEYS.filter((key) => PLACEMENTS[key].on.includes(kind));

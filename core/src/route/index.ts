@@ -46,7 +46,7 @@ export type {
 } from './materials.ts';
 export { MOST_PRINTS, PLANNER_VERSION, planRoute } from './planRoute.ts';
 export type { RoutePlan } from './planRoute.ts';
-export { PROCESS_NAMES, PROCESS_SHORT_NAMES, isFilmProcess } from './processNames.ts';
+export { PROCESS_NAMES, PROCESS_SHORT_NAMES, isFilmProcess, shortNames } from './processNames.ts';
 export { refusalText } from './refusal.ts';
 export type { Refusal } from './refusal.ts';
 export { artJobFor, printNeedsOf, withTriedWhite } from './printNeeds.ts';

@@ -1,4 +1,4 @@
-import { PLACEMENTS, overlaps } from '../placement/index.ts';
+import { PLACEMENTS, overlaps, placedTwice } from '../placement/index.ts';
 import type { PlacementPlan } from '../placement/index.ts';
 import { handsS, partsIn, workedS } from '../work/index.ts';
 import type { Laned, Operation, Setting } from '../work/index.ts';
@@ -74,20 +74,13 @@ function refusalsOf(input: RouteInput): string[] {
         ? []
         : [`${isOne ? '' : `${placeOf(print)}: `}${name} cannot be done here: ${against}`];
     }),
-    ...samePlaces(prints),
+    ...placedTwice(prints.map(({ placement }) => placement.key)).map(({ why }) => why),
     ...(!isOne && input.house.filmUse === 'stock' && prints.some(({ process }) => process !== 'dtg')
       ? [
           'Transfers for the shelf touch no garment, so nothing joins them: order each of them as a line of its own.',
         ]
       : []),
   ];
-}
-
-function samePlaces(prints: readonly LinePrint[]): string[] {
-  const twice = prints.filter(
-    ({ placement }, i) => prints.findIndex((own) => own.placement.key === placement.key) !== i,
-  );
-  return twice.map((print) => `${placeOf(print)} is there twice: two prints cannot be at one place.`);
 }
 
 function planned(input: RouteInput): RoutePlan {

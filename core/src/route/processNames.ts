@@ -20,5 +20,9 @@ export const PROCESS_SHORT_NAMES: Record<Process, string> = {
   'patch-cap': 'Patch on cap',
 };
 
+/** Several processes of one garment, for narrow columns. */
+export const shortNames = (processes: readonly Process[]): string =>
+  processes.map((process) => PROCESS_SHORT_NAMES[process]).join(' + ');
+
 /** True where transfers are made: sold alone, they need a licence for the image. */
 export const isFilmProcess = (process: Process): boolean => process !== 'dtg' && process !== 'bought-in';

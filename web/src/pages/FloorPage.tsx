@@ -12,7 +12,7 @@ import {
   useRunQuery,
   useStartRunMutation,
 } from '../features/floor/index.ts';
-import { PROCESS_SHORT_NAMES } from '@saltflat/core/route';
+import { shortNames } from '@saltflat/core/route';
 import { STATION_NAMES } from '@saltflat/core/work';
 import { usePerson } from '../person/personSlice.ts';
 import { Loading, Notice } from '../ui/Notice.tsx';
@@ -131,8 +131,7 @@ function ReadyRow({ line, onProblem }: { line: ReadyLine; onProblem: (text: stri
       <span style={{ flex: 1, minWidth: 200 }}>
         {line.customer}{' '}
         <span className="muted">
-          {line.pieces} {line.garment},{' '}
-          {line.processes.map((process) => PROCESS_SHORT_NAMES[process]).join(' + ')}
+          {line.pieces} {line.garment}, {shortNames(line.processes)}
         </span>
       </span>
       <Button variant="outlined" disabled={isLoading} onClick={() => void onStart()} sx={{ minHeight: 44 }}>

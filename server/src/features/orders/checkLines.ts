@@ -1,5 +1,6 @@
-import { DomainError, PLACEMENTS } from '@saltflat/contract';
+import { DomainError } from '@saltflat/contract';
 import type { Catalogue, FieldProblem, GarmentStyle, OrderLineInput } from '@saltflat/contract';
+import { placedTwice } from '@saltflat/core/placement';
 
 interface Needs {
   readCatalogue: () => Promise<Catalogue>;
@@ -56,14 +57,9 @@ function checkSizes(line: OrderLineInput, style: GarmentStyle | undefined, refus
 
 /** A place takes one print, and a print's name is its own. */
 function checkPlaces({ prints }: OrderLineInput, refuse: Refuse): void {
-  for (const [k, { id, placement }] of prints.entries()) {
-    const earlier = prints.slice(0, k);
-    if (earlier.some((own) => own.placement === placement))
-      refuse(
-        `prints/${k}/placement`,
-        `${PLACEMENTS[placement].label} is there twice: two prints cannot be at one place.`,
-      );
-    if (id !== undefined && earlier.some((own) => own.id === id))
+  for (const { index, why } of placedTwice(prints.map(({ placement }) => placement)))
+    refuse(`prints/${index}/placement`, why);
+  for (const [k, { id }] of prints.entries())
+    if (id !== undefined && prints.findIndex((own) => own.id === id) < k)
       refuse(`prints/${k}/id`, `Print ${id} is there twice: leave the id of the new one out.`);
-  }
 }

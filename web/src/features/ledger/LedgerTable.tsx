@@ -1,5 +1,5 @@
 import type { LedgerRow } from '@saltflat/contract';
-import { PROCESS_SHORT_NAMES } from '@saltflat/core/route';
+import { shortNames } from '@saltflat/core/route';
 import { FAULTS, readStepId } from '@saltflat/core/run';
 import type { Role } from '@saltflat/core/work';
 import { formatQuantity } from '@saltflat/core/units';
@@ -38,10 +38,7 @@ const columns = (system: UnitSystem) => [
   }),
   column.accessor('processes', {
     header: 'Process',
-    cell: ({ getValue }) =>
-      getValue()
-        .map((process) => PROCESS_SHORT_NAMES[process])
-        .join(' + '),
+    cell: ({ getValue }) => shortNames(getValue()),
   }),
   column.accessor('plateC', {
     header: 'Plate',

@@ -1,5 +1,5 @@
 import type { OrderSummary } from '@saltflat/contract';
-import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '@saltflat/core/route';
+import { PROCESS_NAMES, shortNames } from '@saltflat/core/route';
 import { createColumnHelper, flexRender, getCoreRowModel, useReactTable } from '@tanstack/react-table';
 import { Spark } from '../../trace/index.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
@@ -48,9 +48,7 @@ function columns(nowMs: number) {
             .map((process) => PROCESS_NAMES[process])
             .join(', ')}
         >
-          {getValue()
-            .map((process) => PROCESS_SHORT_NAMES[process])
-            .join(' + ')}
+          {shortNames(getValue())}
         </span>
       ),
     }),
