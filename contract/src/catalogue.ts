@@ -1,4 +1,4 @@
-import { BLANK_KINDS, FEATURES } from '@saltflat/core/blank';
+import { BLANK_KINDS, DYES, FEATURES } from '@saltflat/core/blank';
 import { INK_USES, PRINTER_TASKS, SHEET_KINDS } from '@saltflat/core/route';
 import { MACHINE_KINDS } from '@saltflat/core/work';
 import type { QuantityKind } from '@saltflat/core/units';
@@ -23,6 +23,8 @@ const span = (title: string, quantity: QuantityKind, bounds: { minimum: number; 
 const heat = (title: string) => span(title, 'temperature', { minimum: 0, maximum: 350 });
 const seconds = (title: string, maximum = 3600) => span(title, 'duration', { minimum: 0, maximum });
 const share = (title: string) => measure(title, 'share', { minimum: 0, maximum: 1 });
+/** Of a fibre that blanks were not always asked for. */
+const laterShare = (title: string) => ({ ...share(title), default: 0 });
 const lengthMm = (title: string, maximum = 3000) =>
   measure(title, 'length', { exclusiveMinimum: 0, maximum });
 const cents = (title: string) => Type.Integer({ title, minimum: 0, maximum: 10_000_000, money: true });
@@ -35,6 +37,7 @@ const colourFields = {
   name: shortText('Colour', 60),
   hex: Type.String({ title: 'Hex', pattern: '^#[0-9a-f]{6}$', help: 'six digits, lower case, as #1b2a4a' }),
   tone: choice('Seen as', ['light', 'tint', 'dark']),
+  dye: Type.Enum([...DYES], { title: 'Dye', default: 'dyed' }),
 };
 export const GarmentColour = strictObject({ id: Id, ...colourFields });
 export type GarmentColour = Static<typeof GarmentColour>;
@@ -56,7 +59,14 @@ const blankFields = {
       polyester: share('Polyester'),
       elastane: share('Elastane'),
       nylon: share('Nylon'),
-      other: share('Other fibre'),
+      viscose: laterShare('Viscose'),
+      modal: laterShare('Modal'),
+      linen: laterShare('Linen'),
+      wool: laterShare('Wool'),
+      silk: laterShare('Silk'),
+      acrylic: laterShare('Acrylic'),
+      leatherette: laterShare('Leatherette'),
+      other: share('Unknown fibre'),
     },
     { title: 'Fibres' },
   ),
@@ -64,7 +74,6 @@ const blankFields = {
   massGM2: measure('Mass', 'arealMass', { minimum: 30, maximum: 2000 }),
   thicknessMm: nullable(measure('Thickness pressed', 'length', { exclusiveMinimum: 0, maximum: 30 })),
   features: Type.Array(Type.Enum([...FEATURES]), { title: 'Features', uniqueItems: true }),
-  dyeMigrates: flag('Dye known to wander'),
   maxPressC: nullable(measure('Maker’s highest temperature', 'temperature', { minimum: 60, maximum: 250 })),
 };
 const PrintArea = strictObject({
@@ -118,6 +127,7 @@ export const MATERIAL_DOCUMENTS = {
     cureC: heat('Cure'),
     cureS: seconds('Cure time'),
     gM2: measure('Picked up', 'arealMass', { exclusiveMinimum: 0, maximum: 500 }),
+    blocksDye: Type.Boolean({ title: 'Keeps wandering dye back', default: false }),
     centsPerKg: cents('Price per kg'),
     status: choice('Loading is', ['assumed', 'weighed']),
   }),
@@ -128,6 +138,8 @@ export const MATERIAL_DOCUMENTS = {
     whiteMlM2: Type.Number({ title: 'White laid down, ml/m²', minimum: 0, maximum: 500 }),
     cureC: nullable(heat('Cure')),
     cureS: nullable(seconds('Cure time')),
+    polyesterCureC: nullable(heat('Cure on polyester')),
+    polyesterCureS: nullable(seconds('Cure time on polyester')),
     colourCentsPerMl: cents('Colour per ml'),
     whiteCentsPerMl: cents('White per ml'),
     status: choice('Laydown is', ['assumed', 'weighed']),
@@ -152,11 +164,15 @@ export const MATERIAL_DOCUMENTS = {
   }),
   'bought-in': strictObject({
     peel: choice('Peel', ['hot', 'warm', 'cold']),
+    pull: Type.Enum(['slow', 'fast'], { title: 'Pull', default: 'slow' }),
     pressC: heat('Press'),
     dwellS: seconds('Dwell', 600),
     kPa: measure('Pressure', 'pressure', { minimum: 1, maximum: 500 }),
     secondPressS: measure('Second press', 'duration', { minimum: 0, maximum: 120 }),
     sheet: choice('Under', SHEET_KINDS),
+    capPressC: nullable(heat('On caps, press')),
+    capDwellS: nullable(seconds('On caps, dwell', 600)),
+    capKPa: nullable(measure('On caps, pressure', 'pressure', { minimum: 1, maximum: 500 })),
     isTrimmed: flag('Comes ganged, trimmed here'),
     minimum: Type.Integer({ title: 'Sold from, pieces', minimum: 1, maximum: 100_000 }),
     leadDays: Type.Integer({ title: 'Lead time, days', minimum: 0, maximum: 365 }),

@@ -4,6 +4,7 @@ import { PLACEMENT_KEYS } from './placements.ts';
 import { Grade, SizeQuantity } from './orders.ts';
 import { Process } from './process.ts';
 import { CostDocument } from './routes.ts';
+import { Said } from './said.ts';
 import { PrintId, nullable, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 import { HouseChoices } from './shopSettings.ts';
@@ -41,7 +42,7 @@ export const ComparisonAnswer = strictObject({
     strictObject({
       process: Process,
       name: Type.String(),
-      refusals: Type.Array(Type.String()),
+      refusals: Type.Array(Said),
       plan: nullable(
         strictObject({
           handsS: Minutes,
@@ -54,19 +55,19 @@ export const ComparisonAnswer = strictObject({
             softness: Judged,
             breathing: Judged,
             stretch: Judged,
-            words: Type.String(),
+            said: Said,
           }),
-          risks: Type.Array(Type.String()),
-          conflicts: Type.Array(Type.String()),
-          problems: Type.Array(Type.String()),
+          risks: Type.Array(Said),
+          conflicts: Type.Array(Said),
+          problems: Type.Array(Said),
           machines: Type.Array(Type.String()),
         }),
       ),
     }),
   ),
   recommended: nullable(Process),
-  reasons: Type.Array(Type.String()),
-  wouldChange: Type.String(),
+  reasons: Type.Array(Said),
+  wouldChange: Said,
   /** Machines a run is on now, with the line it is for. */
   taken: Type.Array(strictObject({ machine: Type.String(), code: Type.String() })),
 });

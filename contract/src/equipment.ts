@@ -39,30 +39,47 @@ export function equipmentOf(
   const all = <T>(from: readonly (Material | Machine)[], kind: MaterialKind | MachineKind): T[] =>
     from
       .filter((item) => item.kind === kind)
-      .map((item) => ({ id: item.id, name: item.name, ...item.properties, ...learntOf(item) }) as T);
+      .map(
+        (item) =>
+          ({
+            id: item.id,
+            name: item.name,
+            ...('stock' in item ? { stock: item.stock } : {}),
+            ...SAYS_NOTHING[item.kind],
+            ...item.properties,
+            ...learntOf(item),
+          }) as T,
+      );
   // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters
   const first = <T>(from: readonly (Material | Machine)[], kind: MaterialKind | MachineKind): T | null =>
     all<T>(from, kind)[0] ?? null;
   return {
     films: all<Film>(materials, 'film'),
-    powder: first<Powder>(materials, 'powder'),
-    inkSets: firstBy(all<InkSet>(materials, 'ink'), ({ use }) => use),
-    pretreatments: firstBy(all<Pretreatment>(materials, 'pretreatment'), ({ fibre }) => fibre),
+    powders: all<Powder>(materials, 'powder'),
+    inkSets: all<InkSet>(materials, 'ink'),
+    pretreatments: all<Pretreatment>(materials, 'pretreatment'),
     coverSheets: all<CoverSheet>(materials, 'cover-sheet'),
-    tape: first<Tape>(materials, 'tape'),
-    boughtIn: first<BoughtIn>(materials, 'bought-in'),
+    tapes: all<Tape>(materials, 'tape'),
+    boughtIns: all<BoughtIn>(materials, 'bought-in'),
     patch,
     printers: all<Printer>(machines, 'printer'),
     sprayers: all<Sprayer>(machines, 'sprayer'),
     presses: all<Press>(machines, 'press'),
-    capPress: first<CapPress>(machines, 'cap-press'),
+    capPresses: all<CapPress>(machines, 'cap-press'),
     handIron: first<HandIron>(machines, 'hand-iron'),
-    oven: first<Oven>(machines, 'oven'),
-    griddle: first<Griddle>(machines, 'griddle'),
+    ovens: all<Oven>(machines, 'oven'),
+    griddles: all<Griddle>(machines, 'griddle'),
     rack: first<Rack>(machines, 'rack'),
     coolingTable: first<CoolingTable>(machines, 'cooling-table'),
   };
 }
+
+/** What sheets are asked for since; one that was written before says nothing of it. */
+const SAYS_NOTHING: Partial<Record<MaterialKind | MachineKind, Record<string, unknown>>> = {
+  powder: { blocksDye: false },
+  ink: { polyesterCureC: null, polyesterCureS: null },
+  'bought-in': { pull: 'slow', capPressC: null, capDwellS: null, capKPa: null },
+};
 
 /** What was weighed stands in front of what is assumed. */
 function learntOf(item: Material | Machine): Record<string, unknown> {
@@ -70,12 +87,6 @@ function learntOf(item: Material | Machine): Record<string, unknown> {
   if (learnt === null) return {};
   const values = Object.entries(learnt.values).map(([key, { value }]): [string, number] => [key, value]);
   return { ...Object.fromEntries(values), status: 'weighed' };
-}
-
-function firstBy<T, K extends string>(items: readonly T[], key: (item: T) => K): Partial<Record<K, T>> {
-  const found: Partial<Record<K, T>> = {};
-  for (const item of items) found[key(item)] ??= item;
-  return found;
 }
 
 /** The patch caps are given here: the first blank of that kind, in its first colour and size. */
@@ -92,7 +103,7 @@ export function garmentOf(
   style: Omit<GarmentStyle, 'id' | 'maker' | 'areas' | 'colours' | 'sizes' | 'version'>,
   colour: Omit<GarmentColour, 'id'>,
 ): Garment {
-  const { name, kind, fibres, construction, massGM2, thicknessMm, features, dyeMigrates, maxPressC } = style;
+  const { name, kind, fibres, construction, massGM2, thicknessMm, features, maxPressC } = style;
   return {
     name,
     kind,
@@ -101,10 +112,10 @@ export function garmentOf(
     massGM2,
     thicknessMm,
     features,
-    dyeMigrates,
     maxPressC,
     colourName: colour.name,
     colourHex: colour.hex,
     tone: colour.tone,
+    dye: colour.dye,
   };
 }

@@ -76,7 +76,7 @@ export { DomainError, PROBLEMS } from './problems.ts';
 export type { FieldProblem, Problem, ProblemCode } from './problems.ts';
 export { Preparation, PreparationInput, ProofAnswer, ProofAnswerInput, RightsInput } from './preparations.ts';
 export { ProvenLine, RoutePlanInput, RouteVersion } from './routes.ts';
-export type { SettingOverride } from './routes.ts';
+export type { SettingOverride, SourceChoice } from './routes.ts';
 export {
   LedgerPage,
   LedgerQuery,

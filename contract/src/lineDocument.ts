@@ -1,10 +1,11 @@
-import { BLANK_KINDS, FEATURES } from '@saltflat/core/blank';
+import { BLANK_KINDS, DYES, FEATURES, FIBRES } from '@saltflat/core/blank';
+import type { Fibre } from '@saltflat/core/blank';
 import { MOST_PRINTS } from '@saltflat/core/route';
 import { Type } from 'typebox';
 import { Machine, Material } from './catalogue.ts';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Process } from './process.ts';
-import { SettingOverride } from './routes.ts';
+import { SettingOverride, SourceChoice } from './routes.ts';
 import { PrintId, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 import { HouseDocument, RatesDocument } from './shopSettings.ts';
@@ -15,12 +16,14 @@ const Amount = Type.Number({ minimum: 0 });
 const GarmentDocument = strictObject({
   name: shortText('Garment'),
   kind: Type.Enum([...BLANK_KINDS], { title: 'Kind' }),
-  fibres: strictObject({ cotton: Share, polyester: Share, elastane: Share, nylon: Share, other: Share }),
+  fibres: strictObject(
+    Object.fromEntries(FIBRES.map((fibre) => [fibre, Share])) as Record<Fibre, typeof Share>,
+  ),
   construction: Type.Enum(['knit', 'woven', 'fleece']),
   massGM2: Type.Number({ exclusiveMinimum: 0 }),
   thicknessMm: nullable(Type.Number({ exclusiveMinimum: 0 })),
   features: Type.Array(Type.Enum([...FEATURES])),
-  dyeMigrates: Type.Boolean(),
+  dye: Type.Enum([...DYES]),
   colourName: shortText('Colour'),
   colourHex: Type.String({ pattern: '^#[0-9a-f]{6}$' }),
   tone: Type.Enum(['light', 'tint', 'dark']),
@@ -52,7 +55,7 @@ const PrintDocument = strictObject({
 
 /** All that a route is planned from, as one document: what the command line reads, and what the server plans from. */
 export const LineDocument = strictObject({
-  format: Type.Literal(4),
+  format: Type.Literal(5),
   pieces: Type.Integer({ title: 'Pieces', minimum: 1 }),
   blankCents: Type.Number({ title: 'Price of the blank, cents', minimum: 0 }),
   garment: GarmentDocument,
@@ -81,5 +84,7 @@ export const LineDocument = strictObject({
   house: HouseDocument,
   rates: RatesDocument,
   overrides: Type.Array(SettingOverride),
+  /** What people chose to work with. */
+  sources: Type.Array(SourceChoice),
 });
 export type LineDocument = Static<typeof LineDocument>;

@@ -14,6 +14,8 @@ export interface RecordField {
   quantity: QuantityKind | null;
   isMoney: boolean;
   help: string;
+  /** What it is where a table from before it was asked for does not say; `undefined` where it has to be said. */
+  usual: unknown;
   /** Of a choice or a set. */
   choices: readonly string[];
   /** Of rows: the columns of one row. */
@@ -31,6 +33,7 @@ interface Schema {
   quantity?: QuantityKind;
   money?: boolean;
   help?: string;
+  default?: unknown;
   minLength?: number;
   pattern?: string;
 }
@@ -61,6 +64,7 @@ function fieldsIn(schema: Schema, path: readonly string[], isOptional: boolean):
     quantity: schema.quantity ?? null,
     isMoney: schema.money ?? false,
     help: schema.help ?? '',
+    usual: schema.default,
     choices: (schema.enum ?? []).map(String),
     columns: [],
   };
@@ -172,14 +176,16 @@ function rowsFrom(field: RecordField, text: string): CellValue {
   const rows: unknown[] = [];
   for (const part of parts(text, ';')) {
     const cells = part.split('/').map((cell) => cell.trim());
-    if (cells.length !== field.columns.length)
+    const left = field.columns.slice(cells.length);
+    if (cells.length > field.columns.length || left.some(({ usual }) => usual === undefined))
       return {
         ok: false,
         problem: `“${field.title}” wants ${field.columns.map(({ title }) => title).join(' / ')} for each, but “${part}” was given.`,
       };
     let row: Record<string, unknown> = {};
     for (const [i, column] of field.columns.entries()) {
-      const read = fromCell(column, cells[i] ?? '');
+      const cell = cells[i];
+      const read: CellValue = cell === undefined ? { ok: true, value: column.usual } : fromCell(column, cell);
       if (!read.ok) return read;
       row = withValueAt(row, column.path, read.value);
     }

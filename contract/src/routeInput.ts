@@ -15,4 +15,5 @@ export const routeInputOf = (document: LineDocument): RouteInput => ({
   equipment: equipmentOf(document, document.patch && { id: null, ...document.patch }),
   house: document.house,
   overrides: document.overrides,
+  sources: document.sources,
 });

@@ -1,4 +1,5 @@
 import type { PieceCost } from '@saltflat/core/cost';
+import { SOURCE_ROLES } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
 import {
   FLOWS,
@@ -15,7 +16,8 @@ import {
 import { Type } from 'typebox';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Process } from './process.ts';
-import { Id, Instant, MOST_ROWS, nullable, shortText, strictObject } from './scalars.ts';
+import { Said } from './said.ts';
+import { Id, Instant, MOST_ROWS, PrintId, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 const Span = strictObject({ min: Type.Number(), max: Type.Number() });
@@ -36,13 +38,13 @@ const Kind = Type.Enum([...KINDS]);
 
 const Reason = strictObject({
   source: Type.Enum([...REASON_SOURCES]),
-  text: Type.String(),
+  said: Said,
   value: nullable(Type.Number()),
 });
 const Limit = strictObject({
   min: nullable(Type.Number()),
   max: nullable(Type.Number()),
-  text: Type.String(),
+  said: Said,
 });
 const Setting = strictObject({
   key: Type.String(),
@@ -53,7 +55,7 @@ const Setting = strictObject({
   reasons: Type.Array(Reason, { minItems: 1 }),
   limits: Type.Array(Limit),
   ability: Span,
-  conflicts: Type.Array(Type.String()),
+  conflicts: Type.Array(Said),
 });
 const Ref = strictObject({ id: nullable(Type.String()), name: Type.String() });
 const StackLayer = strictObject({
@@ -107,12 +109,10 @@ const Operation = strictObject({
   modes: Type.Array(Mode, { minItems: 1 }),
   settings: Type.Array(Setting),
   sheet: nullable(Ref),
-  checks: Type.Array(Type.String()),
-  look: Type.String(),
-  cautions: Type.Array(Type.String()),
-  waitAfter: nullable(
-    strictObject({ minS: Type.Number(), maxS: nullable(Type.Number()), why: Type.String() }),
-  ),
+  checks: Type.Array(Said),
+  look: Said,
+  cautions: Type.Array(Said),
+  waitAfter: nullable(strictObject({ minS: Type.Number(), maxS: nullable(Type.Number()), why: Said })),
   consumes: Type.Array(
     strictObject({
       id: nullable(Type.String()),
@@ -135,7 +135,7 @@ const Lane = strictObject({
 const PlacementDocument = strictObject({
   key: Type.Enum([...PLACEMENT_KEYS]),
   label: Type.String(),
-  rule: Type.String(),
+  rule: Said,
   sizes: Type.Array(
     strictObject({
       size: Type.String(),
@@ -148,19 +148,37 @@ const PlacementDocument = strictObject({
     }),
   ),
   platen: nullable(Type.String()),
-  problems: Type.Array(Type.String()),
+  problems: Type.Array(Said),
   needs: Type.Array(
     strictObject({
       what: Type.Enum(['riser', 'tape', 'pad', 'fold-away']),
-      text: Type.String(),
+      said: Said,
     }),
   ),
 });
+
+const Role = Type.Enum([...SOURCE_ROLES], { title: 'Chosen for' });
 
 const RoutePrint = strictObject({
   id: Type.String(),
   process: Process,
   placement: PlacementDocument,
+  sources: Type.Array(
+    strictObject({
+      role: Role,
+      id: Type.String(),
+      name: Type.String(),
+      why: Said,
+      others: Type.Array(
+        strictObject({
+          id: Type.String(),
+          name: Type.String(),
+          why: Said,
+          isPossible: Type.Boolean(),
+        }),
+      ),
+    }),
+  ),
   heatedAgain: Type.Array(
     strictObject({
       operation: Type.String(),
@@ -186,15 +204,15 @@ export const RouteDocument = Type.Unsafe<Route>(
       strictObject({
         operation: Type.String(),
         setting: Type.String(),
-        text: Type.String(),
-        waysOut: Type.Array(Type.String()),
+        said: Said,
+        waysOut: Type.Array(Said),
       }),
     ),
     slips: Type.Array(
       strictObject({
         operation: nullable(Type.String()),
         setting: nullable(Type.String()),
-        text: Type.String(),
+        said: Said,
       }),
     ),
   }),
@@ -216,12 +234,15 @@ export const CostDocument = Type.Unsafe<PieceCost>(
   }),
 );
 
-/** What differs between two routes, in words. */
+/** One side of a difference: a figure, a sentence, or a name. */
+const Shown = Type.Union([strictObject({ value: Type.Number(), kind: Kind }), Said, Type.String()]);
+
+/** What differs between two routes. */
 export const RouteDifference = strictObject({
   operation: Type.String(),
   what: Type.String(),
-  before: nullable(Type.String()),
-  after: nullable(Type.String()),
+  before: nullable(Shown),
+  after: nullable(Shown),
 });
 
 /** A person's own value for a setting, kept with who and why. */
@@ -234,9 +255,21 @@ export const SettingOverride = strictObject({
 });
 export type SettingOverride = Static<typeof SettingOverride>;
 
+/** A person's choice of what a print is made with, kept with who and why. */
+export const SourceChoice = strictObject({
+  print: PrintId,
+  role: Role,
+  id: shortText('Thing', 120),
+  who: shortText('Who', 60),
+  why: shortText('Why', 300),
+});
+export type SourceChoice = Static<typeof SourceChoice>;
+
 /** The overrides a new route version is planned with; all of them, since a version stands alone. */
 export const RoutePlanInput = strictObject({
   overrides: Type.Array(SettingOverride, { title: 'Overrides', maxItems: 60 }),
+  /** All choices of what to work with; left out, they stay as they are. */
+  sources: Type.Optional(Type.Array(SourceChoice, { title: 'Choices', maxItems: 60 })),
   /** The version the person was looking at. */
   basedOn: Type.Integer({ title: 'Based on version', minimum: 1, maximum: MOST_ROWS }),
 });
@@ -268,6 +301,7 @@ export const RouteVersion = strictObject({
   route: RouteDocument,
   cost: CostDocument,
   overrides: Type.Array(SettingOverride),
+  sources: Type.Array(SourceChoice),
   pieces: Type.Integer(),
 });
 export type RouteVersion = Static<typeof RouteVersion>;

@@ -1,3 +1,4 @@
+import { fibresOf } from '@saltflat/core/blank';
 import { DEFAULT_RATES } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE, HOUSE_KEYS } from '@saltflat/core/route';
 import { expect } from 'chai';
@@ -28,14 +29,13 @@ const blank: BlankInput = {
   name: 'Made-up tee',
   maker: '',
   kind: 'tee',
-  fibres: { cotton: 0.9, polyester: 0.1, elastane: 0, nylon: 0, other: 0 },
+  fibres: fibresOf({ cotton: 0.9, polyester: 0.1 }),
   construction: 'knit',
   massGM2: 180,
   thicknessMm: null,
   features: [],
-  dyeMigrates: false,
   maxPressC: null,
-  colours: [{ name: 'Navy', hex: '#1b2a4a', tone: 'dark' }],
+  colours: [{ name: 'Navy', hex: '#1b2a4a', tone: 'dark', dye: 'dyed' }],
   sizes: [{ size: 'M', cents: 340, bodyWidthMm: 510, collarDropMm: null }],
   areas: [],
 };
@@ -138,13 +138,13 @@ describe('equipment out of the set-up', () => {
     version: 1,
   });
 
-  it('keeps lists in the shop’s order, takes the first where one is used, and nothing where there is none', () => {
-    const { films, powder, oven, inkSets } = equipmentOf({
+  it('keeps lists in the shop’s order, and has nothing where there is none', () => {
+    const { films, powders, ovens, inkSets } = equipmentOf({
       materials: [stored(film, 'B'), stored(film, 'A')],
       machines: [],
     });
     expect(films.map(({ name }) => name)).to.deep.equal(['B', 'A']);
-    expect([powder, oven, inkSets]).to.deep.equal([null, null, {}]);
+    expect([powders, ovens, inkSets]).to.deep.equal([[], [], []]);
   });
 
   it('takes what was weighed in place of what is assumed, and says that it was', () => {
@@ -155,7 +155,7 @@ describe('equipment out of the set-up', () => {
       learnt: { weighings: 3, values: { whiteMlM2: { value: 14.2, sd: 0.4 } } },
     };
     const { inkSets } = equipmentOf({ materials: [ink], machines: [] });
-    expect(inkSets.film).to.include({ colourMlM2: 7, whiteMlM2: 14.2, status: 'weighed' });
+    expect(inkSets[0]).to.include({ colourMlM2: 7, whiteMlM2: 14.2, status: 'weighed' });
     expect(ink.properties.whiteMlM2, 'the assumption stays what it is').to.equal(16);
   });
 

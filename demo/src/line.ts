@@ -19,7 +19,7 @@ export function demoLine(): LineDocument {
   if (!style || !colour) throw new Error('the demo has no Harbour tee');
   const patch = patchOf(styles);
   return {
-    format: 4,
+    format: 5,
     pieces: 24,
     blankCents: 343,
     garment: { ...garmentOf(style, colour), features: [...style.features] },
@@ -56,5 +56,6 @@ export function demoLine(): LineDocument {
     house: DEFAULT_HOUSE,
     rates: DEFAULT_RATES,
     overrides: [],
+    sources: [],
   };
 }

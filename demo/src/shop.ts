@@ -1,8 +1,9 @@
 import type { BlankInput, MachineInput, MaterialInput } from '@saltflat/contract';
+import { fibresOf } from '@saltflat/core/blank';
+import type { Dye, Fibres } from '@saltflat/core/blank';
 
 type Sizes = BlankInput['sizes'];
-type Fibres = BlankInput['fibres'];
-type Colour = [name: string, hex: string, tone: 'light' | 'tint' | 'dark'];
+type Colour = [name: string, hex: string, tone: 'light' | 'tint' | 'dark', dye?: Dye];
 
 const size = (name: string, cents: number, bodyWidthMm: number | null): Sizes[number] => ({
   size: name,
@@ -19,13 +20,8 @@ const adult = (cents: number, smallestMm: number): Sizes => [
   size('XXL', cents + 70, smallestMm + 200),
 ];
 const oneSize = (cents: number, widthMm: number): Sizes => [size('One size', cents, widthMm)];
-const fibres = (cotton: number, polyester: number, elastane = 0, other = 0): Fibres => ({
-  cotton,
-  polyester,
-  elastane,
-  nylon: 0,
-  other,
-});
+const fibres = (cotton: number, polyester: number, elastane = 0): Fibres =>
+  fibresOf({ cotton, polyester, elastane });
 const COTTON = fibres(1, 0);
 
 interface DemoBlank extends Partial<Omit<BlankInput, 'colours'>> {
@@ -42,11 +38,15 @@ const blank = ({ colours, ...own }: DemoBlank): BlankInput => ({
   massGM2: 180,
   thicknessMm: null,
   features: [],
-  dyeMigrates: false,
   maxPressC: null,
   areas: [],
   ...own,
-  colours: colours.map(([name, hex, tone]) => ({ name, hex, tone })),
+  colours: colours.map(([name, hex, tone, dye = tone === 'light' ? 'undyed' : 'dyed']) => ({
+    name,
+    hex,
+    tone,
+    dye,
+  })),
 });
 
 const CHEST_AND_FRONT: BlankInput['areas'] = [
@@ -68,7 +68,7 @@ export const DEMO_BLANKS: readonly BlankInput[] = [
   }),
   blank({
     name: 'Regatta performance shirt', kind: 'performance-shirt', sizes: adult(620, 470), maker: 'Northquay', fibres: fibres(0, 1), massGM2: 135, maxPressC: 150,
-    colours: [['Signal red', '#c2272d', 'dark'], ['White', '#fafafa', 'light']], dyeMigrates: true,
+    colours: [['Signal red', '#c2272d', 'dark', 'migrating'], ['White', '#fafafa', 'light']],
   }),
   blank({
     name: 'Marker bib', kind: 'bib', sizes: oneSize(290, 400), maker: 'Northquay', fibres: fibres(0, 1), massGM2: 140, maxPressC: 145,
@@ -105,8 +105,28 @@ export const DEMO_BLANKS: readonly BlankInput[] = [
     sizes: [size('30', 1900, 360), size('32', 1900, 380), size('34', 1900, 400)], colours: [['Indigo', '#26324f', 'dark']],
   }),
   blank({
-    name: 'Moor leatherette patch', kind: 'patch', sizes: oneSize(85, 80), maker: 'Northquay', fibres: fibres(0, 0, 0, 1), construction: 'woven', massGM2: 990, thicknessMm: 1.1,
+    name: 'Moor leatherette patch', kind: 'patch', sizes: oneSize(85, 80), maker: 'Northquay', fibres: fibresOf({ leatherette: 1 }), construction: 'woven', massGM2: 990, thicknessMm: 1.1,
     maxPressC: 150, colours: [['Tan', '#a9774a', 'dark']], areas: [{ placement: 'patch-face', widthMm: 72, heightMm: 42 }],
+  }),
+  blank({
+    name: 'Squall jacket', kind: 'jacket', sizes: adult(2400, 500), maker: 'Northquay', fibres: fibresOf({ nylon: 1 }), construction: 'woven', massGM2: 110,
+    features: ['zip', 'water-repellent'], colours: [['Storm blue', '#2b3f5c', 'dark']], areas: [{ placement: 'left-chest', widthMm: 100, heightMm: 100 }, { placement: 'back', widthMm: 300, heightMm: 300 }],
+  }),
+  blank({
+    name: 'Driftwood top', kind: 'top', sizes: adult(560, 440), fibres: fibresOf({ viscose: 0.95, elastane: 0.05 }), massGM2: 190, areas: CHEST_AND_FRONT.slice(0, 2),
+    colours: [['Pebble', '#8d8a86', 'dark'], ['Chalk', '#f7f6f2', 'light']],
+  }),
+  blank({
+    name: 'Keel leggings', kind: 'leggings', sizes: adult(980, 300), maker: 'Northquay', fibres: fibresOf({ polyester: 0.8, elastane: 0.2 }), massGM2: 250,
+    colours: [['Kelp', '#22342c', 'dark', 'migrating']], areas: [{ placement: 'leggings-leg', widthMm: 70, heightMm: 200 }],
+  }),
+  blank({
+    name: 'Deck blanket', kind: 'blanket', sizes: oneSize(2600, 1200), fibres: fibresOf({ wool: 0.5, acrylic: 0.5 }), construction: 'woven', massGM2: 420,
+    colours: [['Oat', '#d8cbb2', 'tint']], areas: [{ placement: 'blanket-corner', widthMm: 200, heightMm: 200 }],
+  }),
+  blank({
+    name: 'Dinghy bag', kind: 'bag', sizes: oneSize(1150, 330), maker: 'Northquay', fibres: fibresOf({ polyester: 1 }), construction: 'woven', massGM2: 300,
+    features: ['coating', 'zip'], colours: [['Harbour grey', '#5a6066', 'dark']], areas: [{ placement: 'bag-front', widthMm: 200, heightMm: 150 }],
   }),
 ]; // prettier-ignore
 
@@ -134,10 +154,11 @@ export const DEMO_MATERIALS: readonly MaterialInput[] = [
   material('film', 'Scree Matt Cold 75', 'Scree', [84, 'm'], { ...film, peel: 'cold', pressC: { min: 130, max: 165 }, dwellS: { min: 10, max: 30 }, centsPerM2: 420 }),
   material('film', 'Scree Quick Hot 75', 'Scree', [30, 'm'], { ...film, peel: 'hot', pull: 'fast', pressC: { min: 140, max: 165 }, dwellS: { min: 8, max: 20 }, centsPerM2: 510 }),
   material('film', 'Scree Warm Sheet', 'Scree', [120, 'sheets'], { ...film, peel: 'warm', widthMm: 330, heightMm: 480, pressC: { min: 135, max: 160 }, dwellS: { min: 10, max: 25 }, centsPerM2: 560 }),
-  material('powder', 'Scree Fine Powder', 'Scree', [6.4, 'kg'], { grain: 'fine', meltC: { min: 100, max: 120 }, cureC: { min: 130, max: 165 }, cureS: { min: 120, max: 240 }, gM2: 45, centsPerKg: 3900, status: 'assumed' }),
-  material('ink', 'Sedge Film Inks', 'Sedge', [3.1, 'l'], { use: 'film', channels: 'CMYKW', colourMlM2: 7, whiteMlM2: 16, cureC: null, cureS: null, colourCentsPerMl: 11, whiteCentsPerMl: 9, status: 'assumed' }),
-  material('ink', 'Sedge Textile Inks', 'Sedge', [4.2, 'l'], { use: 'textile', channels: 'CMYKW', colourMlM2: 9, whiteMlM2: 75, cureC: { min: 155, max: 175 }, cureS: { min: 60, max: 150 }, colourCentsPerMl: 19, whiteCentsPerMl: 15, status: 'assumed' }),
-  material('ink', 'Sedge Vapour Inks', 'Sedge', [0.8, 'l'], { use: 'sublimation', channels: 'CMYK', colourMlM2: 8, whiteMlM2: 0, cureC: null, cureS: null, colourCentsPerMl: 8, whiteCentsPerMl: 0, status: 'assumed' }),
+  material('powder', 'Scree Fine Powder', 'Scree', [6.4, 'kg'], { grain: 'fine', meltC: { min: 100, max: 120 }, cureC: { min: 130, max: 165 }, cureS: { min: 120, max: 240 }, gM2: 45, blocksDye: false, centsPerKg: 3900, status: 'assumed' }),
+  material('powder', 'Scree Barrier Powder', 'Scree', [1.8, 'kg'], { grain: 'medium', meltC: { min: 95, max: 115 }, cureC: { min: 125, max: 155 }, cureS: { min: 120, max: 210 }, gM2: 55, blocksDye: true, centsPerKg: 6200, status: 'assumed' }),
+  material('ink', 'Sedge Film Inks', 'Sedge', [3.1, 'l'], { use: 'film', channels: 'CMYKW', colourMlM2: 7, whiteMlM2: 16, cureC: null, cureS: null, polyesterCureC: null, polyesterCureS: null, colourCentsPerMl: 11, whiteCentsPerMl: 9, status: 'assumed' }),
+  material('ink', 'Sedge Textile Inks', 'Sedge', [4.2, 'l'], { use: 'textile', channels: 'CMYKW', colourMlM2: 9, whiteMlM2: 75, cureC: { min: 155, max: 175 }, cureS: { min: 60, max: 150 }, polyesterCureC: { min: 138, max: 145 }, polyesterCureS: { min: 100, max: 180 }, colourCentsPerMl: 19, whiteCentsPerMl: 15, status: 'assumed' }),
+  material('ink', 'Sedge Vapour Inks', 'Sedge', [0.8, 'l'], { use: 'sublimation', channels: 'CMYK', colourMlM2: 8, whiteMlM2: 0, cureC: null, cureS: null, polyesterCureC: null, polyesterCureS: null, colourCentsPerMl: 8, whiteCentsPerMl: 0, status: 'assumed' }),
   material('pretreatment', 'Fen Primer', 'Fen', [18, 'kg'], { fibre: 'cotton', gM2: { min: 110, max: 180 }, dryByS: 1200, centsPerKg: 1400 }),
   material('pretreatment', 'Fen Primer P', 'Fen', [5, 'kg'], { fibre: 'polyester', gM2: { min: 140, max: 220 }, dryByS: 900, centsPerKg: 1900 }),
   material('cover-sheet', 'Parchment sheet', 'Fen', [40, 'sheets'], { ...sheet, kind: 'parchment' }),
@@ -145,7 +166,8 @@ export const DEMO_MATERIALS: readonly MaterialInput[] = [
   material('cover-sheet', 'Kraft sheet', 'Fen', [60, 'sheets'], { ...sheet, kind: 'kraft', thicknessMm: 0.11, uses: 40, usesSoFar: 0, centsEach: 18 }),
   material('cover-sheet', 'Grey silicone mat', 'Fen', [2, 'mats'], { ...sheet, kind: 'silicone-thick', thicknessMm: 3, uses: 2000, usesSoFar: 140, centsEach: 1800 }),
   material('tape', 'Amber heat tape', 'Fen', [4, 'rolls'], { maxC: 250, centsPerM: 12 }),
-  material('bought-in', 'Quarry ganged transfers', 'Quarry', null, { peel: 'warm', pressC: { min: 145, max: 155 }, dwellS: { min: 12, max: 15 }, kPa: 45, secondPressS: 5, sheet: 'parchment', isTrimmed: true, minimum: 12, leadDays: 6, centsPerM2: 2600 }),
+  material('bought-in', 'Quarry ganged transfers', 'Quarry', null, { peel: 'warm', pull: 'slow', capPressC: null, capDwellS: null, capKPa: null, pressC: { min: 145, max: 155 }, dwellS: { min: 12, max: 15 }, kPa: 45, secondPressS: 5, sheet: 'parchment', isTrimmed: true, minimum: 12, leadDays: 6, centsPerM2: 2600 }),
+  material('bought-in', 'Ledge low-heat transfers', 'Ledge', null, { peel: 'cold', pull: 'slow', capPressC: { min: 132, max: 140 }, capDwellS: { min: 8, max: 12 }, capKPa: 70, pressC: { min: 128, max: 140 }, dwellS: { min: 12, max: 18 }, kPa: 35, secondPressS: 5, sheet: 'parchment', isTrimmed: false, minimum: 6, leadDays: 9, centsPerM2: 3900 }),
 ]; // prettier-ignore
 
 const machine = (

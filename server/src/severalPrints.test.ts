@@ -224,7 +224,9 @@ describe('a line with several prints', function () {
     const [own] = (await takeIn(line([chest(), back()]))).lines;
     const { cost } = await get<RouteVersion>(`/lines/${own!.id}/route`);
     expect(film.cost.totalCents, 'the line as it is planned').to.be.closeTo(cost.totalCents, 1e-6);
-    expect(answer.options.find(({ process }) => process === 'patch-cap')!.refusals[0]).to.contain('no cap');
+    expect(answer.options.find(({ process }) => process === 'patch-cap')!.refusals[0]?.code).to.equal(
+      'refusal.no-cap',
+    );
   });
 
   it('is one run, and its pieces are counted and found by either process', async () => {

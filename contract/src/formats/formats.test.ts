@@ -35,7 +35,7 @@ const refusal = (work: () => unknown): string => {
 };
 
 describe('stored routes', () => {
-  for (const format of [1, 2, 3, 4, 5])
+  for (const format of [1, 2, 3, 4, 5, 6])
     for (const process of ['dtf', 'dtg'])
       it(`of format ${format} (${process}) are whole when they are read, and the floor can run them`, () => {
         const stored = golden(`route-${format}-${process}`);
@@ -96,7 +96,7 @@ describe('a line document', () => {
         ({ what, cents }) => [what, cents],
       ),
     );
-    expect(line).to.deep.include({ format: 4, house: DEFAULT_HOUSE, rates: DEFAULT_RATES, overrides: [] });
+    expect(line).to.deep.include({ format: 5, house: DEFAULT_HOUSE, rates: DEFAULT_RATES, overrides: [] });
     expect(line.sizes.map(({ cents }) => cents)).to.deep.equal([343, 343, 343, 343]);
   });
 

@@ -1,3 +1,5 @@
+import { fibresOf } from '@saltflat/core/blank';
+import type { Fibres } from '@saltflat/core/blank';
 import { DEFAULT_RATES } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE } from '@saltflat/core/route';
 import { LineDocument } from '../lineDocument.ts';
@@ -46,7 +48,31 @@ function sayPrints({ process, print, placement, house, ...older }: Older): Older
   };
 }
 
-const CHAIN: FormatChain = { name: 'line document', steps: [sayEverything, sayFlow, sayPrints] };
+/** Format 5 knows more fibres, what a colour's dye does, and what people chose to work with. */
+function sayFabrics({ garment, patch, ...older }: Older): Older {
+  return {
+    ...older,
+    format: 5,
+    garment: knowFabric(garment as Older),
+    patch: patch ? { ...(patch as Older), blank: knowFabric((patch as Older).blank as Older) } : null,
+    sources: [],
+  };
+}
+
+/** Of a patch it is known what it is made of; of any other blank what it said. White is taken to have no dye in it. */
+function knowFabric({ fibres, dyeMigrates, ...garment }: Older): Older {
+  const isPatch = garment.kind === 'patch' && (fibres as Partial<Fibres>).other === 1;
+  return {
+    ...garment,
+    fibres: fibresOf(isPatch ? { leatherette: 1 } : (fibres as Partial<Fibres>)),
+    dye: dyeMigrates === true ? 'migrating' : garment.tone === 'light' ? 'undyed' : 'dyed',
+  };
+}
+
+const CHAIN: FormatChain = {
+  name: 'line document',
+  steps: [sayEverything, sayFlow, sayPrints, sayFabrics],
+};
 
 /**
  * A line document of any format that was ever written, checked.

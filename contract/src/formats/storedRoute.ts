@@ -65,10 +65,58 @@ const knowPrints = step(({ route: { process, placement, ...route }, cost }) => (
   cost,
 }));
 
+/** Format 6 says things as codes: what was written until then stays as it was written. */
+const sayInCodes = step(({ route: { prints, slips, ...route }, cost }) => ({
+  route: {
+    ...route,
+    prints: (prints as (Older & { placement: Older })[]).map(({ placement, ...print }) => ({
+      ...print,
+      sources: [],
+      placement: {
+        ...placement,
+        rule: written(placement.rule),
+        problems: allWritten(placement.problems),
+        needs: (placement.needs as Older[]).map(({ text, ...need }) => ({ ...need, said: written(text) })),
+      },
+    })),
+    operations: route.operations.map((operation) => ({
+      ...operation,
+      settings: (operation.settings as Older[]).map((setting) => ({
+        ...setting,
+        reasons: saidOnce(setting.reasons),
+        limits: saidOnce(setting.limits),
+        conflicts: allWritten(setting.conflicts),
+      })),
+      checks: allWritten(operation.checks),
+      look: written(operation.look),
+      cautions: allWritten(operation.cautions),
+      waitAfter: operation.waitAfter && {
+        ...(operation.waitAfter as Older),
+        why: written((operation.waitAfter as Older).why),
+      },
+    })),
+    conflicts: saidOnce(route.conflicts).map(({ waysOut, ...conflict }) => ({
+      ...conflict,
+      waysOut: allWritten(waysOut),
+    })),
+    slips: saidOnce(slips),
+  },
+  cost,
+}));
+
+const written = (text: unknown): Older => ({ code: 'as-written', params: { text } });
+const allWritten = (texts: unknown): Older[] => (texts as unknown[]).map(written);
+/** Rows with a text each. */
+const saidOnce = (rows: unknown): Older[] =>
+  (rows as Older[]).map(({ text, ...row }) => ({ ...row, said: written(text) }));
+
 /** What was done to the piece as a whole. */
 const SHARED = new Set<unknown>(['pre-press', 'inspect']);
 
-const CHAIN: FormatChain = { name: 'route', steps: [knowPlacement, knowLoads, knowWork, knowPrints] };
+const CHAIN: FormatChain = {
+  name: 'route',
+  steps: [knowPlacement, knowLoads, knowWork, knowPrints, sayInCodes],
+};
 
 /** The format route versions are written in now. */
 export const ROUTE_FORMAT = newestFormat(CHAIN);

@@ -14,6 +14,11 @@ export const BLANK_KINDS = [
   'mask',
   'jeans',
   'patch',
+  'top',
+  'leggings',
+  'jacket',
+  'blanket',
+  'bag',
 ] as const;
 export type BlankKind = (typeof BLANK_KINDS)[number];
 
@@ -32,6 +37,11 @@ export const BLANK_KIND_NAMES: Record<BlankKind, string> = {
   mask: 'Mask',
   jeans: 'Jeans',
   patch: 'Leatherette patch',
+  top: 'Sleeveless top',
+  leggings: 'Leggings',
+  jacket: 'Jacket',
+  blanket: 'Blanket',
+  bag: 'Bag',
 };
 
 /** What is on or in a blank that heat, pressure or a print head meets. */
@@ -46,25 +56,37 @@ export const FEATURES = [
   'foam',
   'elastic',
   'coating',
+  'water-repellent',
 ] as const;
 export type Feature = (typeof FEATURES)[number];
 
-export const FEATURE_NAMES: Record<Feature, string> = {
-  pocket: 'pocket',
-  zip: 'zip',
-  'thick-seams': 'thick seams',
-  hood: 'hood',
-  drawcord: 'drawcord',
-  'panel-seam': 'panels with a seam',
-  stiffener: 'stiffener',
-  foam: 'foam',
-  elastic: 'elastic',
-  coating: 'coating',
-};
+export const FIBRES = [
+  'cotton',
+  'polyester',
+  'elastane',
+  'nylon',
+  'viscose',
+  'modal',
+  'linen',
+  'wool',
+  'silk',
+  'acrylic',
+  'leatherette',
+  'other',
+] as const;
+export type Fibre = (typeof FIBRES)[number];
+/** Fibre shares, each 0–1, together 1. `other` is what nobody knows. */
+export type Fibres = Record<Fibre, number>;
 
-export const FIBRES = ['cotton', 'polyester', 'elastane', 'nylon', 'other'] as const;
-/** Fibre shares, each 0–1, together 1. */
-export type Fibres = Record<(typeof FIBRES)[number], number>;
+/** Shares as they are given, all others none. */
+export const fibresOf = (own: Partial<Fibres>): Fibres => ({
+  ...(Object.fromEntries(FIBRES.map((fibre) => [fibre, 0])) as Fibres),
+  ...own,
+});
+
+/** Whether a fabric's dye stays where it is: none in it, fixed as usual, or one known to wander (sports reds, camouflage, fluorescents). */
+export const DYES = ['undyed', 'dyed', 'migrating'] as const;
+export type Dye = (typeof DYES)[number];
 
 export type Construction = 'knit' | 'woven' | 'fleece';
 
@@ -78,8 +100,8 @@ export interface Garment {
   /** Thickness under the press as measured, mm; `null` where it is worked out from mass and construction. */
   thicknessMm: number | null;
   features: readonly Feature[];
-  /** The dye is known to wander into prints (trade: fluorescents, cheap dark polyesters). */
-  dyeMigrates: boolean;
+  /** Of this colour. */
+  dye: Dye;
   colourName: string;
   colourHex: string;
   /** How a print room sees the colour: anything not white or nearly white is dark, pale tints excepted. */

@@ -1,12 +1,13 @@
 export {
   BLANK_KINDS,
   BLANK_KIND_NAMES,
+  DYES,
   FEATURES,
-  FEATURE_NAMES,
   FIBRES,
+  fibresOf,
   hasFeature,
   isCap,
   isThinWicking,
   pressedThicknessMm,
 } from './blank.ts';
-export type { BlankKind, Construction, Feature, Fibres, Garment } from './blank.ts';
+export type { BlankKind, Construction, Dye, Feature, Fibre, Fibres, Garment } from './blank.ts';

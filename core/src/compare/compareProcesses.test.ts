@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { inWords } from '../words/index.ts';
 import { DEFAULT_RATES } from '../cost/index.ts';
 import { PRINT, cap, cottonTee, equipment, lineInput, polyesterBib, small } from '../fixtures/index.ts';
 import { PROCESSES } from '../route/index.ts';
@@ -30,7 +31,7 @@ describe('the comparison of processes', () => {
     expect(options.map(({ process }) => process)).to.deep.equal([...PROCESSES]);
     for (const { plan, refusals } of options) expect(plan === null).to.equal(refusals.length > 0);
     const sub = options.find(({ process }) => process === 'sub-film');
-    expect(sub?.refusals[0]).to.contain('no white');
+    expect(sub?.refusals[0]?.code).to.equal('refusal.sublimation-ground');
   });
 
   it('recommends one that can be done, with two reasons and what would change it', () => {
@@ -43,7 +44,7 @@ describe('the comparison of processes', () => {
       const { options, recommended, reasons, wouldChange } = compare(own);
       expect(options.find(({ process }) => process === recommended)?.plan).to.not.equal(null);
       expect(reasons).to.have.length.within(1, 2);
-      expect(wouldChange).to.match(/\.$/);
+      expect(inWords(wouldChange)).to.match(/\.$/);
     }
   });
 
@@ -63,11 +64,11 @@ describe('the comparison of processes', () => {
   it('offers a cap what caps can have, and says when nothing can be done', () => {
     const { options } = compare({ garment: cap, ...small('cap-front') });
     const possible = options.filter(({ plan }) => plan !== null).map(({ process }) => process);
-    expect(possible).to.have.members(['dtf', 'dtf-platen', 'patch-cap']);
-    const bare = { ...equipment, printers: [], boughtIn: null };
+    expect(possible).to.have.members(['dtf', 'dtf-platen', 'bought-in', 'patch-cap']);
+    const bare = { ...equipment, printers: [], boughtIns: [] };
     const none = compare({ equipment: bare });
     expect(none.recommended).to.equal(null);
-    expect(none.wouldChange).to.contain('Nothing here');
+    expect(none.wouldChange.code).to.equal('turn.none');
     expect(PRINT.inkMm2).to.be.above(0);
   });
 });

@@ -4,15 +4,16 @@ import type { PieceCost, Rates } from '../cost/index.ts';
 import { PROCESSES, PROCESS_MODULES, planRoute } from '../route/index.ts';
 import type { LineInput, LinePrint, Look, PrintNeeds, Process, Route, RouteInput } from '../route/index.ts';
 import type { LinePlacement } from '../placement/index.ts';
-import { formatMoney } from '../units/index.ts';
 import { plannedMode } from '../work/index.ts';
+import { say } from '../words/index.ts';
+import type { Said } from '../words/index.ts';
 
 /** One process for a line: what it costs, takes and gives, or why it cannot be done. */
 export interface ProcessOption {
   process: Process;
   name: string;
   /** Empty where it can be done. */
-  refusals: string[];
+  refusals: Said[];
   /** `null` where it cannot be done. */
   plan: {
     /** For the line with all its prints. */
@@ -24,10 +25,10 @@ export interface ProcessOption {
     /** What this print adds to it, cents; `null` where it is the only one. */
     addsCents: number | null;
     look: Look;
-    risks: string[];
-    /** Limits that it would break, in words. */
-    conflicts: string[];
-    problems: string[];
+    risks: Said[];
+    /** Limits that it would break. */
+    conflicts: Said[];
+    problems: Said[];
     machines: string[];
   } | null;
 }
@@ -37,14 +38,14 @@ export interface Comparison {
   /** `null` where nothing can be done. */
   recommended: Process | null;
   /** The two that weigh most for it. */
-  reasons: string[];
+  reasons: Said[];
   /** What would make another one better. */
-  wouldChange: string;
+  wouldChange: Said;
 }
 
 export interface ComparisonInput {
   /** The line with the place of the print that is compared. */
-  line: Omit<LineInput, 'print'>;
+  line: Omit<LineInput, 'print' | 'process' | 'sources'>;
   /** That print's name within the line. */
   id: string;
   /** The line's other prints, by the processes they have. */
@@ -78,13 +79,13 @@ export function compareProcesses(input: ComparisonInput): Comparison {
       options,
       recommended: null,
       reasons: [],
-      wouldChange: 'Nothing here can print this: see the reasons at each process.',
+      wouldChange: say('turn.none'),
     };
   return {
     options,
     recommended: best.process,
-    reasons: second ? advantages(input, best, second) : ['It is the only process that can do it here'],
-    wouldChange: second ? turningPoint(input, best, second) : 'Another machine or material under Shop.',
+    reasons: second ? advantages(input, best, second) : [say('better.only')],
+    wouldChange: second ? turningPoint(input, best, second) : say('turn.another-machine'),
   };
 }
 
@@ -103,12 +104,12 @@ function optionFor(input: ComparisonInput, process: Process, without: number | n
   const { id, name, artProcess, refusals, look, risks } = PROCESS_MODULES[process];
   const print = input.prints[artProcess(input.line.garment)];
   if (print === undefined) return [];
-  const line: LineInput = { ...input.line, print };
+  const line: LineInput = { ...input.line, process, sources: [], print };
   const against = refusals(line);
   if (against.length > 0) return [{ process: id, name, refusals: against, plan: null }];
   const planned = planRoute(lineWith(input, { ...printOf(input), process, print }));
   if (!planned.ok)
-    return [{ process: id, name, refusals: planned.refusals.map(({ text }) => text), plan: null }];
+    return [{ process: id, name, refusals: planned.refusals.map(({ said }) => said), plan: null }];
   const { route } = planned;
   const cost = priceRoute(route, input.blankCents, line.pieces, input.rates);
   return [
@@ -124,7 +125,7 @@ function optionFor(input: ComparisonInput, process: Process, without: number | n
         addsCents: without === null ? null : cost.totalCents - without,
         look: look(line),
         risks: risks(line),
-        conflicts: route.conflicts.map(({ text }) => text),
+        conflicts: route.conflicts.map(({ said }) => said),
         problems: route.prints.flatMap(({ placement }) => placement.problems),
         machines: machinesIn(route),
       },
@@ -143,7 +144,7 @@ function lineWith(
   print: LinePrint | null,
 ): RouteInput {
   const prints = [...others, ...(print ? [print] : [])].sort((p, q) => Number(p.id) - Number(q.id));
-  return { ...line, overrides: [], prints };
+  return { ...line, overrides: [], sources: [], prints };
 }
 
 /** What a piece costs without this print, cents; nothing where it is the only one, or where the others cannot be made. */
@@ -177,46 +178,40 @@ function fullness({ prints, line }: ComparisonInput, process: Process): number {
   return Math.min(1, (print?.inkMm2 ?? 0) / FULL_FRONT_MM2);
 }
 
-/** A process's name inside a sentence. */
-const named = (name: string): string => `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
-const minutes = (s: number): string => `${Math.max(1, Math.round(s / 60))} min`;
-
 /** Where the best beats the second, weightiest first; each weighed in cents a piece. */
-function advantages(input: ComparisonInput, best: Possible, second: Possible): string[] {
+function advantages(input: ComparisonInput, best: Possible, second: Possible): Said[] {
   const { pieces } = input.line;
   const [p, q] = [best.plan, second.plan];
   const full = fullness(input, best.process);
-  const weighed: [weight: number, words: string][] = [
+  const weighed: [weight: number, said: Said][] = [
     [
       CONFLICT_CENTS * (q.conflicts.length - p.conflicts.length),
-      p.conflicts.length === 0
-        ? 'every setting stays within its limits'
-        : 'fewer settings are outside their limits',
+      say(p.conflicts.length === 0 ? 'better.within-limits' : 'better.fewer-conflicts'),
     ],
     [
       q.cost.totalCents - p.cost.totalCents,
-      `${formatMoney(p.cost.totalCents)} a piece against ${formatMoney(q.cost.totalCents)}`,
+      say('better.cost', { cents: p.cost.totalCents, otherCents: q.cost.totalCents }),
     ],
     [
       ((q.handsS - p.handsS) / 3600 / pieces) * input.rates.centsPerHour,
-      `${minutes(p.handsS)} of hands against ${minutes(q.handsS)}`,
+      say('better.hands', { handsS: p.handsS, otherS: q.handsS }),
     ],
-    [HAND_CENTS * full * (p.look.softness - q.look.softness), `the softer hand: ${p.look.words}`],
-    [OPACITY_CENTS * full * (p.look.opacity - q.look.opacity), `better cover: ${p.look.words}`],
-    [RISK_CENTS * (q.risks.length - p.risks.length), 'less that can go wrong'],
+    [HAND_CENTS * full * (p.look.softness - q.look.softness), say('better.hand', { look: p.look.said })],
+    [OPACITY_CENTS * full * (p.look.opacity - q.look.opacity), say('better.cover', { look: p.look.said })],
+    [RISK_CENTS * (q.risks.length - p.risks.length), say('better.risks')],
   ];
   const strongest = weighed
     .filter(([weight]) => weight > 0)
     .sort(([a], [b]) => b - a)
     .slice(0, 2)
-    .map(([, words]) => words);
-  return strongest.length > 0 ? strongest : ['it comes out level with the next and needs fewer steps'];
+    .map(([, said]) => said);
+  return strongest.length > 0 ? strongest : [say('better.level')];
 }
 
 const QUANTITIES = [1, 2, 3, 5, 8, 12, 18, 24, 36, 60, 100, 200];
 
 /** The quantity nearest to this line's at which the recommendation changes, or what else would change it. */
-function turningPoint(input: ComparisonInput, best: Possible, second: Possible): string {
+function turningPoint(input: ComparisonInput, best: Possible, second: Possible): Said {
   const { pieces } = input.line;
   const byNearness = [...QUANTITIES].sort(
     (p, q) => Math.abs(Math.log(p / pieces)) - Math.abs(Math.log(q / pieces)),
@@ -230,15 +225,14 @@ function turningPoint(input: ComparisonInput, best: Possible, second: Possible):
     const [top] = rank(other, optionsFor(other, null)); // what it adds moves no process before another
     if (top && top.process !== best.process)
       return count > pieces
-        ? `From about ${count} pieces on, ${named(top.name)} comes out ahead.`
-        : `${count === 1 ? 'For a single piece' : `At ${count} pieces or fewer`}, ${named(top.name)} comes out ahead.`;
+        ? say('turn.from', { pieces: count, process: top.process })
+        : say('turn.below', { pieces: count, process: top.process });
   }
+  const { process } = second;
   const { look } = second.plan;
-  if (look.softness > best.plan.look.softness)
-    return `Choose ${named(second.name)} where the hand matters more than the cost: ${look.words}.`;
-  if (look.opacity > best.plan.look.opacity)
-    return `Choose ${named(second.name)} where it must be brighter: ${look.words}.`;
-  return `Choose ${named(second.name)} when the machines of the first are taken.`;
+  if (look.softness > best.plan.look.softness) return say('turn.hand', { process, look: look.said });
+  if (look.opacity > best.plan.look.opacity) return say('turn.cover', { process, look: look.said });
+  return say('turn.taken', { process });
 }
 
 /** A line, or one of its prints, for another number of pieces. */

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { allInWords, inWords } from '../words/index.ts';
 import fc from 'fast-check';
 import { DEFAULT_RATES } from '../cost/index.ts';
 import { cottonTee, equipment, lineInput } from '../fixtures/index.ts';
@@ -12,7 +13,7 @@ type Plan = NonNullable<ProcessOption['plan']>;
 const ONE_PRINTER = {
   ...equipment,
   printers: equipment.printers.filter(({ tasks }) => tasks.includes('direct')),
-  boughtIn: null,
+  boughtIns: [],
 };
 
 /** One with a film printer alone: it makes transfers, or buys them in. */
@@ -68,7 +69,7 @@ describe('the reasons of a recommendation', () => {
         const line = isFilm ? { ...own, pieces: own.pieces + 12 } : own; // bought in from ten on
         const comparison = compareProcesses(inputOf(line, isFilm ? FILM_OR_BOUGHT : ONE_PRINTER));
         const [best, second] = bothOf(comparison);
-        for (const reason of comparison.reasons) {
+        for (const reason of allInWords(comparison.reasons)) {
           const [first = NaN, then = NaN] = (reason.match(/\d+(?:\.\d+)?/g) ?? []).map(Number);
           if (reason.includes('a piece against')) {
             seen.add('cost');
@@ -80,7 +81,7 @@ describe('the reasons of a recommendation', () => {
           } else if (reason.startsWith('the softer hand')) {
             seen.add('hand');
             expect(best.look.softness).to.be.above(second.look.softness);
-            expect(reason).to.contain(best.look.words);
+            expect(reason).to.contain(inWords(best.look.said));
           } else if (reason.startsWith('better cover')) {
             seen.add('cover');
             expect(best.look.opacity).to.be.above(second.look.opacity);
@@ -100,7 +101,9 @@ describe('the reasons of a recommendation', () => {
     fc.assert(
       fc.property(lines, (line) => {
         const comparison = compareProcesses(inputOf(line));
-        const named = /^(From about|At) (\d+) pieces|^For a single piece/.exec(comparison.wouldChange);
+        const named = /^(From about|At) (\d+) pieces|^For a single piece/.exec(
+          inWords(comparison.wouldChange),
+        );
         if (!named) return;
         turned++;
         const pieces = Number(named[2] ?? 1);

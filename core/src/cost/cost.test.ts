@@ -83,11 +83,11 @@ describe('quoteLine', () => {
 
   it('lists only quantities a supplier sells, and refuses fewer in words', () => {
     const routeFor = (pieces: number) => planRoute(lineOf({ process: 'bought-in', pieces }));
-    const { minimum } = lineOf().equipment.boughtIn!;
+    const { minimum } = lineOf().equipment.boughtIns[0];
     const many = [{ size: 'M', quantity: minimum + 5, blankCents: 300 }];
     const counts = quoted({ routeFor, sizes: many }).ladder.map(({ pieces }) => pieces);
     expect(counts).to.deep.equal([1, 6, 12, 24, 48, 96].filter((pieces) => pieces >= minimum));
     const few = quoteLine({ routeFor, garment: lineOf().garment, sizes: sizes.slice(0, 1), rates });
-    expect(few.ok ? 'quoted' : few.refusals.map(({ code }) => code)).to.deep.equal(['not-possible']);
+    expect(few.ok ? 'quoted' : few.refusals.map(({ kind }) => kind)).to.deep.equal(['not-possible']);
   });
 });

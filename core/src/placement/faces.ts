@@ -29,6 +29,9 @@ const FACES: Record<PlacementKey, Face> = {
   'mask-front': body('front'),
   'jeans-leg': alone('leg'),
   'patch-face': body('front'),
+  'leggings-leg': alone('leg'),
+  'blanket-corner': alone('corner'),
+  'bag-front': body('front'),
 };
 
 /** What is laid under a plate together: one name for all placements that are. */

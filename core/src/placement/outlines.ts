@@ -108,6 +108,47 @@ const PATCH: GarmentOutline = {
   bodyWidthMm: 80,
 };
 
+const TOP: GarmentOutline = {
+  body: 'M -80 -18 C -50 50 50 50 80 -18 L 130 -8 C 130 90 160 170 225 200 L 225 640 Q 0 656 -225 640 L -225 200 C -160 170 -130 90 -130 -8 Z',
+  details: 'M -92 -14 C -56 66 56 66 92 -14 M -225 620 Q 0 636 225 620',
+  back: 'M -92 -14 C -56 12 56 12 92 -14 M -225 620 Q 0 636 225 620',
+  box: { x: -225, y: -20, width: 450, height: 680 },
+  bodyWidthMm: 450,
+};
+
+const LEGGINGS: GarmentOutline = {
+  body: 'M -150 0 L 150 0 C 180 120 175 300 130 520 L 95 900 L 40 900 L 30 520 L 0 260 L -30 520 L -40 900 L -95 900 L -130 520 C -175 300 -180 120 -150 0 Z',
+  details: 'M -152 55 L 152 55 M 0 55 L 0 260',
+  back: 'M -152 55 L 152 55 M 0 55 L 0 260',
+  box: { x: -180, y: 0, width: 360, height: 905 },
+  bodyWidthMm: 300,
+};
+
+const JACKET: GarmentOutline = {
+  body: 'M -75 -55 L 75 -55 L 90 -15 L 230 25 L 350 440 L 280 475 L 250 270 L 250 650 L -250 650 L -250 270 L -280 475 L -350 440 L -230 25 L -90 -15 Z',
+  details:
+    'M 0 -55 L 0 650 M -90 -15 L -75 -55 M 90 -15 L 75 -55 M -200 470 L -110 400 M 200 470 L 110 400 M -250 610 L 250 610',
+  back: 'M -90 -15 C -50 5 50 5 90 -15 M -250 610 L 250 610',
+  box: { x: -350, y: -60, width: 700, height: 715 },
+  bodyWidthMm: 500,
+};
+
+const BLANKET: GarmentOutline = {
+  body: 'M -600 0 L 600 0 L 600 900 L -600 900 Z',
+  details: 'M -575 25 L 575 25 L 575 875 L -575 875 Z',
+  back: '',
+  box: { x: -600, y: 0, width: 1200, height: 900 },
+  bodyWidthMm: 1200,
+};
+
+const BAG: GarmentOutline = {
+  body: 'M -150 0 Q -160 -10 -140 -14 L 140 -14 Q 160 -10 150 0 L 165 300 Q 165 330 135 330 L -135 330 Q -165 330 -165 300 Z',
+  details: 'M -60 -14 C -60 -70 60 -70 60 -14 M -152 30 L 152 30 M -110 200 L 110 200 L 110 310 L -110 310 Z',
+  back: 'M -60 -14 C -60 -70 60 -70 60 -14',
+  box: { x: -165, y: -62, width: 330, height: 395 },
+  bodyWidthMm: 330,
+};
+
 const OUTLINES: Record<BlankKind, GarmentOutline> = {
   tee: TEE,
   'performance-shirt': TEE,
@@ -123,6 +164,11 @@ const OUTLINES: Record<BlankKind, GarmentOutline> = {
   mask: MASK,
   jeans: JEANS,
   patch: PATCH,
+  top: TOP,
+  leggings: LEGGINGS,
+  jacket: JACKET,
+  blanket: BLANKET,
+  bag: BAG,
 };
 
 /** How much larger than drawn a size is: by its body width; 1 where the chart does not say. */
@@ -160,6 +206,10 @@ export function printTop(placement: PlacementKey, dropMm: number): { x: number; 
       return { x: 60, y: dropMm - 75 };
     case 'jeans-leg':
       return { x: 120, y: dropMm };
+    case 'leggings-leg':
+      return { x: 88, y: dropMm };
+    case 'blanket-corner':
+      return { x: 420, y: dropMm };
     default:
       return { x: 0, y: dropMm };
   }

@@ -1,7 +1,8 @@
 import type { BlankKind } from '../blank/index.ts';
+import { say } from '../words/index.ts';
+import type { Said } from '../words/index.ts';
 import { sideOf, regionOf } from './faces.ts';
 import { outlineOf, outlineScale, printTop } from './outlines.ts';
-import { PLACEMENTS } from './placements.ts';
 import type { PlacementPlan, SizePlacement } from './planPlacement.ts';
 
 interface Box {
@@ -12,11 +13,11 @@ interface Box {
 }
 
 /**
- * Prints of one garment that would lie on each other, in words; each with the sizes it is about.
+ * Prints of one garment that would lie on each other; each with the sizes it is about.
  *
  * @param plans in the order the prints are written
  */
-export function overlaps(kind: BlankKind, plans: readonly PlacementPlan[]): string[] {
+export function overlaps(kind: BlankKind, plans: readonly PlacementPlan[]): Said[] {
   return plans.flatMap((plan, i) =>
     plans.slice(i + 1).flatMap((other) => {
       if (regionOf(plan.key) !== regionOf(other.key) || sideOf(plan.key) !== sideOf(other.key)) return [];
@@ -25,10 +26,7 @@ export function overlaps(kind: BlankKind, plans: readonly PlacementPlan[]): stri
         return twin !== undefined && meet(boxOf(kind, plan, own), boxOf(kind, other, twin));
       });
       if (sizes.length === 0) return [];
-      const [one, two] = [plan, other].map(({ key }) => PLACEMENTS[key].label);
-      return [
-        `${sizes.map(({ size }) => size).join(', ')}: ${one.toLowerCase()} and ${two.toLowerCase()} lie on each other: move one, or print them smaller.`,
-      ];
+      return [say('place.overlap', { sizes: sizes.map(({ size }) => size), one: plan.key, two: other.key })];
     }),
   );
 }

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { inWords } from '../words/index.ts';
 import { cap, cottonTee, hoodie } from '../fixtures/index.ts';
 import { PLACEMENTS, PLACEMENT_KEYS, outlineOf, planPlacement, placementsOn } from './index.ts';
 import { BLANK_KINDS } from '../blank/index.ts';
@@ -42,7 +43,7 @@ describe('placement', () => {
 
   it('states fingers in mm', () => {
     const fingers = plan({ rule: 'three-fingers' });
-    expect(fingers.rule).to.match(/three fingers.*54.*60/);
+    expect(inWords(fingers.rule)).to.match(/three fingers.*54.*60/);
     expect(fingers.sizes[1]?.dropMm).to.equal(57);
     expect(plan({ rule: 'four-fingers' }).sizes[1]?.dropMm).to.equal(76);
   });
@@ -56,14 +57,16 @@ describe('placement', () => {
 
   it('says what fits no platen, no press and no printable area, with the sizes', () => {
     const graded = { ...front, grades: [{ sizes: ['XXL'], widthMm: 420 }] };
-    const problems = plan({ placement: graded }).problems.join(' ');
+    const problems = plan({ placement: graded })
+      .problems.map((own) => inWords(own))
+      .join(' ');
     expect(problems)
       .to.match(/420.*fits none of the platens/)
       .and.match(/larger than Press A presses/);
     const areas = [{ placement: 'full-front' as const, widthMm: 250, heightMm: 350 }];
     // a medium body is 50 mm wider than the smallest, so it has room for 300 mm
     expect(plan({ placement: { ...front, areas } }).problems).to.have.lengthOf(1);
-    expect(plan({ placement: { ...front, areas } }).problems[0]).to.match(/^S: 280/);
+    expect(inWords(plan({ placement: { ...front, areas } }).problems[0])).to.match(/^S: 280/);
   });
 
   it('asks for risers and tape where the print runs onto the pocket, and only there', () => {
@@ -76,25 +79,31 @@ describe('placement', () => {
     expect(pressed).to.include('pad');
     expect(
       plan({ garment: hoodie, placement: { ...front, key: 'back' } })
-        .needs.map(({ text }) => text)
+        .needs.map(({ said }) => inWords(said))
         .join(' '),
     ).to.contain('Hood laid forward');
   });
 
   it('refuses to print through a zip, and places a chest mark beside it', () => {
     const zipped = { ...hoodie, features: ['zip'] as const };
-    expect(plan({ garment: zipped }).problems.join(' ')).to.contain('zip runs through');
-    expect(plan({ garment: zipped, placement: { ...front, key: 'left-chest' } }).problems.join(' ')).to.equal(
-      '',
-    );
+    expect(
+      plan({ garment: zipped })
+        .problems.map((own) => inWords(own))
+        .join(' '),
+    ).to.contain('zip runs through');
+    expect(
+      plan({ garment: zipped, placement: { ...front, key: 'left-chest' } })
+        .problems.map((own) => inWords(own))
+        .join(' '),
+    ).to.equal('');
   });
 
   it('sees a seam in the middle of a six-panel front, and nowhere else', () => {
     const six = { ...cap, kind: 'cap-six' as const, features: ['panel-seam', 'stiffener'] as const };
     const problems = (garment: typeof cottonTee, key: LinePlacement['key']): string =>
-      plan({ garment, placement: { ...front, key, dropMm: 20 }, widthMm: 60, heightMm: 40 }).problems.join(
-        ' ',
-      );
+      plan({ garment, placement: { ...front, key, dropMm: 20 }, widthMm: 60, heightMm: 40 })
+        .problems.map((own) => inWords(own))
+        .join(' ');
     expect(problems(six, 'cap-front')).to.contain('six-panel front has its seam');
     expect(problems(six, 'cap-side')).to.equal('');
     expect(problems({ ...six, features: ['stiffener'] }, 'cap-front')).to.equal('');
@@ -104,12 +113,14 @@ describe('placement', () => {
   it('keeps a chest mark off a tee’s pocket, and asks for a pillow only under a flat press', () => {
     const pocket = { ...cottonTee, features: ['pocket'] as const };
     const marks = (garment: typeof cottonTee, key: LinePlacement['key']): string =>
-      plan({ garment, placement: { ...front, key }, widthMm: 90, heightMm: 60 }).problems.join(' ');
+      plan({ garment, placement: { ...front, key }, widthMm: 90, heightMm: 60 })
+        .problems.map((own) => inWords(own))
+        .join(' ');
     expect(marks(pocket, 'left-chest')).to.contain('pocket is where the mark goes');
     expect(marks(pocket, 'right-chest')).to.equal('');
     expect(marks({ ...hoodie, features: ['pocket'] }, 'left-chest')).to.equal('');
     const pillows = (own: Partial<Input>): number =>
-      plan(own).needs.filter(({ text }) => text.startsWith('Pillow')).length;
+      plan(own).needs.filter(({ said }) => said.code === 'need.pillow').length;
     expect(pillows({ garment: hoodie })).to.equal(1);
     expect(pillows({ garment: hoodie, press: null })).to.equal(0);
     expect(pillows({ garment: cottonTee })).to.equal(0);
@@ -125,8 +136,10 @@ describe('placement', () => {
       expect(bodyWidthMm).to.be.within(20, box.width + 1);
     }
     for (const key of PLACEMENT_KEYS) expect(PLACEMENTS[key].on.length).to.be.greaterThan(0);
-    expect(plan({ placement: { ...front, key: 'cap-front' } }).problems.join(' ')).to.contain(
-      'has no place called cap front',
-    );
+    expect(
+      plan({ placement: { ...front, key: 'cap-front' } })
+        .problems.map((own) => inWords(own))
+        .join(' '),
+    ).to.contain('has no place called cap front');
   });
 });

@@ -1,6 +1,7 @@
 import type { Feature, Garment } from '../blank/index.ts';
-import { FEATURE_NAMES, hasFeature, isCap } from '../blank/index.ts';
-import { formatQuantity } from '../units/index.ts';
+import { hasFeature, isCap } from '../blank/index.ts';
+import { say } from '../words/index.ts';
+import type { Said } from '../words/index.ts';
 import { PLACEMENTS } from './placements.ts';
 import type { PlacementKey } from './placements.ts';
 
@@ -52,20 +53,20 @@ export interface SizePlacement {
 /** Something that is put under, over or beside the garment so that the print comes out, and why. */
 export interface PlacementNeed {
   what: 'riser' | 'tape' | 'pad' | 'fold-away';
-  text: string;
+  said: Said;
 }
 
 /** Where a print sits on every size, whether it can, and what it takes. */
 export interface PlacementPlan {
   key: PlacementKey;
   label: string;
-  /** How it is measured, in words. */
-  rule: string;
+  /** How it is measured. */
+  rule: Said;
   sizes: SizePlacement[];
   /** Name of the platen it is loaded on, direct print only. */
   platen: string | null;
   /** What does not fit or is in the way; each with the sizes it is about. */
-  problems: string[];
+  problems: Said[];
   needs: PlacementNeed[];
 }
 
@@ -104,7 +105,7 @@ export function planPlacement(input: PlacementInput): PlacementPlan {
   return {
     key: placement.key,
     label: PLACEMENTS[placement.key].label,
-    rule: ruleWords(placement.key, rule, placement.dropMm),
+    rule: ruleOf(placement.key, rule, placement.dropMm),
     sizes: sizes.map((own) => ({
       ...own,
       platenLeftMm: platen === null ? null : Math.round((platen.widthMm - own.widthMm) / 2),
@@ -115,12 +116,23 @@ export function planPlacement(input: PlacementInput): PlacementPlan {
       ...tooLarge(input, sizes),
       ...(platens.length > 0 && platen === null
         ? [
-            `${mm(widest)} × ${mm(tallest)} fits none of the platens; the largest is ${sizeWords(platens[platens.length - 1])}.`,
+            say('place.no-platen', {
+              widthMm: widest,
+              heightMm: tallest,
+              largestWidthMm: platens[platens.length - 1].widthMm,
+              largestHeightMm: platens[platens.length - 1].heightMm,
+            }),
           ]
         : []),
       ...(input.press && (widest > input.press.widthMm || tallest > input.press.heightMm)
         ? [
-            `${mm(widest)} × ${mm(tallest)} is larger than ${input.press.name} presses at once, ${sizeWords(input.press)}.`,
+            say('place.over-press', {
+              widthMm: widest,
+              heightMm: tallest,
+              press: input.press.name,
+              pressWidthMm: input.press.widthMm,
+              pressHeightMm: input.press.heightMm,
+            }),
           ]
         : []),
       ...obstacles(input, sizes),
@@ -129,8 +141,6 @@ export function planPlacement(input: PlacementInput): PlacementPlan {
   };
 }
 
-const mm = (value: number): string => formatQuantity(Math.round(value), 'length');
-const sizeWords = ({ widthMm, heightMm }: Surface): string => `${mm(widthMm)} × ${mm(heightMm)}`;
 const largest = (sizes: readonly SizePlacement[], key: 'widthMm' | 'heightMm'): number =>
   Math.max(0, ...sizes.map((own) => own[key]));
 
@@ -190,23 +200,23 @@ function middleSize(sizes: readonly LineSize[]): LineSize | undefined {
   return byWidth[Math.floor((byWidth.length - 1) / 2)];
 }
 
-function ruleWords(key: PlacementKey, rule: PlacementInput['rule'], dropMm: number): string {
+function ruleOf(key: PlacementKey, rule: PlacementInput['rule'], dropMm: number): Said {
   const { from } = PLACEMENTS[key];
-  if (from === 'edge') return `${mm(dropMm)} below the upper edge, by ruler`;
-  if (rule === 'ruler' || isChest(key)) return `${mm(dropMm)} below the collar in the middle size, by ruler`;
+  if (from === 'edge') return say('rule.edge', { dropMm });
+  if (rule === 'ruler' || isChest(key)) return say('rule.ruler', { dropMm });
   const count = rule === 'three-fingers' ? 3 : 4;
-  return `${count === 3 ? 'three' : 'four'} fingers below the collar: ${mm(count * FINGER_MM.min)} to ${mm(count * FINGER_MM.max)}`;
+  return say('rule.fingers', { count, minMm: count * FINGER_MM.min, maxMm: count * FINGER_MM.max });
 }
 
-function misplaced({ garment, placement }: PlacementInput): string[] {
+function misplaced({ garment, placement }: PlacementInput): Said[] {
   const named = PLACEMENTS[placement.key];
   return named.on.includes(garment.kind)
     ? []
-    : [`“${garment.name}” has no place called ${named.label.toLowerCase()}.`];
+    : [say('place.no-such', { blank: garment.name, place: placement.key })];
 }
 
 /** Against the printable area at this place; wider sizes have as much more as their bodies are wider. */
-function tooLarge({ placement }: PlacementInput, sizes: readonly SizePlacement[]): string[] {
+function tooLarge({ placement }: PlacementInput, sizes: readonly SizePlacement[]): Said[] {
   const area = placement.areas.find((own) => own.placement === placement.key);
   if (!area) return [];
   const widths = placement.sizes.map(({ bodyWidthMm }) => bodyWidthMm);
@@ -219,7 +229,13 @@ function tooLarge({ placement }: PlacementInput, sizes: readonly SizePlacement[]
   });
   if (over.length === 0) return [];
   return [
-    `${over.map(({ size }) => size).join(', ')}: ${mm(largest(over, 'widthMm'))} × ${mm(largest(over, 'heightMm'))} is larger than what can be printed there, ${mm(area.widthMm)} × ${mm(area.heightMm)} in the smallest size.`,
+    say('place.too-large', {
+      sizes: over.map(({ size }) => size),
+      widthMm: largest(over, 'widthMm'),
+      heightMm: largest(over, 'heightMm'),
+      roomWidthMm: area.widthMm,
+      roomHeightMm: area.heightMm,
+    }),
   ];
 }
 
@@ -240,21 +256,16 @@ export function crossesPocket(garment: Garment, key: PlacementKey, sizes: readon
   return isInFront && sizes.some(({ dropMm, heightMm }) => dropMm + heightMm > top);
 }
 
-function obstacles(input: PlacementInput, sizes: readonly SizePlacement[]): string[] {
+function obstacles(input: PlacementInput, sizes: readonly SizePlacement[]): Said[] {
   const { garment, placement } = input;
-  const problems: string[] = [];
-  if (hasFeature(garment, 'zip') && placement.key === 'full-front')
-    problems.push(
-      'The zip runs through the middle of the print: it cannot be printed or pressed over. A chest mark or the back clears it.',
-    );
+  const problems: Said[] = [];
+  if (hasFeature(garment, 'zip') && placement.key === 'full-front') problems.push(say('place.zip'));
   if (garment.kind === 'cap-six' && placement.key === 'cap-front' && hasFeature(garment, 'panel-seam'))
-    problems.push(
-      'A six-panel front has its seam in the middle of the print: a transfer cracks along it unless the seam lies flat. A patch or a corner mark clears it.',
-    );
+    problems.push(say('place.six-panel-seam'));
   if (garment.kind === 'tee' && hasFeature(garment, 'pocket') && placement.key === 'left-chest')
-    problems.push('The chest pocket is where the mark goes: place it above the pocket, or right chest.');
+    problems.push(say('place.chest-pocket'));
   if (sizes.some(({ dropMm }) => dropMm < 20) && PLACEMENTS[placement.key].from === 'collar')
-    problems.push('Less than 20 mm below the collar: the rib lies under the print.');
+    problems.push(say('place.at-collar'));
   return problems;
 }
 
@@ -264,31 +275,21 @@ function needs(input: PlacementInput, sizes: readonly SizePlacement[]): Placemen
   const isOnPlaten = platens.length > 0;
   if (crossesPocket(garment, placement.key, sizes)) {
     if (isOnPlaten)
-      found.push(
-        {
-          what: 'riser',
-          text: 'Riser under the part above the pocket, so that the whole print is at one height.',
-        },
-        {
-          what: 'tape',
-          text: 'Tape on the bare platen beside the garment, to catch what is printed past the edge.',
-        },
-      );
-    if (press)
-      found.push({ what: 'pad', text: 'Pad inside, above the pocket: the pocket’s edge steals pressure.' });
+      found.push({ what: 'riser', said: say('need.riser') }, { what: 'tape', said: say('need.tape') });
+    if (press) found.push({ what: 'pad', said: say('need.pocket-pad') });
   }
   const thick = (['thick-seams', 'zip'] as const).filter((feature: Feature) => hasFeature(garment, feature));
   if (press && thick.length > 0 && !isCap(garment))
     found.push({
       what: 'pad',
-      text: `Pillow under the print: ${thick.map((feature) => FEATURE_NAMES[feature]).join(' and ')} would hold the plate up.`,
+      said: say('need.pillow', { features: thick }),
     });
   if (hasFeature(garment, 'hood') && placement.key === 'back')
-    found.push({ what: 'fold-away', text: 'Hood laid forward, off the platen and the plate.' });
+    found.push({ what: 'fold-away', said: say('need.hood') });
   if (hasFeature(garment, 'drawcord'))
     found.push({
       what: 'fold-away',
-      text: 'Drawcord and its ends tucked out of the print area: metal ends mark the plate.',
+      said: say('need.drawcord'),
     });
   return found;
 }

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { inWords, say } from '../words/index.ts';
 import {
   cap,
   cottonTee,
@@ -22,7 +23,7 @@ const rested = (minS: number, maxS: number | null): Operation => {
   return {
     ...first,
     modes: [{ ...plannedMode(first), phases: [] }],
-    waitAfter: { minS, maxS, why: 'a test' },
+    waitAfter: { minS, maxS, why: say('wait.powder') },
   };
 };
 
@@ -167,13 +168,15 @@ describe('a promise', () => {
   it('is too soon while the making and the rest together do not fit, to the second', () => {
     const needed = (patched.restBeforeDispatchS + patched.totals.elapsedS) * 1000;
     expect(promiseSlip(patched, 0, needed)).to.equal(null);
-    expect(promiseSlip(patched, 0, needed - 1000)).to.contain('Promised too soon');
+    expect(promiseSlip(patched, 0, needed - 1000)?.code).to.equal('slip.promised-too-soon');
   });
 
   it('is no slip once it is past, nor where nothing rests; and a short while is said as an hour', () => {
     expect(promiseSlip(patched, 2 * HOUR, HOUR)).to.equal(null);
     expect(promiseSlip({ ...patched, restBeforeDispatchS: 0 }, 0, HOUR)).to.equal(null);
-    expect(promiseSlip(patched, 0, 60_000)).to.match(/there are 1 h left/);
-    expect(promiseSlip({ ...patched, prints: [{ process: 'dtf' }] }, 0, HOUR)).to.contain('a piece rests');
+    expect(inWords(promiseSlip(patched, 0, 60_000)!)).to.match(/there are 1 h left/);
+    expect(inWords(promiseSlip({ ...patched, prints: [{ process: 'dtf' }] }, 0, HOUR)!)).to.contain(
+      'a piece rests',
+    );
   });
 });

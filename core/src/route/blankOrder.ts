@@ -1,5 +1,6 @@
 import { PLACEMENTS, regionOf } from '../placement/index.ts';
 import type { Lane, Operation } from '../work/index.ts';
+import type { Said } from '../words/index.ts';
 import type { LinePrint, PrintInput, RouteInput } from './documents.ts';
 import { isBeforePrints, isLaidSingle, leastHarm } from './heatedAgain.ts';
 import type { Applied } from './heatedAgain.ts';
@@ -98,7 +99,7 @@ class Shared {
         .map((own) => ({ ...own, input: band.input })),
     );
     const [largest] = [...all].sort((p, q) => areaOf(q.input) - areaOf(p.input));
-    const checks = [...new Set(all.flatMap(({ operation }) => operation.checks))];
+    const checks = saidOnce(all.flatMap(({ operation }) => operation.checks));
     return [{ ...largest, operation: { ...largest.operation, checks, awaits: this.awaited(all) } }];
   }
 
@@ -113,6 +114,11 @@ class Shared {
     ];
   }
 }
+
+/** What is said twice, once. */
+const saidOnce = (all: readonly Said[]): Said[] => [
+  ...new Map(all.map((said) => [JSON.stringify(said), said])).values(),
+];
 
 const areaOf = ({ print }: PrintInput): number => print.widthMm * print.heightMm;
 

@@ -1,21 +1,25 @@
-import { formatDuration, formatQuantity } from '../units/index.ts';
+import type { QuantityKind } from '../units/index.ts';
 import { STATION_NAMES, plannedMode } from '../work/index.ts';
-import type { Operation } from '../work/index.ts';
+import type { Operation, Setting, Wait } from '../work/index.ts';
+import { PLACE_NAMES, PROCESS_NAMES, codesIn, say } from '../words/index.ts';
+import type { Said } from '../words/index.ts';
 import type { Route, RoutePrint } from './documents.ts';
-import { PROCESS_NAMES } from './processNames.ts';
 
-/** One thing that differs between two routes, in words: where, what, before and after. */
+/** What stands on one side of a difference: a figure, a sentence, or a name. */
+export type Shown = { value: number; kind: QuantityKind } | Said | string;
+
+/** One thing that differs between two routes: where, what, before and after. */
 export interface RouteDifference {
   /** The operation's title, of the newer route where it is in both. */
   operation: string;
   what: string;
-  before: string | null;
-  after: string | null;
+  before: Shown | null;
+  after: Shown | null;
 }
 
 /**
  * What changed from one route of a line to another: steps that came or went, settings, sheets, waits, new warnings.
- * Empty where both ask the floor for the same.
+ * Compared by what is meant: words that were put otherwise are no difference. Empty where both ask the floor for the same.
  */
 export function compareRoutes(before: Route, after: Route): RouteDifference[] {
   const gone = before.operations
@@ -32,8 +36,8 @@ export function compareRoutes(before: Route, after: Route): RouteDifference[] {
 
 function differencesIn(before: Operation, after: Operation): RouteDifference[] {
   const found: RouteDifference[] = [];
-  const note = (what: string, p: string | null, q: string | null): void => {
-    if (p !== q) found.push({ operation: after.title, what, before: p, after: q });
+  const note = (what: string, p: Shown | null, q: Shown | null): void => {
+    if (meaning(p) !== meaning(q)) found.push({ operation: after.title, what, before: p, after: q });
   };
   if (before.title !== after.title)
     found.push({
@@ -47,35 +51,42 @@ function differencesIn(before: Operation, after: Operation): RouteDifference[] {
   const keys = [...new Set([...before.settings, ...after.settings].map(({ key }) => key))];
   for (const key of keys) {
     const [p, q] = [before, after].map(({ settings }) => settings.find((own) => own.key === key));
-    const label = (q ?? p)?.label ?? key;
-    note(label, p ? formatQuantity(p.value, p.kind) : null, q ? formatQuantity(q.value, q.kind) : null);
+    note((q ?? p)?.label ?? key, figure(p), figure(q));
   }
-  note('wait', waitWords(before), waitWords(after));
+  note('wait', waitSaid(before), waitSaid(after));
   return found;
 }
 
+const figure = (setting: Setting | undefined): Shown | null =>
+  setting ? { value: setting.value, kind: setting.kind } : null;
+
+/** The same for what means the same. */
+const meaning = (shown: unknown): string => JSON.stringify(shown);
+
 const machineName = (operation: Operation): string | null => plannedMode(operation).machine?.name ?? null;
 
-function waitWords({ waitAfter }: Operation): string | null {
+const waitSaid = ({ waitAfter }: Operation): Said | null => {
   if (waitAfter === null || (waitAfter.minS === 0 && waitAfter.maxS === null)) return null;
-  const { minS, maxS } = waitAfter;
-  return [
-    ...(minS > 0 ? [`at least ${formatDuration(minS)}`] : []),
-    ...(maxS !== null ? [`within ${formatDuration(maxS)}`] : []),
-  ].join(', ');
-}
+  const { minS, maxS }: Wait = waitAfter;
+  return say('wait.span', { minS, maxS });
+};
 
 /** Prints that came or went, and those that are placed or made another way. */
 function printDifferences(before: Route, after: Route): RouteDifference[] {
-  const words = (print: RoutePrint | undefined): string | null =>
-    print ? `${print.placement.label}, ${print.placement.rule}` : null;
   const ids = [...new Set([...before.prints, ...after.prints].map(({ id }) => id))];
   const isOne = ids.length === 1;
+  const rule = (print: RoutePrint | undefined): Said | null =>
+    print ? say('place.by-rule', { place: print.placement.key, rule: print.placement.rule }) : null;
   return ids.flatMap((id) => {
     const [p, q] = [before, after].map(({ prints }) => prints.find((own) => own.id === id));
-    const operation = isOne ? 'Placement' : `Placement, ${(q ?? p)?.placement.label.toLowerCase() ?? ''}`;
+    const key = (q ?? p)?.placement.key;
+    const operation =
+      isOne || key === undefined ? 'Placement' : `Placement, ${PLACE_NAMES[key].toLowerCase()}`;
+    const [ruleP, ruleQ] = [rule(p), rule(q)];
     return [
-      ...(words(p) === words(q) ? [] : [{ operation, what: 'rule', before: words(p), after: words(q) }]),
+      ...(meaning(ruleP) === meaning(ruleQ)
+        ? []
+        : [{ operation, what: 'rule', before: ruleP, after: ruleQ }]),
       ...(p && q && p.process !== q.process
         ? [{ operation, what: 'process', before: PROCESS_NAMES[p.process], after: PROCESS_NAMES[q.process] }]
         : []),
@@ -83,15 +94,22 @@ function printDifferences(before: Route, after: Route): RouteDifference[] {
   });
 }
 
+/** A warning is the same where it warns of the same at the same place, whatever figures are in it. */
 function warningDifferences(before: Route, after: Route): RouteDifference[] {
-  const texts = ({ conflicts, slips }: Route): string[] => [...conflicts, ...slips].map(({ text }) => text);
-  const [former, now] = [texts(before), texts(after)];
+  const warnings = ({ conflicts, slips }: Route): { key: string; said: Said }[] =>
+    [...conflicts, ...slips].map(({ operation, setting, said }) => ({
+      key: [operation, setting, ...codesIn(said)].join(),
+      said,
+    }));
+  const [former, now] = [warnings(before), warnings(after)];
+  const not = (there: { key: string }[], { key }: { key: string }): boolean =>
+    !there.some((own) => own.key === key);
   return [
     ...now
-      .filter((text) => !former.includes(text))
-      .map((text) => ({ operation: 'Warnings', what: 'new', before: null, after: text })),
+      .filter((own) => not(former, own))
+      .map(({ said }) => ({ operation: 'Warnings', what: 'new', before: null, after: said })),
     ...former
-      .filter((text) => !now.includes(text))
-      .map((text) => ({ operation: 'Warnings', what: 'settled', before: text, after: null })),
+      .filter((own) => not(now, own))
+      .map(({ said }) => ({ operation: 'Warnings', what: 'settled', before: said, after: null })),
   ];
 }

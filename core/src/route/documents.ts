@@ -1,6 +1,7 @@
 import type { LinePlacement, PlacementPlan, Reach } from '../placement/index.ts';
 import type { Garment } from '../blank/index.ts';
 import type { Flow, Lane, Operation } from '../work/index.ts';
+import type { Said } from '../words/index.ts';
 import type { HouseMethods } from './house.ts';
 import type {
   CapPress,
@@ -13,33 +14,34 @@ import type {
   Rack,
   Sprayer,
 } from './machines.ts';
-import type { BoughtIn, CoverSheet, Film, InkSet, InkUse, Powder, Pretreatment, Tape } from './materials.ts';
+import type { BoughtIn, CoverSheet, Film, InkSet, Powder, Pretreatment, Tape } from './materials.ts';
+import type { SourceChoice, SourceRole } from './sources/roles.ts';
 
 /** Every way a print gets onto a blank here; each is one file under `processes/`. */
 export const PROCESSES = ['dtg', 'dtf', 'dtf-platen', 'sub-film', 'bought-in', 'patch-cap'] as const;
 export type Process = (typeof PROCESSES)[number];
 
 /**
- * What the shop works with; a route names the ones it used. Lists are in the shop's order of preference.
- * What is not set up is `null` or absent: a process that needs it says so.
+ * What the shop works with, each list in the shop's order of preference: of those that fit a line one is chosen, and the
+ * route says which and why.
  */
 export interface Equipment {
   films: readonly Film[];
-  powder: Powder | null;
-  inkSets: Partial<Record<InkUse, InkSet>>;
-  pretreatments: Partial<Record<'cotton' | 'polyester', Pretreatment>>;
+  powders: readonly Powder[];
+  inkSets: readonly InkSet[];
+  pretreatments: readonly Pretreatment[];
   coverSheets: readonly CoverSheet[];
-  tape: Tape | null;
-  boughtIn: BoughtIn | null;
+  tapes: readonly Tape[];
+  boughtIns: readonly BoughtIn[];
   /** The patch a cap is given, with its price. */
   patch: { id: string | null; blank: Garment; cents: number } | null;
   printers: readonly Printer[];
   sprayers: readonly Sprayer[];
   presses: readonly Press[];
-  capPress: CapPress | null;
+  capPresses: readonly CapPress[];
   handIron: HandIron | null;
-  oven: Oven | null;
-  griddle: Griddle | null;
+  ovens: readonly Oven[];
+  griddles: readonly Griddle[];
   rack: Rack | null;
   coolingTable: CoolingTable | null;
 }
@@ -88,6 +90,8 @@ export interface RouteInput {
   equipment: Equipment;
   house: HouseMethods;
   overrides: readonly Override[];
+  /** What people chose to work with, in place of what fits best. */
+  sources: readonly SourceChoice[];
   /** At least one, in the order they are written; no two at one place. */
   prints: readonly LinePrint[];
 }
@@ -99,8 +103,8 @@ export type PrintInput = Omit<RouteInput, 'prints'> & LinePrint;
 export interface Conflict {
   operation: string;
   setting: string;
-  text: string;
-  waysOut: string[];
+  said: Said;
+  waysOut: Said[];
 }
 
 /** A slip a colleague would point out, where it was made. */
@@ -108,7 +112,7 @@ export interface Slip {
   /** `null` where it is about the line as a whole. */
   operation: string | null;
   setting: string | null;
-  text: string;
+  said: Said;
 }
 
 /** Heat that a print gets when another one is put on. */
@@ -121,11 +125,21 @@ export interface HeatedAgain {
   durationS: number;
 }
 
+/** What a print is made with in one role, why, and what else there was. */
+export interface RouteSource {
+  role: SourceRole;
+  id: string;
+  name: string;
+  why: Said;
+  others: { id: string; name: string; why: Said; isPossible: boolean }[];
+}
+
 /** One print as it is made. */
 export interface RoutePrint {
   id: string;
   process: Process;
   placement: PlacementPlan;
+  sources: RouteSource[];
   heatedAgain: HeatedAgain[];
 }
 

@@ -1,84 +1,128 @@
 import { meanAreaScale } from '../placement/index.ts';
 import type { Ref } from '../work/index.ts';
+import { say } from '../words/index.ts';
+import type { Said, ThingName } from '../words/index.ts';
 import type { PrintInput } from './documents.ts';
 import type { HouseMethods } from './house.ts';
-import type { CapPress, Named, Press, Printer, PrinterTask, Sprayer } from './machines.ts';
-import type { CoverSheet, Film, InkSet, InkUse, Powder, SheetKind } from './materials.ts';
+import type {
+  CapPress,
+  Griddle,
+  Named,
+  Oven,
+  Platen,
+  Press,
+  PrintMode,
+  Printer,
+  Sprayer,
+} from './machines.ts';
+import type {
+  BoughtIn,
+  CoverSheet,
+  Film,
+  InkSet,
+  Powder,
+  Pretreatment,
+  SheetKind,
+  Tape,
+} from './materials.ts';
 import { NotSetUp } from './refusal.ts';
+import { choose } from './sources/choose.ts';
+import type { Candidate, Choice, Preference } from './sources/choose.ts';
+import * as judge from './sources/judge.ts';
+import type { Line } from './sources/judge.ts';
+import { PRINTS_WITH } from './sources/roles.ts';
+import type { SourceRole } from './sources/roles.ts';
 import { TRADE } from './tradeRanges.ts';
 
-type Line = Pick<PrintInput, 'equipment' | 'house' | 'print' | 'placement'>;
-
 /** What a route cannot do without; where it is not set up, planning ends with that as its refusal. */
-export function needed<T>(thing: T | null | undefined, name: string): T {
-  if (thing === null || thing === undefined)
-    throw new NotSetUp(
-      `The shop has no ${name} set up, so this cannot be planned. Add one under Shop first.`,
-    );
+export function needed<T>(thing: T | null | undefined, name: ThingName, of: string | null = null): T {
+  if (thing === null || thing === undefined) throw new NotSetUp(name, of);
   return thing;
 }
 
-/** The film of the peel this house works with; the first film where it has none of that peel. */
-export function filmFor({ equipment, house }: Pick<PrintInput, 'equipment' | 'house'>): Film {
-  return needed(equipment.films.find(({ peel }) => peel === house.filmPeel) ?? equipment.films[0], 'film');
-}
+type Sourced = Line & { id?: string };
 
-export const powderFor = ({ equipment }: Pick<PrintInput, 'equipment'>): Powder =>
-  needed(equipment.powder, 'powder');
+/** A person's own choice for this print in a role. */
+const preferenceFor = ({ sources, id }: Sourced, role: SourceRole): Preference | null =>
+  sources.find((own) => own.role === role && own.print === id) ?? null;
 
-const INK_WORDS: Record<InkUse, string> = {
-  film: 'film ink',
-  textile: 'textile ink',
-  sublimation: 'sublimation ink',
-};
-export const inkFor = ({ equipment }: Pick<PrintInput, 'equipment'>, use: InkUse): InkSet =>
-  needed(equipment.inkSets[use], INK_WORDS[use]);
+const chosen = <T extends Named>(
+  line: Sourced,
+  role: SourceRole,
+  [thing, candidates]: [ThingName, Candidate<T>[]],
+): Choice<T> => choose(thing, candidates, preferenceFor(line, role));
 
-/** The press that takes the print whole, the first in the shop's order; the first of all where none does. */
-export function pressFor({ equipment, print }: Pick<PrintInput, 'equipment' | 'print'>): Press {
-  const fitting = equipment.presses.find(
-    ({ widthMm, heightMm }) => print.widthMm <= widthMm && print.heightMm <= heightMm,
-  );
-  return needed(fitting ?? equipment.presses[0], 'press');
-}
-
-export const capPressFor = ({ equipment }: Pick<PrintInput, 'equipment'>): CapPress =>
-  needed(equipment.capPress, 'cap press');
-
-const PRINTER_WORDS: Record<PrinterTask, string> = {
-  film: 'film printer',
-  direct: 'direct printer',
-  sublimation: 'sublimation printer',
+const printsWith = ({ process }: Line): { ink: InkSet['use']; task: Printer['tasks'][number] } => {
+  const own = PRINTS_WITH[process];
+  if (own === null) throw new RangeError(`${process} is printed elsewhere`);
+  return own;
 };
 
-export const printersFor = ({ equipment }: Pick<PrintInput, 'equipment'>, task: PrinterTask): Printer[] =>
-  equipment.printers.filter(({ tasks }) => tasks.includes(task));
+/** Every choice there is to make, by its role: what fits best, why, and what was left. */
+export const CHOICES = {
+  printer: (line: Sourced): Choice<Printer> => {
+    const { task } = printsWith(line);
+    return chosen(line, 'printer', [`printer-${task}`, judge.printers(line, task)]);
+  },
+  platen: (line: Sourced): Choice<Platen & Named> =>
+    chosen(line, 'platen', ['platen', judge.platens(line, CHOICES.printer(line).chosen)]),
+  ink: (line: Sourced): Choice<InkSet> => {
+    const { ink } = printsWith(line);
+    return chosen(line, 'ink', [`ink-${ink}`, judge.inks(line, ink)]);
+  },
+  film: (line: Sourced): Choice<Film> => chosen(line, 'film', ['film', judge.films(line)]),
+  powder: (line: Sourced): Choice<Powder> => chosen(line, 'powder', ['powder', judge.powders(line)]),
+  oven: (line: Sourced): Choice<Oven> => chosen(line, 'oven', ['oven', judge.ovens(line)]),
+  griddle: (line: Sourced): Choice<Griddle> => chosen(line, 'griddle', ['griddle', judge.griddles(line)]),
+  supplier: (line: Sourced): Choice<BoughtIn> =>
+    chosen(line, 'supplier', ['bought-in', judge.suppliers(line)]),
+  fluid: (line: Sourced): Choice<Pretreatment> => chosen(line, 'fluid', ['pretreatment', judge.fluids(line)]),
+  sprayer: (line: Sourced): Choice<Sprayer> => chosen(line, 'sprayer', ['sprayer', judge.sprayers(line)]),
+  press: (line: Sourced): Choice<Press> => chosen(line, 'press', ['press', judge.presses(line)]),
+  'cap-press': (line: Sourced): Choice<CapPress> =>
+    chosen(line, 'cap-press', ['cap-press', judge.capPresses(line)]),
+  tape: (line: Sourced): Choice<Tape> => chosen(line, 'tape', ['tape', judge.tapes(line)]),
+  'press-sheet': (line: Sourced): Choice<CoverSheet> => sheetChoice(line, 'press'),
+  'second-sheet': (line: Sourced): Choice<CoverSheet> => sheetChoice(line, 'second-press'),
+  'cure-sheet': (line: Sourced): Choice<CoverSheet> => sheetChoice(line, 'cure'),
+  'fluid-sheet': (line: Sourced): Choice<CoverSheet> => sheetChoice(line, 'pretreatment'),
+} satisfies Record<SourceRole, (line: Sourced) => Choice<Named>>;
 
-export const printerFor = (input: Pick<PrintInput, 'equipment'>, task: PrinterTask): Printer =>
-  needed(printersFor(input, task)[0], PRINTER_WORDS[task]);
+export const filmFor = (line: Sourced): Film => CHOICES.film(line).chosen;
+export const powderFor = (line: Sourced): Powder => CHOICES.powder(line).chosen;
+export const inkFor = (line: Sourced): InkSet => CHOICES.ink(line).chosen;
+export const printerFor = (line: Sourced): Printer => CHOICES.printer(line).chosen;
+export const pressFor = (line: Sourced): Press => CHOICES.press(line).chosen;
+export const capPressFor = (line: Sourced): CapPress => CHOICES['cap-press'](line).chosen;
+export const sprayerFor = (line: Sourced): Sprayer => CHOICES.sprayer(line).chosen;
+export const fluidFor = (line: Sourced): Pretreatment => CHOICES.fluid(line).chosen;
+export const supplierFor = (line: Sourced): BoughtIn => CHOICES.supplier(line).chosen;
+/** Tape is a help and no need: `null` where none is set up. */
+export const tapeFor = (line: Sourced): Tape | null =>
+  line.equipment.tapes.length === 0 ? null : CHOICES.tape(line).chosen;
 
 /** Share of a print's box above which it counts as solid: then ink wants the finer, slower mode (assumption). */
 const SOLID_SHARE = 0.6;
 
 /** The mode a print is run in, and why. */
-export function printModeFor(
-  { house, print }: Line,
-  printer: Printer,
-): { name: string; minPerM2: number; passes: number; why: string } {
-  const coarsest = needed(printer.modes[0], `print mode for ${printer.name}`);
+export function printModeFor({ house, print }: Line, printer: Printer): PrintMode & { said: Said } {
+  const coarsest = needed(printer.modes[0], 'print-mode', printer.name);
   const finest = printer.modes[printer.modes.length - 1] ?? coarsest;
-  if (house.printMode === 'one') return { ...coarsest, why: 'One mode for everything in this shop.' };
   const share = print.inkMm2 / Math.max(1, print.widthMm * print.heightMm);
-  return share > SOLID_SHARE
-    ? {
-        ...finest,
-        why: `Ink covers ${Math.round(100 * share)} % of its box: solid areas want the finer mode.`,
-      }
-    : { ...coarsest, why: `Ink covers ${Math.round(100 * share)} % of its box: the quicker mode will do.` };
+  const reason = house.printMode === 'one' ? 'one' : share > SOLID_SHARE ? 'solid' : 'open';
+  const mode = reason === 'solid' ? finest : coarsest;
+  return { ...mode, said: say('check.mode', { mode: mode.name, reason, share }) };
 }
 
 /** What a cover sheet is for: pretreatment and ink never share one. */
 export type SheetUse = 'press' | 'second-press' | 'cure' | 'pretreatment';
+
+const SHEET_ROLES: Record<SheetUse, SourceRole> = {
+  press: 'press-sheet',
+  'second-press': 'second-sheet',
+  cure: 'cure-sheet',
+  pretreatment: 'fluid-sheet',
+};
 
 const WANTED: Record<HouseMethods['coverSheet'], readonly SheetKind[]> = {
   parchment: ['parchment'],
@@ -87,22 +131,21 @@ const WANTED: Record<HouseMethods['coverSheet'], readonly SheetKind[]> = {
   silicone: ['silicone-textured', 'silicone-thin', 'silicone-thick'],
 };
 
-/** The sheet the house wants for a use; where it is not set up, the first one that may be used, said so. */
-export function coverSheetFor(
-  { equipment, house }: Pick<PrintInput, 'equipment' | 'house'>,
-  use: SheetUse,
-  /** What a transfer's own sheet asks for, in place of the house's. */
-  asked: SheetKind | null = null,
-): { sheet: CoverSheet; isAsWished: boolean } {
-  const purpose = use === 'pretreatment' ? 'pretreatment' : 'ink';
-  const kinds = asked ? [asked] : WANTED[use === 'second-press' ? house.secondPressSheet : house.coverSheet];
-  const usable = equipment.coverSheets.filter((own) => own.purpose === purpose);
-  const wished = kinds.map((kind) => usable.find((own) => own.kind === kind)).find(Boolean);
-  return {
-    sheet: needed(wished ?? usable[0], `cover sheet kept for ${purpose}`),
-    isAsWished: Boolean(wished),
-  };
+/** Kinds of sheet that are wished for a use: what a supplier's sheet asks for, or else the house. */
+export function wishedSheets(line: Line, use: SheetUse): readonly SheetKind[] {
+  const isPressing = use === 'press' || use === 'second-press';
+  if (isPressing && line.process === 'bought-in') return [supplierFor(line).sheet];
+  return WANTED[use === 'second-press' ? line.house.secondPressSheet : line.house.coverSheet];
 }
+
+function sheetChoice(line: Sourced, use: SheetUse): Choice<CoverSheet> {
+  const purpose = use === 'pretreatment' ? 'pretreatment' : 'ink';
+  const candidates = judge.sheets(line, purpose, wishedSheets(line, use));
+  return chosen(line, SHEET_ROLES[use], [`${purpose}-sheet`, candidates]);
+}
+
+/** The sheet for a use. */
+export const coverSheetFor = (line: Sourced, use: SheetUse): CoverSheet => sheetChoice(line, use).chosen;
 
 /** A thing of the set-up as an operation refers to it. */
 export const refOf = ({ id, name }: Named): Ref => ({ id, name });
@@ -113,27 +156,21 @@ export const keptSheet = ({ id, name, purpose }: Pick<CoverSheet, 'id' | 'name' 
   name: `${name}, the one kept for ${purpose}`,
 });
 
+/** How much longer heat takes through a sheet than through paper, and why. */
+export interface SheetDelay {
+  factor: number;
+  said: Said;
+}
+
 /** How much longer heat takes through this sheet than through paper. */
-export function sheetDelay({ kind }: CoverSheet): { factor: number; why: string } | null {
+export function sheetDelay({ kind }: CoverSheet): SheetDelay | null {
   if (kind === 'silicone-thick')
-    return { factor: TRADE.thickSiliconeFactor.start, why: 'A thick silicone mat about doubles the dwell.' };
+    return { factor: TRADE.thickSiliconeFactor.start, said: say('reason.mat-doubles') };
   if (kind === 'silicone-thin' || kind === 'silicone-textured')
-    return {
-      factor: TRADE.thinSiliconeFactor.start,
-      why: 'Heat comes slower through silicone: a quarter longer.',
-    };
+    return { factor: TRADE.thinSiliconeFactor.start, said: say('reason.silicone-slower') };
   return null;
 }
 
 /** Prints graded by size use as much more, or less, as their areas are larger. */
-export const areaScale = ({ placement, print }: Pick<Line, 'placement' | 'print'>): number =>
+export const areaScale = ({ placement, print }: Pick<PrintInput, 'placement' | 'print'>): number =>
   meanAreaScale(placement, print.lineWidthMm);
-
-/** The sprayer of the house's way of spraying; any other where there is none. */
-export function sprayerFor({ equipment, house }: Pick<PrintInput, 'equipment' | 'house'>): Sprayer {
-  const isByHand = house.spraying === 'hand';
-  return needed(
-    equipment.sprayers.find(({ isHandGun }) => isHandGun === isByHand) ?? equipment.sprayers[0],
-    'sprayer',
-  );
-}

@@ -1,16 +1,17 @@
 import { expect } from 'chai';
+import { codesIn, inWords, say } from '../words/index.ts';
 import fc from 'fast-check';
-import { pressedThicknessMm } from '../blank/index.ts';
+import { DYES, fibresOf, pressedThicknessMm } from '../blank/index.ts';
 import type { Fibres, Garment } from '../blank/index.ts';
 import { cottonTee } from '../fixtures/index.ts';
 import { byShare, fibreWords, heatByShare, heatLimits, withinHeat } from './fabric.ts';
 import { shelfWaterGM2 } from './stack.ts';
-import { TRADE } from './tradeRanges.ts';
 
+const PRACTICE = say('reason.no-mark');
 const of = (own: Partial<Fibres>, more: Partial<Garment> = {}): Garment => ({
   ...cottonTee,
   ...more,
-  fibres: { cotton: 0, polyester: 0, elastane: 0, nylon: 0, other: 0, ...own },
+  fibres: fibresOf(own),
 });
 const blend = (polyester: number): Garment => of({ cotton: 1 - polyester, polyester });
 const tightest = (garment: Garment): number =>
@@ -20,7 +21,7 @@ describe('what a fabric stands', () => {
   it('is where cotton yellows, where dye wanders, where stretch, nylon and coatings give in', () => {
     expect(tightest(of({ cotton: 1 }))).to.equal(180);
     expect(tightest(of({ polyester: 1 }))).to.equal(140);
-    expect(tightest(of({ polyester: 1 }, { dyeMigrates: true }))).to.equal(130);
+    expect(tightest(of({ polyester: 1 }, { dye: 'migrating' }))).to.equal(130);
     expect(tightest(of({ cotton: 0.95, elastane: 0.05 }))).to.equal(160);
     expect(tightest(of({ nylon: 1 }))).to.equal(145);
     expect(tightest(of({ cotton: 1 }, { features: ['coating'] }))).to.equal(140);
@@ -41,32 +42,32 @@ describe('what a fabric stands', () => {
         (p, q) => {
           const [less, more] = [Math.min(p, q), Math.max(p, q)];
           expect(tightest(blend(more))).to.be.at.most(tightest(blend(less)));
-          expect(tightest({ ...blend(p), dyeMigrates: true })).to.be.at.most(tightest(blend(p)));
+          expect(tightest({ ...blend(p), dye: 'migrating' })).to.be.at.most(tightest(blend(p)));
         },
       ),
     );
   });
 
   it('lowers a wish to it, with the reason, and leaves one that is cool enough', () => {
-    expect(withinHeat(of({ cotton: 1 }), 157, 'Practice.')).to.deep.equal({
+    expect(withinHeat(of({ cotton: 1 }), 157, PRACTICE)).to.deep.equal({
       value: 157,
-      reason: { source: 'trade', text: 'Practice.', value: 157 },
+      reason: { source: 'trade', said: PRACTICE, value: 157 },
     });
-    const lowered = withinHeat(of({ polyester: 1 }), 157, 'Practice.');
+    const lowered = withinHeat(of({ polyester: 1 }), 157, PRACTICE);
     expect(lowered.value).to.equal(140);
-    expect(lowered.reason.text).to.match(/^Practice\. Here no more than 140 °C: hotter than this/);
+    expect(codesIn(lowered.reason.said)).to.deep.equal(['reason.lowered', PRACTICE.code, 'limit.dye']);
+    expect(inWords(lowered.reason.said)).to.contain('Here no more than 140\u00a0°C: hotter than this');
   });
 });
 
 describe('practice between cotton and polyester', () => {
   it('is at its ends what each asks for, and between by share', () => {
-    const at = (share: number): number =>
-      byShare(blend(share), TRADE.transferCottonC, TRADE.transferPolyesterC, '°C').value;
+    const at = (share: number): number => byShare(blend(share), 'transferC', 'temperature').value;
     expect([at(0), at(0.5), at(1)]).to.deep.equal([157, 146, 135]);
   });
 
   it('counts nylon among the fibres that melt', () => {
-    const { value, range } = byShare(of({ nylon: 1 }), TRADE.transferCottonC, TRADE.transferPolyesterC, '°C');
+    const { value, range } = byShare(of({ nylon: 1 }), 'transferC', 'temperature');
     expect([value, range.min, range.max]).to.deep.equal([135, 130, 140]);
   });
 
@@ -75,14 +76,12 @@ describe('practice between cotton and polyester', () => {
       .record({
         polyester: fc.double({ min: 0, max: 1, noNaN: true }),
         maxPressC: fc.option(fc.integer({ min: 100, max: 200 })),
-        dyeMigrates: fc.boolean(),
+        dye: fc.constantFrom(...DYES),
       })
       .map(({ polyester, ...more }) => ({ ...blend(polyester), ...more }));
     fc.assert(
       fc.property(garments, (garment) => {
-        expect(heatByShare(garment, TRADE.directCureCottonC, TRADE.directCurePolyesterC).value).to.be.at.most(
-          tightest(garment),
-        );
+        expect(heatByShare(garment, 'cureC').value).to.be.at.most(tightest(garment));
       }),
     );
   });
@@ -93,7 +92,7 @@ describe('a blank’s own figures', () => {
     expect(fibreWords(of({ cotton: 0.35, polyester: 0.6, elastane: 0.05 }))).to.equal(
       '60 % polyester, 35 % cotton, 5 % elastane',
     );
-    expect(fibreWords(of({ other: 1 }))).to.equal('100 % other fibre');
+    expect(fibreWords(of({ other: 1 }))).to.equal('100 % unknown fibre');
   });
 
   it('is as thick as its mass and construction say, unless it was measured', () => {

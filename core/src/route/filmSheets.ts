@@ -1,7 +1,7 @@
 import type { PrintInput } from './documents.ts';
 import { areaScale, filmFor, printModeFor, printerFor } from './equip.ts';
+import { largestOf } from './sources/judge.ts';
 import { printsOn } from './loads.ts';
-import type { Printer, PrinterTask } from './machines.ts';
 import { melterFor } from './melters.ts';
 import { sparesOf } from './practice.ts';
 import { TRADE } from './tradeRanges.ts';
@@ -9,18 +9,9 @@ import { TRADE } from './tradeRanges.ts';
 /** Powdered film is melted within this time: loose powder shakes off (assumption). */
 export const LOOSE_POWDER_S = 600;
 
-const DESK_SHEET_M2 = 0.06; // a desk printer's sheet of film, about A4
-
-/** The printer that film is printed on, by process. */
-export function filmPrinterFor(input: PrintInput): Printer {
-  const task: PrinterTask =
-    input.process === 'dtf-platen' ? 'direct' : input.process === 'sub-film' ? 'sublimation' : 'film';
-  return printerFor(input, task);
-}
-
 /** Printing time of one transfer, s. */
 export const transferPrintS = (input: PrintInput): number =>
-  input.print.filmM2 * areaScale(input) * printModeFor(input, filmPrinterFor(input)).minPerM2 * 60;
+  input.print.filmM2 * areaScale(input) * printModeFor(input, printerFor(input)).minPerM2 * 60;
 
 /** How a line's film is divided, in transfers. */
 export interface FilmSheets {
@@ -50,19 +41,23 @@ export function filmSheets(input: PrintInput): FilmSheets {
   };
 }
 
-/** Transfers on the film as the printer takes it: a platen, a desk sheet, or as much of a roll as is wanted. */
+/** Transfers on the film as the printer takes it: a platen, a desk printer's sheet, or as much of a roll as is wanted. */
 function carrierHolds(input: PrintInput): number {
-  const { process, print } = input;
-  if (process === 'dtf-platen') return printsOn(input, largestPlaten(filmPrinterFor(input)));
-  if (process === 'sub-film')
-    return Math.max(1, Math.floor(DESK_SHEET_M2 / Math.max(1e-9, print.filmM2 * areaScale(input))));
-  const { heightMm } = filmFor(input);
-  return heightMm === null ? Infinity : printsOn(input, { ...filmFor(input), heightMm });
+  const film = filmFor(input);
+  const printer = printerFor(input);
+  if (input.process === 'dtf-platen')
+    return printsOn(input, within(film, largestOf(printer.platens) ?? printer));
+  if (input.process === 'sub-film') return printsOn(input, within(film, printer));
+  return film.heightMm === null
+    ? Infinity
+    : printsOn(input, within(film, { ...film, heightMm: film.heightMm }));
 }
 
-/** Film is laid on the largest platen there is. */
-const largestPlaten = ({ platens, widthMm, heightMm }: Printer): { widthMm: number; heightMm: number } =>
-  platens.reduce(
-    (best, own) => (own.widthMm * own.heightMm > best.widthMm * best.heightMm ? own : best),
-    platens[0] ?? { widthMm, heightMm },
-  );
+/** What of a surface film covers. */
+const within = (
+  film: { widthMm: number; heightMm: number | null },
+  { widthMm, heightMm }: { widthMm: number; heightMm: number },
+): { widthMm: number; heightMm: number } => ({
+  widthMm: Math.min(film.widthMm, widthMm),
+  heightMm: Math.min(film.heightMm ?? Infinity, heightMm),
+});

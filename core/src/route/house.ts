@@ -1,185 +1,54 @@
-/** One point on which good practitioners differ: the choices with what each costs and gives. */
-export interface School<C extends string> {
-  label: string;
-  start: C;
-  choices: Record<C, { label: string; tradeOff: string }>;
-}
+import { HOUSE_WORDS } from '../words/index.ts';
+import type { SchoolWords } from '../words/index.ts';
 
-const school = <C extends string>(
-  label: string,
-  start: NoInfer<C>,
-  choices: Record<C, readonly [label: string, tradeOff: string]>,
-): School<C> => ({
-  label,
-  start,
-  choices: Object.fromEntries(
-    Object.entries<readonly [string, string]>(choices).map(([value, [name, tradeOff]]) => [
-      value,
-      { label: name, tradeOff },
-    ]),
-  ) as School<C>['choices'],
-});
-
-/**
- * The schools a shop chooses from, once for all and again for a line where it wants to.
- * Every choice is sound somewhere; the sentence says where it pays and what it costs.
- */
-export const HOUSE_METHODS = {
-  filmUse: school('Film: what for', 'at-once', {
-    'at-once': [
-      'Pressed in the same run',
-      'Nothing lies about; film and garments must be ready on the same day.',
-    ],
-    stock: [
-      'Kept as stock',
-      'Ready when an order comes; needs a full fuse, dry flat storage and a date on it.',
-    ],
-  }),
-  spareTransfers: school('Transfers: spares', 'none', {
-    none: ['None', 'No film is made for nothing; a spoiled transfer is printed again, and its piece waits.'],
-    one: ['One a line', 'The first that is spoiled is at hand; one transfer more a line.'],
-    tenth: ['One in ten', 'For long lines and new art; a tenth more film, ink and powder.'],
-  }),
-  filmPeel: school('Film: peel', 'cold', {
-    cold: ['Cold', 'The steadiest edge; every piece waits on the table first.'],
-    warm: ['Warm', 'A short wait; the moment must be hit.'],
-    hot: ['Hot', 'No wait, quickest by the hundred; unforgiving when the press runs cool.'],
-  }),
-  filmPull: school('Film: pull', 'as-film', {
-    'as-film': ['As the film’s sheet says', 'The maker knows the coating.'],
-    slow: ['Slow and low', 'You see a lift in time; slower.'],
-    fast: ['One fast pull', 'Some coatings let go only so; a lift is torn before it is seen.'],
-  }),
-  filmHold: school('Film on a platen: held by', 'tape', {
-    tape: ['Tape at the edges', 'Sure and flat; leaves a strip of film unused.'],
-    liquid: [
-      'Drops of water or alcohol',
-      'No tape to pull off; a drop under the ink shows, and alcohol must be gone before heat.',
-    ],
-    grip: ['Grip pad', 'Quickest to load; wears, and must be wiped clean.'],
-  }),
-  powderStand: school('Powder: when', 'at-once', {
-    'at-once': ['At once, while the ink is wet', 'Best hold in a dry room.'],
-    stand: [
-      'After a stand of some minutes',
-      'In a damp room it avoids too much pick-up; too long and nothing holds.',
-    ],
-  }),
-  powderCoats: school('Powder: coats', 'one', {
-    one: ['One coat', 'Lighter hand.'],
-    two: ['Two coats', 'Washes better; heavier hand, nearly twice the powder.'],
-  }),
-  meltMeans: school('Powder: melted by', 'oven', {
-    oven: ['Small oven', 'Even, and runs by itself; an oven that never sees food again.'],
-    hover: ['Press held above', 'No extra machine; blocks the press for minutes.'],
-    griddle: ['Griddle from below', 'Seconds, and you see it clear; wants watching.'],
-  }),
-  powderCure: school('Powder: how far', 'light', {
-    light: ['Light, still a little grainy', 'Quick, and the press does the rest; only for pressing at once.'],
-    full: ['Full fuse, glossy', 'Keeps and travels; takes longer.'],
-  }),
-  secondPress: school('Transfer: second press', '10', {
-    none: ['None', 'Fastest; edges may lift later, and the surface stays glossy.'],
-    '5': ['5 s', 'Sets the edges.'],
-    '10': ['10 s', 'Sets the edges and takes the gloss.'],
-    '15': ['15 s', 'Softest, most matt; more heat on the fabric.'],
-  }),
-  secondPressSheet: school('Transfer: second press under', 'parchment', {
-    parchment: ['Parchment', 'Matt, cheap, about a hundred presses.'],
-    kraft: ['Kraft paper', 'Matt, cheapest, wears sooner.'],
-    ptfe: ['PTFE sheet', 'Lasts longest; leaves a slight sheen.'],
-    silicone: ['Textured silicone', 'Gives the print a texture; heat comes slower, so it stays longer.'],
-  }),
-  coverSheet: school('Under the plate', 'parchment', {
-    parchment: ['Parchment', 'Leaves no sheen.'],
-    kraft: ['Kraft paper', 'Leaves no sheen, wears sooner.'],
-    ptfe: ['PTFE sheet', 'Lasts; leaves some sheen on pretreatment.'],
-    silicone: ['Silicone sheet', 'Evens out seams; heat comes slower.'],
-  }),
-  preheat: school('Pre-press', 'short', {
-    short: ['Short: until the steam stops, 5 s or so', 'Enough for a dry room.'],
-    long: ['Long: 10 s', 'Safer on a damp day; more heat and time on every piece.'],
-  }),
-  spraying: school('Pretreatment: sprayed by', 'machine', {
-    machine: ['Spray machine', 'The same every time once its dial is weighed in.'],
-    hand: ['Hand gun in bands', 'Any size and shape; wants practice and the scale.'],
-  }),
-  rollering: school('Pretreatment: worked in', 'rollered', {
-    rollered: ['Rolled in, one direction', 'Lays the fibres; a roller to wash.'],
-    left: ['Left as sprayed', 'Quicker; fibres stand up more.'],
-  }),
-  pretreatmentDrying: school('Pretreatment: dried', 'press', {
-    press: ['Under the press in bursts', 'Quickest; some sheen.'],
-    hover: ['Hovered, then one press', 'Less sheen; a little longer on the press.'],
-    air: ['In the air, then one press', 'Softest hand; 20 to 40 minutes on the rack.'],
-  }),
-  whiteHits: school('Direct print: white', 'single', {
-    single: ['One hit', 'Softer, faster.'],
-    double: ['Two hits with a pause', 'Brightest white on dark; more ink, heavier hand, longer cure.'],
-  }),
-  printMode: school('Printing: mode', 'by-artwork', {
-    one: ['One mode for everything', 'Nothing to choose wrong.'],
-    'by-artwork': ['By artwork', 'Solid areas get the finer, slower mode.'],
-  }),
-  directCure: school('Direct print: cured', 'single', {
-    single: ['In one go', 'Fewer movements.'],
-    bursts: ['In bursts, turning the sheet', 'Steam gets out, the sheet stays dry; more hands.'],
-  }),
-  placementRule: school('Placement: measured by', 'ruler', {
-    ruler: ['Ruler, as written on the line', 'The same whoever does it.'],
-    'three-fingers': ['Three fingers below the collar', 'Quick; a finger is 18 to 20 mm, so hands differ.'],
-    'four-fingers': ['Four fingers below the collar', 'Quick, sits lower; hands differ.'],
-  }),
-  pieceFlow: school('Floor: pieces go on', 'through', {
-    through: [
-      'One after the other',
-      'The first is seen to its end early; a fault shows before it is made again.',
-    ],
-    batch: [
-      'All at one station, then the next',
-      'Fewer changes of place; a fault shows in all of them at once.',
-    ],
-  }),
-  capLower: school('Caps: lower plate', 'cold', {
-    cold: ['Off', 'The stiffener’s glue stays put.'],
-    warm: ['Warm, at most 105 °C', 'Heat from both sides, shorter; close to where the stiffener lets go.'],
-  }),
-  capMat: school('Caps: patch pressed', 'mat', {
-    mat: ['Under a thick silicone mat', 'No shine and no edge mark; about double the dwell.'],
-    bare: ['Bare', 'Half the time; shows every unevenness.'],
-  }),
-  patchTack: school('Caps: patch tacked with', 'hand-iron', {
-    'hand-iron': ['Hand iron', 'On the form, exactly placed; never push.'],
-    press: ['Press', 'No iron needed; one more heat for the whole front.'],
-  }),
-  filmFeed: school('Sublimation ink: film fed with', 'backing', {
-    backing: ['Paper backing', 'Feeds like paper; one more thing to tape.'],
-    strip: ['Tape strip at the leading edge', 'Quick; very light film may still slip.'],
-  }),
-} as const;
-
-export type HouseKey = keyof typeof HOUSE_METHODS;
+export type HouseKey = keyof typeof HOUSE_WORDS;
 
 /** What this shop does where practitioners differ. */
 export type HouseMethods = {
-  [K in HouseKey]: (typeof HOUSE_METHODS)[K] extends School<infer C> ? C : never;
+  [K in HouseKey]: (typeof HOUSE_WORDS)[K] extends SchoolWords<infer C> ? C : never;
 };
 
-export const HOUSE_KEYS = Object.keys(HOUSE_METHODS) as HouseKey[];
-
 /** Where a shop starts that has chosen nothing yet. */
-export const DEFAULT_HOUSE = Object.fromEntries(
-  HOUSE_KEYS.map((key) => [key, HOUSE_METHODS[key].start]),
-) as HouseMethods;
+export const DEFAULT_HOUSE: HouseMethods = {
+  filmUse: 'at-once',
+  spareTransfers: 'none',
+  filmPeel: 'cold',
+  filmPull: 'as-film',
+  filmHold: 'tape',
+  powderStand: 'at-once',
+  powderCoats: 'one',
+  meltMeans: 'oven',
+  powderCure: 'light',
+  secondPress: '10',
+  secondPressSheet: 'parchment',
+  coverSheet: 'parchment',
+  preheat: 'short',
+  spraying: 'machine',
+  rollering: 'rollered',
+  pretreatmentDrying: 'press',
+  whiteHits: 'single',
+  printMode: 'by-artwork',
+  directCure: 'single',
+  placementRule: 'ruler',
+  pieceFlow: 'through',
+  capLower: 'cold',
+  capMat: 'mat',
+  patchTack: 'hand-iron',
+  filmFeed: 'backing',
+};
 
-/** The choice's own words: label and trade-off. */
-export function houseChoice<K extends HouseKey>(
-  key: K,
-  value: HouseMethods[K],
-): { label: string; tradeOff: string } {
-  const { choices } = HOUSE_METHODS[key] as unknown as School<string>;
-  return choices[value];
-}
+/**
+ * The schools a shop chooses from, once for all and again for a line where it wants to: the choices with their words, and
+ * where a shop starts.
+ */
+export const HOUSE_METHODS = Object.fromEntries(
+  Object.entries(HOUSE_WORDS).map(([key, words]) => [
+    key,
+    { ...words, start: DEFAULT_HOUSE[key as HouseKey] },
+  ]),
+) as { [K in HouseKey]: (typeof HOUSE_WORDS)[K] & { start: HouseMethods[K] } };
+
+export const HOUSE_KEYS = Object.keys(HOUSE_WORDS) as HouseKey[];
 
 /** The shop's methods with a line's own choices in front. */
 export const houseFor = (shop: HouseMethods, own: Partial<HouseMethods>): HouseMethods => ({

@@ -1,5 +1,5 @@
 export { compareRoutes } from './compareRoutes.ts';
-export type { RouteDifference } from './compareRoutes.ts';
+export type { RouteDifference, Shown } from './compareRoutes.ts';
 export { PROCESSES } from './documents.ts';
 export type {
   Conflict,
@@ -13,12 +13,13 @@ export type {
   Route,
   RouteInput,
   RoutePrint,
+  RouteSource,
   Slip,
 } from './documents.ts';
 export { fibreWords, isMostlyPolyester, needsWhite } from './fabric.ts';
-export { heatedAgainWords } from './heatedAgainWords.ts';
+export { heatedAgainSaid } from './heatedAgainSaid.ts';
 export { DEFAULT_HOUSE, HOUSE_KEYS, HOUSE_METHODS, houseFor } from './house.ts';
-export type { HouseKey, HouseMethods, School } from './house.ts';
+export type { HouseKey, HouseMethods } from './house.ts';
 export { PRINTER_TASKS, kPaAtMark, markForKPa } from './machines.ts';
 export type {
   CapPress,
@@ -56,4 +57,7 @@ export { provenOverrides } from './provenOverrides.ts';
 export { PROCESS_MODULES } from './processes/index.ts';
 export type { LineInput, Look, ProcessModule } from './processes/index.ts';
 export { promiseSlip } from './slips.ts';
+export { lostSources } from './routeSources.ts';
+export { PRINTS_WITH, SOURCE_ROLES } from './sources/index.ts';
+export type { SourceChoice, SourceRole } from './sources/index.ts';
 export { TRADE } from './tradeRanges.ts';

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { inWords } from '../words/index.ts';
 import fc from 'fast-check';
 import { eachRoute, equipment, housed, lineInput, lineOf, operationOf, routeOf } from '../fixtures/index.ts';
 import { aloneS, countdownS, handsS, phaseS, planWork, plannedMode, unitsOf } from '../work/index.ts';
@@ -98,7 +99,9 @@ describe('melting film', () => {
     expect(aloneS(few, 4)).to.equal(countdownS(few, 4));
     expect(aloneS(many, 37)).to.equal(10 * aloneS(few, 4));
     expect(handsS(many, 37)).to.equal(10 * handsS(few, 4));
-    expect(many.checks[0]).to.match(/^Up to 2 sheets together, none lying powdered for more than 10.min$/);
+    expect(inWords(many.checks[0])).to.match(
+      /^Up to 2 sheets together, none lying powdered for more than 10.min$/,
+    );
   });
 
   it('counts the plate where the press is held above, and says when a print hangs over', () => {
@@ -109,13 +112,19 @@ describe('melting film', () => {
       1,
       { id: press.id, name: press.name },
     ]);
-    const tray = { ...equipment, oven: { ...equipment.oven!, widthMm: 250, heightMm: 250 } };
-    expect(melted({ equipment: tray }).checks.join(' ')).to.contain('Larger than Oven: melted half by half');
+    const tray = { ...equipment, ovens: [{ ...equipment.ovens[0], widthMm: 250, heightMm: 250 }] };
+    expect(
+      melted({ equipment: tray })
+        .checks.map((own) => inWords(own))
+        .join(' '),
+    ).to.contain('Larger than Oven: melted half by half');
   });
 
   it('says at the printer that sheets are powdered as they come, where there are several', () => {
     const checks = (pieces: number, process: 'dtf' | 'dtf-platen' = 'dtf'): string =>
-      operationOf(routeOf(lineOf({ process, pieces })), 'print-film').checks.join(' ');
+      operationOf(routeOf(lineOf({ process, pieces })), 'print-film')
+        .checks.map((own) => inWords(own))
+        .join(' ');
     expect(checks(2)).to.not.contain('as it comes off');
     expect(checks(3)).to.contain('Powder each sheet as it comes off, 2 at a time at most');
     expect(checks(3, 'dtf-platen')).to.contain('as it comes off, 1 at a time');

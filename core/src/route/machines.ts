@@ -97,7 +97,7 @@ export interface CoolingTable extends Named {
 }
 
 /** The kPa of a dial's mark by the press's own table, straight between marks. `null` outside the table. */
-export function kPaAtMark({ pressureScale }: Press, mark: number): number | null {
+export function kPaAtMark({ pressureScale }: Pick<Press, 'pressureScale'>, mark: number): number | null {
   const marks = [...pressureScale].sort((p, q) => p.mark - q.mark);
   const upper = marks.findIndex((point) => point.mark >= mark);
   if (upper < 0) return null;
@@ -109,7 +109,7 @@ export function kPaAtMark({ pressureScale }: Press, mark: number): number | null
 }
 
 /** The dial's mark nearest to a pressure, by the press's own table, in halves; `null` where nobody measured. */
-export function markForKPa({ pressureScale }: Press, kPa: number): number | null {
+export function markForKPa({ pressureScale }: Pick<Press, 'pressureScale'>, kPa: number): number | null {
   const marks = [...pressureScale].sort((p, q) => p.kPa - q.kPa);
   const upper = marks.findIndex((point) => point.kPa >= kPa);
   if (marks.length < 2 || upper < 0) return null;

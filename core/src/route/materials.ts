@@ -1,7 +1,12 @@
 import type { Range } from '../work/index.ts';
 import type { Named } from './machines.ts';
 
-export interface Film extends Named {
+/** A thing that is used up; `null` or absent where nobody counts it. */
+export interface Stocked extends Named {
+  stock?: number | null;
+}
+
+export interface Film extends Stocked {
   peel: 'hot' | 'warm' | 'cold';
   pull: 'slow' | 'fast';
   /** Sides that take ink. */
@@ -15,12 +20,14 @@ export interface Film extends Named {
   centsPerM2: number;
 }
 
-export interface Powder extends Named {
+export interface Powder extends Stocked {
   grain: 'fine' | 'medium' | 'coarse';
   /** Where it begins to melt and where it has melted, °C. */
   meltC: Range;
   cureC: Range;
   cureS: Range;
+  /** Made to keep a fabric's dye from wandering through it. */
+  blocksDye: boolean;
   /** Picked up by wet ink, g/m². */
   gM2: number;
   centsPerKg: number;
@@ -30,21 +37,24 @@ export interface Powder extends Named {
 export const INK_USES = ['film', 'textile', 'sublimation'] as const;
 export type InkUse = (typeof INK_USES)[number];
 
-export interface InkSet extends Named {
+export interface InkSet extends Stocked {
   use: InkUse;
   /** Letters of its channels, white and highlight white included: "CMYKW". */
   channels: string;
   colourMlM2: number;
   whiteMlM2: number;
-  /** The ink maker's cure under the press; only textile ink. */
+  /** The ink maker's cure under the press, on cotton where the sheet tells fabrics apart; only textile ink. */
   cureC: Range | null;
   cureS: Range | null;
+  /** The same on polyester; `null` where the sheet says nothing of its own for it. */
+  polyesterCureC: Range | null;
+  polyesterCureS: Range | null;
   colourCentsPerMl: number;
   whiteCentsPerMl: number;
   status: 'assumed' | 'weighed';
 }
 
-export interface Pretreatment extends Named {
+export interface Pretreatment extends Stocked {
   fibre: 'cotton' | 'polyester';
   gM2: Range;
   /** To be dried within, s; longer and it sets unevenly. */
@@ -62,7 +72,7 @@ export const SHEET_KINDS = [
 ] as const;
 export type SheetKind = (typeof SHEET_KINDS)[number];
 
-export interface CoverSheet extends Named {
+export interface CoverSheet extends Stocked {
   kind: SheetKind;
   /** A sheet that has covered pretreatment leaves it on prints: one is kept for each. */
   purpose: 'ink' | 'pretreatment';
@@ -73,7 +83,7 @@ export interface CoverSheet extends Named {
   centsEach: number;
 }
 
-export interface Tape extends Named {
+export interface Tape extends Stocked {
   maxC: number;
   centsPerM: number;
 }
@@ -81,11 +91,16 @@ export interface Tape extends Named {
 /** A transfer from a supplier, pressed as its own sheet says. */
 export interface BoughtIn extends Named {
   peel: 'hot' | 'warm' | 'cold';
+  pull: 'slow' | 'fast';
   pressC: Range;
   dwellS: Range;
   kPa: number;
   secondPressS: number;
   sheet: SheetKind;
+  /** On caps; `null` where its sheet says nothing for them. */
+  capPressC: Range | null;
+  capDwellS: Range | null;
+  capKPa: number | null;
   /** Comes ganged on a sheet and is trimmed here. */
   isTrimmed: boolean;
   minimum: number;

@@ -1,6 +1,6 @@
 import type { Range } from '../work/index.ts';
 import type { PrintInput } from './documents.ts';
-import { needed, pressFor } from './equip.ts';
+import { CHOICES, needed, pressFor } from './equip.ts';
 
 export type MeltMeans = PrintInput['house']['meltMeans'];
 
@@ -14,19 +14,32 @@ export interface Melter {
 }
 
 /** The house's way of melting, or the one there is a machine for. */
-export function melterFor(input: Pick<PrintInput, 'equipment' | 'house' | 'print'>): Melter {
+export function melterFor(input: PrintInput): Melter {
   const { equipment, house } = input;
-  const { oven, griddle } = equipment;
-  const press = equipment.presses.length > 0 ? pressFor(input) : null;
-  const there: Record<MeltMeans, Omit<Melter, 'means'> | null> = {
-    oven: oven && { id: oven.id, name: oven.name, ability: oven.chamberC, surface: oven },
-    griddle: griddle && { id: griddle.id, name: griddle.name, ability: griddle.surfaceC, surface: griddle },
-    hover: press && { id: press.id, name: press.name, ability: press.plateC, surface: press },
+  const there: Record<MeltMeans, boolean> = {
+    oven: equipment.ovens.length > 0,
+    griddle: equipment.griddles.length > 0,
+    hover: equipment.presses.length > 0,
   };
   const order: MeltMeans[] = [house.meltMeans, 'oven', 'hover', 'griddle'];
   const means = needed(
-    order.find((own) => there[own] !== null),
-    'oven, griddle or press to melt powder',
+    order.find((own) => there[own]),
+    'melter',
   );
-  return { means, ...needed(there[means], means) };
+  return { means, ...MELTERS[means](input) };
 }
+
+const MELTERS: Record<MeltMeans, (input: PrintInput) => Omit<Melter, 'means'>> = {
+  oven: (input) => {
+    const oven = CHOICES.oven(input).chosen;
+    return { id: oven.id, name: oven.name, ability: oven.chamberC, surface: oven };
+  },
+  griddle: (input) => {
+    const griddle = CHOICES.griddle(input).chosen;
+    return { id: griddle.id, name: griddle.name, ability: griddle.surfaceC, surface: griddle };
+  },
+  hover: (input) => {
+    const press = pressFor(input);
+    return { id: press.id, name: press.name, ability: press.plateC, surface: press };
+  },
+};

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { inWords } from '../words/index.ts';
 import fc from 'fast-check';
 import {
   anyLine,
@@ -8,6 +9,7 @@ import {
   equipment,
   hoodie,
   housed,
+  inksWith,
   lineInput,
   lineOf,
   operationOf,
@@ -41,7 +43,7 @@ const heatS = (operation: Operation): number =>
     .reduce((sum, { onceS }) => sum + onceS, 0);
 const conflictsWith = (process: Process, overrides: PrintInput['overrides'], own: Partial<PrintInput> = {}) =>
   routeOf(lineOf({ process, ...own, overrides }))
-    .conflicts.map(({ text }) => text)
+    .conflicts.map(({ said }) => inWords(said))
     .join(' ');
 const own = (operation: string, setting: string, value: number): PrintInput['overrides'][number] => ({
   operation,
@@ -218,8 +220,8 @@ describe('direct print', () => {
       operationOf(routeOf(lineOf({ process: 'dtg', ...given })), 'cure').title;
     const polyester = { ...cottonTee, fibres: { ...cottonTee.fibres, cotton: 0, polyester: 1 } };
     expect(title({})).to.equal('Cure the print');
-    expect(title({ house: housed({ directCure: 'bursts' }) })).to.equal('Cure in four bursts');
-    expect(title({ garment: polyester })).to.equal('Cure in four bursts');
+    expect(title({ house: housed({ directCure: 'bursts' }) })).to.equal('Cure in 4 bursts');
+    expect(title({ garment: polyester })).to.equal('Cure in 4 bursts');
     const hands = (given: Partial<PrintInput>): number =>
       handsS(operationOf(routeOf(lineOf({ process: 'dtg', ...given })), 'cure'), 1);
     expect(hands({ garment: polyester })).to.be.above(hands({}));
@@ -276,7 +278,9 @@ describe('film on a platen', () => {
 describe('a transfer under the press', () => {
   it('is pinched by a clam press from one millimetre of fabric on', () => {
     const checks = (thicknessMm: number): string =>
-      operationOf(routeOf(lineOf({ garment: { ...hoodie, thicknessMm } })), 'press-transfer').checks.join();
+      operationOf(routeOf(lineOf({ garment: { ...hoodie, thicknessMm } })), 'press-transfer')
+        .checks.map((own) => inWords(own))
+        .join();
     expect(checks(0.99)).to.not.contain('pinches');
     expect(checks(1)).to.contain('pinches');
   });
@@ -303,25 +307,25 @@ describe('a transfer under the press', () => {
 
 describe('what only some fabrics and shops are told', () => {
   const polyester = { ...cottonTee, fibres: { ...cottonTee.fibres, cotton: 0, polyester: 1 } };
-  const checksOf = (id: string, given: Partial<PrintInput>): string =>
-    operationOf(routeOf(lineOf(given)), id).checks.join(' ');
-
-  it('is that polyester is cured cooler than the ink’s own sheet asks, where it is', () => {
-    expect(checksOf('cure', { process: 'dtg', garment: polyester })).to.contain(
-      'Cooler than the ink’s own 155',
-    );
-    expect(checksOf('cure', { process: 'dtg' })).to.not.contain('Cooler than the ink');
-    const textile = { ...equipment.inkSets.textile!, cureC: { min: 130, max: 150 } };
-    const lowHeat = shopWith({ inkSets: { ...equipment.inkSets, textile } });
-    expect(checksOf('cure', { process: 'dtg', garment: polyester, ...lowHeat })).to.not.contain(
-      'Cooler than',
-    );
+  it('is that an ink whose sheet knows no low heat does not belong on polyester, and one whose sheet does belongs', () => {
+    const onPolyester = (own: Partial<PrintInput>) =>
+      routeOf(lineOf({ process: 'dtg', garment: polyester, ...own }));
+    const bound = onPolyester(inksWith({ use: 'textile', polyesterCureC: null, polyesterCureS: null }));
+    expect(bound.conflicts.map(({ operation, setting }) => `${operation}.${setting}`)).to.deep.equal([
+      'cure.tempC',
+    ]);
+    expect(valueOf(bound, 'cure', 'tempC'), 'the sheet stands, and the limit says so').to.equal(155);
+    expect(onPolyester({}).conflicts).to.deep.equal([]);
   });
 
-  it('is the pretreatment’s own sheet, which speaks of tees and polyester and not of fleece', () => {
-    const limits = (garment: PrintInput['garment']): number =>
-      settingOf(routeOf(lineOf({ process: 'dtg', garment })), 'pretreat', 'gM2').limits.length;
-    expect([limits(cottonTee), limits(polyester), limits(hoodie)]).to.deep.equal([1, 1, 0]);
+  it('is the pretreatment’s own sheet, for tees and polyester as it stands and for fleece two to three times', () => {
+    const limits = (garment: PrintInput['garment']): [number | null, number | null][] =>
+      settingOf(routeOf(lineOf({ process: 'dtg', garment })), 'pretreat', 'gM2').limits.map(
+        ({ min, max }) => [min, max],
+      );
+    expect(limits(cottonTee)).to.deep.equal([[110, 180]]);
+    expect(limits(polyester)).to.deep.equal([[140, 220]]);
+    expect(limits(hoodie)).to.deep.equal([[220, 540]]);
     expect(conflictsWith('dtg', [own('pretreat', 'gM2', 230)], { garment: polyester })).to.contain(
       'Fen Primer P',
     );
@@ -344,7 +348,10 @@ describe('what only some fabrics and shops are told', () => {
 
   it('is that another sheet stands in, at the press it stands in at', () => {
     const slipsOf = (given: Parameters<typeof housed>[0]): [string | null, string][] =>
-      routeOf(lineOf({ house: housed(given) })).slips.map(({ operation, text }) => [operation, text]);
+      routeOf(lineOf({ house: housed(given) })).slips.map(({ operation, said }) => [
+        operation,
+        inWords(said),
+      ]);
     expect(slipsOf({})).to.deep.equal([]);
     const [press] = slipsOf({ coverSheet: 'ptfe' });
     expect(press?.[0]).to.equal('press-transfer');
@@ -385,12 +392,12 @@ describe('what only some fabrics and shops are told', () => {
         'press-transfer',
         'tempC',
       );
-      return reasons.find(({ source }) => source === 'trade')!.text;
+      return inWords(reasons.find(({ source }) => source === 'trade')!.said);
     };
-    expect(reason(0)).to.match(/^Practice on cotton: 150 to 165 °C/);
-    expect(reason(1)).to.match(/^Practice on polyester: 130 to 140 °C/);
+    expect(reason(0)).to.match(/^Practice on cotton: 150 to 165\u00a0°C/);
+    expect(reason(1)).to.match(/^Practice on polyester: 130 to 140\u00a0°C/);
     expect(reason(0.4)).to.match(
-      /^A blend lies between by its share of fibres that melt \(40 %\): 142 to 155 °C/,
+      /^A blend lies between by its shares \(60 % cotton, 40 % polyester\): 142 to 155\u00a0°C/,
     );
   });
 });

@@ -2,13 +2,12 @@ import { isCap } from '../blank/index.ts';
 import { planPlacement } from '../placement/index.ts';
 import type { PlacementPlan } from '../placement/index.ts';
 import type { PrintInput } from './documents.ts';
-import { printersFor } from './equip.ts';
+import { CHOICES, capPressFor, pressFor, printerFor } from './equip.ts';
+import type { Platen } from './machines.ts';
 
-/** The placement of a line with the platens and press its process uses. */
+/** The placement of a line with the platens and press it is made on. */
 export function placementOf(input: PrintInput): PlacementPlan {
-  const { garment, placement, print, house, equipment, process } = input;
-  const platens = process === 'dtg' ? printersFor(input, 'direct').flatMap((own) => own.platens) : [];
-  const press = isCap(garment) ? equipment.capPress : equipment.presses[0];
+  const { garment, placement, print, house } = input;
   return planPlacement({
     garment,
     placement,
@@ -16,19 +15,21 @@ export function placementOf(input: PrintInput): PlacementPlan {
     widthMm: print.widthMm,
     heightMm: print.heightMm,
     rule: house.placementRule,
-    platens: [...platens].sort((p, q) => p.widthMm * p.heightMm - q.widthMm * q.heightMm),
-    press: press ? largestPress(input, press) : null,
+    platens: platensFor(input),
+    press: pressOf(input),
   });
 }
 
-/** A flat press is chosen by size: what matters is the largest of them. */
-function largestPress(
-  { garment, equipment }: PrintInput,
-  first: { name: string; widthMm: number; heightMm: number },
-): { name: string; widthMm: number; heightMm: number } {
-  if (isCap(garment)) return first;
-  return equipment.presses.reduce(
-    (best, own) => (own.widthMm * own.heightMm > best.widthMm * best.heightMm ? own : best),
-    first,
-  );
+/** Smallest first, of which the first that takes every size is used; the one a person chose, where somebody did. */
+function platensFor(input: PrintInput): Platen[] {
+  if (input.process !== 'dtg') return [];
+  const isChosen = input.sources.some(({ role, print }) => role === 'platen' && print === input.id);
+  if (isChosen) return [CHOICES.platen(input).chosen];
+  return [...printerFor(input).platens].sort((p, q) => p.widthMm * p.heightMm - q.widthMm * q.heightMm);
+}
+
+function pressOf(input: PrintInput): { name: string; widthMm: number; heightMm: number } | null {
+  const { garment, equipment } = input;
+  if (isCap(garment)) return equipment.capPresses.length > 0 ? capPressFor(input) : null;
+  return equipment.presses.length > 0 ? pressFor(input) : null;
 }

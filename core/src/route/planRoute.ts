@@ -2,6 +2,8 @@ import { PLACEMENTS, overlaps, placedTwice } from '../placement/index.ts';
 import type { PlacementPlan } from '../placement/index.ts';
 import { handsS, partsIn, workedS } from '../work/index.ts';
 import type { Laned, Operation, Setting } from '../work/index.ts';
+import { say } from '../words/index.ts';
+import type { Said } from '../words/index.ts';
 import { planWork, viewOf } from './blankOrder.ts';
 import type { LineWork } from './blankOrder.ts';
 import type {
@@ -18,13 +20,14 @@ import { heatsAfter } from './heatedAgain.ts';
 import { placementOf } from './placing.ts';
 import { PROCESS_NAMES } from './processNames.ts';
 import { PROCESS_MODULES } from './processes/index.ts';
-import { NotSetUp } from './refusal.ts';
+import { NoneFits, NotSetUp } from './refusal.ts';
+import { refusedSources, sourcesOf } from './routeSources.ts';
 import type { Refusal } from './refusal.ts';
 import { findLineSlips, findSlips } from './slips.ts';
 import { waysOut } from './waysOut.ts';
 
 /** Counted up when the same input gives another route: a stored route says which planner made it. */
-export const PLANNER_VERSION = 3;
+export const PLANNER_VERSION = 4;
 
 /** Prints a line may have: every order of them is tried. */
 export const MOST_PRINTS = 6;
@@ -53,32 +56,29 @@ export function planRoute(input: RouteInput): RoutePlan {
   try {
     return planned(input);
   } catch (error) {
-    if (!(error instanceof NotSetUp)) throw error;
-    return { ok: false, refusals: [{ code: 'not-set-up', text: error.message, override: null }] };
+    if (!(error instanceof NotSetUp || error instanceof NoneFits)) throw error;
+    return { ok: false, refusals: [{ kind: 'not-set-up', said: error.said, override: null }] };
   }
 }
 
-const notPossible = (text: string): Refusal => ({ code: 'not-possible', text, override: null });
+const notPossible = (said: Said): Refusal => ({ kind: 'not-possible', said, override: null });
 
 const placeOf = ({ placement }: LinePrint): string => PLACEMENTS[placement.key].label;
 
 /** The first reason at each print, and what speaks against having them on one garment. */
-function refusalsOf(input: RouteInput): string[] {
+function refusalsOf(input: RouteInput): Said[] {
   const { prints } = input;
   const isOne = prints.length === 1;
   return [
     ...prints.flatMap((print) => {
-      const { name, refusals } = PROCESS_MODULES[print.process];
-      const [against] = refusals(viewOf(input, print));
-      return against === undefined
-        ? []
-        : [`${isOne ? '' : `${placeOf(print)}: `}${name} cannot be done here: ${against}`];
+      const { process, placement } = print;
+      const [why] = PROCESS_MODULES[process].refusals(viewOf(input, print));
+      if (why === undefined) return [];
+      return [say('refusal.process', { place: isOne ? null : placement.key, process, why })];
     }),
     ...placedTwice(prints.map(({ placement }) => placement.key)).map(({ why }) => why),
     ...(!isOne && input.house.filmUse === 'stock' && prints.some(({ process }) => process !== 'dtg')
-      ? [
-          'Transfers for the shelf touch no garment, so nothing joins them: order each of them as a line of its own.',
-        ]
+      ? [say('refusal.shelf-alone')]
       : []),
   ];
 }
@@ -87,7 +87,7 @@ function planned(input: RouteInput): RoutePlan {
   const work = planWork(input);
   if (work.harm === Infinity) return { ok: false, refusals: mustNotBeHeated(input, work).map(notPossible) };
   const operations = work.operations.map(({ operation }) => operation);
-  const refusals = [...work.refusals, ...lostOverrides(input, operations)];
+  const refusals = [...work.refusals, ...lostOverrides(input, operations), ...refusedSources(input)];
   if (refusals.length > 0) return { ok: false, refusals };
   const prints = routePrints(input, work);
   const said = work.operations.map((own) => ({ ...own, operation: withHeatedAgain(own.operation, prints) }));
@@ -128,6 +128,7 @@ function routePrints(input: RouteInput, { applied }: LineWork): RoutePrint[] {
       id: print.id,
       process: print.process,
       placement: i === 0 ? { ...placement, problems: [...placement.problems, ...meeting] } : placement,
+      sources: sourcesOf(viewOf(input, print)),
       heatedAgain: heatsAfter(input.garment, print, applied.slice(i + 1)),
     };
   });
@@ -139,31 +140,35 @@ function withHeatedAgain(operation: Operation, prints: readonly RoutePrint[]): O
     heatedAgain
       .filter((own) => own.operation === operation.id)
       .map(({ reach }: HeatedAgain) =>
-        reach === 'through'
-          ? `${placement.label} lies face down: a clean sheet under it`
-          : `${placement.label} is under the plate too: cover it`,
+        say(reach === 'through' ? 'check.face-down' : 'check.under-plate-too', { place: placement.key }),
       ),
   );
   return checks.length === 0 ? operation : { ...operation, checks: [...operation.checks, ...checks] };
 }
 
 /** Whichever is put on first, a print would be heated that must not be: every one of those that stand against another. */
-function mustNotBeHeated(input: RouteInput, { applied }: LineWork): string[] {
+function mustNotBeHeated(input: RouteInput, { applied }: LineWork): Said[] {
   return applied.flatMap(({ print }, i) => {
-    const { heatedAgain, name } = PROCESS_MODULES[print.process];
+    const { process, placement } = print;
+    const { heatedAgain } = PROCESS_MODULES[process];
     const later = applied.slice(i + 1).find((own) => heatsAfter(input.garment, print, [own]).length > 0);
     if (heatedAgain.harm !== null || later === undefined) return [];
     return [
-      `${placeOf(print)} by ${name.toLowerCase()} would be heated again for ${placeOf(later.print).toLowerCase()}: ${heatedAgain.text}. Choose another process for one of them.`,
+      say('refusal.heated-again', {
+        place: placement.key,
+        process,
+        other: later.print.placement.key,
+        why: heatedAgain.said,
+      }),
     ];
   });
 }
 
 const conflictsOf = (input: PrintInput, operation: Operation, setting: Setting): Conflict[] =>
-  setting.conflicts.map((text) => ({
+  setting.conflicts.map((said) => ({
     operation: operation.id,
     setting: setting.key,
-    text,
+    said,
     waysOut: waysOut(input, operation, setting),
   }));
 
@@ -172,11 +177,11 @@ function lostOverrides({ overrides, prints }: RouteInput, operations: readonly O
   return overrides.flatMap(({ operation, setting }): Refusal[] => {
     const found = operations.find(({ id }) => id === operation);
     if (found?.settings.some(({ key }) => key === setting)) return [];
-    const processes = prints.map(({ process }) => PROCESS_NAMES[process]);
-    const text = found
-      ? `“${found.title}” has no setting “${setting}”.`
-      : `Operation “${operation}” is not part of ${[...new Set(processes)].join(' or ')} here.`;
-    return [{ code: 'no-such-setting', text, override: { operation, setting } }];
+    const processes = prints.map(({ process }) => process);
+    const said = found
+      ? say('refusal.no-setting', { operation: found.title, setting })
+      : say('refusal.no-operation', { operation, processes: [...new Set(processes)] });
+    return [{ kind: 'no-such-setting', said, override: { operation, setting } }];
   });
 }
 

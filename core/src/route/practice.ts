@@ -32,7 +32,8 @@ export interface Practice {
   shared?: 'garment' | 'region';
   /** False where this blank, print or house does without it. */
   applies: (input: PrintInput) => boolean;
-  plan: (input: PrintInput, settle: Settle) => OperationDraft;
+  /** @param before what is planned already for the same print, in work order */
+  plan: (input: PrintInput, settle: Settle, before: readonly Operation[]) => OperationDraft;
 }
 
 /** Settles one setting with the overrides of the operation being planned. */
@@ -98,10 +99,12 @@ export function planPractices(
 ): { lanes: Lane[]; planned: PlannedPractice[] } {
   const applying = practices.filter((practice) => practice.applies(input));
   const parts = [...new Set(applying.map((practice) => partOf(practice, input)))];
-  return {
-    lanes: parts.map((part) => laneOf(part, input)),
-    planned: applying.map((practice) => planOperation(practice, input, parts, nameOf(practice))),
-  };
+  const planned: PlannedPractice[] = [];
+  for (const practice of applying) {
+    const before = planned.map(({ operation }) => operation);
+    planned.push(planOperation(practice, { input, parts, before }, nameOf(practice)));
+  }
+  return { lanes: parts.map((part) => laneOf(part, input)), planned };
 }
 
 const partOf = ({ part }: Practice, input: PrintInput): Part =>
@@ -109,8 +112,7 @@ const partOf = ({ part }: Practice, input: PrintInput): Part =>
 
 function planOperation(
   practice: Practice,
-  input: PrintInput,
-  parts: readonly Part[],
+  { input, parts, before }: { input: PrintInput; parts: readonly Part[]; before: readonly Operation[] },
   id: string,
 ): PlannedPractice {
   const refusals: Refusal[] = [];
@@ -122,11 +124,15 @@ function planOperation(
     takes = [],
     awaits = [],
     ...draft
-  } = practice.plan(input, (proposal) => {
-    const { setting, refusal } = resolveSetting(proposal, own);
-    if (refusal) refusals.push(refusal);
-    return setting;
-  });
+  } = practice.plan(
+    input,
+    (proposal) => {
+      const { setting, refusal } = resolveSetting(proposal, own);
+      if (refusal) refusals.push(refusal);
+      return setting;
+    },
+    before,
+  );
   const lanes = (wanted: readonly Part[]): string[] =>
     wanted.filter((part) => parts.includes(part)).map((part) => laneId(part, input.id));
   const settings = draft.settings ?? [];

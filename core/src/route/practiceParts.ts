@@ -1,28 +1,12 @@
 import { stackFrom } from '../work/index.ts';
-import type {
-  Consumption,
-  Limit,
-  MachineKind,
-  Phase,
-  PressState,
-  Range,
-  Reason,
-  Setting,
-  StackLayer,
-} from '../work/index.ts';
+import type { Consumption, MachineKind, Phase, PressState, Setting, StackLayer } from '../work/index.ts';
 import { CAUTIONS } from './cautions.ts';
 import type { PrintInput } from './documents.ts';
 import { capPressFor, coverSheetFor, pressFor } from './equip.ts';
 import type { SheetUse } from './equip.ts';
-import { heatLimits } from './fabric.ts';
-import { houseChoice } from './house.ts';
-import type { HouseKey } from './house.ts';
-import { markForKPa } from './machines.ts';
 import type { Named } from './machines.ts';
 import type { CoverSheet } from './materials.ts';
 import type { On, OperationDraft } from './practice.ts';
-import type { SettingProposal } from './resolveSetting.ts';
-import { pressureWord } from './tradeRanges.ts';
 
 /** A closed press at a pressure; `lowerC` where its lower half is heated. */
 export const closed = (kPa: number, lowerC: number | null = null): PressState => ({
@@ -115,84 +99,7 @@ export const sheetWear = ({ id, name, uses, centsEach }: CoverSheet): Consumptio
 
 /** {@link sheetWear} of the sheet the house uses here. */
 export const sheetUse = (input: PrintInput, use: SheetUse): Consumption =>
-  sheetWear(coverSheetFor(input, use).sheet);
-
-/** What this shop chose on one point, as a reason; with a value where the choice names one. */
-export function houseReason(
-  { house }: Pick<PrintInput, 'house'>,
-  key: HouseKey,
-  value: number | null,
-): Reason {
-  const { label, tradeOff } = houseChoice(key, house[key]);
-  return { source: 'house', text: `This shop’s way: ${label.toLowerCase()}. ${tradeOff}`, value };
-}
-
-/** Where practice alone speaks. */
-export const tradeReason = (value: number, text: string): Reason => ({ source: 'trade', text, value });
-
-/** Pressure of the press for this operation, with the word people use for it and the dial where it was measured. */
-export function pressureProposal(
-  input: PrintInput,
-  kPa: number,
-  why: string,
-  limits: SettingProposal['limits'] = [],
-): SettingProposal {
-  const press = pressFor(input);
-  const mark = markForKPa(press, kPa);
-  return {
-    key: 'kPa',
-    sets: 'pressure',
-    label: `Pressure (${pressureWord(kPa)})`,
-    kind: 'pressure',
-    reasons: [
-      tradeReason(kPa, why),
-      ...(mark === null
-        ? []
-        : [
-            {
-              source: 'proven' as const,
-              text: `By the gauge on ${press.name} that is mark ${mark}.`,
-              value: null,
-            },
-          ]),
-    ],
-    limits,
-    ability: press.kPa,
-  };
-}
-
-/** A press temperature under the fabric's limits and the press's ability. */
-export function plateProposal(
-  input: PrintInput,
-  reasons: SettingProposal['reasons'],
-  limits: SettingProposal['limits'] = [],
-): SettingProposal {
-  return {
-    key: 'tempC',
-    sets: 'temperature',
-    label: 'Plate',
-    kind: 'temperature',
-    reasons,
-    limits: [...heatLimits(input.garment), ...limits],
-    ability: pressFor(input).plateC,
-  };
-}
-
-/** Seconds under the press. */
-export function dwellProposal(
-  reasons: SettingProposal['reasons'],
-  limits: SettingProposal['limits'] = [],
-): SettingProposal {
-  return {
-    key: 'dwellS',
-    sets: 'dwell',
-    label: 'Dwell',
-    kind: 'duration',
-    reasons,
-    limits,
-    ability: { min: 1, max: 600 },
-  };
-}
+  sheetWear(coverSheetFor(input, use));
 
 export const PRESS_CAUTIONS = [CAUTIONS.hotPlate];
 
@@ -225,9 +132,3 @@ export const onPress = (input: PrintInput): On => on('press', pressFor(input));
 
 /** The cap press. */
 export const onCapPress = (input: PrintInput): On => on('cap-press', capPressFor(input));
-
-/** A transfer's or an ink's own sheet as a limit. */
-export const sheetLimit = (name: string, span: Range): Limit => ({
-  ...span,
-  text: `the sheet of “${name}”.`,
-});

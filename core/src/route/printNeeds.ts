@@ -4,6 +4,7 @@ import type { Equipment, Override, PrintNeeds, Process } from './documents.ts';
 import { operationIdOf } from './practice.ts';
 import { PROCESS_MODULES } from './processes/index.ts';
 import { isWithin } from './resolveSetting.ts';
+import { PRINTS_WITH } from './sources/roles.ts';
 import { TRADE } from './tradeRanges.ts';
 import { WHITE_ABILITY } from './whiteSettings.ts';
 
@@ -16,15 +17,16 @@ const POWDER_G_M2 = 45; // likewise
 /** Ink and powder that a process lays down in this shop. */
 function laydownFor(
   process: Process,
-  { inkSets, powder }: Pick<Equipment, 'inkSets' | 'powder'>,
+  { inkSets, powders }: Pick<Equipment, 'inkSets' | 'powders'>,
 ): { colourMlM2: number; whiteMlM2: number; powderGM2: number } {
-  const use = PROCESS_MODULES[process].ink;
+  const use = PRINTS_WITH[process]?.ink ?? null;
   // garment ink on film is laid down like film ink: what film takes is a matter of its coating
-  const set = inkSets[process === 'dtf-platen' || use === null ? 'film' : use] ?? FILM_LAYDOWN;
+  const wanted = process === 'dtf-platen' || use === null ? 'film' : use;
+  const set = inkSets.find((own) => own.use === wanted) ?? FILM_LAYDOWN;
   return {
     colourMlM2: set.colourMlM2,
     whiteMlM2: set.whiteMlM2,
-    powderGM2: powder?.gM2 ?? POWDER_G_M2,
+    powderGM2: powders[0]?.gM2 ?? POWDER_G_M2,
   };
 }
 
@@ -36,7 +38,7 @@ export function artJobFor(
     process: Process;
     garment: Pick<Garment, 'tone' | 'colourHex'>;
     widthMm: number;
-    equipment: Pick<Equipment, 'inkSets' | 'powder'>;
+    equipment: Pick<Equipment, 'inkSets' | 'powders'>;
     /** What is done to the file first, and how its white is separated. */
     preparation?: { steps: readonly ArtStep[]; white: Partial<UnderbaseSettings> } | null;
   },

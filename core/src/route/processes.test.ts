@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { allInWords, inWords } from '../words/index.ts';
 import {
   cap,
   cottonTee,
@@ -67,7 +68,9 @@ describe('each process', () => {
       expect(ids(route)).to.deep.equal(SEQUENCES[process]);
       expect(route.slips).to.deep.equal([]);
       expect(route.conflicts).to.deep.equal([]);
-      expect(PROCESS_MODULES[process].look(lineInput(LINES[process])).words).to.not.equal('');
+      expect(PROCESS_MODULES[process].look(lineInput({ ...LINES[process], process })).said.code).to.match(
+        /^hand/,
+      );
       expect(PROCESS_MODULES[process].risks(lineInput(LINES[process]))).to.not.be.empty;
     });
 
@@ -98,26 +101,28 @@ describe('each process', () => {
 
   it('says what is missing rather than planning around it', () => {
     const refusals = (process: Process, own: Partial<PrintInput>): string =>
-      PROCESS_MODULES[process].refusals(lineInput({ ...LINES[process], ...own })).join(' ');
+      allInWords(PROCESS_MODULES[process].refusals(lineInput({ ...LINES[process], ...own, process }))).join(
+        ' ',
+      );
     expect(refusals('dtg', shopWith({ sprayers: [] }))).to.contain('No sprayer');
-    expect(refusals('dtg', shopWith({ pretreatments: {} }))).to.contain('No pretreatment for cotton');
-    expect(refusals('dtg', { garment: white, ...shopWith({ sprayers: [], pretreatments: {} }) })).to.equal(
+    expect(refusals('dtg', shopWith({ pretreatments: [] }))).to.contain('No pretreatment');
+    expect(refusals('dtg', { garment: white, ...shopWith({ sprayers: [], pretreatments: [] }) })).to.equal(
       '',
     );
     expect(refusals('dtf', shopWith({ films: [] }))).to.contain('No film');
-    expect(refusals('dtf', shopWith({ oven: null, griddle: null, presses: [] }))).to.contain(
+    expect(refusals('dtf', shopWith({ ovens: [], griddles: [], presses: [] }))).to.contain(
       'Nothing to melt powder with',
     );
-    expect(refusals('dtf-platen', shopWith({ inkSets: {} }))).to.contain('No textile ink');
+    expect(refusals('dtf-platen', shopWith({ inkSets: [] }))).to.contain('No textile ink');
     expect(refusals('sub-film', shopWith({ printers: equipment.printers.slice(0, 2) }))).to.contain(
       'No sublimation printer',
     );
     expect(refusals('patch-cap', shopWith({ patch: null }))).to.contain('No leatherette patch');
-    expect(refusals('bought-in', shopWith({ boughtIn: null }))).to.contain('No supplier’s transfer');
+    expect(refusals('bought-in', shopWith({ boughtIns: [] }))).to.contain('No bought-in transfer');
     const wide = { ...lineInput().print, widthMm: 900, heightMm: 900 };
     expect(refusals('dtf', { print: wide }))
-      .to.contain('larger than the film printer prints')
-      .and.contain('film is wide');
+      .to.contain('No film printer here fits: “Film printer” takes 600')
+      .and.contain('No film here fits: “Tarn Cold Film” takes 600');
   });
 });
 
@@ -143,8 +148,8 @@ describe('house methods in the route', () => {
       station: melt(own, means).station,
     });
     expect(melted({}, 'griddle').machineKind).to.equal('griddle');
-    expect(melted({ griddle: null }, 'griddle').machineKind).to.equal('oven');
-    expect(melted({ oven: null, griddle: null }, 'oven')).to.include({
+    expect(melted({ griddles: [] }, 'griddle').machineKind).to.equal('oven');
+    expect(melted({ ovens: [], griddles: [] }, 'oven')).to.include({
       machineKind: 'press',
       station: 'press',
     });
@@ -171,22 +176,22 @@ describe('house methods in the route', () => {
   });
 
   it('leaves a lower plate off that cannot be heated, whatever the house wishes', () => {
-    const capPress = { ...equipment.capPress!, lowerC: null };
-    const route = routeBy('patch-cap', { ...shopWith({ capPress }), house: housed({ capLower: 'warm' }) });
+    const capPresses = [{ ...equipment.capPresses[0], lowerC: null }];
+    const route = routeBy('patch-cap', { ...shopWith({ capPresses }), house: housed({ capLower: 'warm' }) });
     expect(valueOf(route, 'press-cap', 'lowerC')).to.equal(22);
   });
 
   it('presses a bought-in transfer under the sheet its supplier asks for', () => {
-    const boughtIn = { ...equipment.boughtIn!, sheet: 'silicone-thick' as const };
-    expect(operationOf(routeBy('bought-in', shopWith({ boughtIn })), 'press-transfer').sheet?.name).to.equal(
+    const boughtIns = [{ ...equipment.boughtIns[0], sheet: 'silicone-thick' as const }];
+    expect(operationOf(routeBy('bought-in', shopWith({ boughtIns })), 'press-transfer').sheet?.name).to.equal(
       'Grey mat',
     );
   });
 
   it('pulls as the film’s sheet says unless the house decides', () => {
     const pull = (own: Partial<HouseMethods>): string | undefined =>
-      operationOf(routeBy('dtf', { house: housed(own) }), 'peel').checks[0];
-    expect(pull({})).to.contain('Slow');
+      (operationOf(routeBy('dtf', { house: housed(own) }), 'peel').checks[0].params as { pull: string }).pull;
+    expect(pull({})).to.equal('slow');
     expect(pull({ filmPull: 'fast' })).to.contain('fast');
     expect(pull({ filmPeel: 'hot' }), 'the hot film wants it').to.contain('fast');
   });
@@ -197,9 +202,17 @@ describe('house methods in the route', () => {
       garment: hoodie,
       ...shopWith({ presses: [{ ...press, opening: 'clam' }] }),
     });
-    expect(operationOf(clam, 'press-transfer').checks.join(' ')).to.contain('clam press pinches');
+    expect(
+      operationOf(clam, 'press-transfer')
+        .checks.map((own) => inWords(own))
+        .join(' '),
+    ).to.contain('clam press pinches');
     const hung = routeBy('dtg', { pieces: 70, house: housed({ pretreatmentDrying: 'air' }) });
-    expect(operationOf(hung, 'air-dry').checks.join(' ')).to.contain('in 3 goes');
+    expect(
+      operationOf(hung, 'air-dry')
+        .checks.map((own) => inWords(own))
+        .join(' '),
+    ).to.contain('in 3 goes');
   });
 
   it('prints solid art in the finer mode, or everything in one where the house wants it', () => {
@@ -237,7 +250,7 @@ describe('how the artwork is measured for a process', () => {
     expect(job('dtf-platen').laydown).to.deep.equal(job('dtf').laydown);
     expect(job('sub-film').laydown).to.include({ colourMlM2: 8, whiteMlM2: 0 });
     expect(
-      job('dtf', cottonTee, { inkSets: {}, powder: null }).laydown,
+      job('dtf', cottonTee, { inkSets: [], powders: [] }).laydown,
       'assumed where nothing is set up',
     ).to.deep.equal({
       colourMlM2: 7,

@@ -1,7 +1,8 @@
-import { formatQuantity } from '../units/index.ts';
-import type { QuantityKind } from '../units/index.ts';
 import { REASON_SOURCES } from '../work/index.ts';
 import type { Limit, Range, Reason, Setting, SettingRole } from '../work/index.ts';
+import { pressureLabel, say } from '../words/index.ts';
+import type { Said } from '../words/index.ts';
+import type { QuantityKind } from '../units/index.ts';
 import type { Override } from './documents.ts';
 import type { Refusal } from './refusal.ts';
 
@@ -14,6 +15,8 @@ export interface SettingProposal {
   reasons: Reason[];
   limits: Limit[];
   ability: Range;
+  /** What can be said of the value once it is settled: a press's own mark for it. */
+  about?: (value: number) => Reason[];
 }
 
 /** A setting, and why a person's value for it was not taken: then it stands as it would without. */
@@ -24,7 +27,7 @@ export interface Settled {
 
 /**
  * Settles a setting: the strongest reason that names a value wins, and every limit the value breaks is said.
- * Nothing is clamped; a value that cannot be set at all is refused.
+ * Nothing is clamped; a value that cannot be set at all is refused. A pressure's word follows the value in force.
  *
  * @param overrides the persons' values for this operation
  * @throws RangeError when no reason names a value: a practice that forgot to
@@ -35,40 +38,42 @@ export function resolveSetting(proposal: SettingProposal, overrides: readonly Ov
   const spoken: Reason[] =
     override && refusal === null
       ? [
-          { source: 'override', text: `${override.who}: ${override.why}`, value: override.value },
+          {
+            source: 'override',
+            said: say('reason.override', { who: override.who, why: override.why }),
+            value: override.value,
+          },
           ...proposal.reasons,
         ]
       : proposal.reasons;
-  const reasons = [...spoken].sort(
-    (p, q) => REASON_SOURCES.indexOf(p.source) - REASON_SOURCES.indexOf(q.source),
-  );
-  const value = reasons.find((reason) => reason.value !== null)?.value;
+  const value = ranked(spoken).find((reason) => reason.value !== null)?.value;
   if (value === undefined || value === null)
     throw new RangeError(`no reason names a value for ${proposal.key}`);
-  const conflicts = proposal.limits
+  const { about, ...own } = proposal;
+  const label = own.sets === 'pressure' ? pressureLabel(value) : own.label;
+  const reasons = ranked([...spoken, ...(about?.(value) ?? [])]);
+  const conflicts = own.limits
     .filter((limit) => breaks(value, limit))
-    .map((limit) => conflictText(proposal, value, limit));
-  return { setting: { ...proposal, reasons, value, conflicts }, refusal };
+    .map((limit) => conflictOf(own, value, limit));
+  return { setting: { ...own, label, reasons, value, conflicts }, refusal };
 }
 
-function refusalOf(proposal: SettingProposal, override: Override): Refusal | null {
+const ranked = (reasons: readonly Reason[]): Reason[] =>
+  [...reasons].sort((p, q) => REASON_SOURCES.indexOf(p.source) - REASON_SOURCES.indexOf(q.source));
+
+function refusalOf({ label, kind, ability }: SettingProposal, override: Override): Refusal | null {
   const { operation, setting, value } = override;
-  const at = { operation, setting };
-  if (!isWithin(value, proposal.ability))
-    return { code: 'beyond-ability', text: beyondAbility(proposal, value), override: at };
-  const isWhole = Number.isInteger(value);
-  if (proposal.kind === 'count' && !isWhole)
-    return {
-      code: 'not-of-its-kind',
-      text: `${proposal.label} ${value} is not a whole number.`,
-      override: at,
-    };
-  return proposal.kind === 'flag' && !isWhole
-    ? {
-        code: 'not-of-its-kind',
-        text: `${proposal.label} is either yes (1) or no (0), not ${value}.`,
-        override: at,
-      }
+  const refused = (of: Refusal['kind'], said: Said): Refusal => ({
+    kind: of,
+    said,
+    override: { operation, setting },
+  });
+  if (!isWithin(value, ability))
+    return refused('beyond-ability', say('refusal.beyond-ability', { label, kind, value, ...ability }));
+  if (kind === 'count' && !Number.isInteger(value))
+    return refused('not-of-its-kind', say('refusal.not-whole', { label, value }));
+  return kind === 'flag' && !Number.isInteger(value)
+    ? refused('not-of-its-kind', say('refusal.not-flag', { label, value }))
     : null;
 }
 
@@ -82,27 +87,21 @@ export const nearestIn = ({ min, max }: Range, wished: number): number =>
 const breaks = (value: number, { min, max }: Limit): boolean =>
   (min !== null && value < min) || (max !== null && value > max);
 
-function conflictText({ label, kind }: SettingProposal, value: number, limit: Limit): string {
+function conflictOf({ label, kind }: Pick<Setting, 'label' | 'kind'>, value: number, limit: Limit): Said {
   const isOver = limit.max !== null && value > limit.max;
-  const bound = isOver ? limit.max : limit.min;
-  return `${label} ${formatQuantity(value, kind)} is ${isOver ? 'over' : 'under'} ${formatQuantity(bound ?? 0, kind)}: ${limit.text}`;
+  const bound = (isOver ? limit.max : limit.min) ?? 0;
+  return say('conflict', { label, kind, value, bound, isOver, limit: limit.said });
 }
 
-function beyondAbility({ label, kind, ability }: SettingProposal, value: number): string {
-  return `${label} ${formatQuantity(value, kind)} is beyond what can be set: ${formatQuantity(ability.min, kind)} to ${formatQuantity(ability.max, kind)}.`;
-}
-
-/**
- * The reason a maker's sheet gives: the wish if the sheet allows it, otherwise the nearest value it does allow.
- *
- * @param wished what the fabric alone would ask for
- */
+/** What a maker's sheet asks for: the wish if the sheet allows it, otherwise the nearest value it does allow. */
 export function makerReason(maker: string, range: Range, wished: number, kind: QuantityKind): Reason {
   const value = nearestIn(range, wished);
-  const span = `${formatQuantity(range.min, kind)} to ${formatQuantity(range.max, kind)}`;
-  const text =
-    value === wished
-      ? `${maker} asks for ${span}; ${formatQuantity(value, kind)} suits this fabric and lies inside it.`
-      : `${maker} asks for ${span}; its nearest to what the fabric wants is ${formatQuantity(value, kind)}.`;
-  return { source: 'maker', text, value };
+  return {
+    source: 'maker',
+    said: say('reason.sheet', { maker, ...spanOf(range), kind, value, isWish: value === wished }),
+    value,
+  };
 }
+
+/** The two ends of a range and nothing else that stands with it. */
+export const spanOf = ({ min, max }: Range): Range => ({ min, max });

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { inWords, say } from '../words/index.ts';
 import {
   at,
   cottonTee,
@@ -52,7 +53,11 @@ describe('a garment with several prints', () => {
       print: '2',
     });
     expect(operationOf(twoSided, 'inspect').print).to.equal(null);
-    expect(operationOf(twoSided, 'inspect').checks.join(' '))
+    expect(
+      operationOf(twoSided, 'inspect')
+        .checks.map((own) => inWords(own))
+        .join(' '),
+    )
       .to.contain('no ink through')
       .and.contain('no cracks');
   });
@@ -85,10 +90,14 @@ describe('a garment with several prints', () => {
         durationS: valueOf(twoSided, operation, 'dwellS'),
       })),
     );
-    expect(operationOf(twoSided, 'press-transfer-2').checks).to.include(
-      'Left chest lies face down: a clean sheet under it',
+    expect(operationOf(twoSided, 'press-transfer-2').checks).to.deep.include(
+      say('check.face-down', { place: 'left-chest' }),
     );
-    expect(operationOf(twoSided, 'cure').checks.join(' ')).to.not.contain('face down');
+    expect(
+      operationOf(twoSided, 'cure')
+        .checks.map((own) => inWords(own))
+        .join(' '),
+    ).to.not.contain('face down');
   });
 
   it('is heated under the plate by what is on the same side, and not at all by a sleeve', () => {
@@ -110,8 +119,8 @@ describe('a garment with several prints', () => {
       'pre-press',
       'pre-press-2',
     ]);
-    expect(operationOf(route, 'press-transfer-3').checks).to.include(
-      'Left chest is under the plate too: cover it',
+    expect(operationOf(route, 'press-transfer-3').checks).to.deep.include(
+      say('check.under-plate-too', { place: 'left-chest' }),
     );
   });
 
@@ -149,7 +158,9 @@ describe('a garment with several prints', () => {
     expect(steps.indexOf('split-load-2')).to.be.above(steps.indexOf('cure'));
     expect(steps.indexOf('pretreat-2')).to.be.above(steps.indexOf('split-load-2'));
     expect(route.prints[0].heatedAgain).to.deep.equal([]);
-    expect(route.slips.map(({ text }) => text).join(' ')).to.match(/under a plate 2 times for its 2 prints/);
+    expect(route.slips.map(({ said }) => inWords(said)).join(' ')).to.match(
+      /under a plate 2 times for its 2 prints/,
+    );
   });
 
   it('waits for no film before a direct print, and for all of it where film comes first', () => {
@@ -192,7 +203,7 @@ describe('a garment with several prints', () => {
   it('says where prints lie on each other', () => {
     const problems = (...prints: Partial<PrintInput>[]): string =>
       routeOf(lineWith(prints))
-        .prints.flatMap(({ placement }) => placement.problems)
+        .prints.flatMap(({ placement }) => placement.problems.map((own) => inWords(own)))
         .join(' ');
     const front = { process: 'dtf' as const, ...at('full-front') };
     const low = small('left-chest');
@@ -227,7 +238,7 @@ describe('a garment with several prints', () => {
             route.operations.filter(({ takes }) => takes.includes(`transfer-${id}`)).length,
             `transfer ${id} is put on once`,
           ).to.equal(route.usesBlanks ? 1 : 0);
-    }, 200);
+    }, 300);
     expect(several).to.be.above(10);
   });
 

@@ -1,77 +1,75 @@
 import { isCap } from '../blank/index.ts';
-import { formatQuantity } from '../units/index.ts';
 import { settingFor } from '../work/index.ts';
 import type { Operation, Setting, SettingRole } from '../work/index.ts';
+import { say } from '../words/index.ts';
+import type { Said } from '../words/index.ts';
 import type { PrintInput, Process, RouteInput, Slip } from './documents.ts';
-import { coverSheetFor, filmFor, printersFor, sheetDelay } from './equip.ts';
+import { coverSheetFor, filmFor, printerFor, sheetDelay, wishedSheets } from './equip.ts';
 import { isMostlyPolyester, needsWhite } from './fabric.ts';
-import { HOUSE_METHODS } from './house.ts';
+import type { Stocked } from './materials.ts';
+import { sourcesOf } from './routeSources.ts';
 import { TRADE } from './tradeRanges.ts';
 
-/** One slip people make, and the sentence a colleague would say. */
+/** One slip people make, and what a colleague would say. */
 type Detector = (input: PrintInput, operations: readonly Operation[]) => Slip[];
 
 const OVERRIDE = 'override';
 const isOwn = (setting: Setting): boolean => setting.reasons[0]?.source === OVERRIDE;
 
-/** Slips in one setting that a person has set: the sentence, or nothing. */
+/** Slips in one setting that a person has set: what is said of it, or nothing. */
 const inOwn =
   (
     role: SettingRole,
-    say: (setting: Setting, operation: Operation, input: PrintInput) => string | null,
+    sayOf: (setting: Setting, operation: Operation, input: PrintInput) => Said | null,
   ): Detector =>
   (input, operations) =>
     operations.flatMap((operation) =>
       operation.settings
         .filter((setting) => setting.sets === role && isOwn(setting))
         .flatMap((setting) => {
-          const text = say(setting, operation, input);
-          return text === null ? [] : [{ operation: operation.id, setting: setting.key, text }];
+          const said = sayOf(setting, operation, input);
+          return said === null ? [] : [{ operation: operation.id, setting: setting.key, said }];
         }),
     );
 
-const at = (operation: string | null, setting: string | null, text: string): Slip => ({
+const at = (operation: string | null, setting: string | null, said: Said): Slip => ({
   operation,
   setting,
-  text,
+  said,
 });
 
-/** The peel a shop works with and the film it has are not the same. */
+/** The peel or the pull a shop works with and the film it has are not the same. */
 const wrongPeel: Detector = (input, operations) => {
   const peel = operations.find(({ role }) => role === 'peel');
   if (!peel || input.process === 'bought-in') return [];
   const film = filmFor(input);
-  const { filmPeel } = input.house;
-  if (film.peel === filmPeel) return [];
+  const { filmPeel, filmPull } = input.house;
   return [
-    at(
-      peel.id,
-      null,
-      `This shop peels ${filmPeel}, but the film here, “${film.name}”, peels ${film.peel}: peeled ${filmPeel} it ${filmPeel === 'cold' ? 'may stick' : 'tears the print off'}. It is planned as the film asks.`,
-    ),
+    ...(film.peel === filmPeel
+      ? []
+      : [at(peel.id, null, say('slip.wrong-peel', { house: filmPeel, film: film.name, peel: film.peel }))]),
+    ...(filmPull === 'as-film' || filmPull === film.pull
+      ? []
+      : [at(peel.id, null, say('slip.wrong-pull', { house: filmPull, film: film.name, pull: film.pull }))]),
   ];
 };
 
-const hotPolyester = inOwn('temperature', (setting, operation, { garment }) =>
+const hotPolyester = inOwn('temperature', ({ value }, operation, { garment }) =>
   isMostlyPolyester(garment) &&
   operation.station === 'press' &&
   operation.role !== 'melt' &&
-  setting.value > TRADE.dyeMigrationC.max
-    ? `${formatQuantity(setting.value, 'temperature')} on polyester? Its dye wanders above about ${TRADE.dyeMigrationC.start} °C, and the garment shines.`
+  value > TRADE.dyeMigrationC.max
+    ? say('slip.hot-polyester', { value, wandersC: TRADE.dyeMigrationC.start })
     : null,
 );
 
 const fahrenheitTyped = inOwn('temperature', ({ value }) =>
-  value >= 30 && value < 100
-    ? `${formatQuantity(value, 'temperature')} melts nothing. Was it meant in °C and typed as °F?`
-    : null,
+  value >= 30 && value < 100 ? say('slip.fahrenheit', { value }) : null,
 );
 
 const minutesAsSeconds = inOwn('dwell', ({ value, label, reasons }) => {
   const usual = reasons.find(({ source, value: named }) => source !== OVERRIDE && named !== null)?.value;
-  return usual != null && value < usual / 8
-    ? `${label} ${formatQuantity(value, 'duration')}? Usual here is ${formatQuantity(usual, 'duration')}: were minutes meant?`
-    : null;
+  return usual != null && value < usual / 8 ? say('slip.minutes', { label, value, usual }) : null;
 });
 
 const matWithoutTime: Detector = (input, operations) =>
@@ -81,53 +79,45 @@ const matWithoutTime: Detector = (input, operations) =>
     const sheet = input.equipment.coverSheets.find(({ id }) => id === operation.sheet?.id);
     const delay = sheet ? sheetDelay(sheet) : null;
     const usual = dwell.reasons.find(({ source, value }) => source !== OVERRIDE && value !== null)?.value;
-    return delay && usual != null && dwell.value <= usual / delay.factor
-      ? [
-          at(
-            operation.id,
-            dwell.key,
-            `Under “${sheet?.name}” heat comes slower: ${formatQuantity(dwell.value, 'duration')} is the dwell without it. ${delay.why}`,
-          ),
-        ]
-      : [];
+    if (!sheet || !delay || usual == null || dwell.value > usual / delay.factor) return [];
+    const said = say('slip.mat-without-time', {
+      sheet: sheet.name,
+      value: dwell.value,
+      delay: delay.said,
+    });
+    return [at(operation.id, dwell.key, said)];
   });
 
 const hoodieLikeTee = inOwn('fluid', ({ value }, _operation, { garment }) =>
   garment.construction === 'fleece' && value <= TRADE.pretreatmentCottonGM2.max
-    ? `${formatQuantity(value, 'arealMass')} is a tee’s pretreatment: fleece drinks two to three times that, and the white comes out dull.`
+    ? say('slip.hoodie-like-tee', { value })
     : null,
 );
 
 const hotCapLower = inOwn('lower-temperature', ({ value }, _operation, { garment }) =>
   isCap(garment) && value > TRADE.capLowerC.max
-    ? `The lower plate at ${formatQuantity(value, 'temperature')} lets the stiffener’s glue go: the front bubbles. Off, or ${TRADE.capLowerC.max} °C at most.`
+    ? say('slip.hot-cap-lower', { value, max: TRADE.capLowerC.max })
     : null,
 );
 
 const mirroredTwice = inOwn('mirror', ({ value }, _operation, input) => {
-  const task = input.process === 'dtf-platen' ? 'direct' : 'film';
-  const printer = printersFor(input, task)[0];
-  if (value >= 1 && printer?.isMirroring)
-    return `The software of ${printer.name} mirrors already: mirrored here too, it reads the wrong way round on the garment.`;
-  return value < 1 && printer && !printer.isMirroring
-    ? `The software of ${printer.name} does not mirror: left as it is, it reads the wrong way round on the garment.`
-    : null;
+  const printer = printerFor(input);
+  if (value >= 1 !== printer.isMirroring) return null;
+  return say('slip.mirrored-twice', { printer: printer.name, isMirroring: printer.isMirroring });
 });
 
 const lateForPowder = inOwn('stand', ({ value }) =>
-  value > TRADE.powderStandS.max
-    ? `After ${formatQuantity(value, 'duration')} the ink is dry and powder does not hold: minutes, not tens of minutes.`
-    : null,
+  value > TRADE.powderStandS.max ? say('slip.late-powder', { value }) : null,
 );
 
 /** White is planned on film for whatever it goes on; under a white shirt it is dead weight. */
-const underbaseOnWhite: Detector = ({ process, garment, print }, operations) =>
-  process === 'dtg' && !needsWhite(garment) && print.whiteMl > 0
+const underbaseOnWhite: Detector = ({ process, garment, print: { whiteMl } }, operations) =>
+  process === 'dtg' && !needsWhite(garment) && whiteMl > 0
     ? [
         at(
           operations.find(({ role }) => role === 'print')?.id ?? null,
           null,
-          `White under the print of a ${garment.tone === 'light' ? 'light' : 'pale'} garment? It needs none: the figures count ${formatQuantity(print.whiteMl, 'volume', undefined, 1)} of it a piece.`,
+          say('slip.white-on-white', { tone: garment.tone === 'light' ? 'light' : 'pale', whiteMl }),
         ),
       ]
     : [];
@@ -139,35 +129,35 @@ const sheetNotThere: Detector = (input, operations) =>
       use === 'press' ? sheet !== null && (role === 'bond' || role === 'cure') : role === 'press-again',
     );
     if (!operation) return [];
-    const { sheet, isAsWished } = coverSheetFor(input, use);
-    const { house } = input;
-    const wished =
-      use === 'press'
-        ? HOUSE_METHODS.coverSheet.choices[house.coverSheet].label
-        : HOUSE_METHODS.secondPressSheet.choices[house.secondPressSheet].label;
-    return isAsWished
-      ? []
-      : [
-          at(
-            operation.id,
-            null,
-            `This shop presses under ${wished.toLowerCase()}, but none is set up for ink: planned with “${sheet.name}”.`,
-          ),
-        ];
+    const sheet = coverSheetFor(input, use);
+    const key = use === 'press' ? 'coverSheet' : 'secondPressSheet';
+    const choice = input.house[key];
+    const wished = wishedSheets(input, use);
+    const role = use === 'press' ? 'press-sheet' : 'second-sheet';
+    const isChosen = input.sources.some((own) => own.role === role && own.print === input.id);
+    if (isChosen || wished.includes(sheet.kind)) return [];
+    const said =
+      input.process === 'bought-in'
+        ? say('slip.asked-sheet-missing', { kind: wished[0], sheet: sheet.name })
+        : say('slip.sheet-missing', { key, choice, sheet: sheet.name });
+    return [at(operation.id, null, said)];
+  });
+
+/** What a print is planned with and none is there of. */
+const outOfStock: Detector = (input) =>
+  sourcesOf(input).flatMap(({ id, name }) => {
+    const { films, powders, inkSets, pretreatments, coverSheets, tapes } = input.equipment;
+    const all: Stocked[] = [...films, ...powders, ...inkSets, ...pretreatments, ...coverSheets, ...tapes];
+    const isOut = all.some((own) => own.id === id && own.stock === 0);
+    return isOut ? [at(null, null, say('slip.out-of-stock', { thing: name }))] : [];
   });
 
 /** Each operation under a sheet is one of its presses, for every piece. */
 function wornSheets({ equipment, pieces }: RouteInput, operations: readonly Operation[]): Slip[] {
   return equipment.coverSheets.flatMap(({ id, name, uses, usesSoFar }) => {
-    const presses = pieces * operations.filter(({ sheet }) => sheet?.id === id).length;
-    if (presses === 0 || usesSoFar + presses <= uses) return [];
-    return [
-      at(
-        null,
-        null,
-        `“${name}” has done ${usesSoFar} of about ${uses} presses and this line needs ${presses} more: have a fresh one ready.`,
-      ),
-    ];
+    const more = pieces * operations.filter(({ sheet }) => sheet?.id === id).length;
+    if (more === 0 || usesSoFar + more <= uses) return [];
+    return [at(null, null, say('slip.worn-sheet', { sheet: name, used: usesSoFar, uses, more }))];
   });
 }
 
@@ -175,13 +165,7 @@ function wornSheets({ equipment, pieces }: RouteInput, operations: readonly Oper
 function manyPlatesOnPolyester({ garment, prints }: RouteInput, operations: readonly Operation[]): Slip[] {
   if (prints.length < 2 || !isMostlyPolyester(garment)) return [];
   const plates = operations.filter(({ role }) => ['bond', 'press-again', 'cure'].includes(role)).length;
-  return [
-    at(
-      null,
-      null,
-      `Polyester goes under a plate ${plates} times for its ${prints.length} prints: its dye wanders a little further each time. Wash-test one first.`,
-    ),
-  ];
+  return [at(null, null, say('slip.many-plates', { plates, prints: prints.length }))];
 }
 
 const DETECTORS: readonly Detector[] = [
@@ -196,6 +180,7 @@ const DETECTORS: readonly Detector[] = [
   lateForPowder,
   underbaseOnWhite,
   sheetNotThere,
+  outOfStock,
 ];
 
 /** Every slip in what is planned for one print, where it was made. */
@@ -227,9 +212,12 @@ export function promiseSlip(
   },
   nowMs: number,
   dueMs: number,
-): string | null {
+): Said | null {
   const leftS = (dueMs - nowMs) / 1000;
   if (leftS <= 0 || restBeforeDispatchS === 0 || leftS >= restBeforeDispatchS + totals.elapsedS) return null;
-  const hours = Math.round(restBeforeDispatchS / 3600);
-  return `Promised too soon: ${prints.some(({ process }) => process === 'patch-cap') ? 'a patched cap' : 'a piece'} rests ${hours} h before it leaves, and there are ${Math.max(1, Math.round(leftS / 3600))} h left.`;
+  return say('slip.promised-too-soon', {
+    isPatch: prints.some(({ process }) => process === 'patch-cap'),
+    restH: Math.round(restBeforeDispatchS / 3600),
+    leftH: Math.max(1, Math.round(leftS / 3600)),
+  });
 }

@@ -3,6 +3,7 @@ import type { Garment } from '../blank/index.ts';
 import type { StackLayer, StackMaterial } from '../work/index.ts';
 import type { PrintInput } from './documents.ts';
 import { isMostlyPolyester, isSplitOpen } from './fabric.ts';
+import { FIBRE_FACTS, fibresIn } from './fibres.ts';
 import type { CoverSheet, SheetKind } from './materials.ts';
 import type { Laid } from './practiceParts.ts';
 
@@ -29,15 +30,10 @@ export const CARRIED = {
   print: [layer('direct-ink', 0.04)],
 } as const satisfies Record<string, readonly StackLayer[]>;
 
-/** Equilibrium moisture of fibres in a room at 65 % humidity, share of dry mass (textbook). */
-const REGAIN = { cotton: 0.08, polyester: 0.004, elastane: 0.012, nylon: 0.042, other: 0.08 };
-
 /** Water a blank brings along from the shelf, g/m² of one layer. */
-export function shelfWaterGM2({ fibres, massGM2 }: Garment): number {
-  const share = Object.entries(REGAIN).reduce(
-    (sum, [fibre, regain]) => sum + regain * fibres[fibre as keyof typeof REGAIN],
-    0,
-  );
+export function shelfWaterGM2(garment: Garment): number {
+  const { massGM2 } = garment;
+  const share = fibresIn(garment).reduce((sum, own) => sum + FIBRE_FACTS[own.fibre].regain * own.share, 0);
   return Math.round(massGM2 * share * 10) / 10;
 }
 

@@ -1,29 +1,7 @@
-import type { Range } from '../work/index.ts';
+import { assumed, trade } from './tradeRange.ts';
+import type { TradeRange } from './tradeRange.ts';
 
-/** A span of practice, with where to begin. `source` says what kind of knowledge it is. */
-export interface TradeRange extends Range {
-  start: number;
-  source: 'trade range' | 'textbook' | 'assumption';
-}
-
-const trade = (min: number, max: number, start: number): TradeRange => ({
-  min,
-  max,
-  start,
-  source: 'trade range',
-});
-const assumed = (min: number, max: number, start: number): TradeRange => ({
-  min,
-  max,
-  start,
-  source: 'assumption',
-});
-const textbook = (min: number, max: number, start: number): TradeRange => ({
-  min,
-  max,
-  start,
-  source: 'textbook',
-});
+export type { TradeRange };
 
 /**
  * Where practice starts when no maker's sheet and no result of this shop says otherwise.
@@ -31,18 +9,18 @@ const textbook = (min: number, max: number, start: number): TradeRange => ({
  */
 export const TRADE = {
   // what fabrics stand
-  cottonScorchC: textbook(160, 190, 180),
   dyeMigrationC: trade(138, 145, 140),
   dyeMigrationProneC: assumed(120, 138, 130),
-  elastaneC: trade(150, 165, 160),
-  nylonC: trade(130, 150, 145),
   coatingC: assumed(120, 145, 140),
+  repellentC: assumed(130, 155, 150),
   foamKPa: assumed(20, 40, 30),
   // before anything
   prePressS: trade(5, 10, 6),
+  prePressAnyS: trade(3, 12, 6),
   prePressLongS: trade(8, 12, 10),
   prePressPolyesterS: trade(2, 5, 3),
   prePressCapS: trade(3, 10, 5),
+  capFormKPa: assumed(20, 65, 40),
   // film
   filmPauseS: trade(15, 20, 18),
   filmWhiteDensity: trade(0.5, 0.7, 0.6),
@@ -54,31 +32,35 @@ export const TRADE = {
   powderCureS: trade(120, 180, 150),
   powderFullCureS: trade(150, 480, 240),
   hoverC: trade(160, 165, 162),
-  hoverS: trade(120, 180, 150),
+  hoverS: trade(120, 180, 120),
   hoverFullS: trade(240, 480, 360),
+  hoverHotterPerMm: assumed(0.8, 1.6, 1.2),
+  hoverBothSidesShare: trade(0.7, 0.8, 0.75),
+  hoverOneSideFactor: assumed(1, 2, 1),
   hoverGapMm: trade(3, 30, 10),
   griddleC: trade(165, 185, 175),
   griddleS: trade(20, 40, 30),
+  griddleHotterBy: assumed(15, 35, 25),
+  griddleTimeShare: assumed(0.15, 0.3, 0.2),
+  powderLoadShare: assumed(0.5, 1.8, 1),
   // pressing a transfer
-  transferCottonC: trade(150, 165, 157),
-  transferPolyesterC: trade(130, 140, 135),
-  transferCottonS: trade(10, 20, 15),
-  transferPolyesterS: trade(15, 50, 20),
-  transferCottonKPa: trade(35, 60, 50),
-  transferPolyesterKPa: trade(15, 35, 25),
   transferCanvasS: trade(15, 25, 18),
+  transferCanvasKPa: trade(50, 65, 55),
   secondPressS: trade(5, 15, 10),
+  secondPressKPa: trade(25, 45, 35),
   coldPeelS: assumed(30, 120, 45),
   coldPeelMetalS: assumed(15, 60, 25),
   warmPeelS: assumed(8, 20, 12),
   // caps and patches
   capFrontC: trade(135, 140, 138),
   capFrontS: trade(7, 15, 10),
-  capFrontKPa: trade(60, 90, 70),
+  capFrontKPa: trade(66, 90, 70),
+  capHottestC: trade(138, 142, 142),
   capLowerC: trade(60, 105, 90),
   patchTransferC: trade(110, 140, 130),
   patchTransferS: trade(8, 15, 10),
-  patchTackC: trade(110, 120, 115),
+  patchTransferKPa: trade(25, 45, 30),
+  patchTackC: trade(110, 121, 115),
   patchTackS: trade(2, 5, 3),
   patchCapC: trade(135, 142, 138),
   patchCapS: trade(15, 20, 18),
@@ -106,21 +88,12 @@ export const TRADE = {
   directWhitePauseS: assumed(30, 120, 60),
   directStandS: trade(45, 120, 60),
   directHoverS: trade(20, 40, 30),
-  directCureCottonC: trade(160, 177, 165),
   directCureDarkS: trade(60, 120, 90),
   directCureLightS: trade(30, 45, 40),
-  directCurePolyesterC: trade(138, 143, 140),
   directCurePolyesterS: trade(100, 140, 120),
+  directCureBursts: trade(3, 5, 4),
+  directCureKPa: trade(5, 12, 10),
+  dryKPa: trade(5, 25, 15),
+  layFibresKPa: trade(35, 65, 50),
+  hoverPressKPa: trade(25, 45, 35),
 } as const satisfies Record<string, TradeRange>;
-
-/** Names for pressures as people say them, each up to this many kPa. */
-const PRESSURE_WORDS: readonly [number, string][] = [
-  [20, 'light'],
-  [42, 'medium'],
-  [65, 'firm'],
-  [Infinity, 'hard'],
-];
-
-/** "light", "medium", "firm" or "hard" for a pressure in kPa. */
-export const pressureWord = (kPa: number): string =>
-  PRESSURE_WORDS.find(([upTo]) => kPa <= upTo)?.[1] ?? 'hard';

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { allInWords } from '../words/index.ts';
 import { cottonTee, lineOf, polyesterBib, routeOf } from '../fixtures/index.ts';
 import type { Route } from '../route/index.ts';
 import { compileSteps, deriveRun, floorSlips, machineHeat, nextActions, planOfLine } from './index.ts';
@@ -40,7 +41,7 @@ describe('slips at the machine', () => {
     const { plan, state, titleOf } = floor('K-1', onCotton, upTo(onCotton, 'powder', 0));
     const slipsAt = (minutes: number): string[] => {
       const [action] = nextActions(plan, state, at(minutes));
-      return floorSlips(action, titleOf, [], at(minutes));
+      return allInWords(floorSlips(action, titleOf, [], at(minutes)));
     };
     expect(slipsAt(4)).to.deep.equal([]);
     expect(slipsAt(12)[0]).to.match(/^7\s*min past its window after “Print the film”.*powder will not hold/);
@@ -52,7 +53,7 @@ describe('slips at the machine', () => {
       const action = nextActions(mine.plan, mine.state, at(minutes)).find(
         ({ operation }) => operation.id === 'press-transfer',
       );
-      return floorSlips(action!, mine.titleOf, [theirs.run], at(minutes));
+      return allInWords(floorSlips(action!, mine.titleOf, [theirs.run], at(minutes)));
     };
     const pressing = floor('K-2', onCotton, [
       ...upTo(onCotton, 'press-transfer', 1),

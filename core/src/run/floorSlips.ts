@@ -1,6 +1,7 @@
-import { formatDuration, formatQuantity } from '../units/index.ts';
 import { plannedMode } from '../work/index.ts';
 import type { Operation, Role } from '../work/index.ts';
+import { say } from '../words/index.ts';
+import type { Said, TooLate } from '../words/index.ts';
 import { SAME_HEAT_C } from './nextActions.ts';
 import type { Floor, FloorAction } from './nextActions.ts';
 import type { StepState } from './runState.ts';
@@ -15,7 +16,7 @@ export interface FloorRun {
 const STILL_AT_IT_MS = 15 * 60_000; // a machine left for longer than this is free for another temperature
 
 /**
- * Slips that are made at the machine, in a colleague's words: a window that has closed, a press that is at another
+ * Slips that are made at the machine, as a colleague would say them: a window that has closed, a press that is at another
  * job's temperature.
  *
  * @param titleOf an operation as its route calls it
@@ -27,43 +28,42 @@ export function floorSlips(
   titleOf: (operation: string) => string,
   others: readonly FloorRun[],
   nowMs: number,
-): string[] {
+): Said[] {
   if (action.kind !== 'start') return [];
   return [...closedWindow(action, titleOf, nowMs), ...otherHeat(action, others, nowMs)];
 }
 
 /** What to do when a window has closed, by the role of what was to begin in it. */
-const TOO_LATE: Partial<Record<Role, string>> = {
-  powder: 'the ink has dried and powder will not hold. Print the sheet again',
-  melt: 'loose powder has been lying: look for bare spots before it is melted',
-  peel: 'the film has set. Warm it under the press for a few seconds before it is peeled',
-  dry: 'the fluid has spread and begun to set. Weigh and look again before it is dried',
+const TOO_LATE: Partial<Record<Role, TooLate>> = {
+  powder: 'powder',
+  melt: 'melt',
+  peel: 'peel',
+  dry: 'dry',
 };
 
 function closedWindow(
   { operation, latestAt, closedBy }: FloorAction,
   titleOf: (operation: string) => string,
   nowMs: number,
-): string[] {
+): Said[] {
   if (latestAt === null || nowMs <= latestAt) return [];
-  const late = formatDuration(Math.round((nowMs - latestAt) / 1000));
-  const before = closedBy ? titleOf(closedBy.id) : 'the step before';
   return [
-    `${late} past its window after “${before}”: ${TOO_LATE[operation.role] ?? 'look at the piece before going on'}.`,
+    say('slip.window-closed', {
+      lateS: Math.round((nowMs - latestAt) / 1000),
+      before: closedBy ? titleOf(closedBy.id) : null,
+      then: TOO_LATE[operation.role] ?? 'other',
+    }),
   ];
 }
 
-function otherHeat({ operation }: FloorAction, others: readonly FloorRun[], nowMs: number): string[] {
+function otherHeat({ operation }: FloorAction, others: readonly FloorRun[], nowMs: number): Said[] {
   const { machine, stateC } = plannedMode(operation);
   if (machine === null || stateC === null) return [];
   return others
     .flatMap((other) => heldBy(other, machine.name, nowMs))
     .filter(({ tempC }) => Math.abs(tempC - stateC) > SAME_HEAT_C)
     .slice(0, 1)
-    .map(
-      ({ code, tempC }) =>
-        `${machine.name} is at ${formatQuantity(tempC, 'temperature')} for ${code}; this step wants ${formatQuantity(stateC, 'temperature')}. Going hotter is quick, cooling is slow: finish that work first.`,
-    );
+    .map(({ code, tempC }) => say('slip.other-heat', { machine: machine.name, tempC, code, wantsC: stateC }));
 }
 
 /** The temperature another run has a machine at: while a step is on it, and for a while after. */

@@ -12,4 +12,3 @@ export type { ParsedQuantity, QuantityKind, UnitSystem } from './units.ts';
 export { formatClock, formatDuration, formatMoney, formatQuantity, parseMoney } from './format.ts';
 export { findSlip } from './slips.ts';
 export type { Slip } from './slips.ts';
-export { inShownUnits } from './textUnits.ts';

@@ -8,9 +8,7 @@ import {
   fromShown,
   parseQuantity,
   toShown,
-  inShownUnits,
   parseMoney,
-  METRIC,
 } from './index.ts';
 import type { QuantityKind, UnitSystem } from './index.ts';
 
@@ -87,14 +85,6 @@ describe('findSlip', () => {
   it('asks about minutes typed as seconds', () => {
     expect(findSlip(2, 'duration')?.meantValue).to.equal(120);
     expect(findSlip(15, 'duration')).to.equal(null);
-  });
-
-  it('turns the units of written sentences, ranges included, and leaves the rest', () => {
-    const text = 'Cotton: 150 to 165 °C, starting at 157\u00a0°C; 280 × 300 mm, 15 s, mark 5.';
-    expect(inShownUnits(text, { temperature: 'F', length: 'in' })).to.equal(
-      'Cotton: 302 to 329 °F, starting at 315\u00a0°F; 11.02 × 11.81 in, 15 s, mark 5.',
-    );
-    expect(inShownUnits(text, METRIC)).to.equal(text);
   });
 
   it('reads money to the cent, and nothing that is no amount', () => {

@@ -1,4 +1,5 @@
 import type { QuantityKind } from '../units/index.ts';
+import type { Said } from '../words/index.ts';
 import type { MachineKind, Ref, Station } from './references.ts';
 import type { Setting } from './settings.ts';
 import type { Stack } from './stack.ts';
@@ -102,7 +103,7 @@ export interface Mode {
 export interface Wait {
   minS: number;
   maxS: number | null;
-  why: string;
+  why: Said;
 }
 
 export interface Consumption {
@@ -144,10 +145,10 @@ export interface Operation {
   settings: Setting[];
   /** The cover sheet it is under. */
   sheet: Ref | null;
-  checks: string[];
+  checks: Said[];
   /** What right looks like. */
-  look: string;
-  cautions: string[];
+  look: Said;
+  cautions: Said[];
   waitAfter: Wait | null;
   /** Per part. */
   consumes: Consumption[];

@@ -1,4 +1,5 @@
 import type { QuantityKind } from '../units/index.ts';
+import type { Said } from '../words/index.ts';
 
 /** A lowest and a highest value, both allowed. */
 export interface Range {
@@ -12,7 +13,7 @@ export type ReasonSource = (typeof REASON_SOURCES)[number];
 
 export interface Reason {
   source: ReasonSource;
-  text: string;
+  said: Said;
   /** What this reason alone would set, in the setting's stored unit; `null` when it only explains. */
   value: number | null;
 }
@@ -21,7 +22,7 @@ export interface Limit {
   min: number | null;
   max: number | null;
   /** Whose limit it is, and why it is one. */
-  text: string;
+  said: Said;
 }
 
 /**
@@ -33,6 +34,7 @@ export const SETTING_ROLES = [
   'dwell', // one closing, or the time in the heat, s
   'bursts', // closings of that dwell, count
   'hover', // plate above the work before it closes, s
+  'gap', // between plate and work while it is held above, mm
   'pressure', // kPa
   'rest', // on a rack, s
   'stand', // wet ink before it is powdered, s
@@ -60,6 +62,6 @@ export interface Setting {
   limits: Limit[];
   /** What the machine can be set to at all; beyond it no override is taken. */
   ability: Range;
-  /** Sentences for each limit that the value breaks; empty when all is well. */
-  conflicts: string[];
+  /** Each limit that the value breaks; empty when all is well. */
+  conflicts: Said[];
 }

@@ -132,7 +132,7 @@ describe('the database', function () {
     await sequelize.query(`${order} 'ready' from customer`);
     await sequelize.query(style(1));
     await sequelize.query(
-      `insert into garment_colour (id, style_id, position, name, hex, tone) select gen_random_uuid(), id, 0, 'Navy', '#000080', 'dark' from garment_style`,
+      `insert into garment_colour (id, style_id, position, name, hex, tone, dye) select gen_random_uuid(), id, 0, 'Navy', '#000080', 'dark', 'dyed' from garment_style`,
     );
     const readyLine = `insert into order_line (id, order_id, code, position, colour_id, prints_given, state)
       select gen_random_uuid(), o.id, 'K-1', 1, c.id, 1, 'ready' from customer_order o, garment_colour c`;

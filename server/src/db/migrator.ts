@@ -19,6 +19,7 @@ import { sharedRuns } from './migrations/20260411T0910-shared-runs.ts';
 import { severalPrints } from './migrations/20260418T0900-several-prints.ts';
 import { jobs } from './migrations/20260418T0910-jobs.ts';
 import { lots } from './migrations/20260418T0920-lots.ts';
+import { fabricsAndSources } from './migrations/20260425T0900-fabrics-and-sources.ts';
 import type { Migration } from './migration.ts';
 
 /** Named one by one: the same in a bundle, under tsx and in tests. */
@@ -39,6 +40,7 @@ export const MIGRATIONS: readonly Migration[] = [
   severalPrints,
   jobs,
   lots,
+  fabricsAndSources,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

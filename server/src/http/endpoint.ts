@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { DomainError, parse, strictObject } from '@saltflat/contract';
+import { withWords } from '@saltflat/core/words';
 import type { Request, Response } from 'express';
 import { Router } from 'express';
 import type { Static, TSchema } from 'typebox';
@@ -33,6 +34,8 @@ export interface EndpointShape {
   /** Answered however many wait: whether the server is well. */
   isUnqueued?: boolean;
   answer: TSchema | FileAnswer;
+  /** What is said in the answer as codes has its words beside it. */
+  isWorded?: boolean;
   /** Status of success; 200 unless given. */
   status?: number;
   textParams?: boolean;
@@ -97,7 +100,8 @@ export function endpoint<const S extends EndpointShape>(
           res.status(shape.status ?? 200);
           const given = await work(call);
           if (CHECKS_ANSWERS && !isFile(shape.answer)) assertFits(shape, shape.answer, given);
-          return { status: res.statusCode, answer: (given ?? null) as object | null }; // JSON, by its schema
+          const told = (given ?? null) as object | null; // JSON, by its schema
+          return { status: res.statusCode, answer: shape.isWorded ? withWords(told) : told };
         };
         const once = turns.keys;
         const given = await inTime(shape.patienceS ?? PATIENCE_S, res, () =>

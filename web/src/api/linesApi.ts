@@ -6,6 +6,7 @@ import type {
   ProvenLine,
   RouteVersion,
   SettingOverride,
+  SourceChoice,
 } from '@saltflat/contract';
 import { baseApi } from './baseApi.ts';
 
@@ -32,7 +33,10 @@ const linesApi = baseApi.injectEndpoints({
       query: (lineId) => `/lines/${lineId}/proven`,
       providesTags: ['Ledger'],
     }),
-    replan: build.mutation<RouteVersion, { lineId: string; overrides: SettingOverride[]; basedOn: number }>({
+    replan: build.mutation<
+      RouteVersion,
+      { lineId: string; overrides: SettingOverride[]; sources?: SourceChoice[]; basedOn: number }
+    >({
       query: ({ lineId, ...body }) => ({ url: `/lines/${lineId}/routes`, method: 'POST', body }),
       invalidatesTags: ['Route', 'Line', 'Order'],
     }),

@@ -2,7 +2,7 @@ import type { Catalogue, LinePrint, OrderLine, SettingOverride } from '@saltflat
 import { equipmentOf, garmentOf } from '@saltflat/contract/equipment';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import type { ArtJob } from '@saltflat/core/artwork';
-import { PROCESS_MODULES, PROCESS_NAMES, artJobFor, withTriedWhite } from '@saltflat/core/route';
+import { PRINTS_WITH, PROCESS_NAMES, artJobFor, withTriedWhite } from '@saltflat/core/route';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import { useMemo, useRef, useState } from 'react';
@@ -222,18 +222,20 @@ function withWhite(
 
 /** What the shop pays for what this print takes; nothing where somebody else prints, or where it is not set up. */
 function pricesOf(
-  { inkSets, films, powder, pretreatments }: ReturnType<typeof equipmentOf>,
+  { inkSets, films, powders, pretreatments }: ReturnType<typeof equipmentOf>,
   process: LinePrint['process'],
   kind: string,
 ): PrintPrices {
-  const { ink } = PROCESS_MODULES[process];
-  const inkSet = ink === null ? undefined : inkSets[ink];
+  const use = PRINTS_WITH[process]?.ink;
+  const inkSet = inkSets.find((own) => own.use === use);
+  const [powder] = powders;
+  const fluid = pretreatments.find(({ fibre }) => fibre === 'cotton');
   return {
     colourCentsPerMl: inkSet?.colourCentsPerMl ?? 0,
     whiteCentsPerMl: inkSet?.whiteCentsPerMl ?? 0,
     filmCentsPerM2: films[0]?.centsPerM2 ?? 0,
     powderCentsPerKg: powder?.centsPerKg ?? 0,
-    pretreatmentCentsPerKg: kind === 'dtg-dark' ? (pretreatments.cotton?.centsPerKg ?? 0) : 0,
+    pretreatmentCentsPerKg: kind === 'dtg-dark' ? (fluid?.centsPerKg ?? 0) : 0,
     isLaydownWeighed: inkSet?.status === 'weighed',
     isPowderWeighed: powder?.status === 'weighed',
   };

@@ -1,4 +1,4 @@
-import type { OrderLine, ProvenLine, RouteVersion, SettingOverride } from '@saltflat/contract';
+import type { OrderLine, ProvenLine, RouteVersion, SettingOverride, SourceChoice } from '@saltflat/contract';
 import { promiseSlip } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
 import { skipToken } from '@reduxjs/toolkit/query';
@@ -66,8 +66,13 @@ function LineRoute({ lineId }: { lineId: string }) {
   const version = versions.find(({ number }) => number === Number(params.get('version'))) ?? current;
   if (!latest || !current || !version) return <NoRoute line={line} orderId={orderId} />;
 
-  const plan = async (overrides: SettingOverride[]): Promise<string | null> => {
-    const answer = await replan({ lineId, basedOn: latest.number, overrides });
+  const plan = async (overrides: SettingOverride[], sources?: SourceChoice[]): Promise<string | null> => {
+    const answer = await replan({
+      lineId,
+      basedOn: latest.number,
+      overrides,
+      ...(sources ? { sources } : {}),
+    });
     if (answer.error) return problemMessage(answer.error);
     setParams({});
     return null;
@@ -77,6 +82,8 @@ function LineRoute({ lineId }: { lineId: string }) {
       ({ operation, setting }) =>
         !own.some((gone) => gone.operation === operation && gone.setting === setting),
     );
+  const otherSources = (print: string, role: SourceChoice['role']): SourceChoice[] =>
+    latest.sources.filter((own) => own.print !== print || own.role !== role);
   const onStart = async (): Promise<void> => {
     const answer = await start({ lineIds: [lineId], by });
     if (answer.error) setProblem(problemMessage(answer.error));
@@ -136,15 +143,20 @@ function LineRoute({ lineId }: { lineId: string }) {
             ? `/api/v1/lines/${lineId}/picture?print=${print}&version=${version.number}`
             : null
         }
-        promise={
-          line.state === 'ready' ? (promiseSlip(version.route, serverNow(), Date.parse(dueAt)) ?? '') : ''
-        }
+        promise={line.state === 'ready' ? promiseSlip(version.route, serverNow(), Date.parse(dueAt)) : null}
         isOpen={line.state === 'ready' && version.isCurrent}
         onShow={(number) => setParams(number === current.number ? {} : { version: String(number) })}
         onKeep={(tried, signed) => {
           dispatch(personNamed(signed.who));
           return plan([...without(tried), ...tried.map((own) => ({ ...own, ...signed }))]);
         }}
+        onChoose={(own) => {
+          dispatch(personNamed(own.who));
+          return plan(latest.overrides, [...otherSources(own.print, own.role), own]);
+        }}
+        onUnchoose={(print, role) =>
+          void plan(latest.overrides, otherSources(print, role)).then((refusal) => setProblem(refusal ?? ''))
+        }
         onTakeBack={(operation, setting) =>
           void plan(without([{ operation, setting }])).then((refusal) => setProblem(refusal ?? ''))
         }

@@ -1,22 +1,15 @@
 import { isCap } from '../../blank/index.ts';
+import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
-import type { PrintInput } from '../documents.ts';
-import { areaScale, needed } from '../equip.ts';
-import type { BoughtIn } from '../materials.ts';
-import { byHand, dwellProposal, plateProposal, pressureProposal } from '../practiceParts.ts';
+import { PLACEMENTS } from '../../placement/index.ts';
+import { areaScale, supplierFor } from '../equip.ts';
+import { byHand } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
+import { dwellProposal, plateProposal, pressureProposal, sheetLimit } from '../proposals.ts';
 import { makerReason } from '../resolveSetting.ts';
-import { fabricWish } from './filmPress.ts';
-import { peelOff } from './filmPeel.ts';
-import { pressAgain, pressTransfer } from './transferPress.ts';
-import type { TransferSource } from './transferPress.ts';
-
-const transferOf = ({ equipment }: PrintInput): BoughtIn => needed(equipment.boughtIn, 'bought-in transfer');
-
-function sourceOf(input: PrintInput): TransferSource {
-  const { name, peel, pressC, dwellS, kPa, sheet } = transferOf(input);
-  return { name, peel, pressC, dwellS, kPa, sheet };
-}
+import { boughtSource, transferWish } from '../transferSource.ts';
+import { filmPeel } from './filmPeel.ts';
+import { isPressedFlat, pressAgain, pressTransfer, secondPressure } from './transferPress.ts';
 
 /** Counts what came, and cuts it apart where it came on one sheet. */
 export const boughtTrim: Practice = {
@@ -26,18 +19,18 @@ export const boughtTrim: Practice = {
   station: 'cutting',
   applies: () => true,
   plan: (input) => {
-    const transfer = transferOf(input);
+    const transfer = supplierFor(input);
     const amount = input.print.filmM2 * areaScale(input);
     return {
       title: transfer.isTrimmed ? 'Count and trim the transfers' : 'Count the transfers',
       unit: 'line',
       phases: [byHand('trim', 60, { eachS: transfer.isTrimmed ? 10 : 2 })],
       checks: [
-        'Count against the ticket, spares set aside',
-        'The supplier’s own sheet read: it stands above everything here',
-        ...(transfer.isTrimmed ? ['Registration strips and the sheet’s edge cut off'] : []),
+        say('check.count-ticket'),
+        say('check.supplier-read'),
+        ...(transfer.isTrimmed ? [say('check.strips-and-edge')] : []),
       ],
-      look: 'One clean transfer a piece, glue side covered.',
+      look: say('look.clean-transfer'),
       cautions: transfer.isTrimmed ? [CAUTIONS.blade] : [],
       consumes: [
         {
@@ -60,15 +53,15 @@ export const boughtCentre: Practice = {
   part: 'blank',
   station: 'preparation',
   applies: ({ garment }) => !isCap(garment),
-  plan: () => ({
+  plan: ({ placement }) => ({
     title: 'Crease the middle',
     unit: 'piece',
     phases: [byHand('crease', 12)],
     checks: [
-      'Folded collar to collar, side seam to side seam',
-      'A light crease at the front, pressed out by the next step',
+      say(PLACEMENTS[placement.key].from === 'collar' ? 'check.folded-middle' : 'check.folded-edges'),
+      say('check.light-crease'),
     ],
-    look: 'A straight faint line down the middle.',
+    look: say('look.faint-line'),
   }),
 };
 
@@ -78,18 +71,11 @@ export const boughtPress: Practice = {
   role: 'bond',
   part: 'blank',
   station: 'press',
-  applies: () => true,
-  plan: (input, settle) => pressTransfer(input, settle, sourceOf(input), fabricWish(input)),
+  applies: isPressedFlat,
+  plan: (input, settle) => pressTransfer(input, settle, boughtSource(input), transferWish(input)),
 };
 
-export const boughtPeel: Practice = {
-  id: 'peel',
-  role: 'peel',
-  part: 'blank',
-  station: 'cooling',
-  applies: () => true,
-  plan: (input) => peelOff(input, transferOf(input).peel, 'slow'),
-};
+export const boughtPeel: Practice = { ...filmPeel, applies: () => true };
 
 /** Where the supplier asks for it. */
 export const boughtSecondPress: Practice = {
@@ -97,27 +83,32 @@ export const boughtSecondPress: Practice = {
   role: 'press-again',
   part: 'blank',
   station: 'press',
-  applies: ({ equipment }) => (equipment.boughtIn?.secondPressS ?? 0) > 0,
-  plan: (input, settle) => {
-    const transfer = transferOf(input);
-    const { temp } = fabricWish(input);
+  applies: (input) => isPressedFlat(input) && supplierFor(input).secondPressS > 0,
+  plan: (input, settle, before) => {
+    const { name, pressC, secondPressS } = supplierFor(input);
+    const { temp } = transferWish(input);
+    const span = { min: secondPressS, max: secondPressS };
     return pressAgain(input, {
       temp: settle(
-        plateProposal(input, [
-          makerReason(transfer.name, transfer.pressC, temp.value, 'temperature'),
-          temp.reason,
-        ]),
+        plateProposal(
+          input,
+          [makerReason(name, pressC, temp.value, 'temperature'), temp.reason],
+          [sheetLimit(name, pressC)],
+        ),
       ),
       dwell: settle(
-        dwellProposal([
-          {
-            source: 'maker',
-            text: `The sheet of “${transfer.name}” asks for ${transfer.secondPressS} s covered.`,
-            value: transfer.secondPressS,
-          },
-        ]),
+        dwellProposal(
+          [
+            {
+              source: 'maker',
+              said: say('reason.supplier-second', { transfer: name, dwellS: secondPressS }),
+              value: secondPressS,
+            },
+          ],
+          [sheetLimit(name, span)],
+        ),
       ),
-      pressure: settle(pressureProposal(input, 35, 'Medium, covered: it only sets the edges.')),
+      pressure: settle(pressureProposal(input, secondPressure(before))),
       use: 'second-press',
     });
   },

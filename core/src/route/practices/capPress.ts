@@ -1,36 +1,35 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
 import type { Limit, Setting } from '../../work/index.ts';
+import { say } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
-import { capPressFor, filmFor } from '../equip.ts';
-import { heatByShare } from '../fabric.ts';
-import {
-  dwellProposal,
-  houseReason,
-  onCapPress,
-  plateProposal,
-  pressedOnce,
-  sheetLimit,
-  tradeReason,
-} from '../practiceParts.ts';
+import { capPressFor, tapeFor } from '../equip.ts';
+import { pressureLimits } from '../fabric.ts';
+import { onCapPress, pressedOnce } from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
+import { houseReason, plateProposal, pressureProposal, sheetLimit, tradeReason } from '../proposals.ts';
+import type { PressureWish } from '../proposals.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
-import { filmSource, isPressedNow } from './filmPress.ts';
-import { glueLimit, peelRest } from './transferPress.ts';
+import { transferSourceOf, transferWish } from '../transferSource.ts';
+import {
+  fabricChecks,
+  glueLimit,
+  isPressedNow,
+  peelRest,
+  sourcePressure,
+  transferDwell,
+} from './transferPress.ts';
+
+const ROOM_C = 22; // a lower plate that is off
 
 /** Lower plate of the cap press: off, or warm at most; hotter and the stiffener lets go. */
 export function lowerPlate(input: PrintInput, settle: Settle): Setting {
   const { lowerC, name } = capPressFor(input);
   const isWarm = input.house.capLower === 'warm' && lowerC !== null;
+  const { max } = TRADE.capLowerC;
   const limits: Limit[] = hasFeature(input.garment, 'stiffener')
-    ? [
-        {
-          min: null,
-          max: TRADE.capLowerC.max,
-          text: 'hotter from below, the stiffener’s glue lets go and the front bubbles (trade).',
-        },
-      ]
+    ? [{ min: null, max, said: say('limit.cap-lower') }]
     : [];
   return settle({
     key: 'lowerC',
@@ -39,38 +38,47 @@ export function lowerPlate(input: PrintInput, settle: Settle): Setting {
     kind: 'temperature',
     reasons: [
       lowerC === null
-        ? { source: 'maker', text: `${name} has no heated lower half.`, value: 22 }
-        : houseReason(input, 'capLower', isWarm ? TRADE.capLowerC.start : 22),
-      tradeReason(22, 'Off, or up to 105 °C.'),
+        ? { source: 'maker', said: say('reason.no-lower', { press: name }), value: ROOM_C }
+        : houseReason(input, 'capLower', isWarm ? TRADE.capLowerC.start : ROOM_C),
+      tradeReason(ROOM_C, say('reason.lower-off', { max })),
     ],
     limits,
     ability: lowerC ?? { min: 15, max: 40 },
   });
 }
 
-/** A pressure for a cap: hard, unless foam or a peak would be crushed. */
-export function capPressure(input: PrintInput, settle: Settle, kPa: number, why: string): Setting {
-  const isFoam = hasFeature(input.garment, 'foam');
-  return settle({
-    key: 'kPa',
-    sets: 'pressure',
-    label: 'Pressure',
-    kind: 'pressure',
-    reasons: [
-      tradeReason(isFoam ? TRADE.foamKPa.start : kPa, isFoam ? 'Foam in the front is crushed by more.' : why),
-    ],
-    limits: isFoam
-      ? [{ min: null, max: TRADE.foamKPa.max, text: 'foam stays flat for good (assumption).' }]
-      : [],
-    ability: capPressFor(input).kPa,
-  });
+/** A pressure for a cap, on a form that has no scale of its own: foam or a soft front would be crushed by a hard one. */
+export function capPressure(input: PrintInput, settle: Settle, wish: PressureWish): Setting {
+  const isFoam = hasFeature(input.garment, 'foam') && wish.source === undefined;
+  const softened = isFoam ? { kPa: TRADE.foamKPa.start, said: say('reason.foam-front'), limits: [] } : {};
+  const mostKPa = Math.min(...pressureLimits(input.garment, true).map(({ max }) => max ?? Infinity));
+  // a front that takes no more is pressed as firm as it takes: practice speaks of those that do
+  const limits = (wish.limits ?? []).map((own) =>
+    wish.source === undefined && own.min !== null ? { ...own, min: Math.min(own.min, mostKPa) } : own,
+  );
+  return settle(
+    pressureProposal(
+      input,
+      { ...wish, limits, isHardStated: true, ...softened },
+      { ...capPressFor(input), pressureScale: [] },
+    ),
+  );
 }
 
-/** The tape that holds the film on the curve must bear the plate. */
-const tapeLimit = ({ equipment: { tape } }: PrintInput): Limit[] =>
-  tape === null ? [] : [{ min: null, max: tape.maxC, text: `the tape “${tape.name}” holds no more.` }];
+/** The hottest a cap's own front bears, whoever asks for more. */
+const frontLimit = (): Limit => ({
+  min: null,
+  max: TRADE.capHottestC.max,
+  said: say('limit.practice', { what: 'cap-heat' }),
+});
 
-/** Bonds a transfer to a cap's front. */
+/** The tape that holds the film on the curve must bear the plate. */
+function tapeLimit(input: PrintInput): Limit[] {
+  const tape = tapeFor(input);
+  return tape === null ? [] : [{ min: null, max: tape.maxC, said: say('limit.tape', { tape: tape.name }) }];
+}
+
+/** Bonds a transfer to a cap's front, by the sheet of whoever made it. */
 export const capPress: Practice = {
   id: 'press-cap',
   role: 'bond',
@@ -78,39 +86,26 @@ export const capPress: Practice = {
   station: 'cap-press',
   applies: (input) => isPressedNow(input) && isCap(input.garment),
   plan: (input, settle) => {
-    const { garment } = input;
     const press = capPressFor(input);
-    const film = filmFor(input);
-    const wish = heatByShare(garment, TRADE.capFrontC, TRADE.capFrontC);
+    const source = transferSourceOf(input);
+    const wish = transferWish(input);
     const temp = settle({
       ...plateProposal(
         input,
+        [makerReason(source.name, source.pressC, wish.temp.value, 'temperature'), wish.temp.reason],
         [
-          makerReason(film.name, film.pressC, wish.value, 'temperature'),
-          tradeReason(wish.value, `Cap fronts: 135 to 140 °C. ${wish.reason.text}`),
+          sheetLimit(source.name, source.pressC),
+          frontLimit(),
+          ...tapeLimit(input),
+          ...glueLimit(input, source),
         ],
-        [sheetLimit(film.name, film.pressC), ...tapeLimit(input), ...glueLimit(input)],
       ),
       label: 'Upper plate',
       ability: press.plateC,
     });
-    const { start, min, max } = TRADE.capFrontS;
-    const dwell = settle(
-      dwellProposal(
-        [
-          makerReason(film.name, film.dwellS, start, 'duration'),
-          tradeReason(start, `Cap fronts: ${min} to ${max} s.`),
-        ],
-        [sheetLimit(film.name, film.dwellS)],
-      ),
-    );
+    const dwell = settle(transferDwell(source, wish, null));
     const lower = lowerPlate(input, settle);
-    const pressure = capPressure(
-      input,
-      settle,
-      TRADE.capFrontKPa.start,
-      'Hard: the front is curved and stiff.',
-    );
+    const pressure = capPressure(input, settle, sourcePressure(source, wish.kPa, 'cap-pressure'));
     return {
       title: 'Press the transfer on the cap',
       ...pressedOnce(
@@ -120,12 +115,13 @@ export const capPress: Practice = {
       ),
       takes: ['transfer'],
       checks: [
-        'Heat tape at the corners of the film',
-        'Seam under a pad where the front has one',
-        input.house.capLower === 'cold' ? 'Lower plate off and cool' : 'Lower plate warm, not hot',
+        say('check.heat-tape'),
+        ...(hasFeature(input.garment, 'panel-seam') ? [say('check.seam-pad')] : []),
+        say(input.house.capLower === 'cold' ? 'check.lower-cool' : 'check.lower-warm'),
+        ...fabricChecks(input.garment),
       ],
-      look: 'Film lies flat over the curve; no bubble in the front.',
-      waitAfter: peelRest(input, filmSource(input)),
+      look: say('look.pressed-cap'),
+      waitAfter: peelRest(input, source),
     };
   },
 };

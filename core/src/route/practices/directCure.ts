@@ -1,33 +1,41 @@
+import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
-import type { Phase, Reason } from '../../work/index.ts';
+import type { Phase, Setting } from '../../work/index.ts';
+import { cureHeat, cureTime } from '../cureSheet.ts';
 import type { PrintInput } from '../documents.ts';
-import { coverSheetFor, inkFor, keptSheet, sheetDelay } from '../equip.ts';
-import { heatByShare, isMostlyPolyester, isSplitOpen, needsWhite } from '../fabric.ts';
+import { coverSheetFor, keptSheet, sheetDelay } from '../equip.ts';
+import { between, isMostlyPolyester, isSplitOpen, needsWhite } from '../fabric.ts';
+import type { Wish } from '../fabric.ts';
+import { wishingFibres } from '../fibres.ts';
 import {
   PRESS_CAUTIONS,
   around,
   closed,
-  dwellProposal,
   heat,
-  houseReason,
   hovering,
   inBursts,
   onPress,
-  plateProposal,
-  pressureProposal,
-  sheetLimit,
   sheetUse,
-  tradeReason,
 } from '../practiceParts.ts';
-import type { Practice } from '../practice.ts';
-import { makerReason } from '../resolveSetting.ts';
+import type { Practice, Settle } from '../practice.ts';
+import {
+  dwellProposal,
+  gapProposal,
+  houseReason,
+  hoverProposal,
+  longerThrough,
+  plateProposal,
+  practiceLimit,
+  pressureProposal,
+  spanThrough,
+  tradeReason,
+} from '../proposals.ts';
+import { spanOf } from '../resolveSetting.ts';
 import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { isDoubleWhite } from './directPrint.ts';
 
-const BURSTS = 4; // of a cure that is opened in between (trade)
-
-/** Sets the ink: a hover until touch-dry, then a very light covered press. */
+/** Sets the ink: a hover until touch-dry, then a very light covered press, in one go or in bursts. */
 export const directCure: Practice = {
   id: 'cure',
   role: 'cure',
@@ -35,74 +43,80 @@ export const directCure: Practice = {
   station: 'press',
   applies: () => true,
   plan: (input, settle) => {
-    const { garment, house } = input;
-    const ink = inkFor(input, 'textile');
-    const { sheet } = coverSheetFor(input, 'cure');
-    const isPolyester = isMostlyPolyester(garment);
-    const fabric = heatByShare(garment, TRADE.directCureCottonC, TRADE.directCurePolyesterC);
-    const isBelowInk = ink.cureC !== null && fabric.value < ink.cureC.min;
-    const temp = settle(
-      plateProposal(
-        input,
-        [
-          ...(ink.cureC && !isPolyester
-            ? [makerReason(ink.name, ink.cureC, fabric.value, 'temperature')]
-            : []),
-          fabric.reason,
-        ],
-        ink.cureC && !isPolyester ? [sheetLimit(ink.name, ink.cureC)] : [],
+    const sheet = coverSheetFor(input, 'cure');
+    const temp = settle(curePlate(input));
+    const gap = settle(gapProposal());
+    const hover = settle(
+      hoverProposal(
+        'Hover first',
+        [tradeReason(TRADE.directHoverS.start, say('reason.cure-hover', spanOf(TRADE.directHoverS)))],
+        [practiceLimit(TRADE.directHoverS, 'cure-hover')],
       ),
     );
-    const dwell = settle(dwellProposal(dwellReasons(input)));
-    const hover = settle({
-      key: 'hoverS',
-      sets: 'hover',
-      label: 'Hover first',
-      kind: 'duration',
-      reasons: [
-        tradeReason(
-          TRADE.directHoverS.start,
-          'Plate held above the wet ink for 20 to 40 s, until touch-dry.',
-        ),
-      ],
-      limits: [],
-      ability: { min: 0, max: 300 },
-    });
+    const dwell = settle(cureDwell(input));
+    const bursts = cureBursts(input, settle);
     const pressure = settle(
-      pressureProposal(input, 10, 'As light as the press goes: the ink is still soft.'),
+      pressureProposal(input, {
+        kPa: TRADE.directCureKPa.start,
+        said: say('reason.wet-ink'),
+        limits: [{ min: null, max: TRADE.directCureKPa.max, said: say('limit.wet-ink') }],
+      }),
     );
-    const isBursts = isPolyester || house.directCure === 'bursts';
     const laid = stackOf(input, { sheet, carries: 'print', wetGM2: inkWaterGM2(input) });
     const bare = { ...laid, layers: laid.layers.slice(1) };
     const covered = (label: string, durationS: number): Phase =>
       heat(label, temp.value, durationS, closed(pressure.value), laid);
-    const hovered = heat('hover', temp.value, hover.value, hovering(TRADE.hoverGapMm.start), bare);
-    const bursts = Array.from({ length: BURSTS }, (_, i) => covered(`burst ${i + 1}`, dwell.value / BURSTS));
+    const hovered = heat('hover', temp.value, hover.value, hovering(gap.value), bare);
+    const count = bursts?.value ?? 1;
+    const closings = Array.from({ length: count }, (_, i) =>
+      covered(count > 1 ? `burst ${i + 1}` : 'cure', dwell.value / count),
+    );
     return {
-      title: isBursts ? 'Cure in four bursts' : 'Cure the print',
+      title: count > 1 ? `Cure in ${count} bursts` : 'Cure the print',
       unit: 'piece',
       on: onPress(input),
-      phases: isBursts
-        ? around(20, [hovered, ...inBursts(bursts, { label: 'turn the sheet', handsS: 10 })])
-        : around(20, [hovered, covered('cure', dwell.value)]),
-      settings: [temp, hover, dwell, pressure],
+      phases: around(20, [hovered, ...inBursts(closings, { label: 'turn the sheet', handsS: 10 })]),
+      settings: [temp, gap, hover, dwell, ...(bursts ? [bursts] : []), pressure],
       sheet: keptSheet(sheet),
       checks: [
-        isBursts ? 'Turn the sheet between bursts' : 'Turn the sheet after each piece',
-        'No ink comes off on the sheet',
-        ...(isSplitOpen(input) ? ['One layer only, underlay in place'] : []),
-        ...(isPolyester && isBelowInk
-          ? [
-              `Cooler than the ink’s own ${ink.cureC?.min} °C: only with an ink made for low heat; wash a test`,
-            ]
-          : []),
+        say(count > 1 ? 'check.turn-between-bursts' : 'check.turn-each-piece'),
+        say('check.no-ink-off'),
+        ...(isSplitOpen(input) ? [say('check.one-layer-press')] : []),
       ],
-      look: 'Dry, matt, does not lift under a thumb.',
+      look: say('look.cured'),
       cautions: [...PRESS_CAUTIONS, CAUTIONS.fumes],
       consumes: [sheetUse(input, 'cure')],
     };
   },
 };
+
+/** The ink's sheet holds on every fabric; where it says nothing, practice does. */
+function curePlate(input: PrintInput): Parameters<Settle>[0] {
+  const { fabric, reasons, limits } = cureHeat(input);
+  const bounds = limits.length > 0 ? limits : [practiceLimit(fabric.range, 'cure-heat')];
+  return plateProposal(input, [...reasons, fabric.reason], bounds);
+}
+
+/** How often the plate closes: once, or in bursts where the house or polyester wants it. */
+function cureBursts(input: PrintInput, settle: Settle): Setting | null {
+  const isPolyester = isMostlyPolyester(input.garment);
+  if (!isPolyester && input.house.directCure !== 'bursts') return null;
+  const range = TRADE.directCureBursts;
+  return settle({
+    key: 'bursts',
+    sets: 'bursts',
+    label: 'Bursts',
+    kind: 'count',
+    reasons: isPolyester
+      ? [tradeReason(range.start, say('reason.cure-bursts-polyester', spanOf(range)))]
+      : [
+          houseReason(input, 'directCure', null),
+          tradeReason(range.start, say('reason.cure-bursts', spanOf(range))),
+        ],
+    limits: [practiceLimit(range, 'cure-bursts')],
+    ability: { min: 1, max: 12 },
+  });
+}
 
 const INK_WATER_G_ML = 0.6; // water in textile ink, the rest is pigment and binder (assumption)
 
@@ -114,38 +128,67 @@ function inkWaterGM2(input: PrintInput): number {
   return Math.round((ml * INK_WATER_G_ML) / (Math.max(1, print.inkMm2) / 1e6));
 }
 
-function dwellReasons(input: PrintInput): Reason[] {
-  const { garment, print } = input;
-  const ink = inkFor(input, 'textile');
-  const delay = sheetDelay(coverSheetFor(input, 'cure').sheet);
-  const longer = (s: number): number => Math.round(s * (delay?.factor ?? 1));
-  const through = delay ? ` ${delay.why}` : '';
-  if (isMostlyPolyester(garment))
-    return [
-      tradeReason(
-        longer(TRADE.directCurePolyesterS.start),
-        `On polyester four or so bursts of 30 s at the lightest pressure.${through}`,
-      ),
-    ];
-  if (!needsWhite(garment))
-    return [
-      tradeReason(
-        longer(TRADE.directCureLightS.start),
-        `Light garments with little ink need 30 to 45 s.${through}`,
-      ),
-    ];
+/** All closings together: what the ink's sheet makes of what print and fabric want, longer through silicone. */
+function cureDwell(input: PrintInput): ReturnType<typeof dwellProposal> {
+  const delay = sheetDelay(coverSheetFor(input, 'cure'));
+  const wish = dwellWish(input);
+  const { reasons, limits } = cureTime(input, wish.value);
+  const through = (value: number, said: Wish['reason']['said']): ReturnType<typeof longerThrough> =>
+    longerThrough(delay, { value, said });
+  return dwellProposal(
+    [
+      ...reasons.map((own) => ({ ...own, ...through(own.value ?? wish.value, own.said) })),
+      houseReason(input, 'directCure', null),
+      { source: wish.reason.source, ...through(wish.value, wish.reason.said) },
+    ],
+    limits.length > 0
+      ? limits.map((own) => ({
+          ...own,
+          ...spanThrough(delay, { min: own.min ?? 0, max: own.max ?? Infinity }),
+        }))
+      : [practiceLimit(spanThrough(delay, wish.range), 'cure-dwell')],
+  );
+}
+
+/** Little ink on a light garment needs little; whiter prints need longer; polyester is held cooler for longer, by its share. */
+function dwellWish(input: PrintInput): Wish {
+  const { garment } = input;
+  const { polyester: share } = garment.fibres;
+  const cotton = needsWhite(garment) ? darkWish(input) : lightWish();
+  if (share === 0) return cotton;
+  const { start, ...span } = TRADE.directCurePolyesterS;
+  const value = Math.round(cotton.value + (start - cotton.value) * share);
+  const range = between(cotton.range, span, share);
+  const said =
+    share >= 1
+      ? say('reason.cure-polyester', spanOf(span))
+      : say('reason.blend', {
+          shares: wishingFibres(garment),
+          ...range,
+          start: value,
+          kind: 'duration',
+        });
+  return { value, range, reason: { source: 'trade', said, value } };
+}
+
+function lightWish(): Wish {
+  const { start: value, ...range } = TRADE.directCureLightS;
+  return {
+    value,
+    range: spanOf(range),
+    reason: { source: 'trade', said: say('reason.cure-light', spanOf(range)), value },
+  };
+}
+
+function darkWish(input: PrintInput): Wish {
   const { min, max } = TRADE.directCureDarkS;
+  const { whiteShare } = input.print;
   const isDouble = isDoubleWhite(input);
-  const whiteness = Math.min(1, print.whiteShare * (isDouble ? 1.3 : 1));
-  const wished = longer(Math.round((min + (max - min) * whiteness) / 5) * 5);
-  return [
-    ...(ink.cureS ? [makerReason(ink.name, ink.cureS, wished, 'duration')] : []),
-    houseReason(input, 'directCure', null),
-    {
-      source: 'model',
-      text: `Whiter prints need longer: ${Math.round(100 * print.whiteShare)} % white under the ink${isDouble ? ', in two hits' : ''}, between ${min} and ${max} s.${through}`,
-      value: wished,
-    },
-    tradeReason(TRADE.directCureDarkS.start, `${min} to ${max} s on dark cotton.`),
-  ];
+  const whiteness = Math.min(1, whiteShare * (isDouble ? 1.3 : 1));
+  const value = Math.round((min + (max - min) * whiteness) / 5) * 5;
+  return {
+    value,
+    range: { min, max },
+    reason: { source: 'model', said: say('reason.cure-white', { min, max, whiteShare, isDouble }), value },
+  };
 }

@@ -1,26 +1,34 @@
+import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
+import { cureHeat } from '../cureSheet.ts';
 import type { PrintInput } from '../documents.ts';
 import { coverSheetFor, keptSheet } from '../equip.ts';
-import { heatByShare } from '../fabric.ts';
+import { heatLimits, lowered } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
   around,
   byHand,
   closed,
-  dwellProposal,
   heat,
-  houseReason,
   hovering,
   inBursts,
   on,
   onPress,
-  plateProposal,
   pressedOnce,
-  pressureProposal,
   sheetUse,
-  tradeReason,
 } from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
+import {
+  dwellProposal,
+  gapProposal,
+  houseReason,
+  hoverProposal,
+  plateProposal,
+  practiceLimit,
+  pressureProposal,
+  tradeReason,
+} from '../proposals.ts';
+import { spanOf } from '../resolveSetting.ts';
 import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { fluidWish, isPretreated } from './directPretreat.ts';
@@ -44,38 +52,41 @@ export const directAirDry: Practice = {
   station: 'rack',
   applies: (input) => isPretreated(input) && input.house.pretreatmentDrying === 'air',
   plan: (input, settle) => {
-    const { equipment } = input;
+    const { rack } = input.equipment;
+    const { start, min } = TRADE.airDryS;
     const time = settle({
       key: 'restS',
       sets: 'rest',
       label: 'On the rack',
       kind: 'duration',
       reasons: [
-        houseReason(input, 'pretreatmentDrying', TRADE.airDryS.start),
-        tradeReason(TRADE.airDryS.start, '20 to 40 min, until dry to the touch.'),
+        houseReason(input, 'pretreatmentDrying', start),
+        tradeReason(start, say('reason.air-dry', spanOf(TRADE.airDryS))),
       ],
-      limits: [],
+      limits: [{ min, max: null, said: say('limit.practice', { what: 'drying-in-air' }) }],
       ability: { min: 60, max: 14400 },
     });
     return {
       title: 'Hang on the rack',
       unit: 'piece',
-      ...(equipment.rack
-        ? { on: on('rack', equipment.rack), pools: [{ id: equipment.rack.id, name: equipment.rack.name }] }
-        : {}),
+      ...(rack ? { on: on('rack', rack), pools: [{ id: rack.id, name: rack.name }] } : {}),
       phases: [byHand('hang', 10)],
       settings: [time],
       checks: [
-        'Hung flat, nothing touches the print area',
-        'Away from powder and printers',
-        ...(equipment.rack && input.pieces > equipment.rack.places
+        say('check.hung-flat'),
+        say('check.away-from-powder'),
+        ...(rack && input.pieces > rack.places
           ? [
-              `${equipment.rack.name} holds ${equipment.rack.places}: hang the line in ${Math.ceil(input.pieces / equipment.rack.places)} goes`,
+              say('check.rack-goes', {
+                rack: rack.name,
+                places: rack.places,
+                goes: Math.ceil(input.pieces / rack.places),
+              }),
             ]
           : []),
       ],
-      look: 'Dry to the touch over the whole print area.',
-      waitAfter: { minS: time.value, maxS: null, why: 'Dry to the touch over the whole print area.' },
+      look: say('look.dry-to-touch'),
+      waitAfter: { minS: time.value, maxS: null, why: say('wait.dry-to-touch') },
     };
   },
 };
@@ -88,12 +99,15 @@ export const directLayFibres: Practice = {
   station: 'press',
   applies: (input) => isPretreated(input) && input.house.pretreatmentDrying === 'air',
   plan: (input, settle) => {
-    const { sheet } = coverSheetFor(input, 'pretreatment');
+    const sheet = coverSheetFor(input, 'pretreatment');
     const temp = settle(dryingPlate(input));
-    const dwell = settle(
-      dwellProposal([tradeReason(TRADE.airDryPressS.start, 'One short press lays the fibres: 5 to 15 s.')]),
+    const dwell = settle(layingTime(false));
+    const pressure = settle(
+      pressureProposal(input, {
+        kPa: TRADE.layFibresKPa.start,
+        said: say('reason.lay-fibres-firm'),
+      }),
     );
-    const pressure = settle(pressureProposal(input, 50, 'Firm, once: it only lays the fibres.'));
     return {
       title: 'Lay the fibres',
       ...pressedOnce(
@@ -102,34 +116,50 @@ export const directLayFibres: Practice = {
         { temp, dwell, pressure },
       ),
       sheet: keptSheet(sheet),
-      checks: ['Dry before it is pressed'],
-      look: 'Flat, no box to be seen.',
+      checks: [say('check.dry-before-press')],
+      look: say('look.flat-no-box'),
       consumes: [sheetUse(input, 'pretreatment')],
     };
   },
 };
 
-const dryingPlate = (input: PrintInput): Parameters<Settle>[0] => {
-  const cure = heatByShare(input.garment, TRADE.directCureCottonC, TRADE.directCurePolyesterC);
-  return plateProposal(input, [
-    tradeReason(
-      cure.value,
-      `At the cure’s temperature, so that the press is not changed over. ${cure.reason.text}`,
-    ),
-  ]);
-};
+/** One press that lays the fibres: after the air, or after a hover. */
+const layingTime = (isAfterHover: boolean): ReturnType<typeof dwellProposal> =>
+  dwellProposal(
+    [
+      tradeReason(
+        TRADE.airDryPressS.start,
+        say('reason.lay-fibres', { ...spanOf(TRADE.airDryPressS), isAfterHover }),
+      ),
+    ],
+    [practiceLimit(TRADE.airDryPressS, 'flattening')],
+  );
+
+/** At the cure's temperature, so that the press is not changed over; no hotter than the fabric bears. */
+function dryingPlate(input: PrintInput): Parameters<Settle>[0] {
+  const { fabric, reasons } = cureHeat(input);
+  const cure = reasons[0] ?? fabric.reason;
+  const said = say('reason.as-the-cure', { usual: cure.said });
+  const own = lowered(heatLimits(input.garment), {
+    value: cure.value ?? fabric.value,
+    said,
+    kind: 'temperature',
+  });
+  return plateProposal(input, [own.reason]);
+}
 
 /** Water on the print area as pretreatment leaves it, g/m²: nearly all of the fluid is water (assumption). */
 const fluidWaterGM2 = (input: PrintInput): number => Math.round(0.9 * fluidWish(input).wished);
 
 function burstDry(input: PrintInput, settle: Settle): OperationDraft {
-  const { sheet } = coverSheetFor(input, 'pretreatment');
+  const sheet = coverSheetFor(input, 'pretreatment');
   const isFleece = input.garment.construction === 'fleece';
   const temp = settle(dryingPlate(input));
   const burst = settle(
-    dwellProposal([
-      tradeReason(TRADE.dryBurstS.start, 'Short bursts of 10 to 15 s, open between to let the steam out.'),
-    ]),
+    dwellProposal(
+      [tradeReason(TRADE.dryBurstS.start, say('reason.dry-burst', spanOf(TRADE.dryBurstS)))],
+      [practiceLimit(TRADE.dryBurstS, 'dry-burst')],
+    ),
   );
   const range = isFleece ? TRADE.dryBurstsFleece : TRADE.dryBursts;
   const bursts = settle({
@@ -139,17 +169,14 @@ function burstDry(input: PrintInput, settle: Settle): OperationDraft {
     kind: 'count',
     reasons: [
       houseReason(input, 'pretreatmentDrying', null),
-      tradeReason(
-        range.start,
-        isFleece
-          ? 'Fleece holds twice the fluid and gives it up slowly: four to eight.'
-          : 'Until dry to the touch over the print area; three is usual.',
-      ),
+      tradeReason(range.start, say('reason.dry-bursts', { isFleece, ...spanOf(range) })),
     ],
-    limits: [],
+    limits: [practiceLimit(range, 'dry-bursts')],
     ability: { min: 1, max: 12 },
   });
-  const pressure = settle(pressureProposal(input, 15, 'Light, so that the fluid is not driven through.'));
+  const pressure = settle(
+    pressureProposal(input, { kPa: TRADE.dryKPa.start, said: say('reason.dry-light') }),
+  );
   const laid = stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) });
   const closings = Array.from({ length: bursts.value }, (_, i) =>
     heat(`burst ${i + 1}`, temp.value, burst.value, closed(pressure.value), laid),
@@ -161,30 +188,30 @@ function burstDry(input: PrintInput, settle: Settle): OperationDraft {
     phases: around(10, inBursts(closings, { label: 'open, turn the sheet', handsS: 10 })),
     settings: [temp, burst, bursts, pressure],
     sheet: keptSheet(sheet),
-    checks: ['Open between bursts, turn the sheet each time', 'Dry to the touch over the whole print area'],
-    look: 'Flat and dry, no box to be seen.',
+    checks: [say('check.open-and-turn'), say('check.dry-to-touch')],
+    look: say('look.no-box'),
     cautions: [...PRESS_CAUTIONS, CAUTIONS.steam, CAUTIONS.fumes],
     consumes: [sheetUse(input, 'pretreatment')],
   };
 }
 
 function hoverDry(input: PrintInput, settle: Settle): OperationDraft {
-  const { sheet } = coverSheetFor(input, 'pretreatment');
+  const sheet = coverSheetFor(input, 'pretreatment');
   const temp = settle(dryingPlate(input));
-  const hover = settle({
-    key: 'hoverS',
-    sets: 'hover',
-    label: 'Hover',
-    kind: 'duration',
-    reasons: [
-      houseReason(input, 'pretreatmentDrying', TRADE.dryHoverS.start),
-      tradeReason(TRADE.dryHoverS.start, 'Until no steam is seen: half a minute to a minute and a half.'),
-    ],
-    limits: [],
-    ability: { min: 5, max: 600 },
-  });
-  const dwell = settle(
-    dwellProposal([tradeReason(TRADE.airDryPressS.start, 'Then one press to lay the fibres: 5 to 15 s.')]),
+  const gap = settle(gapProposal());
+  const hover = settle(
+    hoverProposal(
+      'Hover',
+      [
+        houseReason(input, 'pretreatmentDrying', TRADE.dryHoverS.start),
+        tradeReason(TRADE.dryHoverS.start, say('reason.dry-hover', spanOf(TRADE.dryHoverS))),
+      ],
+      [practiceLimit(TRADE.dryHoverS, 'dry-hover')],
+    ),
+  );
+  const dwell = settle(layingTime(true));
+  const pressure = settle(
+    pressureProposal(input, { kPa: TRADE.hoverPressKPa.start, said: say('reason.lay-fibres-firm') }),
   );
   const laid = stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) });
   return {
@@ -192,16 +219,16 @@ function hoverDry(input: PrintInput, settle: Settle): OperationDraft {
     unit: 'piece',
     on: onPress(input),
     phases: around(20, [
-      heat('hover', temp.value, hover.value, hovering(TRADE.hoverGapMm.start), {
+      heat('hover', temp.value, hover.value, hovering(gap.value), {
         ...laid,
         layers: laid.layers.slice(1),
       }),
-      heat('press', temp.value, dwell.value, closed(35), laid),
+      heat('press', temp.value, dwell.value, closed(pressure.value), laid),
     ]),
-    settings: [temp, hover, dwell],
+    settings: [temp, gap, hover, dwell, pressure],
     sheet: keptSheet(sheet),
-    checks: ['Plate does not touch while it is wet', 'Dry to the touch before it closes'],
-    look: 'Flat and dry, no box to be seen.',
+    checks: [say('check.plate-off-wet'), say('check.dry-before-close')],
+    look: say('look.no-box'),
     cautions: [...PRESS_CAUTIONS, CAUTIONS.steam, CAUTIONS.fumes],
     consumes: [sheetUse(input, 'pretreatment')],
   };

@@ -1,10 +1,15 @@
+import { say } from '../../words/index.ts';
+import type { Said } from '../../words/index.ts';
+import type { Limit } from '../../work/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
-import { areaScale, needed, sprayerFor } from '../equip.ts';
+import { areaScale, fluidFor, sprayerFor } from '../equip.ts';
 import { isMostlyPolyester, needsWhite } from '../fabric.ts';
-import { alone, around, byHand, houseReason, on } from '../practiceParts.ts';
+import type { Pretreatment } from '../materials.ts';
+import { alone, around, byHand, on } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
-import { makerReason } from '../resolveSetting.ts';
+import { houseCheck } from '../proposals.ts';
+import { makerReason, spanOf } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
 
 /** Dark and polyester garments are pretreated; pale cotton is not. */
@@ -19,22 +24,20 @@ export const directPretreat: Practice = {
   station: 'sprayer',
   applies: isPretreated,
   plan: (input, settle) => {
-    const { garment, print, equipment, house } = input;
-    const fibre = isMostlyPolyester(garment) ? 'polyester' : 'cotton';
-    const fluid = needed(equipment.pretreatments[fibre], `pretreatment for ${fibre}`);
-    const { wished, isFleece, why } = fluidWish(input);
+    const { print, house } = input;
+    const fluid = fluidFor(input);
+    const { wished, said } = fluidWish(input);
+    const sheet = fluidSheet(input, fluid);
     const perArea = settle({
       key: 'gM2',
       sets: 'fluid',
       label: 'Pretreatment per area',
       kind: 'arealMass',
       reasons: [
-        ...(isFleece ? [] : [makerReason(fluid.name, fluid.gM2, wished, 'arealMass')]),
-        { source: 'trade', text: why, value: wished },
+        makerReason(fluid.name, spanOf(sheet), wished, 'arealMass'),
+        { source: 'trade', said, value: wished },
       ],
-      limits: isFleece
-        ? []
-        : [{ ...fluid.gM2, text: `the sheet of “${fluid.name}”: less is dull, more stains and stiffens.` }],
+      limits: [sheet],
       ability: { min: 1, max: 1000 },
     });
     const targetG = Math.round(print.pretreatmentM2 * areaScale(input) * perArea.value * 10) / 10;
@@ -50,20 +53,14 @@ export const directPretreat: Practice = {
         : around(40 + rollS, [alone('spray', 15, { isTimed: false })]),
       settings: [perArea],
       checks: [
-        'Weigh before and after',
-        'Only the print area and a margin; fold nothing on itself',
-        ...(print.widthMm > sprayer.widthMm
-          ? [`Wider than ${sprayer.name} sprays: two strips side by side, without a gap`]
-          : []),
-        ...(sprayer.isHandGun
-          ? [
-              'Prime the gun off to the side; 200 to 250 mm away, three bands across, two down, each begun and ended off the garment',
-            ]
-          : []),
-        isRolled ? 'Roll it in, one direction' : houseReason(input, 'rollering', null).text,
-        `Dry within ${Math.round(fluid.dryByS / 60)} min`,
+        say('check.weigh'),
+        say('check.print-area-only'),
+        ...(print.widthMm > sprayer.widthMm ? [say('check.two-strips', { sprayer: sprayer.name })] : []),
+        ...(sprayer.isHandGun ? [say('check.hand-bands')] : []),
+        isRolled ? say('check.roll-in') : houseCheck(input, 'rollering'),
+        say('check.dry-within', { withinS: fluid.dryByS }),
       ],
-      look: 'An even, fine mist standing on the fibres.',
+      look: say('look.mist'),
       cautions: [CAUTIONS.irritant, CAUTIONS.fumes],
       weighIn: {
         targetG,
@@ -79,30 +76,39 @@ export const directPretreat: Practice = {
           isAssumed: true,
         },
       ],
-      waitAfter: {
-        minS: 0,
-        maxS: fluid.dryByS,
-        why: 'Wet pretreatment spreads and sets unevenly when it lies.',
-      },
+      waitAfter: { minS: 0, maxS: fluid.dryByS, why: say('wait.wet-pretreatment') },
     };
   },
 };
 
-/** What the fabric asks for, g/m², and why. Fleece drinks more than any sheet for tees says. */
-export function fluidWish({ garment }: PrintInput): { wished: number; isFleece: boolean; why: string } {
-  const base = TRADE.pretreatmentCottonGM2;
-  const times = ({ start }: { start: number }): number => Math.round(base.start * start);
-  if (isMostlyPolyester(garment))
-    return {
-      wished: times(TRADE.pretreatmentPolyesterFactor),
-      isFleece: false,
-      why: 'Polyester takes 20 to 40 % more, of its own solution.',
-    };
-  return garment.construction === 'fleece'
-    ? {
-        wished: times(TRADE.pretreatmentFleeceFactor),
-        isFleece: true,
-        why: 'Thick fleece drinks two to three times what a tee takes.',
-      }
-    : { wished: base.start, isFleece: false, why: `${base.min} to ${base.max} g/m² on a dark cotton tee.` };
+const isFleece = ({ garment }: Pick<PrintInput, 'garment'>): boolean =>
+  garment.construction === 'fleece' && !isMostlyPolyester(garment);
+
+/** What the fluid's sheet allows here: sheets speak of tees, and thick fleece drinks two to three times that. */
+function fluidSheet(
+  input: PrintInput,
+  { name: fluid, gM2 }: Pretreatment,
+): Limit & { min: number; max: number } {
+  if (!isFleece(input)) return { ...spanOf(gM2), said: say('limit.sheet-fluid', { fluid }) };
+  const { min, max } = TRADE.pretreatmentFleeceFactor;
+  return {
+    min: Math.round(gM2.min * min),
+    max: Math.round(gM2.max * max),
+    said: say('limit.sheet-fleece', { fluid }),
+  };
+}
+
+/** What the fabric asks for, g/m², and why: polyester takes more, by its share; fleece drinks more than any tee. */
+export function fluidWish(input: Pick<PrintInput, 'garment'>): { wished: number; said: Said } {
+  const { polyester } = input.garment.fibres;
+  const { start: base, ...span } = TRADE.pretreatmentCottonGM2;
+  const factor = TRADE.pretreatmentPolyesterFactor;
+  const times = (own: number): number => Math.round(base * own);
+  if (isFleece(input))
+    return { wished: times(TRADE.pretreatmentFleeceFactor.start), said: say('reason.pretreat-fleece') };
+  const wished = times(1 + (factor.start - 1) * polyester);
+  if (polyester >= 1) return { wished, said: say('reason.pretreat-polyester', spanOf(factor)) };
+  return polyester > 0
+    ? { wished, said: say('reason.pretreat-blend', { share: polyester }) }
+    : { wished, said: say('reason.pretreat-tee', spanOf(span)) };
 }

@@ -1,10 +1,13 @@
+import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { Setting } from '../../work/index.ts';
 import type { PrintInput } from '../documents.ts';
 import { areaScale, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { isMostlyPolyester, needsWhite } from '../fabric.ts';
-import { alone, around, houseReason, on, tradeReason } from '../practiceParts.ts';
+import { PLACEMENTS } from '../../placement/index.ts';
+import { alone, around, on } from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
+import { houseReason, tradeReason } from '../proposals.ts';
 import { placementOf } from '../placing.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
@@ -20,7 +23,7 @@ export const directPrint: Practice = {
   applies: () => true,
   plan: (input, settle) => {
     const { garment, print } = input;
-    const printer = printerFor(input, 'direct');
+    const printer = printerFor(input);
     const mode = printModeFor(input, printer);
     const hasWhite = needsWhite(garment);
     const hits = hasWhite ? whiteHits(input, settle) : null;
@@ -36,20 +39,22 @@ export const directPrint: Practice = {
       phases: around(45, [alone('print', machineS, { maxWaitS: null })]),
       settings: hits === null ? [] : [...whiteSettings(settle), hits],
       checks: [
-        `Straight, collar at the ${platen ? `${platen} ` : ''}platen’s edge, hooped, no wrinkle`,
-        'Platen raised until the sensor objects, then one or two steps down',
-        ...(isOverPocket(input) ? ['Clearance checked over the pocket and over the riser'] : []),
-        hasWhite ? 'White ink agitated, nozzle check clean' : 'No white under a light garment',
-        `Mode ${mode.name}: ${mode.why}`,
-        'Not mirrored',
+        say(PLACEMENTS[input.placement.key].from === 'collar' ? 'check.loaded' : 'check.loaded-flat', {
+          platen,
+        }),
+        say('check.platen-sensor'),
+        ...(isOverPocket(input) ? [say('check.clearance-pocket')] : []),
+        say(hasWhite ? 'check.agitated' : 'check.no-white-light'),
+        mode.said,
+        say('check.not-mirrored'),
       ],
-      look: hasWhite ? 'Bright white under all colour, no grey fibres through.' : 'Even colour, no lines.',
+      look: say('look.direct', { hasWhite }),
       cautions: [CAUTIONS.headStrike],
-      consumes: inkUse(input, inkFor(input, 'textile'), hits?.value ?? 0),
+      consumes: inkUse(input, inkFor(input), hits?.value ?? 0),
       waitAfter: {
         minS: TRADE.directStandS.start,
         maxS: null,
-        why: 'Wet ink stands about a minute and is touched by nothing.',
+        why: say('wait.wet-ink'),
       },
     };
   },
@@ -74,25 +79,15 @@ function whiteHits(input: PrintInput, settle: Settle): Setting {
     kind: 'count',
     reasons: [
       houseReason(input, 'whiteHits', isThick ? null : house.whiteHits === 'double' ? 2 : 1),
-      isThick
-        ? tradeReason(2, 'Fleece swallows the first white: a second hit after a pause.')
-        : tradeReason(1, 'One hit covers a tee; two, with a pause between, are brightest.'),
+      tradeReason(isThick ? 2 : 1, say('reason.white-hits', { isThick })),
     ],
-    limits: [{ min: 1, max: 2, text: 'a third hit cracks when it is stretched (trade).' }],
+    limits: [{ min: 1, max: 2, said: say('limit.white-hits') }],
     ability: { min: 1, max: 3 },
   });
 }
 
 /** How much white, and how far inside the colour. */
 const whiteSettings = (settle: Settle): Setting[] => [
-  settleDensity(
-    settle,
-    TRADE.directWhiteDensity,
-    'Fabric swallows white: as much as one pass lays is the usual start.',
-  ),
-  settleChoke(
-    settle,
-    TRADE.directChokeMm,
-    'White stays this far inside the colour so that no white rim shows.',
-  ),
+  settleDensity(settle, TRADE.directWhiteDensity, say('reason.white-fabric')),
+  settleChoke(settle, TRADE.directChokeMm, say('reason.white-choke')),
 ];

@@ -1,3 +1,4 @@
+import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import { filmSheets } from '../filmSheets.ts';
 import { byHand } from '../practiceParts.ts';
@@ -15,12 +16,8 @@ export const filmCut: Practice = {
     unit: 'sheet',
     size: filmSheets(input).perSheet,
     phases: [byHand('cut', 5, { eachS: 8 })],
-    checks: [
-      'One transfer for each piece on the ticket, spares counted',
-      'Registration strips trimmed off',
-      'Dry, flat, glue side covered',
-    ],
-    look: 'Square cuts 5 mm outside the print.',
+    checks: [say('check.transfers-counted'), say('check.strips-off'), say('check.dry-flat-covered')],
+    look: say('look.cut'),
     cautions: [CAUTIONS.blade],
   }),
 };
@@ -36,11 +33,7 @@ export const filmStore: Practice = {
     title: 'Date and shelve the transfers',
     unit: 'line',
     phases: [byHand('shelve', 30, { eachS: 2 })],
-    checks: [
-      'Cool before they are stacked',
-      'Paper between, flat, dry, dark',
-      'Date, art and count on the packet',
-    ],
-    look: 'Flat packet, closed against damp air.',
+    checks: [say('check.cool-before-stack'), say('check.paper-between'), say('check.packet-dated')],
+    look: say('look.packet'),
   }),
 };

@@ -1,29 +1,33 @@
 import { isCap } from '../../blank/index.ts';
+import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
-import { filmFor } from '../equip.ts';
 import { byHand, on } from '../practiceParts.ts';
 import type { OperationDraft, Practice } from '../practice.ts';
-import { isPressedNow } from './filmPress.ts';
+import { transferSourceOf } from '../transferSource.ts';
+import { isPressedNow } from './transferPress.ts';
 
-/** Takes a transfer's film off. */
-export function peelOff(
-  input: PrintInput,
-  peel: 'hot' | 'warm' | 'cold',
-  pull: 'slow' | 'fast',
-): OperationDraft {
+/** The pull a transfer is made for, unless this shop pulls all alike. A supplier's own sheet stands above the house. */
+export function pullOf(input: PrintInput): 'slow' | 'fast' {
+  const { pull } = transferSourceOf(input);
+  const { filmPull } = input.house;
+  return filmPull === 'as-film' || input.process === 'bought-in' ? pull : filmPull;
+}
+
+function peelOff(input: PrintInput): OperationDraft {
   const { coolingTable } = input.equipment;
+  const { peel } = transferSourceOf(input);
   return {
     title: `Peel ${peel}`,
     unit: 'piece',
     ...(peel === 'cold' && coolingTable ? { on: on('cooling-table', coolingTable) } : {}),
     phases: [byHand('peel', 8)],
     checks: [
-      pull === 'fast' ? 'One fast pull, low angle' : 'Slow and steady, low angle',
-      'It resists? Stop: still too warm, or pressed too short',
-      ...(isCap(input.garment) ? ['Rub down with a cloth before peeling'] : []),
+      say('check.pull', { pull: pullOf(input) }),
+      say('check.resists'),
+      ...(isCap(input.garment) && input.process !== 'patch-cap' ? [say('check.rub-down')] : []),
     ],
-    look: 'Film comes off clean, nothing left on it.',
+    look: say('look.peeled'),
     cautions: peel === 'hot' ? [CAUTIONS.hotFilm] : [],
   };
 }
@@ -35,9 +39,5 @@ export const filmPeel: Practice = {
   part: ({ process }) => (process === 'patch-cap' ? 'patch' : 'blank'),
   station: 'cooling',
   applies: isPressedNow,
-  plan: (input) => {
-    const film = filmFor(input);
-    const { filmPull } = input.house;
-    return peelOff(input, film.peel, filmPull === 'as-film' ? film.pull : filmPull);
-  },
+  plan: peelOff,
 };

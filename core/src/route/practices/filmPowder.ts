@@ -1,9 +1,12 @@
+import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
 import { areaScale, powderFor } from '../equip.ts';
 import { LOOSE_POWDER_S, filmSheets } from '../filmSheets.ts';
-import { alone, byHand, houseReason, tradeReason } from '../practiceParts.ts';
+import { alone, byHand } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
+import type { SettingProposal } from '../resolveSetting.ts';
+import { houseReason, tradeReason } from '../proposals.ts';
 import { TRADE } from '../tradeRanges.ts';
 
 const SECOND_COAT = 0.7; // of the first: part of it finds no wet ink any more (assumption)
@@ -24,7 +27,7 @@ export const filmPowder: Practice = {
   station: 'powder',
   applies: () => true,
   plan: (input, settle) => {
-    const { print, pieces, house } = input;
+    const { house } = input;
     const powder = powderFor(input);
     const isTwice = house.powderCoats === 'two';
     const perPrintG = powderPerPrintG(input);
@@ -40,33 +43,18 @@ export const filmPowder: Practice = {
           'powderStand',
           house.powderStand === 'stand' ? TRADE.powderStandDampS.start : TRADE.powderStandS.start,
         ),
-        tradeReason(TRADE.powderStandS.start, 'While the ink is wet; up to 5 min in a damp room.'),
+        tradeReason(TRADE.powderStandS.start, say('reason.powder-wet', { max: TRADE.powderStandS.max })),
       ],
       limits: [
         {
           min: null,
           max: TRADE.powderStandS.max,
-          text: 'by then the ink is dry and holds no powder (trade).',
+          said: say('limit.powder-wet'),
         },
       ],
       ability: { min: 0, max: 3600 },
     });
-    const amount = settle({
-      key: 'powderG',
-      sets: 'powder',
-      label: 'Powder picked up',
-      kind: 'mass',
-      reasons: [
-        {
-          source: 'model',
-          text: `${pieces} prints of ${(print.inkMm2 / 100).toFixed(0)} cm² of ink, ${powder.gM2} g/m² picked up (${powder.status})${isTwice ? ', and seven tenths of it again in the second coat' : ''}.`,
-          value: Math.round(perPrintG * pieces * 10) / 10,
-        },
-        ...(isTwice ? [houseReason(input, 'powderCoats', null)] : []),
-      ],
-      limits: [],
-      ability: { min: 0, max: 100000 },
-    });
+    const amount = settle(powderAmount(input));
     return {
       title: isTwice ? 'Powder the film, two coats' : 'Powder the film',
       unit: 'sheet',
@@ -77,12 +65,12 @@ export const filmPowder: Practice = {
       ],
       settings: [stand, amount],
       checks: [
-        'Every inked part coated',
-        'Back flicked hard, no grain left on bare film',
-        'Room under 60 % humidity, or powder clings',
-        'Excess back into the closed container',
+        say('check.all-coated'),
+        say('check.flicked'),
+        say('check.humidity'),
+        say('check.excess-back'),
       ],
-      look: 'Even white frost on the ink, clear film between.',
+      look: say('look.powdered'),
       cautions: [CAUTIONS.dust],
       consumes: [
         {
@@ -97,8 +85,44 @@ export const filmPowder: Practice = {
       waitAfter: {
         minS: 0,
         maxS: LOOSE_POWDER_S,
-        why: 'Loose powder shakes off: melt it before the film is moved about.',
+        why: say('wait.loose-powder'),
       },
     };
   },
 };
+
+/** What the whole line picks up: as the powder is known to, once or twice. */
+function powderAmount(input: PrintInput): SettingProposal {
+  const { print, pieces, house } = input;
+  const powder = powderFor(input);
+  const isTwice = house.powderCoats === 'two';
+  const usualG = Math.round(powderPerPrintG(input) * pieces * 10) / 10;
+  return {
+    key: 'powderG',
+    sets: 'powder',
+    label: 'Powder picked up',
+    kind: 'mass',
+    reasons: [
+      {
+        source: 'model',
+        said: say('reason.powder-load', {
+          prints: pieces,
+          inkMm2: print.inkMm2,
+          gM2: powder.gM2,
+          isWeighed: powder.status === 'weighed',
+          isTwice,
+        }),
+        value: usualG,
+      },
+      ...(isTwice ? [houseReason(input, 'powderCoats', null)] : []),
+    ],
+    limits: [
+      {
+        min: Math.floor(usualG * TRADE.powderLoadShare.min * 10) / 10,
+        max: Math.ceil(usualG * TRADE.powderLoadShare.max * 10) / 10,
+        said: say('limit.powder-load'),
+      },
+    ],
+    ability: { min: 0, max: 100000 },
+  };
+}

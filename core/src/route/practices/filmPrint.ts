@@ -1,13 +1,17 @@
 import { CAUTIONS } from '../cautions.ts';
 import { sparesOf } from '../practice.ts';
 import type { Consumption, Setting, Wait } from '../../work/index.ts';
+import { say } from '../../words/index.ts';
+import type { Said } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
 import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { filmSheets, transferPrintS } from '../filmSheets.ts';
 import type { Printer } from '../machines.ts';
 import type { Film, InkSet } from '../materials.ts';
-import { alone, around, byHand, houseReason, on, tradeReason } from '../practiceParts.ts';
+import { alone, around, byHand, on } from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
+import { practiceLimit, tradeReason } from '../proposals.ts';
+import { spanOf } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
 
@@ -15,7 +19,7 @@ import { settleChoke, settleDensity } from '../whiteSettings.ts';
 export const waitForPowder = (input: PrintInput): Wait => ({
   minS: 0,
   maxS: Math.round(TRADE.powderStandS.max - filmSheets(input).printedForS),
-  why: 'Powder holds only on wet ink: minutes, not tens of minutes.',
+  why: say('wait.powder'),
 });
 
 /** What is done to a film printer once, before the first sheet. */
@@ -28,10 +32,10 @@ export const filmReady: Practice = {
   plan: (input) => ({
     title: 'Ready the film printer',
     unit: 'line',
-    on: on('printer', printerFor(input, 'film')),
+    on: on('printer', printerFor(input)),
     phases: [byHand('ready', 120)],
-    checks: ['White ink agitated, nozzle check clean', ...filmChecks(filmFor(input))],
-    look: 'A nozzle check without gaps; film flat and straight.',
+    checks: [say('check.agitated'), ...filmChecks(filmFor(input))],
+    look: say('look.nozzles'),
   }),
 };
 
@@ -45,17 +49,16 @@ export const filmPrint: Practice = {
   station: 'film-printer',
   applies: () => true,
   plan: (input, settle) => {
-    const printer = printerFor(input, 'film');
-    const ink = inkFor(input, 'film');
+    const printer = printerFor(input);
+    const ink = inkFor(input);
     const film = filmFor(input);
-    const mode = printModeFor(input, printer);
     return {
       title: 'Print the film',
       ...inSheets(input, SHEET_OFF_S),
       on: on('printer', printer),
       settings: [...whiteSettings(settle), pauseSetting(settle), mirrorSetting(printer, settle)],
-      checks: [...wetCheck(input), `Mode ${mode.name}: ${mode.why}`, mirrorCheck(printer)],
-      look: 'No puddles, no lines; the white covers all colour but a hair at the edge.',
+      checks: [...wetCheck(input), printModeFor(input, printer).said, mirrorCheck(printer)],
+      look: say('look.film-print'),
       consumes: [...inkUse(input, ink), filmUse(input, film)],
       waitAfter: waitForPowder(input),
     };
@@ -70,8 +73,8 @@ export const platenFilmPrint: Practice = {
   station: 'direct-printer',
   applies: () => true,
   plan: (input, settle) => {
-    const printer = printerFor(input, 'direct');
-    const ink = inkFor(input, 'textile');
+    const printer = printerFor(input);
+    const ink = inkFor(input);
     const film = filmFor(input);
     const isTwoJobs = printer.whiteJobs === 'two';
     const between = isTwoJobs ? [betweenJobs(settle)] : [];
@@ -86,19 +89,16 @@ export const platenFilmPrint: Practice = {
         mirrorSetting(printer, settle),
       ],
       checks: [
-        `Film on the platen: ${houseReason(input, 'filmHold', null).text}`,
-        'Platen at its highest: film is thinner than any garment',
+        say('check.film-held', { choice: input.house.filmHold }),
+        say('check.platen-highest'),
         ...wetCheck(input),
         ...filmChecks(film),
         ...(isTwoJobs
-          ? [
-              'Film not moved between the two jobs',
-              'First job colour, second white: the other way round is scrap',
-            ]
-          : ['Colour first, then white']),
+          ? [say('check.film-not-moved'), say('check.colour-job-first')]
+          : [say('check.colour-first')]),
         mirrorCheck(printer),
       ],
-      look: 'White exactly over the colour, no puddles, no shift between the two.',
+      look: say('look.platen-film'),
       cautions: [CAUTIONS.headStrike, ...(input.house.filmHold === 'liquid' ? [CAUTIONS.alcohol] : [])],
       consumes: [...inkUse(input, ink), filmUse(input, film)],
       waitAfter: waitForPowder(input),
@@ -107,11 +107,9 @@ export const platenFilmPrint: Practice = {
 };
 
 /** Where not all of a line is printed in one go. */
-export function wetCheck(input: PrintInput): string[] {
+export function wetCheck(input: PrintInput): Said[] {
   const { perSheet } = filmSheets(input);
-  return input.pieces + sparesOf(input) > perSheet
-    ? [`Powder each sheet as it comes off, ${perSheet} at a time at most: the first would dry meanwhile`]
-    : [];
+  return input.pieces + sparesOf(input) > perSheet ? [say('check.powder-as-it-comes', { perSheet })] : [];
 }
 
 /** A printer at work sheet by sheet: hands for each, then the prints on it one after the other, and what comes between. */
@@ -127,17 +125,13 @@ export const inSheets = (
   ]),
 });
 
-const filmChecks = ({ coated, isGlitter }: Film): string[] => [
-  coated === 'one'
-    ? 'Coated (usually matt) side up: a damp finger clouds it'
-    : 'Coated on both sides: either side up',
-  ...(isGlitter ? ['Glitter film: print on the side without glitter grains'] : []),
+const filmChecks = ({ coated, isGlitter }: Film): Said[] => [
+  say('check.coated-side', { sides: coated }),
+  ...(isGlitter ? [say('check.glitter-side')] : []),
 ];
 
-export const mirrorCheck = ({ isMirroring, name }: Printer): string =>
-  isMirroring
-    ? `Mirrored once: the software of ${name} does it, so not here`
-    : `Mirrored once: the software of ${name} does not, so here`;
+export const mirrorCheck = ({ isMirroring, name }: Printer): Said =>
+  say('check.mirror', { printer: name, isMirroring });
 
 /** How often the operator mirrors by hand: never where the software does it. */
 function mirrorSetting({ isMirroring, name }: Printer, settle: Settle): Setting {
@@ -150,13 +144,11 @@ function mirrorSetting({ isMirroring, name }: Printer, settle: Settle): Setting 
     reasons: [
       {
         source: 'maker',
-        text: isMirroring
-          ? `The software of ${name} mirrors film.`
-          : `The software of ${name} leaves film as it is.`,
+        said: say('reason.software-mirrors', { printer: name, isMirroring }),
         value,
       },
     ],
-    limits: [{ min: value, max: value, text: 'film is mirrored once: twice reads the wrong way round.' }],
+    limits: [{ min: value, max: value, said: say('limit.mirrored-once') }],
     ability: { min: 0, max: 1 },
   });
 }
@@ -187,16 +179,8 @@ export const filmUse = (input: PrintInput, film: Film): Consumption => {
 };
 
 const whiteSettings = (settle: Settle): Setting[] => [
-  settleDensity(
-    settle,
-    TRADE.filmWhiteDensity,
-    'Film white is run at 50 to 70 %: more hides better, but feels heavier and dries slower.',
-  ),
-  settleChoke(
-    settle,
-    TRADE.filmChokeMm,
-    'White stays this far inside the colour so that no white rim shows; fine lines lose white when it is more.',
-  ),
+  settleDensity(settle, TRADE.filmWhiteDensity, say('reason.film-white', spanOf(TRADE.filmWhiteDensity))),
+  settleChoke(settle, TRADE.filmChokeMm, say('reason.film-choke')),
 ];
 
 const pauseSetting = (settle: Settle): Setting =>
@@ -205,10 +189,8 @@ const pauseSetting = (settle: Settle): Setting =>
     sets: 'pause',
     label: 'Pause between colour and white',
     kind: 'duration',
-    reasons: [
-      tradeReason(TRADE.filmPauseS.start, 'Lets the colour set so that white does not sink in: 15 to 20 s.'),
-    ],
-    limits: [],
+    reasons: [tradeReason(TRADE.filmPauseS.start, say('reason.film-pause', spanOf(TRADE.filmPauseS)))],
+    limits: [practiceLimit(TRADE.filmPauseS, 'pause')],
     ability: { min: 0, max: 120 },
   });
 
@@ -218,16 +200,7 @@ const betweenJobs = (settle: Settle): Setting =>
     sets: 'pause',
     label: 'Dry between the jobs',
     kind: 'duration',
-    reasons: [
-      tradeReason(
-        TRADE.filmBetweenJobsS.start,
-        'Colour dries before the second job, by standing or a pass of warm air; the film stays where it is.',
-      ),
-    ],
-    limits: [
-      { ...spanOf(TRADE.filmBetweenJobsS), text: 'shorter bleeds, longer lets the colour dry out (trade).' },
-    ],
+    reasons: [tradeReason(TRADE.filmBetweenJobsS.start, say('reason.between-jobs'))],
+    limits: [{ ...spanOf(TRADE.filmBetweenJobsS), said: say('limit.between-jobs') }],
     ability: { min: 0, max: 600 },
   });
-
-const spanOf = ({ min, max }: { min: number; max: number }): { min: number; max: number } => ({ min, max });

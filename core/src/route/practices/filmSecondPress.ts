@@ -1,20 +1,23 @@
-import { isCap } from '../../blank/index.ts';
-import { coverSheetFor, filmFor, sheetDelay } from '../equip.ts';
 import type { Setting } from '../../work/index.ts';
+import { say } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
-import { heatByShare } from '../fabric.ts';
+import { coverSheetFor, filmFor, sheetDelay } from '../equip.ts';
+import type { Practice, Settle } from '../practice.ts';
 import {
   dwellProposal,
   houseReason,
+  longerThrough,
   plateProposal,
+  practiceLimit,
   pressureProposal,
+  sheetLimit,
+  spanThrough,
   tradeReason,
-} from '../practiceParts.ts';
-import type { Practice, Settle } from '../practice.ts';
-import { makerReason } from '../resolveSetting.ts';
+} from '../proposals.ts';
+import { makerReason, spanOf } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
-import { isPressedNow } from './filmPress.ts';
-import { pressAgain } from './transferPress.ts';
+import { transferWish } from '../transferSource.ts';
+import { isPressedFlat, isPressedNow, pressAgain, secondPressure } from './transferPress.ts';
 
 /** Seconds of the house's second press; 0 for none. */
 const houseSecondPressS = ({ house }: PrintInput): number =>
@@ -26,17 +29,21 @@ export const filmSecondPress: Practice = {
   role: 'press-again',
   part: 'blank',
   station: 'press',
-  applies: (input) => isPressedNow(input) && houseSecondPressS(input) > 0 && !isCap(input.garment),
-  plan: (input, settle) => {
+  applies: (input) => isPressedNow(input) && houseSecondPressS(input) > 0 && isPressedFlat(input),
+  plan: (input, settle, before) => {
     const film = filmFor(input);
-    const fabric = heatByShare(input.garment, TRADE.transferCottonC, TRADE.transferPolyesterC);
+    const { temp: wish } = transferWish(input);
     const temp = settle(
-      plateProposal(input, [makerReason(film.name, film.pressC, fabric.value, 'temperature'), fabric.reason]),
+      plateProposal(
+        input,
+        [makerReason(film.name, film.pressC, wish.value, 'temperature'), wish.reason],
+        [sheetLimit(film.name, film.pressC)],
+      ),
     );
     return pressAgain(input, {
       temp,
       dwell: secondDwell(input, settle, houseSecondPressS(input)),
-      pressure: settle(pressureProposal(input, 35, 'Medium, covered: it only sets the edges.')),
+      pressure: settle(pressureProposal(input, secondPressure(before))),
       use: 'second-press',
     });
   },
@@ -44,13 +51,19 @@ export const filmSecondPress: Practice = {
 
 /** Dwell of the second press: the house's, longer through silicone. */
 function secondDwell(input: PrintInput, settle: Settle, houseS: number): Setting {
-  const delay = sheetDelay(coverSheetFor(input, 'second-press').sheet);
-  const value = Math.round(houseS * (delay?.factor ?? 1));
-  const own = houseReason(input, 'secondPress', value);
+  const delay = sheetDelay(coverSheetFor(input, 'second-press'));
+  const house = houseReason(input, 'secondPress', houseS);
+  const usual = {
+    value: TRADE.secondPressS.start,
+    said: say('reason.second-time', spanOf(TRADE.secondPressS)),
+  };
   return settle(
-    dwellProposal([
-      delay ? { ...own, text: `${own.text} ${delay.why}` } : own,
-      tradeReason(TRADE.secondPressS.start, 'Five to fifteen seconds, covered.'),
-    ]),
+    dwellProposal(
+      [
+        { source: 'house', ...longerThrough(delay, { value: houseS, said: house.said }) },
+        tradeReason(usual.value, usual.said),
+      ],
+      [practiceLimit(spanThrough(delay, TRADE.secondPressS), 'press-again')],
+    ),
   );
 }

@@ -1,3 +1,6 @@
+import { isCap } from '../../blank/index.ts';
+import { say } from '../../words/index.ts';
+import type { Said } from '../../words/index.ts';
 import { byHand } from '../practiceParts.ts';
 import type { PrintInput } from '../documents.ts';
 import type { Practice } from '../practice.ts';
@@ -15,24 +18,22 @@ export const inspect: Practice = {
   station: 'inspection',
   applies: () => true,
   plan: (input) => {
-    const { process } = input;
     const isShelf = isForShelf(input);
     return {
       title: isShelf ? 'Inspect the transfer' : 'Inspect the piece',
       unit: 'piece',
       phases: [byHand('inspect', isShelf ? 10 : 20)],
       checks: isShelf
-        ? ['Nothing missing in the white', 'No powder on bare film', 'Glue clear and dry all over']
-        : [
-            'Placement against the ticket',
-            'Edges flat, no specks, no lines from missing nozzles',
-            process === 'dtg'
-              ? 'Back of the garment: no ink through'
-              : 'Stretch it a little: no cracks, no lifting',
-          ],
-      look: isShelf
-        ? 'Colour through the film without holes, dry to the touch.'
-        : 'Solid colour, clean edge, nothing on the back.',
+        ? [say('check.white-whole'), say('check.no-stray-powder'), say('check.glue-clear')]
+        : [say('check.placement'), say('check.edges-flat'), trial(input)],
+      look: say(isShelf ? 'look.transfer' : 'look.piece'),
     };
   },
 };
+
+/** What is tried of a finished piece: knits are stretched, cloth that does not give is bent. */
+function trial({ process, garment }: PrintInput): Said {
+  if (process === 'dtg') return say('check.no-ink-through');
+  if (process === 'patch-cap') return say('check.no-glue-rim');
+  return say(isCap(garment) || garment.construction === 'woven' ? 'check.bend' : 'check.stretch');
+}

@@ -1,3 +1,6 @@
+import { say } from '../../words/index.ts';
+import type { Consumption } from '../../work/index.ts';
+import { tapeFor } from '../equip.ts';
 import { byHand } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { crossesPocket } from '../../placement/index.ts';
@@ -12,31 +15,23 @@ export const levelPlaten: Practice = {
   part: 'blank',
   station: 'preparation',
   applies: isOverPocket,
-  plan: ({ equipment }) => ({
+  plan: (input) => ({
     title: 'Level the platen for the pocket',
     unit: 'line',
     phases: [byHand('set up', 240)],
-    checks: [
-      'Riser under the part above the pocket until the whole print is at one height',
-      'Tape on the bare platen beside the garment',
-      'Check the clearance to the head over the pocket’s edge by hand',
-    ],
-    look: 'A straight edge laid across pocket and chest touches both.',
-    consumes:
-      equipment.tape === null
-        ? []
-        : [
-            {
-              id: equipment.tape.id,
-              what: equipment.tape.name,
-              amount: TAPE_M,
-              kind: 'count',
-              cents: TAPE_M * equipment.tape.centsPerM,
-              isAssumed: true,
-            },
-          ],
+    checks: [say('check.riser'), say('check.platen-tape'), say('check.clearance-by-hand')],
+    look: say('look.straight-edge'),
+    consumes: tapeUse(input),
   }),
 };
+
+/** Tape for each piece, where any is set up. */
+function tapeUse(input: PrintInput): Consumption[] {
+  const tape = tapeFor(input);
+  if (tape === null) return [];
+  const { id, name, centsPerM } = tape;
+  return [{ id, what: name, amount: TAPE_M, kind: 'count', cents: TAPE_M * centsPerM, isAssumed: true }];
+}
 
 const TAPE_M = 0.6; // two strips beside the garment, each piece (assumption)
 
@@ -56,11 +51,7 @@ export const splitLoad: Practice = {
     title: 'Split open and lay single',
     unit: 'piece',
     phases: [byHand('load single', 20)],
-    checks: [
-      'One layer only on the platen: the back hangs below',
-      'Scrap fabric or paper under the print area where ink still comes through',
-      'The same under the press',
-    ],
-    look: 'One smooth layer; the underlay is wider than the print.',
+    checks: [say('check.one-layer'), say('check.underlay'), say('check.same-at-press')],
+    look: say('look.one-layer'),
   }),
 };

@@ -1,36 +1,42 @@
+import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { Setting } from '../../work/index.ts';
 import type { PrintInput } from '../documents.ts';
-import { capPressFor, coverSheetFor, filmFor, needed, refOf, sheetDelay } from '../equip.ts';
-import { heatByShare, heatLimits } from '../fabric.ts';
+import { capPressFor, coverSheetFor, needed, refOf, sheetDelay } from '../equip.ts';
+import { heatLimits, withinHeat } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,
   around,
   closed,
-  dwellProposal,
   heat,
-  houseReason,
   on,
   onCapPress,
   onPress,
-  plateProposal,
   pressedOnce,
-  pressureProposal,
-  sheetLimit,
   sheetUse,
   sheetWear,
-  tradeReason,
 } from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
-import { makerReason } from '../resolveSetting.ts';
+import {
+  dwellProposal,
+  houseReason,
+  longerThrough,
+  plateProposal,
+  practiceLimit,
+  pressureProposal,
+  sheetLimit,
+  spanThrough,
+  tradeReason,
+} from '../proposals.ts';
+import { makerReason, spanOf } from '../resolveSetting.ts';
 import { stackOf, stackUnder } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
+import { filmSource } from '../transferSource.ts';
 import { capPressure, lowerPlate } from './capPress.ts';
-import { filmSource } from './filmPress.ts';
-import { glueLimit, peelRest } from './transferPress.ts';
+import { glueLimit, peelRest, transferDwell } from './transferPress.ts';
 
 const patchOf = ({ equipment }: PrintInput): NonNullable<PrintInput['equipment']['patch']> =>
-  needed(equipment.patch, 'leatherette patch');
+  needed(equipment.patch, 'patch');
 
 /** The transfer goes onto the patch while it lies flat. */
 export const patchPress: Practice = {
@@ -41,23 +47,33 @@ export const patchPress: Practice = {
   applies: () => true,
   plan: (input, settle) => {
     const { id, blank, cents } = patchOf(input);
-    const film = filmFor(input);
-    const { sheet } = coverSheetFor(input, 'press');
+    const film = filmSource(input);
+    const sheet = coverSheetFor(input, 'press');
+    const [heatC, times] = [TRADE.patchTransferC, TRADE.patchTransferS];
     const temp = settle({
       ...plateProposal(input, [
-        makerReason(film.name, film.pressC, TRADE.patchTransferC.start, 'temperature'),
-        tradeReason(TRADE.patchTransferC.start, 'Leatherette marks easily: 110 to 140 °C.'),
+        makerReason(film.name, film.pressC, heatC.start, 'temperature'),
+        tradeReason(heatC.start, say('reason.leatherette', spanOf(heatC))),
       ]),
-      limits: [...heatLimits(blank), sheetLimit(film.name, film.pressC), ...glueLimit(input)],
+      limits: [
+        ...heatLimits(blank),
+        practiceLimit(heatC, 'patch-heat'),
+        sheetLimit(film.name, film.pressC),
+        ...glueLimit(input, film),
+      ],
     });
-    const { start, min, max } = TRADE.patchTransferS;
+    const wish = tradeReason(times.start, say('reason.heated-again-on-cap', spanOf(times)));
     const dwell = settle(
-      dwellProposal([
-        makerReason(film.name, film.dwellS, start, 'duration'),
-        tradeReason(start, `${min} to ${max} s: it is heated again on the cap.`),
-      ]),
+      transferDwell(film, { dwell: { value: times.start, reason: wish } }, sheetDelay(sheet)),
     );
-    const pressure = settle(pressureProposal(input, 30, 'Medium, so that the grain of the patch stays.'));
+    const pressure = settle(
+      pressureProposal(input, {
+        kPa: TRADE.patchTransferKPa.start,
+        said: say('reason.patch-grain'),
+        limits: [practiceLimit(TRADE.patchTransferKPa, 'patch-pressure')],
+        on: blank,
+      }),
+    );
     return {
       title: 'Press the transfer on the patch',
       ...pressedOnce(
@@ -67,16 +83,13 @@ export const patchPress: Practice = {
       ),
       takes: ['transfer'],
       sheet: refOf(sheet),
-      checks: [
-        'Middle of the art on the middle of the patch',
-        'Patch’s own glue side on paper, not on the pad',
-      ],
-      look: 'Flat, grain of the patch still to be seen beside the print.',
+      checks: [say('check.art-on-patch'), say('check.patch-glue-paper')],
+      look: say('look.patch-printed'),
       consumes: [
         sheetUse(input, 'press'),
         { id, what: blank.name, amount: 1, kind: 'count', cents, isAssumed: false },
       ],
-      waitAfter: peelRest(input, filmSource(input)),
+      waitAfter: peelRest(input, film),
     };
   },
 };
@@ -89,8 +102,8 @@ export const patchTackIron: Practice = {
   station: 'preparation',
   applies: ({ house, equipment }) => house.patchTack === 'hand-iron' && equipment.handIron !== null,
   plan: (input, settle) => {
-    const iron = needed(input.equipment.handIron, 'hand iron');
-    const [temp, dwell] = tackSettings(input, settle, iron.plateC);
+    const iron = needed(input.equipment.handIron, 'hand-iron');
+    const [temp, dwell] = tackSettings(input, settle, { label: 'Iron', ability: iron.plateC });
     return {
       ...tacked(input, temp, dwell, 2),
       on: on('hand-iron', iron),
@@ -108,7 +121,7 @@ export const patchTackPress: Practice = {
   applies: ({ house, equipment }) => house.patchTack !== 'hand-iron' || equipment.handIron === null,
   plan: (input, settle) => {
     const press = capPressFor(input);
-    const [temp, dwell] = tackSettings(input, settle, press.plateC);
+    const [temp, dwell] = tackSettings(input, settle, { label: 'Upper plate', ability: press.plateC });
     return {
       ...tacked(input, temp, dwell, 5),
       on: onCapPress(input),
@@ -120,25 +133,24 @@ export const patchTackPress: Practice = {
 function tackSettings(
   input: PrintInput,
   settle: Settle,
-  ability: { min: number; max: number },
+  own: { label: string; ability: { min: number; max: number } },
 ): [temp: Setting, dwell: Setting] {
-  const { min, max, start } = TRADE.patchTackC;
+  const [heatC, times] = [TRADE.patchTackC, TRADE.patchTackS];
   const temp = settle({
     ...plateProposal(input, [
-      tradeReason(start, `${min} to ${max} °C: it only has to hold, and it will be heated again.`),
+      tradeReason(heatC.start, say('reason.tack', { ...spanOf(heatC), kind: 'temperature' })),
     ]),
-    label: 'Iron',
-    limits: [
-      ...heatLimits(patchOf(input).blank),
-      { min: null, max, text: 'more fixes it before it is straight (trade).' },
-    ],
-    ability,
+    limits: [...heatLimits(patchOf(input).blank), practiceLimit(heatC, 'tack')],
+    ...own,
   });
   const dwell = settle(
-    dwellProposal([
-      houseReason(input, 'patchTack', null),
-      tradeReason(TRADE.patchTackS.start, '2 to 5 s, barely touching.'),
-    ]),
+    dwellProposal(
+      [
+        houseReason(input, 'patchTack', null),
+        tradeReason(times.start, say('reason.tack', { ...spanOf(times), kind: 'duration' })),
+      ],
+      [practiceLimit(times, 'tack')],
+    ),
   );
   return [temp, dwell];
 }
@@ -157,11 +169,8 @@ const tacked = (input: PrintInput, temp: Setting, dwell: Setting, kPa: number): 
     ),
   ]),
   settings: [temp, dwell],
-  checks: [
-    'Straight and centred on the front before any heat',
-    'Set down, lift off: pushing stretches the print',
-  ],
-  look: 'Holds when the cap is turned over; edges may still lift.',
+  checks: [say('check.patch-straight'), say('check.set-down-lift')],
+  look: say('look.tacked'),
 });
 
 /** The press that bonds the patch for good; the print gets a second dose here. */
@@ -174,35 +183,33 @@ export const patchCapPress: Practice = {
   plan: (input, settle) => {
     const { garment, house, equipment } = input;
     const { blank } = patchOf(input);
-    const press = capPressFor(input);
+    const [heatC, times] = [TRADE.patchCapC, TRADE.patchCapS];
     const mat =
       house.capMat === 'mat'
         ? (equipment.coverSheets.find(({ kind }) => kind === 'silicone-thick') ?? null)
         : null;
-    const wish = heatByShare(garment, TRADE.patchCapC, TRADE.patchCapC);
+    const wish = withinHeat(garment, heatC.start, say('reason.patch-on-cap', spanOf(heatC)));
     const temp = settle({
-      ...plateProposal(input, [
-        tradeReason(wish.value, `Patch on a cap: 135 to 142 °C from above. ${wish.reason.text}`),
-      ]),
+      ...plateProposal(input, [wish.reason]),
       label: 'Upper plate',
-      limits: [...heatLimits(garment), ...heatLimits(blank)],
-      ability: press.plateC,
+      limits: [...heatLimits(garment), ...heatLimits(blank), practiceLimit(heatC, 'cap-heat')],
+      ability: capPressFor(input).plateC,
     });
     const lower = lowerPlate(input, settle);
     const delay = mat ? sheetDelay(mat) : null;
-    const wished = Math.round(TRADE.patchCapS.start * (delay?.factor ?? 1));
+    const bare = say('reason.patch-bare', spanOf(times));
+    const wished = longerThrough(delay, { value: times.start, said: bare });
     const dwell = settle(
-      dwellProposal([
-        { ...houseReason(input, 'capMat', null), value: delay ? wished : null },
-        tradeReason(wished, `15 to 20 s bare.${delay ? ` ${delay.why}` : ''}`),
-      ]),
+      dwellProposal(
+        [houseReason(input, 'capMat', delay ? wished.value : null), tradeReason(wished.value, wished.said)],
+        [practiceLimit(spanThrough(delay, times), 'patch-dwell')],
+      ),
     );
-    const pressure = capPressure(
-      input,
-      settle,
-      TRADE.patchCapKPa.start,
-      'Medium: more squeezes a rim of glue out round the patch.',
-    );
+    const pressure = capPressure(input, settle, {
+      kPa: TRADE.patchCapKPa.start,
+      said: say('reason.glue-rim'),
+      limits: [practiceLimit(TRADE.patchCapKPa, 'patch-pressure')],
+    });
     return {
       title: 'Press the patch on the cap',
       ...pressedOnce(
@@ -215,14 +222,10 @@ export const patchCapPress: Practice = {
         { temp, dwell, pressure, lower },
       ),
       sheet: mat && refOf(mat),
-      checks: [
-        'Front smooth on the form',
-        'The patch has been heated before: the print gets this dose on top',
-        'No glue rim, no lifted corner when it opens',
-      ],
-      look: 'Edges down all round, no rim of glue, no bubble in the front.',
+      checks: [say('check.front-on-form'), say('check.second-dose'), say('check.no-glue-rim')],
+      look: say('look.patch-on-cap'),
       consumes: mat ? [sheetWear(mat)] : [],
-      waitAfter: { minS: 60, maxS: null, why: 'Let it cool on the form before it is taken off.' },
+      waitAfter: { minS: 60, maxS: null, why: say('wait.cap-cools') },
     };
   },
 };

@@ -1,25 +1,29 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
+import type { Garment } from '../../blank/index.ts';
+import { crossesPocket } from '../../placement/index.ts';
+import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
 import { capPressFor } from '../equip.ts';
-import { heatByShare, isMostlyPolyester } from '../fabric.ts';
+import { between } from '../fabric.ts';
+import { delicateShare } from '../fibres.ts';
+import { jobHeat } from '../jobHeat.ts';
+import { placementOf } from '../placing.ts';
+import { PRESS_CAUTIONS, onCapPress, onPress, pressedOnce } from '../practiceParts.ts';
+import type { Practice } from '../practice.ts';
 import {
-  PRESS_CAUTIONS,
-  around,
-  closed,
   dwellProposal,
-  heat,
   houseReason,
-  onCapPress,
-  onPress,
   plateProposal,
-  pressedOnce,
+  practiceLimit,
   pressureProposal,
   tradeReason,
-} from '../practiceParts.ts';
-import type { Practice } from '../practice.ts';
+} from '../proposals.ts';
+import type { PressureWish } from '../proposals.ts';
+import { spanOf } from '../resolveSetting.ts';
 import { shelfWaterGM2, stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
+import { capPressure } from './capPress.ts';
 
 /** Drives the moisture out and lays the fibres flat, before a transfer and before a direct print alike. */
 export const prePress: Practice = {
@@ -30,16 +34,11 @@ export const prePress: Practice = {
   station: 'press',
   applies: ({ garment }) => !isCap(garment),
   plan: (input, settle) => {
-    const { garment } = input;
-    const share = heatByShare(garment, TRADE.transferCottonC, TRADE.transferPolyesterC);
-    const temp = settle(
-      plateProposal(input, [
-        tradeReason(share.value, `At the press temperature of a transfer. ${share.reason.text}`),
-      ]),
-    );
-    const dwell = settle(dwellProposal(dwellReasons(input)));
-    const { kPa, why } = pressureFor(input);
-    const pressure = settle(pressureProposal(input, kPa, why));
+    const { garment, placement } = input;
+    const temp = settle(plateProposal(input, [jobHeat(input)]));
+    const dwell = settle(dwellOf(input));
+    const pressure = settle(pressureProposal(input, flattening(garment)));
+    const isOverPocket = crossesPocket(garment, placement.key, placementOf(input).sizes);
     return {
       title: 'Pre-press the blank',
       ...pressedOnce(
@@ -48,31 +47,49 @@ export const prePress: Practice = {
         { temp, dwell, pressure },
       ),
       awaits: ['transfer'],
-      checks: ['Lint rolled off', 'No seam, zip or pocket under the print area', 'Not roughed up afterwards'],
-      look: 'Flat, dry, a little steam and then none.',
+      checks: [
+        say('check.lint'),
+        say(isOverPocket ? 'check.pocket-padded' : 'check.nothing-under'),
+        say('check.not-roughed'),
+      ],
+      look: say('look.flat-no-steam'),
       cautions: [...PRESS_CAUTIONS, CAUTIONS.steam],
     };
   },
 };
 
-function dwellReasons(input: PrintInput): Parameters<typeof dwellProposal>[0] {
-  if (isMostlyPolyester(input.garment)) {
-    const { min, max, start } = TRADE.prePressPolyesterS;
-    return [tradeReason(start, `Only a moment on polyester: ${min} to ${max} s.`)];
-  }
+/** Until the steam stops; on fibres that melt only a moment, in a blend between the two. */
+function dwellOf(input: PrintInput): ReturnType<typeof dwellProposal> {
+  const share = delicateShare(input.garment);
   const range = input.house.preheat === 'long' ? TRADE.prePressLongS : TRADE.prePressS;
-  return [
-    houseReason(input, 'preheat', range.start),
-    tradeReason(TRADE.prePressS.start, `Until the steam stops: 5 to 10 s.`),
-  ];
+  const { min, max, start } = TRADE.prePressPolyesterS;
+  const at = (cotton: number): number => Math.round(cotton + (start - cotton) * share);
+  const limits = [practiceLimit(between(TRADE.prePressAnyS, TRADE.prePressPolyesterS, share), 'pre-press')];
+  if (share >= 0.5)
+    return dwellProposal(
+      [tradeReason(at(range.start), say('reason.pre-press-polyester', { min, max }))],
+      limits,
+    );
+  return dwellProposal(
+    [
+      houseReason(input, 'preheat', at(range.start)),
+      tradeReason(at(TRADE.prePressS.start), say('reason.pre-press-steam', spanOf(TRADE.prePressS))),
+    ],
+    limits,
+  );
 }
 
-function pressureFor({ garment }: PrintInput): { kPa: number; why: string } {
-  if (hasFeature(garment, 'foam')) return { kPa: 20, why: 'Light: foam under the print is crushed by more.' };
-  if (isMostlyPolyester(garment)) return { kPa: 15, why: 'Light, so that no mark stays.' };
-  return garment.construction === 'fleece'
-    ? { kPa: 70, why: 'Hard on fleece, to lay the pile.' }
-    : { kPa: 35, why: 'Medium is enough to flatten a knit.' };
+/** How firm a blank is flattened: hard for the pile of fleece, light where a mark would stay, straight between in a blend. */
+function flattening(garment: Garment): PressureWish {
+  const [cotton, polyester, fleece] = [35, 15, 70]; // kPa, by the words of the trade
+  if (hasFeature(garment, 'foam')) return { kPa: 20, said: say('reason.foam-light') };
+  const share = delicateShare(garment);
+  const isFleece = garment.construction === 'fleece';
+  const kPa = Math.round((isFleece ? fleece : cotton) + (polyester - (isFleece ? fleece : cotton)) * share);
+  if (share >= 0.5) return { kPa, said: say('reason.no-mark') };
+  return isFleece
+    ? { kPa: fleece, said: say('reason.lay-pile'), isHardStated: true }
+    : { kPa, said: say('reason.flatten-knit') };
 }
 
 /** Takes the insert out of a cap and gives its front the form's curve. */
@@ -85,36 +102,32 @@ export const prePressCap: Practice = {
   applies: ({ garment }) => isCap(garment),
   plan: (input, settle) => {
     const { garment } = input;
-    const press = capPressFor(input);
-    const share = heatByShare(garment, TRADE.capFrontC, TRADE.capFrontC);
     const temp = settle({
-      ...plateProposal(input, [
-        tradeReason(share.value, `At the temperature the front is pressed at. ${share.reason.text}`),
-      ]),
-      ability: press.plateC,
+      ...plateProposal(input, [jobHeat(input)]),
+      label: 'Upper plate',
+      ability: capPressFor(input).plateC,
     });
     const dwell = settle(
-      dwellProposal([
-        tradeReason(TRADE.prePressCapS.start, 'Until the front has taken the form’s curve: 3 to 10 s.'),
-      ]),
+      dwellProposal(
+        [tradeReason(TRADE.prePressCapS.start, say('reason.pre-press-cap', spanOf(TRADE.prePressCapS)))],
+        [practiceLimit(TRADE.prePressCapS, 'pre-press')],
+      ),
     );
+    const pressure = capPressure(input, settle, {
+      kPa: TRADE.capFormKPa.start,
+      said: say('reason.cap-form'),
+      limits: [practiceLimit(TRADE.capFormKPa, 'cap-pressure')],
+    });
     return {
       title: 'Pre-press the cap',
-      unit: 'piece',
-      on: onCapPress(input),
-      phases: around(15, [
-        heat(
-          'pre-press',
-          temp.value,
-          dwell.value,
-          closed(40),
-          stackOf(input, { waterGM2: shelfWaterGM2(garment) }),
-        ),
-      ]),
+      ...pressedOnce(
+        onCapPress(input),
+        { label: 'pre-press', handsS: 15, laid: stackOf(input, { waterGM2: shelfWaterGM2(garment) }) },
+        { temp, dwell, pressure },
+      ),
       awaits: ['transfer', 'patch'],
-      settings: [temp, dwell],
-      checks: ['Card insert out', 'Sweatband folded out', 'Front smooth on the form, no crease at the seam'],
-      look: 'The front keeps the form’s curve.',
+      checks: [say('check.card-out'), say('check.sweatband'), say('check.front-smooth')],
+      look: say('look.keeps-curve'),
       cautions: [...PRESS_CAUTIONS, CAUTIONS.steam],
     };
   },

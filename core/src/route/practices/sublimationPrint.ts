@@ -1,7 +1,9 @@
+import { say } from '../../words/index.ts';
 import { filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { filmSheets } from '../filmSheets.ts';
-import { byHand, houseReason, on } from '../practiceParts.ts';
+import { byHand, on } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
+import { houseCheck } from '../proposals.ts';
 import { filmUse, inSheets, inkUse, mirrorCheck, waitForPowder, wetCheck } from './filmPrint.ts';
 
 /** Makes film go through a desk printer's rollers. */
@@ -17,11 +19,11 @@ export const sublimationFeed: Practice = {
     size: filmSheets(input).perSheet,
     phases: [byHand('ready', 30)],
     checks: [
-      houseReason(input, 'filmFeed', null).text,
-      'Coated side to the print head: a damp finger clouds it',
-      ...(filmFor(input).isGlitter ? ['Glitter film: the side without grains to the print head'] : []),
+      houseCheck(input, 'filmFeed'),
+      say('check.head-side'),
+      ...(filmFor(input).isGlitter ? [say('check.glitter-head-side')] : []),
     ],
-    look: 'Film and backing flush at the leading edge, no air between.',
+    look: say('look.film-fed'),
   }),
 };
 
@@ -33,21 +35,20 @@ export const sublimationPrint: Practice = {
   station: 'film-printer',
   applies: () => true,
   plan: (input) => {
-    const printer = printerFor(input, 'sublimation');
-    const ink = inkFor(input, 'sublimation');
+    const printer = printerFor(input);
+    const ink = inkFor(input);
     const film = filmFor(input);
-    const mode = printModeFor(input, printer);
     return {
       title: 'Print the film, colour only',
       ...inSheets(input, 45),
       on: on('printer', printer),
       checks: [
-        'No white: what is white in the art shows the garment',
+        say('check.no-white'),
         ...wetCheck(input),
         mirrorCheck(printer),
-        `Mode ${mode.name}: ${mode.why}`,
+        printModeFor(input, printer).said,
       ],
-      look: 'Even colour that stands on the film without running.',
+      look: say('look.film-colour'),
       consumes: [...inkUse(input, ink), filmUse(input, film)],
       waitAfter: waitForPowder(input),
     };

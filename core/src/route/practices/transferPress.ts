@@ -1,72 +1,82 @@
-import { pressedThicknessMm } from '../../blank/index.ts';
-import type { Limit, Operation, Range, Reason, Setting } from '../../work/index.ts';
+import { isCap, pressedThicknessMm } from '../../blank/index.ts';
+import type { Garment } from '../../blank/index.ts';
+import type { Limit, Operation, Setting } from '../../work/index.ts';
+import { settingFor } from '../../work/index.ts';
+import { say } from '../../words/index.ts';
+import type { Said } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
 import { coverSheetFor, powderFor, pressFor, refOf, sheetDelay } from '../equip.ts';
-import type { SheetUse } from '../equip.ts';
+import type { SheetDelay, SheetUse } from '../equip.ts';
 import { isHeavyWoven } from '../fabric.ts';
-import type { SheetKind } from '../materials.ts';
+import { FIBRE_FACTS } from '../fibres.ts';
+import { onPress, pressedOnce, sheetUse } from '../practiceParts.ts';
+import type { OperationDraft, Settle } from '../practice.ts';
 import {
   dwellProposal,
-  onPress,
+  longerThrough,
   plateProposal,
-  pressedOnce,
+  practiceLimit,
   pressureProposal,
   sheetLimit,
-  sheetUse,
-  tradeReason,
-} from '../practiceParts.ts';
-import type { OperationDraft, Settle } from '../practice.ts';
+  spanThrough,
+} from '../proposals.ts';
+import type { PressureWish } from '../proposals.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
-
-/** What a transfer brings to the press: whose sheet it is, and how it is peeled. */
-export interface TransferSource {
-  name: string;
-  peel: 'hot' | 'warm' | 'cold';
-  pressC: Range;
-  dwellS: Range;
-  /** Pressure its own sheet asks for, kPa; `null` where it says nothing. */
-  kPa: number | null;
-  /** Cover sheet it asks for; `null` where the house decides. */
-  sheet: SheetKind | null;
-}
-
-/** What the fabric alone would ask for. */
-export interface TransferWish {
-  temp: { value: number; reason: Reason };
-  dwell: { value: number; reason: Reason };
-  kPa: number;
-  kPaWhy: string;
-}
+import type { TransferSource, TransferWish } from '../transferSource.ts';
 
 /** How long a transfer rests before its film comes off, and why. */
 export function peelRest(
   { equipment }: Pick<PrintInput, 'equipment'>,
-  { name, peel }: TransferSource,
+  { name: transfer, peel }: Pick<TransferSource, 'name' | 'peel'>,
 ): NonNullable<Operation['waitAfter']> {
-  if (peel === 'hot') return { minS: 0, maxS: 4, why: `${name} peels hot: at once, before it sets.` };
+  if (peel === 'hot') return { minS: 0, maxS: 4, why: say('wait.peel-hot', { transfer }) };
   if (peel === 'warm')
-    return { minS: TRADE.warmPeelS.start, maxS: 30, why: `${name} peels warm: not at once, not cold.` };
-  const isMetal = equipment.coolingTable?.isMetal ?? false;
+    return { minS: TRADE.warmPeelS.start, maxS: 30, why: say('wait.peel-warm', { transfer }) };
+  const { coolingTable } = equipment;
+  const table = coolingTable?.isMetal ? coolingTable.name : null;
   return {
-    minS: (isMetal ? TRADE.coldPeelMetalS : TRADE.coldPeelS).start,
+    minS: (table === null ? TRADE.coldPeelS : TRADE.coldPeelMetalS).start,
     maxS: null,
-    why: `${name} peels cold: to room temperature${isMetal ? `, sooner on ${equipment.coolingTable?.name ?? 'metal'}` : ', quicker on a metal plate'}.`,
+    why: say('wait.peel-cold', { transfer, table }),
   };
 }
 
 /** The glue must melt under this plate; a supplier's glue is its own affair. */
-export const glueLimit = (input: PrintInput): Limit[] =>
-  input.equipment.powder === null || input.process === 'bought-in'
-    ? []
-    : [
+export const glueLimit = (input: PrintInput, { isOwnGlue }: Pick<TransferSource, 'isOwnGlue'>): Limit[] =>
+  isOwnGlue
+    ? [
         {
           min: powderFor(input).meltC.max,
           max: null,
-          text: `the glue “${powderFor(input).name}” has only melted there.`,
+          said: say('limit.glue', { powder: powderFor(input).name }),
         },
-      ];
+      ]
+    : [];
+
+const SET_NEAR = 0.2; // of a pressure a sheet names: as near as a press is set (assumption)
+
+/** The pressure a sheet names, or else what the fabric wants within what practice keeps to. */
+export function sourcePressure(
+  { name, kPa }: Pick<TransferSource, 'name' | 'kPa'>,
+  wish: TransferWish['kPa'],
+  outside: 'transfer-pressure' | 'cap-pressure',
+): PressureWish {
+  if (kPa === null) return { kPa: wish.value, said: wish.said, limits: [practiceLimit(wish.range, outside)] };
+  return {
+    kPa,
+    said: say('reason.supplier-asks', { transfer: name }),
+    source: 'maker',
+    limits: [
+      {
+        min: kPa * (1 - SET_NEAR),
+        max: kPa * (1 + SET_NEAR),
+        said: say('limit.sheet-pressure', { maker: name, kPa }),
+      },
+    ],
+  };
+}
 
 const THICK_MM = 1; // one layer under the press; fleece from about 250 g/m² (assumption)
 
@@ -81,23 +91,16 @@ export function pressTransfer(
   wish: TransferWish,
 ): OperationDraft {
   const { garment } = input;
-  const { sheet } = coverSheetFor(input, 'press', source.sheet);
-  const delay = sheetDelay(sheet);
+  const sheet = coverSheetFor(input, 'press');
   const temp = settle(
     plateProposal(
       input,
       [makerReason(source.name, source.pressC, wish.temp.value, 'temperature'), wish.temp.reason],
-      [sheetLimit(source.name, source.pressC), ...glueLimit(input)],
+      [sheetLimit(source.name, source.pressC), ...glueLimit(input, source)],
     ),
   );
-  const dwell = settle(dwellFor(source, wish, delay));
-  const pressure = settle(
-    pressureProposal(
-      input,
-      source.kPa ?? wish.kPa,
-      source.kPa === null ? wish.kPaWhy : `The sheet of “${source.name}” asks for it.`,
-    ),
-  );
+  const dwell = settle(transferDwell(source, wish, sheetDelay(sheet)));
+  const pressure = settle(pressureProposal(input, sourcePressure(source, wish.kPa, 'transfer-pressure')));
   return {
     title: 'Press the transfer',
     ...pressedOnce(
@@ -108,39 +111,60 @@ export function pressTransfer(
     takes: ['transfer'],
     sheet: refOf(sheet),
     checks: [
-      'White side down, straight, at the placement on the ticket',
-      'Nothing but flat fabric under the plate',
-      ...(isClamOnThick(input) ? ['Pillow under it: a clam press pinches thick fabric at its hinge'] : []),
-      ...(isHeavyWoven(garment) ? ['Seams and hems off the edge of the lower plate'] : []),
+      say('check.white-down'),
+      say('check.flat-under-plate'),
+      ...(isClamOnThick(input) ? [say('check.pillow-clam')] : []),
+      ...(isHeavyWoven(garment) ? [say('check.seams-off')] : []),
+      ...fabricChecks(garment),
     ],
-    look: 'Film lies flat all over; no bubble when it opens.',
+    look: say('look.pressed'),
     consumes: [sheetUse(input, 'press')],
     waitAfter: peelRest(input, source),
   };
 }
 
-function dwellFor(
-  source: TransferSource,
-  wish: TransferWish,
-  delay: ReturnType<typeof sheetDelay>,
+/** What only some fabrics are told at the press. */
+export const fabricChecks = ({ fibres, dye }: Garment): Said[] => [
+  ...(fibres.other >= FIBRE_FACTS.other.decidesFrom ? [say('check.test-first')] : []),
+  ...(dye === 'migrating' && fibres.polyester > 0 ? [say('check.blocker')] : []),
+];
+
+/** A transfer's own dwell, longer through a sheet that heat takes longer through; its limit likewise. */
+export function transferDwell(
+  { name, dwellS }: Pick<TransferSource, 'name' | 'dwellS'>,
+  { dwell }: Pick<TransferWish, 'dwell'>,
+  delay: SheetDelay | null,
 ): Parameters<Settle>[0] {
-  const bySheet = makerReason(source.name, source.dwellS, wish.dwell.value, 'duration');
-  const limit = sheetLimit(source.name, source.dwellS);
-  if (delay === null) return dwellProposal([bySheet, wish.dwell.reason], [limit]);
-  const longer = (s: number): number => Math.round(s * delay.factor);
+  const bySheet = makerReason(name, dwellS, dwell.value, 'duration');
+  if (delay === null) return dwellProposal([bySheet, dwell.reason], [sheetLimit(name, dwellS)]);
+  const maker = longerThrough(delay, { value: bySheet.value ?? dwell.value, said: bySheet.said });
+  const trade = longerThrough(delay, { value: dwell.value, said: dwell.reason.said });
   return dwellProposal(
     [
-      { ...bySheet, text: `${bySheet.text} ${delay.why}`, value: longer(bySheet.value ?? wish.dwell.value) },
-      tradeReason(longer(wish.dwell.value), `${wish.dwell.reason.text} ${delay.why}`),
+      { source: 'maker', ...maker },
+      { source: 'trade', ...trade },
     ],
     [
       {
-        min: longer(source.dwellS.min),
-        max: longer(source.dwellS.max),
-        text: `${limit.text} Through silicone it counts ${delay.factor === 2 ? 'double' : 'a quarter more'}.`,
+        ...spanThrough(delay, dwellS),
+        said: say('limit.sheet-through', { maker: name, factor: delay.factor }),
       },
     ],
   );
+}
+
+/** Pressure of the press before: a second one is never firmer. */
+export function firstPressure(before: readonly Operation[]): number | null {
+  const bond = before.find(({ role }) => role === 'bond');
+  return (bond && settingFor(bond, 'pressure')?.value) ?? null;
+}
+
+/** Medium where the first press was that firm, else as light as it was. */
+export function secondPressure(before: readonly Operation[]): PressureWish {
+  const firstKPa = firstPressure(before);
+  const limits: Limit[] =
+    firstKPa === null ? [] : [{ min: null, max: firstKPa, said: say('limit.second-softer', { firstKPa }) }];
+  return { kPa: TRADE.secondPressKPa.start, said: say('reason.second-edges'), limits };
 }
 
 /** A covered press after the film is off. */
@@ -148,7 +172,7 @@ export function pressAgain(
   input: PrintInput,
   own: { temp: Setting; dwell: Setting; pressure: Setting; use: SheetUse },
 ): OperationDraft {
-  const { sheet } = coverSheetFor(input, own.use);
+  const sheet = coverSheetFor(input, own.use);
   return {
     title: 'Second press, covered',
     ...pressedOnce(
@@ -157,11 +181,17 @@ export function pressAgain(
       own,
     ),
     sheet: refOf(sheet),
-    checks: ['Clean side of the sheet on the print'],
-    look:
-      sheet.kind === 'ptfe'
-        ? 'Slightly glossy, edges sunk into the fabric.'
-        : 'Matt, edges sunk into the fabric.',
+    checks: [say('check.clean-side')],
+    look: say('look.second-press', {
+      isGlossy: sheet.kind === 'ptfe',
+      isTextured: sheet.kind === 'silicone-textured',
+    }),
     consumes: [sheetUse(input, own.use)],
   };
 }
+
+/** False for transfers that go on the shelf. */
+export const isPressedNow = ({ house }: Pick<PrintInput, 'house'>): boolean => house.filmUse === 'at-once';
+
+/** Flat blanks go under a flat press, caps on a form. */
+export const isPressedFlat = ({ garment }: Pick<PrintInput, 'garment'>): boolean => !isCap(garment);

@@ -1,4 +1,4 @@
-import { isCap } from '../../blank/index.ts';
+import { say } from '../../words/index.ts';
 import {
   boughtCentre,
   boughtPeel,
@@ -7,10 +7,14 @@ import {
   boughtTrim,
 } from '../practices/boughtIn.ts';
 import { inspect } from '../practices/inspect.ts';
-import { prePress } from '../practices/prePress.ts';
+import { bondTest } from '../practices/bondTest.ts';
+import { capPress } from '../practices/capPress.ts';
+import { prePress, prePressCap } from '../practices/prePress.ts';
+import { supplierFor } from '../equip.ts';
+import { doubtfulFaces } from '../fabric.ts';
 import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
-import { unless } from './refusals.ts';
+import { pressingRoles, sourceRefusals, unless } from './refusals.ts';
 
 /** A supplier's transfers: nothing but a press is needed, but a minimum and a lead time. */
 export const boughtInTransfer: ProcessModule = {
@@ -18,35 +22,44 @@ export const boughtInTransfer: ProcessModule = {
   name: PROCESS_NAMES['bought-in'],
   shortName: PROCESS_SHORT_NAMES['bought-in'],
   artProcess: () => 'dtf',
-  ink: null,
-  practices: [boughtTrim, prePress, boughtCentre, boughtPress, boughtPeel, boughtSecondPress, inspect],
-  refusals: ({ equipment, garment, pieces, house }) => {
-    const { boughtIn, presses } = equipment;
-    return [
-      ...unless(boughtIn !== null, 'No supplier’s transfer is set up.'),
-      ...unless(
-        boughtIn === null || pieces >= boughtIn.minimum,
-        `“${boughtIn?.name}” is sold from ${boughtIn?.minimum} pieces; this line has ${pieces}.`,
-      ),
-      ...unless(presses.length > 0, 'No press is set up.'),
-      ...unless(!isCap(garment), 'The supplier’s sheet says nothing for caps.'),
-      ...unless(house.filmUse === 'at-once', 'Stock is bought as such: there is nothing to make.'),
-    ];
-  },
+  practices: [
+    boughtTrim,
+    bondTest,
+    prePress,
+    prePressCap,
+    boughtCentre,
+    boughtPress,
+    capPress,
+    boughtPeel,
+    boughtSecondPress,
+    inspect,
+  ],
+  sources: (line) => [
+    'supplier',
+    ...pressingRoles(
+      line,
+      line.equipment.boughtIns.some(({ secondPressS }) => secondPressS > 0),
+    ),
+  ],
+  refusals: (line) => [
+    ...sourceRefusals(line, boughtInTransfer.sources(line)),
+    ...unless(line.house.filmUse === 'at-once', say('refusal.stock-bought')),
+  ],
   look: () => ({
     opacity: 0.95,
     softness: 0.55,
     breathing: 0.45,
     stretch: 0.65,
-    words: 'bright and even, as the supplier makes it',
+    said: say('hand.supplier'),
   }),
-  risks: ({ equipment: { boughtIn } }) => [
-    ...(boughtIn ? [`${boughtIn.leadDays} days until it is here`] : []),
-    'A spoiled piece cannot be reprinted on the day: order spares',
+  risks: (line) => [
+    ...doubtfulFaces(line.garment).map((face) => say('risk.adhesion', { face })),
+    say('risk.lead-time', { days: supplierFor(line).leadDays }),
+    say('risk.no-reprint'),
   ],
   heatedAgain: {
     harm: 1,
-    text: 'The supplier’s glue softens again: cover it, and let it cool before it is touched.',
+    said: say('again.supplier'),
   },
   restBeforeDispatchS: 0,
 };

@@ -1,5 +1,8 @@
-import { isCap } from '../../blank/index.ts';
-import { isMostlyPolyester, needsWhite } from '../fabric.ts';
+import { hasFeature, isCap } from '../../blank/index.ts';
+import type { Garment } from '../../blank/index.ts';
+import { say } from '../../words/index.ts';
+import type { Said } from '../../words/index.ts';
+import { inkHoldsWeakly, inkRefuses, isMostlyPolyester, needsWhite } from '../fabric.ts';
 import { directCure } from '../practices/directCure.ts';
 import { directAirDry, directDry, directLayFibres } from '../practices/directDry.ts';
 import { directPretreat, isPretreated } from '../practices/directPretreat.ts';
@@ -9,9 +12,14 @@ import { levelPlaten, splitLoad } from '../practices/levelPlaten.ts';
 import { prePress } from '../practices/prePress.ts';
 import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
-import { printerNeed, unless } from './refusals.ts';
+import { sourceRefusals, unless } from './refusals.ts';
 
-const FLAT_OFF_A_PLATEN = ['mask', 'patch', 'jeans'];
+const FLAT_OFF_A_PLATEN = ['mask', 'patch', 'jeans', 'bag', 'leggings'];
+
+function weakInk(garment: Garment): Said[] {
+  const fibre = inkHoldsWeakly(garment);
+  return fibre === null ? [] : [say('risk.ink-weak', { fibre })];
+}
 
 /** Ink straight into the garment on a platen. */
 export const directPrint: ProcessModule = {
@@ -19,7 +27,6 @@ export const directPrint: ProcessModule = {
   name: PROCESS_NAMES.dtg,
   shortName: PROCESS_SHORT_NAMES.dtg,
   artProcess: ({ tone }) => (tone === 'dark' ? 'dtg-dark' : 'dtg-light'),
-  ink: 'textile',
   practices: [
     levelPlaten,
     splitLoad,
@@ -32,31 +39,25 @@ export const directPrint: ProcessModule = {
     directCure,
     inspect,
   ],
+  sources: ({ garment }) => [
+    'printer',
+    'platen',
+    'ink',
+    ...(isPretreated({ garment }) ? (['fluid', 'sprayer', 'fluid-sheet'] as const) : []),
+    'press',
+    'cure-sheet',
+  ],
   refusals: (line) => {
-    const { garment, equipment } = line;
-    const fibre = isMostlyPolyester(garment) ? 'polyester' : 'cotton';
+    const { garment } = line;
+    const fibreAgainst = inkRefuses(garment);
     return [
-      ...unless(!isCap(garment), 'A cap does not lie flat on a platen.'),
-      ...unless(
-        !FLAT_OFF_A_PLATEN.includes(garment.kind),
-        `“${garment.name}” does not lie flat and smooth on a platen.`,
-      ),
-      ...unless(
-        garment.fibres.nylon < 0.5 && !garment.features.includes('coating'),
-        'Direct ink does not hold on nylon or a coating.',
-      ),
-      ...printerNeed(line, 'direct', 'direct printer'),
-      ...unless(equipment.inkSets.textile !== undefined, 'No textile ink is set up.'),
-      ...unless(equipment.presses.length > 0, 'No press is set up.'),
-      ...(isPretreated({ garment })
-        ? [
-            ...unless(
-              equipment.pretreatments[fibre] !== undefined,
-              `No pretreatment for ${fibre} is set up.`,
-            ),
-            ...unless(equipment.sprayers.length > 0, 'No sprayer is set up.'),
-          ]
-        : []),
+      ...unless(!isCap(garment), say('refusal.cap-on-platen')),
+      ...unless(!FLAT_OFF_A_PLATEN.includes(garment.kind), say('refusal.not-flat', { blank: garment.name })),
+      ...(fibreAgainst === null ? [] : [say('refusal.ink-on-fibre', { fibre: fibreAgainst })]),
+      ...(['coating', 'water-repellent'] as const)
+        .filter((face) => hasFeature(garment, face))
+        .map((face) => say('refusal.ink-on-face', { face })),
+      ...sourceRefusals(line, directPrint.sources(line)),
     ];
   },
   look: (line) => {
@@ -67,21 +68,18 @@ export const directPrint: ProcessModule = {
       softness: hasWhite ? (isDouble ? 0.65 : 0.75) : 0.95,
       breathing: hasWhite ? 0.75 : 0.95,
       stretch: 0.8,
-      words: hasWhite ? 'soft, the fabric still shows through a little' : 'as soft as the fabric itself',
+      said: say('hand.direct', { hasWhite }),
     };
   },
   risks: ({ garment }) => [
-    ...(isMostlyPolyester(garment)
-      ? ['Dye may wander into the white at the cure', 'Pretreatment of polyester stains easily']
-      : []),
-    ...(needsWhite(garment)
-      ? ['Dull white when pretreatment is thin', 'Stain box when it is too much']
-      : ['Little can go wrong on a light garment']),
-    ...(garment.construction === 'fleece' ? ['Fibres through the white on a deep pile'] : []),
+    ...weakInk(garment),
+    ...(isMostlyPolyester(garment) ? [say('risk.dye-at-cure'), say('risk.polyester-stains')] : []),
+    ...(needsWhite(garment) ? [say('risk.dull-white'), say('risk.stain-box')] : [say('risk.light-garment')]),
+    ...(garment.construction === 'fleece' ? [say('risk.deep-pile')] : []),
   ],
   heatedAgain: {
     harm: 0.2,
-    text: 'Cured ink bears another press when it is covered; it dulls a little each time.',
+    said: say('again.direct'),
   },
   restBeforeDispatchS: 0,
 };

@@ -1,11 +1,15 @@
 import { hasFeature } from '../../blank/index.ts';
-import { isMostlyPolyester } from '../fabric.ts';
+import { say } from '../../words/index.ts';
+import type { Said } from '../../words/index.ts';
+import { doubtfulFaces, isMostlyPolyester } from '../fabric.ts';
+import { bondTest } from '../practices/bondTest.ts';
 import { capPress } from '../practices/capPress.ts';
 import { filmCut, filmStore } from '../practices/filmCut.ts';
 import { filmMelt, filmMeltHover } from '../practices/filmMelt.ts';
 import { filmPeel } from '../practices/filmPeel.ts';
 import { filmPowder } from '../practices/filmPowder.ts';
-import { filmPress, isPressedNow } from '../practices/filmPress.ts';
+import { filmPress } from '../practices/filmPress.ts';
+import { isPressedNow } from '../practices/transferPress.ts';
 import { filmPrint, filmReady } from '../practices/filmPrint.ts';
 import { filmSecondPress } from '../practices/filmSecondPress.ts';
 import { inspect } from '../practices/inspect.ts';
@@ -13,7 +17,7 @@ import { prePress, prePressCap } from '../practices/prePress.ts';
 import type { Practice } from '../practice.ts';
 import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { LineInput, Look, ProcessModule } from './processModule.ts';
-import { filmWorkNeeds, printerNeed, unless } from './refusals.ts';
+import { FILM_ROLES, melterNeed, filmPressingRoles, sourceRefusals } from './refusals.ts';
 
 /** Left out where transfers go on the shelf. */
 export const whenPressed = (practice: Practice): Practice => ({
@@ -28,6 +32,7 @@ export const AFTER_FILM: readonly Practice[] = [
   filmMeltHover,
   filmCut,
   filmStore,
+  whenPressed(bondTest),
   whenPressed(prePress),
   whenPressed(prePressCap),
   filmPress,
@@ -46,16 +51,19 @@ export function filmLook({ garment, house, print }: LineInput): Look {
     softness: (isSolid ? 0.4 : 0.6) - (isTwice ? 0.1 : 0),
     breathing: isSolid ? 0.2 : 0.5,
     stretch: garment.fibres.elastane > 0 ? 0.6 : 0.7,
-    words: isSolid ? 'bright, a patch that is felt and does not breathe' : 'bright, a thin skin that is felt',
+    said: say('hand.film', { isSolid }),
   };
 }
 
-export const filmRisks = ({ garment, house, print }: LineInput): string[] => [
-  ...(isMostlyPolyester(garment) || garment.dyeMigrates ? ['Dye may wander when it is pressed too hot'] : []),
-  ...(hasFeature(garment, 'panel-seam') ? ['Cracks along a seam under the print'] : []),
-  ...(print.inkMm2 > 0.6 * print.widthMm * print.heightMm ? ['A large solid feels heavy and sweaty'] : []),
-  ...(house.secondPress === 'none' ? ['Edges may lift: no second press'] : []),
-  'Powder clings to bare film in a damp room',
+export const filmRisks = ({ garment, house, print }: LineInput): Said[] => [
+  ...doubtfulFaces(garment).map((face) => say('risk.adhesion', { face })),
+  ...(garment.dye === 'migrating' || (isMostlyPolyester(garment) && garment.dye === 'dyed')
+    ? [say('risk.dye-at-press')]
+    : []),
+  ...(hasFeature(garment, 'panel-seam') ? [say('risk.panel-seam')] : []),
+  ...(print.inkMm2 > 0.6 * print.widthMm * print.heightMm ? [say('risk.large-solid')] : []),
+  ...(house.secondPress === 'none' ? [say('risk.no-second-press')] : []),
+  say('risk.powder-clings'),
 ];
 
 /** Printed on film, powdered, melted, pressed on. */
@@ -64,18 +72,14 @@ export const filmTransfer: ProcessModule = {
   name: PROCESS_NAMES.dtf,
   shortName: PROCESS_SHORT_NAMES.dtf,
   artProcess: () => 'dtf',
-  ink: 'film',
   practices: [filmReady, filmPrint, ...AFTER_FILM],
-  refusals: (line) => [
-    ...printerNeed(line, 'film', 'film printer'),
-    ...unless(line.equipment.inkSets.film !== undefined, 'No film ink is set up.'),
-    ...filmWorkNeeds(line),
-  ],
+  sources: (line) => [...FILM_ROLES, ...filmPressingRoles(line)],
+  refusals: (line) => [...sourceRefusals(line, filmTransfer.sources(line)), ...melterNeed(line)],
   look: filmLook,
   risks: filmRisks,
   heatedAgain: {
     harm: 1,
-    text: 'Its glue softens again: cover it, and let it cool before it is touched.',
+    said: say('again.film'),
   },
   restBeforeDispatchS: 0,
 };

@@ -1,4 +1,5 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
+import { say } from '../../words/index.ts';
 import { filmCut } from '../practices/filmCut.ts';
 import { filmMelt, filmMeltHover } from '../practices/filmMelt.ts';
 import { filmPeel } from '../practices/filmPeel.ts';
@@ -10,7 +11,7 @@ import { prePressCap } from '../practices/prePress.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
-import { filmWorkNeeds, printerNeed, unless } from './refusals.ts';
+import { FILM_ROLES, melterNeed, sourceRefusals, unless } from './refusals.ts';
 
 /** A film transfer on a leatherette patch, and the patch on a cap. */
 export const patchOnCap: ProcessModule = {
@@ -18,7 +19,6 @@ export const patchOnCap: ProcessModule = {
   name: PROCESS_NAMES['patch-cap'],
   shortName: PROCESS_SHORT_NAMES['patch-cap'],
   artProcess: () => 'dtf',
-  ink: 'film',
   practices: [
     filmReady,
     filmPrint,
@@ -34,16 +34,15 @@ export const patchOnCap: ProcessModule = {
     patchCapPress,
     inspect,
   ],
+  sources: () => [...FILM_ROLES, 'press', 'press-sheet', 'cap-press'],
   refusals: (line) => {
     const { garment, equipment, house } = line;
     return [
-      ...unless(isCap(garment), `“${garment.name}” is no cap.`),
-      ...unless(equipment.patch !== null, 'No leatherette patch is set up among the blanks.'),
-      ...unless(equipment.presses.length > 0, 'The patch is pressed flat first; no press is set up.'),
-      ...unless(house.filmUse === 'at-once', 'Patches for the shelf are a line of their own, on the patch.'),
-      ...printerNeed(line, 'film', 'film printer'),
-      ...unless(equipment.inkSets.film !== undefined, 'No film ink is set up.'),
-      ...filmWorkNeeds(line),
+      ...unless(isCap(garment), say('refusal.no-cap', { blank: garment.name })),
+      ...unless(equipment.patch !== null, say('refusal.no-patch')),
+      ...unless(house.filmUse === 'at-once', say('refusal.patch-for-shelf')),
+      ...sourceRefusals(line, patchOnCap.sources(line)),
+      ...melterNeed(line),
     ];
   },
   look: () => ({
@@ -51,16 +50,16 @@ export const patchOnCap: ProcessModule = {
     softness: 0.3,
     breathing: 0.2,
     stretch: 0.2,
-    words: 'a patch with an edge, worth more to look at than a bare print',
+    said: say('hand.patch'),
   }),
   risks: ({ garment }) => [
-    'Rim of glue round the patch when pressed too hard or long',
-    ...(hasFeature(garment, 'stiffener') ? ['Front bubbles when heated from below'] : []),
-    'Print stretched by pushing the iron',
+    say('risk.glue-rim'),
+    ...(hasFeature(garment, 'stiffener') ? [say('risk.front-bubbles')] : []),
+    say('risk.pushed-iron'),
   ],
   heatedAgain: {
     harm: null,
-    text: 'the patch has been heated twice by then: a third time squeezes its glue out',
+    said: say('again.patch'),
   },
   restBeforeDispatchS: TRADE.patchRestS.start,
 };

@@ -1,9 +1,10 @@
-import { printersFor } from '../equip.ts';
+import { say } from '../../words/index.ts';
+import { printerFor } from '../equip.ts';
 import { platenFilmPrint } from '../practices/filmPrint.ts';
 import { AFTER_FILM, filmLook, filmRisks } from './filmTransfer.ts';
 import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
-import { filmWorkNeeds, printerNeed, unless } from './refusals.ts';
+import { FILM_ROLES, melterNeed, filmPressingRoles, sourceRefusals } from './refusals.ts';
 
 /** Film made on a direct printer's platen: for a shop with one printer. */
 export const platenFilm: ProcessModule = {
@@ -11,24 +12,18 @@ export const platenFilm: ProcessModule = {
   name: PROCESS_NAMES['dtf-platen'],
   shortName: PROCESS_SHORT_NAMES['dtf-platen'],
   artProcess: () => 'dtf',
-  ink: 'textile',
   practices: [platenFilmPrint, ...AFTER_FILM],
-  refusals: (line) => [
-    ...printerNeed(line, 'direct', 'direct printer'),
-    ...unless(line.equipment.inkSets.textile !== undefined, 'No textile ink is set up.'),
-    ...filmWorkNeeds(line),
-  ],
+  sources: (line) => [...FILM_ROLES, ...filmPressingRoles(line)],
+  refusals: (line) => [...sourceRefusals(line, platenFilm.sources(line)), ...melterNeed(line)],
   look: filmLook,
   risks: (line) => [
-    ...(printersFor(line, 'direct')[0]?.whiteJobs === 'two'
-      ? ['White beside the colour when film moves between the two jobs']
-      : []),
-    'Garment ink runs on film: watch for puddles',
+    ...(printerFor(line).whiteJobs === 'two' ? [say('risk.shift-between-jobs')] : []),
+    say('risk.garment-ink-runs'),
     ...filmRisks(line),
   ],
   heatedAgain: {
     harm: 1,
-    text: 'Its glue softens again: cover it, and let it cool before it is touched.',
+    said: say('again.film'),
   },
   restBeforeDispatchS: 0,
 };

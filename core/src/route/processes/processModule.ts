@@ -1,10 +1,11 @@
 import type { PrintProcess } from '../../artwork/index.ts';
 import type { Garment } from '../../blank/index.ts';
+import type { Said } from '../../words/index.ts';
 import type { Process, PrintInput } from '../documents.ts';
-import type { InkUse } from '../materials.ts';
 import type { Practice } from '../practice.ts';
+import type { SourceRole } from '../sources/index.ts';
 
-/** How a finished print looks and feels, 0–1 each, with the words for it. Judgements of the trade, not measurements. */
+/** How a finished print looks and feels, 0–1 each, with what is said of it. Judgements of the trade, not measurements. */
 export interface Look {
   /** How well white hides what is under it. */
   opacity: number;
@@ -13,11 +14,11 @@ export interface Look {
   /** Whether air and sweat still get through. */
   breathing: number;
   stretch: number;
-  words: string;
+  said: Said;
 }
 
-/** A line with one of its prints before a process is chosen; the print's own figures come with each process. */
-export type LineInput = Omit<PrintInput, 'id' | 'process' | 'overrides'>;
+/** A line with one of its prints, by the process that is asked about it: the print's own figures come with each. */
+export type LineInput = Omit<PrintInput, 'id' | 'overrides'>;
 
 /** How a finished print bears another plate. */
 export interface HeatedAgainRule {
@@ -27,7 +28,7 @@ export interface HeatedAgainRule {
    */
   harm: number | null;
   /** What happens, and what to do about it; where it is forbidden, why. */
-  text: string;
+  said: Said;
 }
 
 /** One way of getting a print onto a blank: its own file, its own practices. */
@@ -39,15 +40,15 @@ export interface ProcessModule {
   shortName: string;
   /** How its artwork is measured and separated on a blank of this colour. */
   artProcess: (garment: Pick<Garment, 'tone'>) => PrintProcess;
-  /** The ink it is printed with here; `null` where somebody else prints. */
-  ink: InkUse | null;
+  /** What things of the set-up it is made with. */
+  sources: (line: LineInput) => readonly SourceRole[];
   /** In work order. */
   practices: readonly Practice[];
-  /** Sentences why it cannot be done for this line at all; empty where it can. */
-  refusals: (line: LineInput) => string[];
+  /** Why it cannot be done for this line at all; empty where it can. */
+  refusals: (line: LineInput) => Said[];
   look: (line: LineInput) => Look;
   /** What goes wrong when it goes wrong, worst first. */
-  risks: (line: LineInput) => string[];
+  risks: (line: LineInput) => Said[];
   /** What another print's heat does to this one once it is on. */
   heatedAgain: HeatedAgainRule;
   /** What a piece must rest after the last step before it may leave, s. */

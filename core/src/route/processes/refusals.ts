@@ -1,36 +1,44 @@
 import { isCap } from '../../blank/index.ts';
-import { filmFor, printersFor } from '../equip.ts';
-import type { PrinterTask } from '../machines.ts';
+import { say } from '../../words/index.ts';
+import type { Said } from '../../words/index.ts';
+import { CHOICES } from '../equip.ts';
+import { NoneFits, NotSetUp } from '../refusal.ts';
+import type { SourceRole } from '../sources/index.ts';
+import { isPressedNow } from '../practices/transferPress.ts';
 import type { LineInput } from './processModule.ts';
 
-/** A sentence when the claim does not hold, nothing when it does. */
-export const unless = (holds: boolean, sentence: string): string[] => (holds ? [] : [sentence]);
+/** What is said when a claim does not hold, nothing when it does. */
+export const unless = (holds: boolean, said: Said): Said[] => (holds ? [] : [said]);
 
-/** What powder, melting and pressing need wherever film is made here. */
-export function filmWorkNeeds(line: LineInput): string[] {
-  const { equipment, garment, print } = line;
-  const { films, powder, oven, griddle, presses, capPress } = equipment;
-  return [
-    ...unless(films.length > 0, 'No film is set up.'),
-    ...unless(
-      films.length === 0 || print.widthMm <= filmFor(line).widthMm || print.heightMm <= filmFor(line).widthMm,
-      'The print is larger than the film is wide.',
-    ),
-    ...unless(powder !== null, 'No powder is set up.'),
-    ...unless(
-      oven !== null || griddle !== null || presses.length > 0,
-      'Nothing to melt powder with is set up: an oven, a griddle or a press.',
-    ),
-    ...unless(presses.length > 0 || isCap(garment), 'No press is set up.'),
-    ...unless(!isCap(garment) || capPress !== null, 'Caps need a cap press; none is set up.'),
-  ];
+/** What a process needs and the shop has none of, or none that fits: each with why. */
+export function sourceRefusals(line: LineInput, roles: readonly SourceRole[]): Said[] {
+  return roles.flatMap((role) => {
+    try {
+      CHOICES[role](line);
+      return [];
+    } catch (error) {
+      if (error instanceof NotSetUp) return [say('refusal.none-set-up', { thing: error.thing })];
+      if (error instanceof NoneFits) return [error.said];
+      throw error;
+    }
+  });
 }
 
-export function printerNeed(line: LineInput, task: PrinterTask, words: string): string[] {
-  const printers = printersFor(line, task);
-  if (printers.length === 0) return [`No ${words} is set up.`];
-  const fits = printers.some(
-    ({ widthMm, heightMm }) => line.print.widthMm <= widthMm && line.print.heightMm <= heightMm,
-  );
-  return unless(fits, `The print is larger than the ${words} prints.`);
+/** What presses a transfer on: a flat press and sheets, or for a cap its own press and tape; nothing for the shelf. */
+export function pressingRoles(line: LineInput, isPressedAgain: boolean): SourceRole[] {
+  if (!isPressedNow(line)) return [];
+  if (isCap(line.garment))
+    return ['cap-press', ...(line.equipment.tapes.length > 0 ? (['tape'] as const) : [])];
+  return ['press', 'press-sheet', ...(isPressedAgain ? (['second-sheet'] as const) : [])];
 }
+
+/** {@link pressingRoles} of film made here, pressed again where this house does so. */
+export const filmPressingRoles = (line: LineInput): SourceRole[] =>
+  pressingRoles(line, line.house.secondPress !== 'none');
+
+/** What film is made with here, whichever printer it comes from. */
+export const FILM_ROLES: readonly SourceRole[] = ['printer', 'ink', 'film', 'powder'];
+
+/** Something to melt powder with. */
+export const melterNeed = ({ equipment: { ovens, griddles, presses } }: LineInput): Said[] =>
+  unless(ovens.length + griddles.length + presses.length > 0, say('refusal.no-melter'));

@@ -1,59 +1,34 @@
+import { parseHex, toLab } from '../../artwork/index.ts';
 import { isCap } from '../../blank/index.ts';
-import type { PrintInput } from '../documents.ts';
+import type { Garment } from '../../blank/index.ts';
+import { say } from '../../words/index.ts';
 import { filmFor } from '../equip.ts';
-import { byShare, needsWhite, withinHeat } from '../fabric.ts';
+import { bondTest } from '../practices/bondTest.ts';
 import { filmCut, filmStore } from '../practices/filmCut.ts';
 import { filmMelt, filmMeltHover } from '../practices/filmMelt.ts';
 import { filmPeel } from '../practices/filmPeel.ts';
 import { filmPowder } from '../practices/filmPowder.ts';
-import { filmSource, isPressedNow } from '../practices/filmPress.ts';
+import { filmPress } from '../practices/filmPress.ts';
 import { filmSecondPress } from '../practices/filmSecondPress.ts';
 import { inspect } from '../practices/inspect.ts';
 import { prePress } from '../practices/prePress.ts';
 import { sublimationFeed, sublimationPrint } from '../practices/sublimationPrint.ts';
-import { pressTransfer } from '../practices/transferPress.ts';
-import { tradeReason } from '../practiceParts.ts';
-import type { Practice } from '../practice.ts';
-import { TRADE } from '../tradeRanges.ts';
 import { whenPressed } from './filmTransfer.ts';
 import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
-import { filmWorkNeeds, printerNeed, unless } from './refusals.ts';
+import { FILM_ROLES, melterNeed, filmPressingRoles, sourceRefusals, unless } from './refusals.ts';
 
-/** Schools differ widely; where the film's sheet speaks it decides. */
-const subPress: Practice = {
-  id: 'press-transfer',
-  role: 'bond',
-  part: 'blank',
-  station: 'press',
-  applies: isPressedNow,
-  plan: (input: PrintInput, settle) => {
-    const { start, min, max } = TRADE.subTransferC;
-    const dwell = TRADE.subTransferS;
-    const kPa = byShare(input.garment, TRADE.transferCottonKPa, TRADE.transferPolyesterKPa, 'kPa');
-    return pressTransfer(input, settle, filmSource(input), {
-      temp: withinHeat(
-        input.garment,
-        start,
-        `Sublimation ink on film: ${min} to ${max} °C, schools differ widely; starting at ${start} °C.`,
-      ),
-      dwell: {
-        value: dwell.start,
-        reason: tradeReason(dwell.start, `${dwell.min} to ${dwell.max} s, starting at ${dwell.start} s.`),
-      },
-      kPa: kPa.value,
-      kPaWhy: kPa.reason.text,
-    });
-  },
-};
+/** Lightness L* of a ground, 0–100: from the first on colours stand as they are, below the second they are lost (assumptions). */
+const BRIGHT_FROM = 88;
+const LOST_BELOW = 65;
+const groundOf = ({ colourHex }: Pick<Garment, 'colourHex'>): number => toLab(parseHex(colourHex)).lightness;
 
-/** Colour without white on film from a desk printer: light garments only. */
+/** Colour without white on film from a desk printer: white and pale grounds. */
 export const sublimationFilm: ProcessModule = {
   id: 'sub-film',
   name: PROCESS_NAMES['sub-film'],
   shortName: PROCESS_SHORT_NAMES['sub-film'],
   artProcess: () => 'sub',
-  ink: 'sublimation',
   practices: [
     sublimationFeed,
     sublimationPrint,
@@ -62,37 +37,45 @@ export const sublimationFilm: ProcessModule = {
     filmMeltHover,
     filmCut,
     filmStore,
+    whenPressed(bondTest),
     whenPressed(prePress),
-    subPress,
+    filmPress,
     filmPeel,
     filmSecondPress,
     inspect,
   ],
+  sources: (line) => [...FILM_ROLES, ...filmPressingRoles(line)],
   refusals: (line) => [
-    ...unless(
-      !needsWhite(line.garment),
-      `This ink has no white: on ${line.garment.colourName.toLowerCase()} the art would vanish.`,
-    ),
-    ...unless(!isCap(line.garment), 'Caps are pressed too cool for this ink.'),
-    ...printerNeed(line, 'sublimation', 'sublimation printer'),
-    ...unless(line.equipment.inkSets.sublimation !== undefined, 'No sublimation ink is set up.'),
-    ...filmWorkNeeds(line),
+    ...(groundOf(line.garment) < LOST_BELOW
+      ? [
+          say('refusal.sublimation-ground', {
+            colour: line.garment.colourName,
+            lightness: groundOf(line.garment),
+          }),
+        ]
+      : []),
+    ...unless(!isCap(line.garment), say('refusal.cap-too-cool')),
+    ...sourceRefusals(line, sublimationFilm.sources(line)),
+    ...melterNeed(line),
   ],
   look: (line) => ({
     opacity: 0,
     softness: 0.7,
     breathing: 0.5,
     stretch: 0.7,
-    words: `colour only, white parts show the garment${line.equipment.films.length > 0 && filmFor(line).isGlitter ? ', with glitter' : ''}`,
+    said: say('hand.sublimation', {
+      isGlitter: filmFor(line).isGlitter,
+    }),
   }),
   risks: ({ garment }) => [
-    'White in the art becomes the garment’s colour',
-    ...(garment.fibres.polyester > 0 ? ['The ink may spread in polyester when it is pressed hot'] : []),
-    'Light film slips in a desk printer’s rollers',
+    ...(groundOf(garment) < BRIGHT_FROM ? [say('risk.dull-ground', { colour: garment.colourName })] : []),
+    say('risk.white-vanishes'),
+    ...(garment.fibres.polyester > 0 ? [say('risk.ink-spreads')] : []),
+    say('risk.film-slips'),
   ],
   heatedAgain: {
     harm: null,
-    text: 'sublimation ink turns to vapour again under a plate and stains what lies on it',
+    said: say('again.sublimation'),
   },
   restBeforeDispatchS: 0,
 };

@@ -12,7 +12,6 @@ import {
   TABLE,
   columns,
   decimal,
-  flag,
   instant,
   integer,
   json,
@@ -35,12 +34,18 @@ export interface StyleRow extends Model<InferAttributes<StyleRow>, InferCreation
   polyester: number;
   elastane: number;
   nylon: number;
+  viscose: number;
+  modal: number;
+  linen: number;
+  wool: number;
+  silk: number;
+  acrylic: number;
+  leatherette: number;
   other: number;
   construction: GarmentStyle['construction'];
   massGM2: number;
   thicknessMm: number | null;
   features: GarmentStyle['features'];
-  dyeMigrates: boolean;
   maxPressC: number | null;
   areas: GarmentStyle['areas'];
   version: CreationOptional<number>;
@@ -61,12 +66,18 @@ export const defineStyle = (sequelize: Sequelize) =>
       polyester: decimal,
       elastane: decimal,
       nylon: decimal,
+      viscose: decimal,
+      modal: decimal,
+      linen: decimal,
+      wool: decimal,
+      silk: decimal,
+      acrylic: decimal,
+      leatherette: decimal,
       other: decimal,
       construction: text,
       massGM2: named('mass_g_m2', decimal),
       thicknessMm: orNull(decimal),
       features: texts,
-      dyeMigrates: flag,
       maxPressC: named('max_press_c', orNull(decimal)),
       areas: json,
       version,
@@ -82,13 +93,14 @@ export interface ColourRow extends Model<InferAttributes<ColourRow>, InferCreati
   name: string;
   hex: string;
   tone: GarmentColour['tone'];
+  dye: GarmentColour['dye'];
   style?: NonAttribute<StyleRow>;
 }
 
 export const defineColour = (sequelize: Sequelize) =>
   sequelize.define<ColourRow>(
     'garment_colour',
-    columns({ id: key, styleId: uuid, position: integer, name: text, hex: text, tone: text }),
+    columns({ id: key, styleId: uuid, position: integer, name: text, hex: text, tone: text, dye: text }),
     TABLE,
   );
 

@@ -1,5 +1,12 @@
 import { QUOTE_STATES } from '@saltflat/contract';
-import type { GivenQuote, PlanInput, ProofAnswer, QuoteDocument, SettingOverride } from '@saltflat/contract';
+import type {
+  GivenQuote,
+  PlanInput,
+  ProofAnswer,
+  QuoteDocument,
+  SettingOverride,
+  SourceChoice,
+} from '@saltflat/contract';
 import type { PieceCost } from '@saltflat/core/cost';
 import type { Route } from '@saltflat/core/route';
 import type {
@@ -27,6 +34,7 @@ export interface RouteRow extends Model<InferAttributes<RouteRow>, InferCreation
   document: Route;
   cost: PieceCost;
   overrides: SettingOverride[];
+  sources: SourceChoice[];
   pieces: number;
   /** What it was planned from; versions from before that was kept have none. */
   input: PlanInput | null;
@@ -48,6 +56,7 @@ export const defineRoute = (sequelize: Sequelize) =>
       document: json,
       cost: json,
       overrides: json,
+      sources: json,
       pieces: integer,
       input: orNull(json),
       factsSha256: { ...orNull(text), field: 'facts_sha256' },

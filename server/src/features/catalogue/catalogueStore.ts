@@ -1,3 +1,4 @@
+import { FIBRES, fibresOf } from '@saltflat/core/blank';
 import { Op } from 'sequelize';
 import type { Catalogue, GarmentStyle, Machine, Material } from '@saltflat/contract';
 import { DEFAULT_RATES } from '@saltflat/core/cost';
@@ -99,23 +100,28 @@ const toMachine = ({ id, kind, name, maker, properties, version }: MachineRow): 
 });
 
 function toStyle(row: StyleRow): GarmentStyle {
-  const { id, name, maker, kind, cotton, polyester, elastane, nylon, other } = row;
-  const { construction, massGM2, thicknessMm, features, dyeMigrates, maxPressC, areas, version } = row;
+  const { id, name, maker, kind } = row;
+  const { construction, massGM2, thicknessMm, features, maxPressC, areas, version } = row;
   return {
     id,
     name,
     maker,
     kind,
-    fibres: { cotton, polyester, elastane, nylon, other },
+    fibres: fibresOf(Object.fromEntries(FIBRES.map((fibre) => [fibre, row[fibre]]))),
     construction,
     massGM2,
     thicknessMm,
     features,
-    dyeMigrates,
     maxPressC,
     areas,
     version,
-    colours: (row.colours ?? []).map((own) => ({ id: own.id, name: own.name, hex: own.hex, tone: own.tone })),
+    colours: (row.colours ?? []).map((own) => ({
+      id: own.id,
+      name: own.name,
+      hex: own.hex,
+      tone: own.tone,
+      dye: own.dye,
+    })),
     sizes: (row.sizes ?? []).map((own) => ({
       size: own.size,
       cents: own.cents,

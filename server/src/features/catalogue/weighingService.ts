@@ -1,7 +1,7 @@
 import { DomainError } from '@saltflat/contract';
 import type { LaydownFit, LinePrint, OrderLine, WeighingInput } from '@saltflat/contract';
 import type { ArtFigures } from '@saltflat/core/artwork';
-import { PROCESS_MODULES, isFilmProcess } from '@saltflat/core/route';
+import { PRINTS_WITH, isFilmProcess } from '@saltflat/core/route';
 import type { Tx } from '../../db/connection.ts';
 import type { CatalogueStore } from './catalogueStore.ts';
 import { laydownFits } from './weighedMaterials.ts';
@@ -52,7 +52,7 @@ export class WeighingService {
     const { materials } = await this.needs.catalogue.read();
     const material = materials.find(
       ({ kind, properties }) =>
-        kind === what && (kind === 'powder' || properties.use === PROCESS_MODULES[process].ink),
+        kind === what && (kind === 'powder' || properties.use === PRINTS_WITH[process]?.ink),
     );
     if (!material) throw new DomainError('not-now', `The shop has no ${what} set up for ${line.code}.`);
     return material;

@@ -1,6 +1,7 @@
 import { DomainError } from '@saltflat/contract';
 import type { Catalogue, FieldProblem, GarmentStyle, OrderLineInput } from '@saltflat/contract';
 import { placedTwice } from '@saltflat/core/placement';
+import { inWords } from '@saltflat/core/words';
 
 interface Needs {
   readCatalogue: () => Promise<Catalogue>;
@@ -58,7 +59,7 @@ function checkSizes(line: OrderLineInput, style: GarmentStyle | undefined, refus
 /** A place takes one print, and a print's name is its own. */
 function checkPlaces({ prints }: OrderLineInput, refuse: Refuse): void {
   for (const { index, why } of placedTwice(prints.map(({ placement }) => placement)))
-    refuse(`prints/${index}/placement`, why);
+    refuse(`prints/${index}/placement`, inWords(why));
   for (const [k, { id }] of prints.entries())
     if (id !== undefined && prints.findIndex((own) => own.id === id) < k)
       refuse(`prints/${k}/id`, `Print ${id} is there twice: leave the id of the new one out.`);

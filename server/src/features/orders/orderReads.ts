@@ -12,7 +12,7 @@ interface LineSqlRow extends Omit<OrderLine, 'pieces'> {
 
 const LINE = `
   select l.id, l.order_id as "orderId", l.position, l.code, s.id as "styleId", s.name as "styleName", s.kind as "styleKind",
-    json_build_object('id', c.id, 'name', c.name, 'hex', c.hex, 'tone', c.tone) as colour,
+    json_build_object('id', c.id, 'name', c.name, 'hex', c.hex, 'tone', c.tone, 'dye', c.dye) as colour,
     (select json_agg(json_build_object('id', w.id, 'placement', w.placement, 'dropMm', w.drop_mm, 'widthMm', w.width_mm, 'process', w.process,
         'grades', w.grades,
         'artwork', case when a.id is not null then json_build_object('id', a.id, 'name', a.name, 'sha256', a.sha256, 'format', a.format,

@@ -1,11 +1,12 @@
 import { toBuffer } from 'bwip-js/node';
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { BlankKind } from '@saltflat/core/blank';
-import { PROCESS_NAMES, heatedAgainWords } from '@saltflat/core/route';
+import { PROCESS_NAMES, heatedAgainSaid } from '@saltflat/core/route';
 import type { Route, RoutePrint } from '@saltflat/core/route';
 import { STATION_NAMES, goesWords, plannedMode } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
+import { allInWords, inWords } from '@saltflat/core/words';
 import {
   INK,
   MUTED,
@@ -98,8 +99,8 @@ function drawHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
       size: 12,
       weight: 600,
     });
-  for (const text of [...sheet.route.conflicts, ...sheet.route.slips].map((own) => own.text))
-    y = warning(doc, text, { x: margin, y: y + 2, width: width - 2 * margin, size: BODY });
+  for (const { said } of [...sheet.route.conflicts, ...sheet.route.slips])
+    y = warning(doc, inWords(said), { x: margin, y: y + 2, width: width - 2 * margin, size: BODY });
   rule(doc, { x: margin, y: y + 4, width: width - 2 * margin, colour: INK });
   return y + 4;
 }
@@ -126,7 +127,7 @@ function drawPlacement(
   print: RoutePrint,
   top: number,
 ): number {
-  const { placement, process, heatedAgain } = print;
+  const { placement, process } = print;
   if (placement.sizes.length === 0) return top;
   const isAlone = sheet.route.prints.length === 1;
   const drawn = isAlone ? 128 : 96;
@@ -134,19 +135,25 @@ function drawPlacement(
   const x = margin + drawn + GUTTER;
   const head = isAlone ? placement.label : `${placement.label}: ${PROCESS_NAMES[process]}`;
   write(doc, head, { x, y: top, size: 15, weight: 600 });
-  let y = writeColumn(doc, placement.rule, { x, y: top + 20, width: width - margin - x, size: BODY });
-  if (heatedAgain.length > 0)
-    y = writeColumn(doc, heatedAgainWords(sheet.route, print), {
+  let y = writeColumn(doc, inWords(placement.rule), {
+    x,
+    y: top + 20,
+    width: width - margin - x,
+    size: BODY,
+  });
+  const again = heatedAgainSaid(sheet.route, print);
+  if (again)
+    y = writeColumn(doc, inWords(again), {
       x,
       y: y + 2,
       width: width - margin - x,
       size: BODY,
     });
   y = sizeTable(doc, placement, { x, y: y + 4, width: width - margin - x });
-  for (const { text } of placement.needs)
-    y = writeColumn(doc, text, { x, y: y + 2, width: width - margin - x, size: BODY, weight: 600 });
-  for (const text of placement.problems)
-    y = warning(doc, text, { x, y: y + 2, width: width - margin - x, size: BODY });
+  for (const { said } of placement.needs)
+    y = writeColumn(doc, inWords(said), { x, y: y + 2, width: width - margin - x, size: BODY, weight: 600 });
+  for (const problem of placement.problems)
+    y = warning(doc, inWords(problem), { x, y: y + 2, width: width - margin - x, size: BODY });
   const bottom = Math.max(y, top + drawn) + 6;
   rule(doc, { x: margin, y: bottom, width: width - 2 * margin, colour: INK });
   return bottom;
@@ -213,7 +220,7 @@ const bodyWidth = (width: number): number => width - STATION_WIDTH - GUTTER - 16
 
 function operationHeight(doc: Doc, operation: Operation, width: number): number {
   const room = bodyWidth(width);
-  const lines = [...bodyLines(operation), ...operation.cautions].reduce(
+  const lines = [...bodyLines(operation), ...allInWords(operation.cautions)].reduce(
     (sum, text) => sum + breakLines(doc, text, room - 14, { size: BODY }).length,
     0,
   );
@@ -226,11 +233,11 @@ const bodyLines = ({ sheet, checks, look, weighIn, waitAfter }: Operation): stri
   ...(weighIn
     ? [`Weigh in: ${formatQuantity(weighIn.targetG, 'mass')} ± ${formatQuantity(weighIn.toleranceG, 'mass')}`]
     : []),
-  checks.join('  ·  '),
-  `Right: ${look}`,
+  allInWords(checks).join('  ·  '),
+  `Right: ${inWords(look)}`,
   ...(waitAfter && (waitAfter.minS > 0 || waitAfter.maxS !== null)
     ? [
-        `Then${waitAfter.minS > 0 ? ` wait ${formatDuration(waitAfter.minS)}` : ''}${waitAfter.maxS === null ? '' : ` go on within ${formatDuration(waitAfter.maxS)}`}: ${waitAfter.why}`,
+        `Then${waitAfter.minS > 0 ? ` wait ${formatDuration(waitAfter.minS)}` : ''}${waitAfter.maxS === null ? '' : ` go on within ${formatDuration(waitAfter.maxS)}`}: ${inWords(waitAfter.why)}`,
       ]
     : []),
 ];
@@ -285,7 +292,8 @@ function drawOperation(
     y += FIGURE_SIZE * 1.35;
   }
   for (const line of bodyLines(operation)) y = writeColumn(doc, line, { x, y, width: room, size: BODY });
-  for (const text of operation.cautions) y = warning(doc, text, { x, y, width: room, size: BODY });
+  for (const text of allInWords(operation.cautions))
+    y = warning(doc, text, { x, y, width: room, size: BODY });
   rule(doc, { x: margin, y: y + 5, width });
   return y + 5;
 }

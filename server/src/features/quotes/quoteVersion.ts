@@ -2,6 +2,7 @@ import { DomainError, PLACEMENTS, routeInputOf } from '@saltflat/contract';
 import type { LineDocument, LinePrint, OrderLine, QuotedLine, RouteVersion } from '@saltflat/contract';
 import { quoteLine } from '@saltflat/core/cost';
 import type { Quote, QuoteInput } from '@saltflat/core/cost';
+import { inWords } from '@saltflat/core/words';
 import { PROCESS_MODULES, PROCESS_NAMES, planRoute, refusalText } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
 
@@ -53,7 +54,7 @@ export function priceVersion(planned: Planned): PricedVersion {
     const print = line?.prints.find((own) => own.id === id);
     const name = `${prints.length > 1 ? `${placement.label}: ` : ''}${PROCESS_NAMES[process]}`;
     return print && line
-      ? `${name}: ${PROCESS_MODULES[process].look({ ...line, ...print }).words}.`
+      ? `${name}: ${inWords(PROCESS_MODULES[process].look({ ...line, ...print }).said)}.`
       : `${name}.`;
   });
   return { number: version.number, quote, look: looks.join(' ') };

@@ -60,9 +60,9 @@ export class BackgroundPlanner {
     const { lineId, generation } = ticket;
     const { line, customer } = await findLine(lineId);
     const former = await routes.latest(lineId);
-    const overrides = former?.version.overrides ?? [];
+    const { overrides = [], sources = [] } = former?.version ?? {};
     const made = await watched(lineId, (onProgress) =>
-      planner.plan(line, overrides, 'drop-lost', onProgress),
+      planner.plan(line, { overrides, sources }, 'drop-lost', onProgress),
     );
     const at = new Date(now());
     await db

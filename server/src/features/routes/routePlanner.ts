@@ -8,13 +8,23 @@ import type {
   OrderLine,
   PrintArt,
   SettingOverride,
+  SourceChoice,
 } from '@saltflat/contract';
 import { ANALYSIS_VERSION } from '@saltflat/core/artwork';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import { priceRoute } from '@saltflat/core/cost';
 import type { Rates } from '@saltflat/core/cost';
-import { PLANNER_VERSION, artJobFor, planRoute, printNeedsOf, processKey } from '@saltflat/core/route';
+import {
+  PLANNER_VERSION,
+  artJobFor,
+  lostSources,
+  planRoute,
+  printNeedsOf,
+  processKey,
+  refusalText,
+} from '@saltflat/core/route';
 import type { PrintNeeds, Refusal, Route, RouteInput } from '@saltflat/core/route';
+import { inWords } from '@saltflat/core/words';
 import type { NewRouteVersion } from './routeStore.ts';
 import type { Spoilage } from './spoilageReads.ts';
 
@@ -50,6 +60,12 @@ export interface Drawn {
   art: PrintArt[];
 }
 
+/** What people want otherwise than the planner: values of settings, and things to work with. */
+export interface OwnChoices {
+  overrides: readonly SettingOverride[];
+  sources: readonly SourceChoice[];
+}
+
 /** Turns a line and the shop's set-up into the one document a route is planned from, and plans it. */
 export class RoutePlanner {
   constructor(private readonly needs: PlannerNeeds) {}
@@ -79,7 +95,7 @@ export class RoutePlanner {
   /** All that the line's route is planned from. */
   async draw(
     line: PlannedLine,
-    overrides: readonly SettingOverride[],
+    { overrides, sources }: OwnChoices,
     onProgress: Told = () => undefined,
   ): Promise<Drawn> {
     const tell = together(line.prints.length, onProgress);
@@ -100,7 +116,7 @@ export class RoutePlanner {
     const style = styleOf(catalogue, line);
     const prints = drawn.map(({ document }) => document);
     return {
-      document: documentOf({ line, catalogue, style, prints, rates, overrides }),
+      document: documentOf({ line, catalogue, style, prints, rates, overrides, sources }),
       art: drawn.map(({ art }) => art),
     };
   }
@@ -135,20 +151,20 @@ export class RoutePlanner {
    */
   async plan(
     line: OrderLine,
-    overrides: readonly SettingOverride[],
+    { overrides, sources }: OwnChoices,
     lost: 'drop-lost' | 'refuse-lost',
     onProgress?: Told,
   ): Promise<NewRouteVersion> {
-    const drawn = await this.draw(asPlanned(line), overrides, onProgress);
+    const drawn = await this.draw(asPlanned(line), { overrides, sources }, onProgress);
     const input = routeInputOf(drawn.document);
-    const kept = lost === 'refuse-lost' ? [...overrides] : known(input);
-    const document: LineDocument = { ...drawn.document, overrides: kept };
-    const route = routeOrRefuse({ ...input, overrides: kept });
+    const kept = lost === 'refuse-lost' ? { overrides: [...overrides], sources: [...sources] } : known(input);
+    const document: LineDocument = { ...drawn.document, ...kept };
+    const route = routeOrRefuse({ ...input, ...kept });
     return {
       lineId: line.id,
       route,
       cost: priceRoute(route, document.blankCents, line.pieces, document.rates),
-      overrides: kept,
+      ...kept,
       pieces: line.pieces,
       document,
       planner: PLANNER_VERSION,
@@ -201,6 +217,7 @@ interface DocumentParts {
   prints: PrintDocument[];
   rates: Rates;
   overrides: readonly SettingOverride[];
+  sources: readonly SourceChoice[];
 }
 
 export function documentOf({
@@ -210,6 +227,7 @@ export function documentOf({
   prints,
   rates,
   overrides,
+  sources,
 }: DocumentParts): LineDocument {
   const sizes = line.sizes.map(({ size, quantity }) => {
     const chart = style.sizes.find((own) => own.size === size);
@@ -218,7 +236,7 @@ export function documentOf({
   });
   const pieces = sizes.reduce((sum, { quantity }) => sum + quantity, 0);
   return {
-    format: 4,
+    format: 5,
     pieces,
     blankCents: sizes.reduce((sum, { quantity, cents }) => sum + quantity * cents, 0) / pieces,
     garment: { ...garmentOf(style, colourOf(style, line)), features: [...style.features] },
@@ -231,6 +249,7 @@ export function documentOf({
     house: { ...catalogue.house.document, ...line.house },
     rates,
     overrides: [...overrides],
+    sources: [...sources],
   };
 }
 
@@ -239,14 +258,17 @@ function patchDocument({ styles }: Catalogue): LineDocument['patch'] {
   return patch && { ...patch, blank: { ...patch.blank, features: [...patch.blank.features] } };
 }
 
-/** Own values that still name an operation and setting of this route and can be set. */
-function known(input: RouteInput): SettingOverride[] {
-  const planned = planRoute(input);
-  if (planned.ok) return [...input.overrides];
-  const lost = planned.refusals.flatMap(({ override }) => (override === null ? [] : [override]));
-  return input.overrides.filter(
-    (own) => !lost.some(({ operation, setting }) => operation === own.operation && setting === own.setting),
+/** Own values that still name an operation and setting of this route and can be set, and choices that are still there to be had. */
+function known(input: RouteInput): { overrides: SettingOverride[]; sources: SourceChoice[] } {
+  const lost = lostSources(input);
+  const sources = input.sources.filter((own) => !lost.includes(own));
+  const planned = planRoute({ ...input, sources });
+  if (planned.ok) return { overrides: [...input.overrides], sources };
+  const gone = planned.refusals.flatMap(({ override }) => (override === null ? [] : [override]));
+  const overrides = input.overrides.filter(
+    (own) => !gone.some(({ operation, setting }) => operation === own.operation && setting === own.setting),
   );
+  return { overrides, sources };
 }
 
 function routeOrRefuse(input: RouteInput): Route {
@@ -260,14 +282,14 @@ export function refused(
   refusals: readonly Refusal[],
   overrides: readonly SettingOverride[] = [],
 ): DomainError {
-  const fields = refusals.flatMap(({ override, text }): FieldProblem[] => {
+  const fields = refusals.flatMap(({ override, said }): FieldProblem[] => {
     if (override === null) return [];
     const place = overrides.findIndex(
       ({ operation, setting }) => operation === override.operation && setting === override.setting,
     );
-    return [{ path: `/overrides/${place}/value`, message: text }];
+    return [{ path: `/overrides/${place}/value`, message: inWords(said) }];
   });
-  const text = refusals.map((own) => own.text).join(' ');
+  const text = refusalText(refusals);
   return new DomainError(
     fields.length > 0 ? 'invalid-input' : 'not-now',
     text,

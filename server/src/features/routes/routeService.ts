@@ -64,12 +64,13 @@ export class RouteService {
   }
 
   /** Plans a new version with a person's own values, and keeps it. */
-  async replan(lineId: string, { overrides, basedOn }: RoutePlanInput): Promise<RouteVersion> {
+  async replan(lineId: string, { overrides, sources, basedOn }: RoutePlanInput): Promise<RouteVersion> {
     const { line } = await this.needs.findLine(lineId);
     const former = await this.needs.routes.latest(lineId);
     refuseStale(line, former?.version, basedOn);
     refuseRun(line);
-    const made = await this.needs.planner.plan(line, overrides, 'refuse-lost');
+    const own = { overrides, sources: sources ?? former?.version.sources ?? [] };
+    const made = await this.needs.planner.plan(line, own, 'refuse-lost');
     await this.needs.db.transaction(async (tx) => this.keep(line, former, made, tx));
     return this.current(lineId);
   }
@@ -88,7 +89,8 @@ export class RouteService {
     const { steps, white, widthMm, overrides } = input;
     const preparation = { id: '', artworkId, number: 0, steps, white, byName: input.by, createdAt: '' };
     const prints = line.prints.map((own) => (own === print ? { ...own, widthMm, preparation } : own));
-    const made = await planner.plan({ ...line, prints }, overrides, 'refuse-lost');
+    const own = { overrides, sources: former?.version.sources ?? [] };
+    const made = await planner.plan({ ...line, prints }, own, 'refuse-lost');
     const isUntouched = steps.length === 0 && Object.keys(white).length === 0;
     await db.transaction(async (tx) => {
       const preparationId = isUntouched ? null : await keepPreparation(artworkId, input, tx);
@@ -134,8 +136,8 @@ export class RouteService {
     const whole = await routes.whole(lineId, null);
     if (whole?.input) return whole.input.document;
     const { line } = await findLine(lineId);
-    const overrides = (await routes.latest(lineId))?.version.overrides ?? [];
-    return (await planner.draw(asPlanned(line), overrides)).document;
+    const { overrides = [], sources = [] } = (await routes.latest(lineId))?.version ?? {};
+    return (await planner.draw(asPlanned(line), { overrides, sources })).document;
   }
 
   /** Lines of the same processes that were run, to copy from; those of the same garment first. */

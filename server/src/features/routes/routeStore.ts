@@ -17,7 +17,7 @@ import { Memory } from '../../memory.ts';
 /** A route as it was planned, with all it was planned from. */
 export interface NewRouteVersion extends Pick<
   RouteVersion,
-  'lineId' | 'route' | 'cost' | 'overrides' | 'pieces'
+  'lineId' | 'route' | 'cost' | 'overrides' | 'sources' | 'pieces'
 > {
   document: LineDocument;
   planner: number;
@@ -90,7 +90,7 @@ export class RouteStore {
   /** Keeps a version under the line's next number. The line's order is locked: numbers are given out one at a time. */
   async insert(made: NewRouteVersion, how: { generation: number; at: Date }, tx: Tx): Promise<number> {
     const { routes } = this.db.models;
-    const { lineId, route, cost, overrides, pieces, document, planner, art } = made;
+    const { lineId, route, cost, overrides, sources, pieces, document, planner, art } = made;
     const { line, facts } = takeApart(document);
     const last = await routes.max<number | null, RouteRow>('number', { where: { lineId }, transaction: tx });
     const number = (last ?? 0) + 1;
@@ -105,6 +105,7 @@ export class RouteStore {
         document: route,
         cost,
         overrides,
+        sources,
         pieces,
         input: { format: 2, planner, line, art },
         factsSha256: await this.keepFacts(facts, tx),
@@ -148,7 +149,7 @@ export class RouteStore {
 }
 
 function toVersion(row: RouteRow, current: number | null): RouteVersion {
-  const { id, lineId, number, overrides, pieces, createdAt, input } = row;
+  const { id, lineId, number, overrides, sources, pieces, createdAt, input } = row;
   const read = readStoredRoute(row.format, { route: row.document, cost: row.cost });
   return {
     id,
@@ -159,6 +160,7 @@ function toVersion(row: RouteRow, current: number | null): RouteVersion {
     hasInput: input !== null,
     ...read,
     overrides,
+    sources,
     pieces,
   };
 }

@@ -130,7 +130,22 @@ async function readRecords(list: ShopList, text: string): Promise<ReadLine[]> {
   const data = readJson(text, MOST_VALUES);
   if (!Array.isArray(data)) throw new DomainError('invalid-input', 'The file must hold a list of records.');
   refuseLong(data.length);
-  return mapBreathing(data, (record: unknown, i) => checked(list, record, i + 1));
+  return mapBreathing(data, (record: unknown, i) => checked(list, asAskedNow(list, record), i + 1));
+}
+
+/** A record from before something was asked for, with what is usual of it. */
+function asAskedNow(list: ShopList, record: unknown): unknown {
+  const kind = valueAt(record, ['kind']);
+  const fields = fieldsFor(list, typeof kind === 'string' ? kind : '') ?? [];
+  return fields.reduce(withUsual, record);
+}
+
+function withUsual(record: unknown, field: RecordField): unknown {
+  const value = valueAt(record, field.path);
+  if (value === undefined && field.usual !== undefined) return withValueAt(record, field.path, field.usual);
+  if (field.type !== 'rows' || !Array.isArray(value)) return record;
+  const rows = value.map((row: unknown) => field.columns.reduce(withUsual, row));
+  return withValueAt(record, field.path, rows);
 }
 
 async function readCsv(list: ShopList, text: string): Promise<ReadLine[]> {
@@ -239,7 +254,10 @@ function readRow(list: ShopList, { row, line, extra }: CsvRow): ReadLine {
   let record: unknown = {};
   const problems: string[] = [];
   for (const field of fields) {
-    const read = fromCell(field, cell(columnName(field)));
+    const isAsked = row[columnName(field)] !== undefined || field.usual === undefined;
+    const read = isAsked
+      ? fromCell(field, cell(columnName(field)))
+      : { ok: true as const, value: field.usual };
     if (read.ok) record = withValueAt(record, field.path, read.value);
     else problems.push(read.problem);
   }

@@ -2,11 +2,12 @@ import { PLACEMENTS } from '@saltflat/contract/placements';
 import { countdownS } from '@saltflat/core/run';
 import { plannedMode, timedPhases, traceHeat } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
-import { formatClock, formatQuantity, inShownUnits } from '@saltflat/core/units';
+import { formatClock, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
+import type { Said } from '@saltflat/core/words';
 import Button from '@mui/material/Button';
 import { HeatTrace } from '../../trace/index.ts';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useUnits, useWords } from '../../units/unitsSlice.ts';
 import { Inspection } from './Inspection.tsx';
 import type { Judgement } from './Inspection.tsx';
 import { codesOf, lineOf, linesIn, operationOf, partOf } from './moments.ts';
@@ -17,7 +18,7 @@ interface Props {
   moment: Moment;
   nowMs: number;
   /** What a colleague would point out before it is done. */
-  slips: readonly string[];
+  slips: readonly Said[];
   onPrimary: () => void;
   onWeigh: (what: 'before' | 'after', massG: number) => void;
   onJudge: (judgement: Judgement) => void;
@@ -51,6 +52,7 @@ export function NextPanel({
   onUndo,
 }: Props) {
   const system = useUnits();
+  const words = useWords();
   const { live, action } = moment;
   const operation = operationOf(live.run, action.step);
   if (!operation) return null;
@@ -86,20 +88,20 @@ export function NextPanel({
         <div className="stack" style={{ gap: 10 }}>
           <h2 className="next-title">{operation.title}</h2>
           <SettingsLine operation={operation} system={system} />
-          <p className="next-look">{operation.look}</p>
+          <p className="next-look">{words(operation.look)}</p>
           {action.isTaken && (
             <p className="caution" role="status">
               ◆ {plannedMode(operation).machine?.name} is at work for another line.
             </p>
           )}
           {slips.map((slip) => (
-            <p key={slip} className="alarm" role="alert">
-              ◆ {inShownUnits(slip, system)}
+            <p key={slip.code} className="alarm" role="alert">
+              ◆ {words(slip)}
             </p>
           ))}
           {operation.cautions.map((caution) => (
-            <p key={caution} className="caution">
-              {caution}
+            <p key={caution.code} className="caution">
+              {words(caution)}
             </p>
           ))}
         </div>
@@ -109,7 +111,12 @@ export function NextPanel({
         <WeighIn weighIn={operation.weighIn} step={action.step} onWeigh={onWeigh} />
       )}
       {isJudged && (
-        <Inspection key={action.step.id} route={line.route} checks={operation.checks} onJudge={onJudge} />
+        <Inspection
+          key={action.step.id}
+          route={line.route}
+          checks={operation.checks.map(words)}
+          onJudge={onJudge}
+        />
       )}
       <div className="next-actions">
         {!isJudged && !isWeighed && (

@@ -57,7 +57,7 @@ const OPERATIONS = [
   operation('press', 'blank', {
     takes: ['film'],
     s: 15,
-    waitAfter: { minS: 45, maxS: null, why: 'cold peel' },
+    waitAfter: { minS: 45, maxS: null, why: { code: 'wait.cap-cools', params: {} } },
   }),
   operation('peel', 'blank'),
   operation('inspect', 'blank', { role: 'inspect' }),

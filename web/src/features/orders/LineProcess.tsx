@@ -8,6 +8,7 @@ import { serverNow } from '../../api/serverClock.ts';
 import { useComparisonQuery } from './comparisonApi.ts';
 import { gradesOf, piecesOf } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
+import { useWords } from '../../units/unitsSlice.ts';
 import { ProcessComparison } from './ProcessComparison.tsx';
 
 interface Props {
@@ -26,6 +27,7 @@ const TYPING_MS = 350;
 
 /** The process of a print: compared as soon as there is art, and set to the recommended one until a person chooses. */
 export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
+  const words = useWords();
   const query = useSettled(queryOf(line, print), TYPING_MS);
   const { data, error, isFetching } = useComparisonQuery(query ?? skipToken);
   const recommended = data?.recommended ?? null;
@@ -47,7 +49,7 @@ export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
       <>
         {promise !== null && (
           <p className="alarm" role="status">
-            ◆ {promise}
+            ◆ {words(promise)}
           </p>
         )}
         <ProcessComparison

@@ -1,8 +1,8 @@
 import type { ComparisonAnswer } from '@saltflat/contract';
 import type { ProcessOption } from '@saltflat/core/compare';
 import type { Process } from '@saltflat/core/route';
-import { formatDuration, formatMoney, inShownUnits } from '@saltflat/core/units';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { formatDuration, formatMoney } from '@saltflat/core/units';
+import { useWords } from '../../units/unitsSlice.ts';
 
 interface Props {
   /** Of the radio buttons: one group a print. */
@@ -17,6 +17,7 @@ interface Props {
 
 /** Every process side by side, with numbers and reasons; a person chooses. */
 export function ProcessComparison({ name, of, comparison, process, isFetching, onChange }: Props) {
+  const words = useWords();
   const { options, recommended, reasons, wouldChange, taken } = comparison;
   const possible = options.filter(({ plan }) => plan !== null);
   const excluded = options.filter(({ plan }) => plan === null);
@@ -26,11 +27,11 @@ export function ProcessComparison({ name, of, comparison, process, isFetching, o
       <legend className="muted small">Process, compared for this print</legend>
       {first && (
         <p className="recommendation">
-          <strong>{first.name}</strong> is recommended: {reasons.join('; ')}. {wouldChange}{' '}
+          <strong>{first.name}</strong> is recommended: {reasons.map(words).join('; ')}. {words(wouldChange)}{' '}
           <span className="muted">What hand, cover and risk are worth is an assumption.</span>
         </p>
       )}
-      {!first && <p className="alarm">{wouldChange}</p>}
+      {!first && <p className="alarm">{words(wouldChange)}</p>}
       <div
         className="comparison-scroll"
         tabIndex={0}
@@ -71,7 +72,7 @@ export function ProcessComparison({ name, of, comparison, process, isFetching, o
         <ul className="small excluded" aria-label="Left out">
           {excluded.map((option) => (
             <li key={option.process}>
-              <span className="muted">Not</span> {option.name}: {option.refusals.join(' ')}
+              <span className="muted">Not</span> {option.name}: {option.refusals.map(words).join(' ')}
             </li>
           ))}
         </ul>
@@ -95,7 +96,7 @@ function OptionRow({
   taken: ComparisonAnswer['taken'];
   onChoose: () => void;
 }) {
-  const system = useUnits();
+  const words = useWords();
   const { plan } = option;
   if (plan === null) return null;
   const busy = taken.filter(({ machine }) => plan.machines.includes(machine));
@@ -123,7 +124,7 @@ function OptionRow({
           <div className="muted small">+ {formatDuration(plan.restBeforeDispatchS)} rest</div>
         )}
       </td>
-      <td className="small">{plan.look.words}</td>
+      <td className="small">{words(plan.look.said)}</td>
       {([plan.look.opacity, plan.look.softness, plan.look.breathing, plan.look.stretch] as const).map(
         (value, i) => (
           <td key={i}>
@@ -132,14 +133,9 @@ function OptionRow({
         ),
       )}
       <td className="small">
-        {plan.conflicts.map((text) => (
+        {[...plan.conflicts, ...plan.problems].map(words).map((text) => (
           <div key={text} className="conflict-words">
-            ■ {inShownUnits(text, system)}
-          </div>
-        ))}
-        {plan.problems.map((text) => (
-          <div key={text} className="conflict-words">
-            ■ {inShownUnits(text, system)}
+            ■ {text}
           </div>
         ))}
         {busy.map(({ machine, code }) => (
@@ -147,7 +143,7 @@ function OptionRow({
             ▶ {machine} is on {code} now
           </div>
         ))}
-        <span className="muted">{plan.risks.slice(0, 2).join(' · ')}</span>
+        <span className="muted">{plan.risks.slice(0, 2).map(words).join(' · ')}</span>
       </td>
     </tr>
   );

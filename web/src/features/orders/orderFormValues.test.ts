@@ -1,3 +1,4 @@
+import { fibresOf } from '@saltflat/core/blank';
 import type { GarmentStyle } from '@saltflat/contract';
 import { expect } from 'chai';
 import {
@@ -18,16 +19,17 @@ const STYLES: GarmentStyle[] = [
     name: 'Made-up tee',
     kind: 'tee',
     maker: 'Made-up mill',
-    fibres: { cotton: 1, polyester: 0, elastane: 0, nylon: 0, other: 0 },
+    fibres: fibresOf({ cotton: 1 }),
     construction: 'knit',
     massGM2: 180,
     thicknessMm: null,
     features: [],
-    dyeMigrates: false,
     maxPressC: null,
     areas: [],
     version: 1,
-    colours: [{ id: '22222222-2222-4222-8222-222222222222', name: 'Navy', hex: '#1b2a4a', tone: 'dark' }],
+    colours: [
+      { id: '22222222-2222-4222-8222-222222222222', name: 'Navy', hex: '#1b2a4a', tone: 'dark', dye: 'dyed' },
+    ],
     sizes: [
       { size: 'M', cents: 300, bodyWidthMm: 500, collarDropMm: null },
       { size: 'L', cents: 320, bodyWidthMm: 550, collarDropMm: null },

@@ -1,7 +1,8 @@
 import { STATION_NAMES, aloneS, goesWords, handsS, plannedMode, unitsOf } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
-import { formatDuration, formatQuantity, inShownUnits } from '@saltflat/core/units';
+import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
+import { useWords } from '../../units/unitsSlice.ts';
 
 interface Props {
   operation: Operation;
@@ -17,6 +18,7 @@ interface Props {
 export function OperationRow({ operation, parts: all, isLit, picked, system, onPick }: Props) {
   const { id, station, modes, title, settings, sheet, checks, look, cautions, waitAfter, weighIn } =
     operation;
+  const words = useWords();
   const { machine } = plannedMode(operation);
   const parts = unitsOf(operation, all)[0] ?? 1;
   const [hands, alone] = [handsS(operation, parts), aloneS(operation, parts)];
@@ -66,12 +68,11 @@ export function OperationRow({ operation, parts: all, isLit, picked, system, onP
           )}
         </div>
         <p className="small">
-          <strong>Right:</strong> {look}{' '}
-          <span className="muted">{inShownUnits(checks.join(' · '), system)}</span>
+          <strong>Right:</strong> {words(look)} <span className="muted">{checks.map(words).join(' · ')}</span>
         </p>
         {cautions.map((caution) => (
-          <p key={caution} className="caution small">
-            {caution}
+          <p key={caution.code} className="caution small">
+            {words(caution)}
           </p>
         ))}
         {waitAfter && (waitAfter.minS > 0 || waitAfter.maxS !== null) && (
@@ -79,7 +80,7 @@ export function OperationRow({ operation, parts: all, isLit, picked, system, onP
             <span aria-hidden="true">∿ </span>
             {waitAfter.minS > 0 && `Wait ${formatDuration(waitAfter.minS)}. `}
             {waitAfter.maxS !== null && `Within ${formatDuration(waitAfter.maxS)}. `}
-            <span className="muted">{inShownUnits(waitAfter.why, system)}</span>
+            <span className="muted">{words(waitAfter.why)}</span>
           </p>
         )}
       </div>

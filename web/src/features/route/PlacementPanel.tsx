@@ -1,14 +1,16 @@
 import type { BlankKind } from '@saltflat/core/blank';
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { GarmentOutline, PlacementPlan } from '@saltflat/core/placement';
-import { formatQuantity, inShownUnits } from '@saltflat/core/units';
+import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
+import type { Said } from '@saltflat/core/words';
 import { useState } from 'react';
+import { useWords } from '../../units/unitsSlice.ts';
 
 interface Props {
   placement: PlacementPlan;
   /** What later prints' heat means for this one; empty where there is none. */
-  heatedAgain: string;
+  heatedAgain: Said | null;
   kind: BlankKind;
   colourHex: string;
   /** Address of the art's picture; `null` where there is none. */
@@ -19,6 +21,7 @@ interface Props {
 /** Where the print goes on every size, drawn to scale, with what is in its way and what it takes. */
 export function PlacementPanel({ placement, heatedAgain, kind, colourHex, picture, system }: Props) {
   const { sizes, problems, needs, platen } = placement;
+  const words = useWords();
   const [shown, setShown] = useState(Math.floor((sizes.length - 1) / 2));
   const own = sizes[shown] ?? sizes[0];
   if (!own) return null;
@@ -34,7 +37,7 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
     <section className="panel placement" aria-label={`Placement, ${placement.label.toLowerCase()}`}>
       <header>
         <h2>{placement.label}</h2>
-        <span className="muted small">{inShownUnits(placement.rule, system)}</span>
+        <span className="muted small">{words(placement.rule)}</span>
       </header>
       <div className="placement-split">
         <svg
@@ -116,20 +119,20 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
               : `Size ${own.size}, ${length(own.bodyWidthMm)} wide, to one scale with the print.`}
             {platen ? ` Loaded on the ${platen} platen.` : ''}
           </p>
-          {heatedAgain !== '' && (
+          {heatedAgain !== null && (
             <p className="caution">
               <span aria-hidden="true">∿ </span>
-              {inShownUnits(heatedAgain, system)}
+              {words(heatedAgain)}
             </p>
           )}
-          {problems.map((text) => (
+          {problems.map(words).map((text) => (
             <p key={text} className="alarm">
-              ■ {inShownUnits(text, system)}
+              ■ {text}
             </p>
           ))}
-          {needs.map(({ text }) => (
-            <p key={text} className="caution">
-              {inShownUnits(text, system)}
+          {needs.map(({ said }) => (
+            <p key={said.code} className="caution">
+              {words(said)}
             </p>
           ))}
         </div>

@@ -1,21 +1,22 @@
 import type { LineDocument, ProvenLine, RouteVersion } from '@saltflat/contract';
 import type { BlankKind } from '@saltflat/core/blank';
 import type { Quote } from '@saltflat/core/cost';
-import { PROCESS_NAMES, heatedAgainWords, provenOverrides } from '@saltflat/core/route';
-import type { Route } from '@saltflat/core/route';
+import { PROCESS_NAMES, heatedAgainSaid, provenOverrides } from '@saltflat/core/route';
+import type { Route, SourceChoice } from '@saltflat/core/route';
 import { partsIn, traceHeat } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
-import { inShownUnits } from '@saltflat/core/units';
+import type { Said } from '@saltflat/core/words';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
 import { usePerson } from '../../person/personSlice.ts';
 import { HeatTrace } from '../../trace/index.ts';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useUnits, useWords } from '../../units/unitsSlice.ts';
 import { CopyProven } from './CopyProven.tsx';
 import { CostPanel } from './CostPanel.tsx';
 import { KeepTried } from './KeepTried.tsx';
 import { OperationRow } from './OperationRow.tsx';
 import { PlacementPanel } from './PlacementPanel.tsx';
+import { SourcesPanel } from './SourcesPanel.tsx';
 import { useTriedRoute } from './useTriedRoute.ts';
 import type { Tried } from './triedRoute.ts';
 import type { Signed } from './useTriedRoute.ts';
@@ -37,14 +38,17 @@ interface Props {
   colourHex: string;
   /** Address of a print's picture; `null` where there is none. */
   pictureOf: (print: string) => string | null;
-  /** A promise that leaves no time for the rest it needs; empty where there is time. */
-  promise: string;
+  /** A promise that leaves no time for the rest it needs; `null` where there is time. */
+  promise: Said | null;
   /** False once the line is on the floor, or an old version is shown. */
   isOpen: boolean;
   onShow: (number: number) => void;
   /** Plans a new version with own values; a sentence when it is refused. */
   onKeep: (tried: readonly Tried[], signed: Signed) => Promise<string | null>;
   onTakeBack: (operation: string, setting: string) => void;
+  /** Plans a new version with another thing to work with; a sentence when it is refused. */
+  onChoose: (chosen: SourceChoice) => Promise<string | null>;
+  onUnchoose: (print: string, role: SourceChoice['role']) => void;
   /** The route a line was run with. */
   readProven: (from: ProvenLine) => Promise<Route | null>;
 }
@@ -120,10 +124,22 @@ export function RouteView(props: Props) {
             </div>
           ))}
           {route.prints.map((print) => (
+            <SourcesPanel
+              key={`sources-${print.id}`}
+              of={print.placement.label}
+              sources={print.sources}
+              chosen={version.sources.filter((own) => own.print === print.id).map(({ role }) => role)}
+              isOpen={isOpen && tried.length === 0}
+              who={person}
+              onChoose={(picked, signed) => props.onChoose({ ...picked, ...signed, print: print.id })}
+              onTakeBack={(role) => props.onUnchoose(print.id, role)}
+            />
+          ))}
+          {route.prints.map((print) => (
             <PlacementPanel
               key={print.id}
               placement={print.placement}
-              heatedAgain={heatedAgainWords(route, print)}
+              heatedAgain={heatedAgainSaid(route, print)}
               kind={props.kind}
               colourHex={props.colourHex}
               picture={props.pictureOf(print.id)}
@@ -193,21 +209,21 @@ function Warnings({
   onPick,
 }: {
   route: Route;
-  promise: string;
+  promise: Said | null;
   onPick: (own: { operation: string; setting: string }) => void;
 }) {
-  const system = useUnits();
+  const words = useWords();
   const { conflicts, slips } = route;
-  if (conflicts.length === 0 && slips.length === 0 && promise === '') return null;
+  if (conflicts.length === 0 && slips.length === 0 && promise === null) return null;
   return (
     <section className="stack" role="status" aria-label="Conflicts" style={{ gap: 8 }}>
-      {promise !== '' && <p className="alarm">◆ {promise}</p>}
-      {grouped(conflicts).map(({ operation, setting, texts, waysOut }) => (
+      {promise !== null && <p className="alarm">◆ {words(promise)}</p>}
+      {grouped(conflicts).map(({ operation, setting, all, waysOut }) => (
         <div key={`${operation}/${setting}`} className="alarm">
           <div className="row" style={{ justifyContent: 'space-between', flexWrap: 'nowrap' }}>
             <div>
-              {texts.map((text) => (
-                <p key={text}>■ {inShownUnits(text, system)}</p>
+              {all.map(words).map((text) => (
+                <p key={text}>■ {text}</p>
               ))}
             </div>
             <Button size="small" variant="text" onClick={() => onPick({ operation, setting })}>
@@ -216,27 +232,30 @@ function Warnings({
           </div>
           <ul className="ways-out">
             {waysOut.map((way) => (
-              <li key={way}>{inShownUnits(way, system)}</li>
+              <li key={way.code}>{words(way)}</li>
             ))}
           </ul>
         </div>
       ))}
-      {slips.map(({ text }) => (
-        <p key={text} className="caution">
-          {inShownUnits(text, system)}
+      {slips.map(({ said }) => (
+        <p key={words(said)} className="caution">
+          {words(said)}
         </p>
       ))}
     </section>
   );
 }
 
+type Conflict = Route['conflicts'][number];
+type Grouped = Conflict & { all: Conflict['said'][] };
+
 /** Conflicts of one setting together: their ways out are the same. */
-function grouped(conflicts: Route['conflicts']): (Route['conflicts'][number] & { texts: string[] })[] {
-  const groups = new Map<string, Route['conflicts'][number] & { texts: string[] }>();
+function grouped(conflicts: Route['conflicts']): Grouped[] {
+  const groups = new Map<string, Grouped>();
   for (const conflict of conflicts) {
     const key = `${conflict.operation}/${conflict.setting}`;
-    const group = groups.get(key) ?? { ...conflict, texts: [] };
-    group.texts.push(conflict.text);
+    const group = groups.get(key) ?? { ...conflict, all: [] };
+    group.all.push(conflict.said);
     groups.set(key, group);
   }
   return [...groups.values()];

@@ -1,9 +1,7 @@
 import type { RouteVersion } from '@saltflat/contract';
 import { compareRoutes } from '@saltflat/core/route';
-import { inShownUnits } from '@saltflat/core/units';
 import { useState } from 'react';
-import { useUnits } from '../../units/unitsSlice.ts';
-import { DifferenceList } from '../../ui/DifferenceList.tsx';
+import { DifferenceList } from '../../units/DifferenceList.tsx';
 
 interface Props {
   version: RouteVersion;
@@ -13,7 +11,6 @@ interface Props {
 
 /** Every version there was, and what one asks for that another does not. */
 export function VersionsPanel({ version, versions, onShow }: Props) {
-  const system = useUnits();
   const [against, setAgainst] = useState<number | null>(null);
   const other = versions.find(({ number }) => number === against && number !== version.number);
   const differences = other ? compareRoutes(other.route, version.route) : [];
@@ -63,7 +60,7 @@ export function VersionsPanel({ version, versions, onShow }: Props) {
           {differences.length === 0 ? (
             <p className="muted">The floor is asked for the same.</p>
           ) : (
-            <DifferenceList differences={differences} words={(text) => inShownUnits(text, system)} />
+            <DifferenceList differences={differences} />
           )}
         </div>
       )}

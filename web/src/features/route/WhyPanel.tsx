@@ -1,9 +1,10 @@
 import type { Limit, Operation, Setting } from '@saltflat/core/work';
-import { formatQuantity, inShownUnits } from '@saltflat/core/units';
+import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
 import { useEffect, useRef } from 'react';
 import { QuantityField } from '../../ui/QuantityField.tsx';
+import { useWords } from '../../units/unitsSlice.ts';
 
 const SOURCE_WORDS = {
   override: 'A person',
@@ -27,6 +28,7 @@ interface Props {
 
 /** Why a setting is what it is: reasons strongest first, limits as a bar, and a place to change it. */
 export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBack, onClose }: Props) {
+  const words = useWords();
   const panel = useRef<HTMLElement>(null);
   useEffect(() => panel.current?.focus(), []);
   const isOwn = setting.reasons[0]?.source === 'override';
@@ -50,9 +52,9 @@ export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBac
       </header>
       <div className="stack" style={{ padding: 16 }}>
         <p className="muted">{operation.title}</p>
-        {setting.conflicts.map((text) => (
+        {setting.conflicts.map(words).map((text) => (
           <p key={text} className="alarm">
-            ■ {inShownUnits(text, system)}
+            ■ {text}
           </p>
         ))}
         <ol className="reasons">
@@ -60,7 +62,7 @@ export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBac
             <li key={i} data-chosen={i === setting.reasons.findIndex(({ value }) => value !== null)}>
               <strong>{SOURCE_WORDS[reason.source]}</strong>
               {reason.value !== null && <span className="muted"> {shown(reason.value)}</span>}
-              <div>{inShownUnits(reason.text, system)}</div>
+              <div>{words(reason.said)}</div>
             </li>
           ))}
         </ol>
@@ -104,6 +106,7 @@ function Limits({
   setting: Setting;
   system: UnitSystem;
 }) {
+  const words = useWords();
   const bounds = limits.flatMap(({ min, max }) => [min, max]).filter((bound) => bound !== null);
   const low = Math.min(setting.value, ...bounds) - 5;
   const high = Math.max(setting.value, ...bounds) + 5;
@@ -112,8 +115,8 @@ function Limits({
   return (
     <div>
       <h3>Limits</h3>
-      {limits.map(({ min, max, text }) => (
-        <div key={text} style={{ marginTop: 8 }}>
+      {limits.map(({ min, max, said }, i) => (
+        <div key={i} style={{ marginTop: 8 }}>
           <div className="limit-bar" aria-hidden="true">
             <span
               className="allowed"
@@ -126,8 +129,7 @@ function Limits({
           </div>
           <p className="small">
             {min !== null && `from ${shown(min)} `}
-            {max !== null && `up to ${shown(max)}`}:{' '}
-            <span className="muted">{inShownUnits(text, system)}</span>
+            {max !== null && `up to ${shown(max)}`}: <span className="muted">{words(said)}</span>
           </p>
         </div>
       ))}

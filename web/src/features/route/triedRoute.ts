@@ -3,6 +3,7 @@ import { routeInputOf } from '@saltflat/contract/routeInput';
 import { priceRoute } from '@saltflat/core/cost';
 import type { PieceCost } from '@saltflat/core/cost';
 import { planRoute, refusalText } from '@saltflat/core/route';
+import type { Speech } from '@saltflat/core/words';
 import type { Route } from '@saltflat/core/route';
 
 /** A value being tried: not kept until somebody says who and why. */
@@ -28,11 +29,16 @@ const isKept = ({ route }: RouteVersion, { operation, setting, value }: Tried): 
     .find(({ id }) => id === operation)
     ?.settings.some((own) => own.key === setting && Math.abs(own.value - value) < 1e-9) ?? false;
 
-/** Plans the line with the values tried in place of what is kept for those settings. */
+/**
+ * Plans the line with the values tried in place of what is kept for those settings.
+ *
+ * @param speech how a refusal is put into words
+ */
 export function planTried(
   version: RouteVersion,
   document: LineDocument | null,
   tried: readonly Tried[],
+  speech?: Speech,
 ): Planned {
   const kept = { route: version.route, cost: version.cost, problem: '' };
   if (document === null || tried.length === 0) return kept;
@@ -42,7 +48,7 @@ export function planTried(
   );
   const mine = tried.map((own) => ({ ...own, who: 'Tried', why: 'not kept yet' }));
   const planned = planRoute({ ...input, overrides: [...others, ...mine] });
-  if (!planned.ok) return { ...kept, problem: refusalText(planned.refusals) };
+  if (!planned.ok) return { ...kept, problem: refusalText(planned.refusals, speech) };
   const { route } = planned;
   return { route, cost: priceRoute(route, document.blankCents, input.pieces, document.rates), problem: '' };
 }

@@ -1,5 +1,6 @@
 import type { LineDocument, RouteVersion } from '@saltflat/contract';
 import { useMemo, useState } from 'react';
+import { useUnits } from '../../units/unitsSlice.ts';
 import { planTried, withTried } from './triedRoute.ts';
 import type { Planned, Tried } from './triedRoute.ts';
 
@@ -20,7 +21,11 @@ export interface TriedRoute extends Planned {
 /** Plans the route here, at every key, from the document the server plans from: trace, cost, minutes and conflicts follow at once. */
 export function useTriedRoute(version: RouteVersion, document: LineDocument | null): TriedRoute {
   const [tried, setTried] = useState<readonly Tried[]>([]);
-  const planned = useMemo(() => planTried(version, document, tried), [version, document, tried]);
+  const system = useUnits();
+  const planned = useMemo(
+    () => planTried(version, document, tried, { system, language: 'en' }),
+    [version, document, tried, system],
+  );
   return {
     tried,
     ...planned,

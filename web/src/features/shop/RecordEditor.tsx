@@ -1,7 +1,7 @@
 import type { Learnt, ShopChanged } from '@saltflat/contract';
 import { MATERIAL_KINDS } from '@saltflat/contract/shopFields';
 import type { RecordField } from '@saltflat/contract/shopFields';
-import { pressedThicknessMm } from '@saltflat/core/blank';
+import { FIBRES, fibresOf, pressedThicknessMm } from '@saltflat/core/blank';
 import type { Construction, Fibres } from '@saltflat/core/blank';
 import { MACHINE_KINDS } from '@saltflat/core/work';
 import { formatQuantity } from '@saltflat/core/units';
@@ -146,14 +146,8 @@ function BlankWords({ record }: { record: object }) {
     thicknessMm: number | null;
   };
   const share = (key: keyof Fibres): number => fibres[key] ?? 0;
-  const whole = share('cotton') + share('polyester') + share('elastane') + share('nylon') + share('other');
-  const all: Fibres = {
-    cotton: share('cotton'),
-    polyester: share('polyester'),
-    elastane: share('elastane'),
-    nylon: share('nylon'),
-    other: share('other'),
-  };
+  const all = fibresOf(Object.fromEntries(FIBRES.map((key) => [key, share(key)])));
+  const whole = FIBRES.reduce((sum, key) => sum + all[key], 0);
   return (
     <p className="muted small" role="status">
       Fibres together {Math.round(1000 * whole) / 10} %

@@ -78,7 +78,9 @@ function fabricWords(row: ShopRow, system: UnitSystem): string {
     fibreWords({ fibres: at(row, 'fibres') as Fibres }),
     `${String(at(row, 'construction'))}, ${String(at(row, 'massGM2'))} g/m²`,
     ...(typeof most === 'number' ? [`up to ${formatQuantity(most, 'temperature', system)}`] : []),
-    ...(at(row, 'dyeMigrates') === true ? ['dye wanders'] : []),
+    ...((at(row, 'colours') as readonly { dye: string }[]).some(({ dye }) => dye === 'migrating')
+      ? ['dye wanders']
+      : []),
     ...features,
   ].join(', ');
 }

@@ -1,12 +1,9 @@
 import type { Replanned as Change } from '@saltflat/contract';
-import { inShownUnits } from '@saltflat/core/units';
 import { Link } from 'react-router';
-import { DifferenceList } from '../../ui/DifferenceList.tsx';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { DifferenceList } from '../../units/DifferenceList.tsx';
 
 /** What a change of the set-up did to the routes that were not run yet. */
 export function Replanned({ changes, unchanged }: { changes: readonly Change[]; unchanged: number }) {
-  const system = useUnits();
   const none = changes.length === 0;
   return (
     <section className="panel replanned" role="status" aria-label="What changed in the routes">
@@ -29,7 +26,7 @@ export function Replanned({ changes, unchanged }: { changes: readonly Change[]; 
           </Link>
           {problem !== null && <p className="alarm">■ {problem}</p>}
           {problem === null && differences.length === 0 && <p className="muted">can be planned again</p>}
-          <DifferenceList differences={differences} words={(text) => inShownUnits(text, system)} />
+          <DifferenceList differences={differences} />
         </div>
       ))}
     </section>

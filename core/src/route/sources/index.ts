@@ -1,0 +1,2 @@
+export { PRINTS_WITH, SOURCE_ROLES } from './roles.ts';
+export type { SourceChoice, SourceRole } from './roles.ts';

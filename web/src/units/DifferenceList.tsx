@@ -1,0 +1,29 @@
+import type { RouteDifference, Shown } from '@saltflat/core/route';
+import { formatQuantity } from '@saltflat/core/units';
+import { isSaid } from '@saltflat/core/words';
+import { useUnits, useWords } from './unitsSlice.ts';
+
+/** What differs, one a line: where, what, before and after, in the units that are shown. */
+export function DifferenceList({ differences }: { differences: readonly RouteDifference[] }) {
+  const system = useUnits();
+  const words = useWords();
+  const written = (shown: Shown): string => {
+    if (typeof shown === 'string') return shown;
+    return isSaid(shown) ? words(shown) : formatQuantity(shown.value, shown.kind, system);
+  };
+  return (
+    <ul className="differences">
+      {differences.map(({ operation, what, before, after }, i) => (
+        <li key={i}>
+          <span className="muted">
+            {operation}, {what}:
+          </span>{' '}
+          {before !== null && <s>{written(before)}</s>}
+          {before !== null && after !== null && ' → '}
+          {after !== null && <strong>{written(after)}</strong>}
+          {after === null && before !== null && ' gone'}
+        </li>
+      ))}
+    </ul>
+  );
+}
