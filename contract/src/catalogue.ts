@@ -192,6 +192,11 @@ export const MATERIAL_KINDS = [
 
 const size = { widthMm: lengthMm('Width'), heightMm: lengthMm('Height') };
 const pressure = span('Pressure', 'pressure', { minimum: 0, maximum: 1000 });
+/** A press of its kind does about so much, until it is timed (assumption: a plate is hot in a quarter of an hour). */
+const rates = {
+  heatsPerMin: Type.Number({ title: 'Heats, °C a minute', exclusiveMinimum: 0, maximum: 200, default: 12 }),
+  coolsPerMin: Type.Number({ title: 'Cools, °C a minute', exclusiveMinimum: 0, maximum: 200, default: 2.5 }),
+};
 
 /** What a machine document holds, by kind of machine. */
 export const MACHINE_DOCUMENTS = {
@@ -219,6 +224,7 @@ export const MACHINE_DOCUMENTS = {
     isAutoOpening: flag('Opens by itself'),
     hasHeatedLower: flag('Heated lower side'),
     plateC: heat('Plate'),
+    ...rates,
     kPa: pressure,
     pressureScale: Type.Array(
       strictObject({
@@ -231,6 +237,7 @@ export const MACHINE_DOCUMENTS = {
   }),
   'cap-press': strictObject({
     plateC: heat('Plate'),
+    ...rates,
     lowerC: nullable(heat('Lower plate')),
     kPa: pressure,
     ...size,

@@ -67,6 +67,8 @@ const press: MachineInput = {
     isAutoOpening: false,
     hasHeatedLower: false,
     plateC: { min: 20, max: 220 },
+    heatsPerMin: 12,
+    coolsPerMin: 2.5,
     kPa: { min: 5, max: 90 },
     pressureScale: [],
     widthMm: 400,

@@ -49,10 +49,18 @@ function sayPrints({ process, print, placement, house, ...older }: Older): Older
 }
 
 /** Format 5 knows more fibres, what a colour's dye does, and what people chose to work with. */
-function sayFabrics({ garment, patch, ...older }: Older): Older {
+function sayFabrics({ garment, patch, house, ...older }: Older): Older {
   return {
     ...older,
     format: 5,
+    house: {
+      layerDrying: 'pause',
+      dryPressure: 'light',
+      centring: 'ruler',
+      capSecondPress: 'none',
+      subHeat: 'middle',
+      ...(house as object),
+    },
     garment: knowFabric(garment as Older),
     patch: patch ? { ...(patch as Older), blank: knowFabric((patch as Older).blank as Older) } : null,
     sources: [],

@@ -4,6 +4,7 @@ import type { Said } from '../words/index.ts';
 import type { LinePrint, PrintInput, RouteInput } from './documents.ts';
 import { isBeforePrints, isLaidSingle, leastHarm } from './heatedAgain.ts';
 import type { Applied } from './heatedAgain.ts';
+import { agreedHeats, withHeatChanges } from './oneTemperature.ts';
 import { operationIdOf, planPractices } from './practice.ts';
 import type { PlannedPractice, Practice } from './practice.ts';
 import { PROCESS_MODULES } from './processes/index.ts';
@@ -35,10 +36,19 @@ export const viewOf = ({ prints: _all, ...line }: RouteInput, print: LinePrint):
 
 /**
  * What is done to a line's blank and to what is put on it: each print by its own process, shared work once, the prints
- * in the order that harms them least. Everything that is sprayed is sprayed and dried before the first print goes on.
+ * in the order that harms them least. Everything that is sprayed is sprayed and dried before the first print goes on. What
+ * is done on one press is done at one temperature where it can be; where it cannot, the press is changed over.
  */
 export function planWork(line: RouteInput): LineWork {
-  const bands = line.prints.map((print) => planBand(line, print));
+  const alone = orderWork(line, new Map());
+  const agreed = agreedHeats(alone.operations.map(({ operation }) => operation));
+  const work = agreed.size === 0 ? alone : orderWork(line, agreed);
+  return { ...work, operations: withHeatChanges(work.operations, line.equipment) };
+}
+
+/** @param agreed plates by operation, where what is done on one press agrees */
+function orderWork(line: RouteInput, agreed: ReadonlyMap<string, number>): LineWork {
+  const bands = line.prints.map((print) => planBand(line, print, agreed));
   const order = leastHarm(line.garment, bands);
   const ordered = order.applied.map(({ print }) => bands.find((own) => own.print === print) as Band);
   const shared = new Shared(ordered);
@@ -58,11 +68,14 @@ export function planWork(line: RouteInput): LineWork {
   };
 }
 
-function planBand(line: RouteInput, print: LinePrint): Band {
+function planBand(line: RouteInput, print: LinePrint, agreed: ReadonlyMap<string, number>): Band {
   const input = viewOf(line, print);
   const names = ({ id, shared }: Practice): string =>
     operationIdOf({ id }, shared ? firstOfShared(line, print, shared) : print.id);
-  const { lanes, planned } = planPractices(PROCESS_MODULES[print.process].practices, input, names);
+  const { lanes, planned } = planPractices(PROCESS_MODULES[print.process].practices, input, {
+    nameOf: names,
+    agreed,
+  });
   const onBlank = planned
     .filter(({ practice, operation }) => operation.lane === 'blank' && !practice.shared)
     .map(({ operation }) => operation);

@@ -41,6 +41,8 @@ interface Row {
   /** It cannot be done, and why. */
   refusal?: Code;
   slip?: Code;
+  /** What is chosen of several, by role. */
+  source?: Record<string, string>;
 }
 
 const POLYESTER = fibresOf({ polyester: 1 });
@@ -117,10 +119,21 @@ const TABLE: Row[] = [
   { what: 'sublimation film on a pale tint', process: 'sub-film', garment: TINT, own: small('left-chest'), has: ['feed-film'] },
   { what: 'sublimation film on navy', process: 'sub-film', own: small('left-chest'), refusal: 'refusal.sublimation-ground' },
   { what: 'sublimation film, two coats of powder', process: 'sub-film', garment: LIGHT, house: { powderCoats: 'two' }, own: small('left-chest'), has: ['powder'] },
-  { what: 'bought-in transfers by their own sheet', process: 'bought-in', expect: { 'press-transfer.tempC': [145, 155], 'press-transfer.dwellS': [12, 15], 'press-transfer.kPa': [45, 45], 'second-press.dwellS': [5, 5] }, has: ['trim', 'centre'], lacks: ['powder', 'print-film'] },
+  { what: 'bought-in transfers by their own sheet', process: 'bought-in', expect: { 'press-transfer.tempC': [145, 155], 'press-transfer.dwellS': [12, 15], 'press-transfer.kPa': [45, 45], 'second-press.dwellS': [5, 5] }, has: ['trim'], lacks: ['powder', 'print-film'] },
   { what: 'bought-in transfers on polyester', process: 'bought-in', garment: polyesterBib, conflict: ['limit.dye'] },
   { what: 'four bought-in transfers', process: 'bought-in', own: { pieces: 4 }, refusal: 'against.minimum' },
-  { what: 'a patch on a cap', process: 'patch-cap', garment: cap, own: small('cap-front'), expect: { 'press-patch.tempC': [110, 140], 'tack-patch.tempC': [110, 120], 'tack-patch.dwellS': [2, 5], 'press-cap.tempC': [135, 142], 'press-cap.dwellS': [30, 40], 'press-cap.kPa': [35, 55] } },
+  { what: 'a patch on a cap', process: 'patch-cap', garment: cap, own: small('cap-front'), expect: { 'tack-transfer.tempC': [110, 121], 'tack-transfer.dwellS': [2, 5], 'press-cap.tempC': [135, 142], 'press-cap.dwellS': [30, 40], 'press-cap.kPa': [35, 55] } },
+  { what: 'a patch pressed flat first', process: 'patch-cap', garment: cap, house: { patchTack: 'press' }, own: small('cap-front'), expect: { 'press-patch.tempC': [110, 140], 'press-patch.kPa': [25, 45] }, lacks: ['tack-transfer'] },
+  { what: 'a cap pressed again under its own film', process: 'dtf', garment: cap, house: { capSecondPress: 'own-film' }, own: small('cap-front'), expect: { 'second-press-cap.dwellS': [5, 10], 'second-press-cap.tempC': [135, 142] } },
+  { what: 'a cap warmed from below takes less', process: 'dtf', garment: cap, house: { capLower: 'warm' }, own: small('cap-front'), expect: { 'press-cap.dwellS': [7, 9] } },
+  { what: 'a bought-in transfer on a cap, by its sheet for caps', process: 'bought-in', garment: cap, own: small('cap-front'), expect: { 'press-cap.tempC': [135, 142], 'press-cap.dwellS': [10, 14], 'press-cap.kPa': [70, 70] }, has: ['trim', 'pre-press-cap'], lacks: ['press-transfer', 'centre'] },
+  { what: 'powder, melt, powder, melt', process: 'dtf', house: { powderCoats: 'melted-between' }, expect: { 'melt-again.dwellS': [120, 180] }, has: ['powder', 'melt-powder', 'powder-again', 'melt-again'] },
+  { what: 'a crease for any process', process: 'dtg', house: { centring: 'crease' }, has: ['centre'] },
+  { what: 'film from a roll narrower than the print', process: 'dtf', own: { equipment: { ...equipment, films: [{ ...coldFilm, widthMm: 250 }] }, print: { ...lineInput().print, widthMm: 280, heightMm: 300 } }, refusal: 'against.size' },
+  { what: 'a print larger than any platen', process: 'dtg', own: { equipment: { ...equipment, printers: equipment.printers.map((own) => ({ ...own, platens: own.platens.slice(0, 1) })) } }, refusal: 'against.size' },
+  { what: 'pretreatment pressed dry firmly on polyester: as firm as it takes', process: 'dtg', garment: polyesterBib, house: { dryPressure: 'firm' }, expect: { 'dry-pretreatment.kPa': [30, 45] } },
+  { what: 'pretreatment pressed dry firmly on fleece: hard', process: 'dtg', garment: { ...hoodie, fibres: fibresOf({ cotton: 1 }) }, house: { dryPressure: 'firm' }, expect: { 'dry-pretreatment.kPa': [66, 90] } },
+  { what: 'a wandering dye gets the powder that keeps it back', process: 'dtf', garment: { fibres: POLYESTER, dye: 'migrating' }, own: { equipment: { ...equipment, powders: [...equipment.powders, { ...equipment.powders[0], id: 'barrier', name: 'Barrier', blocksDye: true }] } }, expect: { 'press-transfer.tempC': [130, 130] }, source: { powder: 'Barrier' } },
   { what: 'a patch on a cap, bare', process: 'patch-cap', garment: cap, house: { capMat: 'bare' }, own: small('cap-front'), expect: { 'press-cap.dwellS': [15, 20] } },
   { what: 'a patch on a tee', process: 'patch-cap', refusal: 'refusal.no-cap' },
   { what: 'direct on dark cotton', process: 'dtg', expect: { 'pretreat.gM2': [110, 180], 'dry-pretreatment.dwellS': [10, 15], 'cure.tempC': [160, 177], 'cure.dwellS': [60, 120], 'cure.hoverS': [20, 40], 'cure.kPa': [5, 20], 'print.chokeMm': [0.1, 0.4], 'print.whiteDensity': [0.7, 1] } },
@@ -181,6 +194,8 @@ describe('what practice does with a fabric', () => {
       const broken = route.conflicts.map(({ said }) => (said.params as { limit: Said }).limit.code);
       expect([...new Set(broken)]).to.have.members([...(row.conflict ?? [])]);
       if (row.slip) expect(route.slips.map(({ said }) => said.code)).to.include(row.slip);
+      for (const [role, name] of Object.entries(row.source ?? {}))
+        expect(route.prints[0]?.sources.find((own) => own.role === role)?.name).to.equal(name);
       expect(route.operations.at(-1)?.role).to.equal('inspect');
     });
   }
@@ -266,12 +281,56 @@ describe('on any line, with any house method', () => {
         const cooler = plannedOrNull(input);
         const hotter = plannedOrNull({ ...input, garment: { ...input.garment, maxPressC: limit + more } });
         if (cooler === null || hotter === null) return;
-        for (const { id, settings } of cooler.operations)
+        // film that is melted under the press may agree with the garment's plate once that is hot enough
+        for (const { id, settings } of cooler.operations.filter(({ role }) => role !== 'melt'))
           for (const { key, value } of settings.filter((own) => own.key === 'tempC'))
             expect(valueAt(hotter, `${id}.${key}`), id).to.be.at.least(value);
       }),
       { numRuns: 300 },
     );
+  });
+
+  it('a press has one temperature at a time, unless a step stands between that changes it', () => {
+    let changes = 0;
+    eachRoute(({ operations }) => {
+      const at = new Map<string, number>();
+      for (const { id, modes, role } of operations) {
+        const [{ machine, machineKind, stateC }] = modes;
+        if ((machineKind !== 'press' && machineKind !== 'cap-press') || stateC === null) continue;
+        const name = machine?.name ?? '';
+        const before = at.get(name);
+        const isChange = role === 'set-up';
+        if (isChange) changes++;
+        else if (before !== undefined) expect(Math.abs(stateC - before), id).to.be.at.most(5);
+        at.set(name, stateC);
+      }
+    }, 300);
+    expect(changes, 'some lines need it').to.be.above(3);
+  });
+
+  it('what is chosen fits: film, printer and platen take the print, and people’s choices are taken where they can be', () => {
+    eachRoute((route, input) => {
+      for (const { id, sources } of route.prints) {
+        const print = input.prints.find((own) => own.id === id)!.print;
+        for (const { role, id: chosen, others } of sources) {
+          const from = { film: input.equipment.films, printer: input.equipment.printers } as const;
+          if (role === 'film' || role === 'printer') {
+            const thing = from[role].find((own) => own.id === chosen)!;
+            const room = [thing.widthMm, thing.heightMm ?? Infinity].sort((p, q) => p - q);
+            const size = [print.widthMm, print.heightMm].sort((p, q) => p - q);
+            expect(size[0], role).to.be.at.most(room[0]);
+            expect(size[1], role).to.be.at.most(room[1]);
+          }
+          const other = others.find(({ isPossible }) => isPossible);
+          if (!other) continue;
+          const choice = { print: id, role, id: other.id, who: 'Ines', why: 'a test' };
+          const again = plannedOrNull({ ...input, overrides: [], sources: [choice] });
+          const taken = again?.prints.find((own) => own.id === id)?.sources.find((own) => own.role === role);
+          expect(taken?.id, `${role} ${other.name}`).to.equal(other.id);
+          expect(taken?.why.code).to.equal('source.person');
+        }
+      }
+    }, 40);
   });
 
   it('more pieces take more hands, and no less time', () => {

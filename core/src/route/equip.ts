@@ -147,6 +147,12 @@ function sheetChoice(line: Sourced, use: SheetUse): Choice<CoverSheet> {
 /** The sheet for a use. */
 export const coverSheetFor = (line: Sourced, use: SheetUse): CoverSheet => sheetChoice(line, use).chosen;
 
+/** The thick mat patches are pressed under on caps, before and after, where this house has and wants one. */
+export const capMatFor = ({ process, house, equipment }: Line): CoverSheet | null =>
+  process === 'patch-cap' && house.capMat === 'mat'
+    ? (equipment.coverSheets.find(({ kind }) => kind === 'silicone-thick') ?? null)
+    : null;
+
 /** A thing of the set-up as an operation refers to it. */
 export const refOf = ({ id, name }: Named): Ref => ({ id, name });
 

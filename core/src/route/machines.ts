@@ -48,6 +48,9 @@ export interface Press extends Named {
   isAutoOpening: boolean;
   hasHeatedLower: boolean;
   plateC: Range;
+  /** How fast it gets hotter with the heat on, and cooler with it off, °C a minute. */
+  heatsPerMin: number;
+  coolsPerMin: number;
   kPa: Range;
   /** What the marks of its pressure scale mean, by gauge; empty where nobody measured. */
   pressureScale: readonly PressureMark[];
@@ -58,6 +61,8 @@ export interface Press extends Named {
 /** A press with a curved form for caps; its lower half may be heated. */
 export interface CapPress extends Named {
   plateC: Range;
+  heatsPerMin: number;
+  coolsPerMin: number;
   lowerC: Range | null;
   kPa: Range;
   widthMm: number;

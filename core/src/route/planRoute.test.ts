@@ -158,7 +158,7 @@ describe('planRoute', () => {
       routeOf(lineOf({ garment: cap, ...small('cap-front'), equipment: { ...equipment, capPresses: [] } })),
     ).to.throw('No cap press is set up');
     const coverless = lineOf({ equipment: { ...equipment, coverSheets: [] } });
-    expect(() => routeOf(coverless)).to.throw('no cover sheet kept for ink');
+    expect(() => routeOf(coverless)).to.throw('No cover sheet kept for ink');
   });
 
   it('keeps one cover sheet for pretreatment and another for ink, and says when one is worn', () => {
@@ -214,6 +214,7 @@ describe('house methods', () => {
       lineOf({ process: 'dtg' }),
       lineOf({ process: 'dtf-platen' }),
       lineOf({ process: 'patch-cap', garment: cap, ...small('cap-front') }),
+      lineOf({ garment: cap, ...small('cap-front') }),
       lineOf({
         process: 'sub-film',
         garment: { ...cottonTee, tone: 'light', colourHex: '#ffffff' },

@@ -1,4 +1,4 @@
-import { settingFor } from '../work/index.ts';
+import { REASON_SOURCES, settingFor } from '../work/index.ts';
 import type {
   Lane,
   MachineKind,
@@ -6,11 +6,13 @@ import type {
   Operation,
   Part,
   Phase,
+  Reason,
   Ref,
   Role,
   Setting,
   Station,
 } from '../work/index.ts';
+import { say } from '../words/index.ts';
 import type { PrintInput } from './documents.ts';
 import type { Press } from './machines.ts';
 import type { Refusal } from './refusal.ts';
@@ -91,18 +93,20 @@ export interface PlannedPractice {
  * Runs the practices of a print's process, in work order.
  *
  * @param nameOf the id of the operation a practice makes
+ * @param agreed plates by operation, where the line agrees on another than it would be alone, °C
  */
 export function planPractices(
   practices: readonly Practice[],
   input: PrintInput,
-  nameOf: (practice: Practice) => string,
+  { nameOf, agreed }: { nameOf: (practice: Practice) => string; agreed: ReadonlyMap<string, number> },
 ): { lanes: Lane[]; planned: PlannedPractice[] } {
   const applying = practices.filter((practice) => practice.applies(input));
   const parts = [...new Set(applying.map((practice) => partOf(practice, input)))];
   const planned: PlannedPractice[] = [];
   for (const practice of applying) {
     const before = planned.map(({ operation }) => operation);
-    planned.push(planOperation(practice, { input, parts, before }, nameOf(practice)));
+    const id = nameOf(practice);
+    planned.push(planOperation(practice, { input, parts, before, agreedC: agreed.get(id) ?? null }, id));
   }
   return { lanes: parts.map((part) => laneOf(part, input)), planned };
 }
@@ -110,9 +114,16 @@ export function planPractices(
 const partOf = ({ part }: Practice, input: PrintInput): Part =>
   typeof part === 'function' ? part(input) : part;
 
+interface Planning {
+  input: PrintInput;
+  parts: readonly Part[];
+  before: readonly Operation[];
+  agreedC: number | null;
+}
+
 function planOperation(
   practice: Practice,
-  { input, parts, before }: { input: PrintInput; parts: readonly Part[]; before: readonly Operation[] },
+  { input, parts, before, agreedC }: Planning,
   id: string,
 ): PlannedPractice {
   const refusals: Refusal[] = [];
@@ -127,7 +138,7 @@ function planOperation(
   } = practice.plan(
     input,
     (proposal) => {
-      const { setting, refusal } = resolveSetting(proposal, own);
+      const { setting, refusal } = resolveSetting(agree(proposal, agreedC), own);
       if (refusal) refusals.push(refusal);
       return setting;
     },
@@ -162,6 +173,21 @@ function planOperation(
     modes: onEveryPress(mode, settings, input),
   };
   return { practice, operation, refusals };
+}
+
+/** A plate set as the rest of the line on that press is: the strongest reason says so. */
+function agree(proposal: SettingProposal, agreedC: number | null): SettingProposal {
+  if (agreedC === null || proposal.sets !== 'temperature') return proposal;
+  const rank = ({ source }: Reason): number => REASON_SOURCES.indexOf(source);
+  const [strongest] = proposal.reasons
+    .filter(({ value }) => value !== null)
+    .sort((p, q) => rank(p) - rank(q));
+  const reasons = proposal.reasons.map((own) =>
+    own === strongest
+      ? { ...own, said: say('reason.agreed', { usual: own.said, tempC: agreedC }), value: agreedC }
+      : own,
+  );
+  return { ...proposal, reasons };
 }
 
 /**

@@ -49,15 +49,14 @@ describe('each process', () => {
     dtf: ['ready-printer', 'print-film', ...AFTER_FILM, ...ON_FLAT],
     'dtf-platen': ['print-film', ...AFTER_FILM, ...ON_FLAT],
     'sub-film': ['feed-film', 'print-film', ...AFTER_FILM, ...ON_FLAT],
-    'bought-in': ['trim', 'pre-press', 'centre', 'press-transfer', 'peel', 'second-press', 'inspect'],
+    'bought-in': ['trim', 'pre-press', 'press-transfer', 'peel', 'second-press', 'inspect'],
     'patch-cap': [
       'ready-printer',
       'print-film',
       ...AFTER_FILM,
-      'press-patch',
+      'tack-transfer',
       'peel',
       'pre-press-cap',
-      'tack-patch',
       'press-cap',
       'inspect',
     ],
@@ -81,7 +80,7 @@ describe('each process', () => {
     });
     expect(modeOf(routeBy('dtf-platen'), 'print-film').machine?.name).to.equal('Direct printer');
     expect(modeOf(routeBy('sub-film'), 'print-film').machine?.name).to.equal('Desk printer');
-    expect(modeOf(routeBy('patch-cap'), 'tack-patch').machine?.name).to.equal('Hand iron');
+    expect(modeOf(routeBy('patch-cap'), 'tack-transfer').machine?.name).to.equal('Hand iron');
     expect(modeOf(routeBy('patch-cap'), 'press-cap').machine?.name).to.equal('Cap press');
   });
 
@@ -169,10 +168,10 @@ describe('house methods in the route', () => {
     expect(hover(true)).to.be.below(hover(false));
   });
 
-  it('tacks patches with the press where there is no iron', () => {
+  it('puts the transfer on the patch with the press where there is no iron', () => {
     const route = routeBy('patch-cap', shopWith({ handIron: null }));
-    expect(operationOf(route, 'tack-patch').station).to.equal('cap-press');
-    expect(modeOf(route, 'tack-patch').machine?.name).to.equal('Cap press');
+    expect(modeOf(route, 'press-patch').machine?.name).to.equal('Press A');
+    expect(ids(route)).to.not.include('tack-transfer');
   });
 
   it('leaves a lower plate off that cannot be heated, whatever the house wishes', () => {

@@ -3,7 +3,7 @@ import type { Limit, Range, Reason, ReasonSource } from '../work/index.ts';
 import { say } from '../words/index.ts';
 import type { OutsidePractice, Said } from '../words/index.ts';
 import type { PrintInput } from './documents.ts';
-import { pressFor } from './equip.ts';
+import { capPressFor, pressFor } from './equip.ts';
 import type { SheetDelay } from './equip.ts';
 import { heatLimits, lowered, pressureLimits } from './fabric.ts';
 import type { HouseKey } from './house.ts';
@@ -48,7 +48,8 @@ export interface PressureWish {
 }
 
 /**
- * Pressure of a press: a wish of practice is lowered to what the fabric takes, one that a sheet asks for is not, and the
+ * Pressure of a press: a wish of practice or of the house is lowered to what the fabric takes, one that a sheet asks for is
+ * not, and the
  * limits say what it breaks. The gauge's mark is that of the value in force.
  */
 export function pressureProposal(
@@ -64,13 +65,13 @@ export function pressureProposal(
   press: Pick<Press, 'name' | 'kPa' | 'pressureScale'> = pressFor(input),
 ): SettingProposal {
   const all = [...pressureLimits(pressed, isHardStated), ...limits];
-  const wish = source === 'trade' ? lowered(all, { value: kPa, said, kind: 'pressure' }) : null;
+  const wish = source === 'maker' ? null : lowered(all, { value: kPa, said, kind: 'pressure' });
   return {
     key: 'kPa',
     sets: 'pressure',
     label: 'Pressure',
     kind: 'pressure',
-    reasons: [wish?.reason ?? { source, said, value: kPa }],
+    reasons: [{ ...(wish?.reason ?? { said, value: kPa }), source }],
     limits: all,
     ability: press.kPa,
     about: (value) => gaugeReason(press, value),
@@ -84,22 +85,40 @@ function gaugeReason(press: Pick<Press, 'name' | 'pressureScale'>, kPa: number):
   return [{ source: 'proven', said: say('reason.gauge', { press: press.name, mark }), value: null }];
 }
 
-/** A press temperature under the fabric's limits and the press's ability. */
-export function plateProposal(
+/** A temperature under the fabric's limits, on whatever heats it. */
+export const heatProposal = (
+  garment: Garment,
+  reasons: SettingProposal['reasons'],
+  limits: SettingProposal['limits'],
+  { label, ability }: Pick<SettingProposal, 'label' | 'ability'>,
+): SettingProposal => ({
+  key: 'tempC',
+  sets: 'temperature',
+  label,
+  kind: 'temperature',
+  reasons,
+  limits: [...heatLimits(garment), ...limits],
+  ability,
+});
+
+/** {@link heatProposal} for the flat press. */
+export const plateProposal = (
   input: PrintInput,
   reasons: SettingProposal['reasons'],
   limits: SettingProposal['limits'] = [],
-): SettingProposal {
-  return {
-    key: 'tempC',
-    sets: 'temperature',
-    label: 'Plate',
-    kind: 'temperature',
-    reasons,
-    limits: [...heatLimits(input.garment), ...limits],
-    ability: pressFor(input).plateC,
-  };
-}
+): SettingProposal =>
+  heatProposal(input.garment, reasons, limits, { label: 'Plate', ability: pressFor(input).plateC });
+
+/** {@link heatProposal} for the upper plate of the cap press. */
+export const capPlateProposal = (
+  input: PrintInput,
+  reasons: SettingProposal['reasons'],
+  limits: SettingProposal['limits'] = [],
+): SettingProposal =>
+  heatProposal(input.garment, reasons, limits, {
+    label: 'Upper plate',
+    ability: capPressFor(input).plateC,
+  });
 
 /** Seconds under the press. */
 export function dwellProposal(

@@ -7,6 +7,7 @@ import type { PrintInput, Process, RouteInput, Slip } from './documents.ts';
 import { coverSheetFor, filmFor, printerFor, sheetDelay, wishedSheets } from './equip.ts';
 import { isMostlyPolyester, needsWhite } from './fabric.ts';
 import type { Stocked } from './materials.ts';
+import { isIroned } from './practices/transferPress.ts';
 import { sourcesOf } from './routeSources.ts';
 import { TRADE } from './tradeRanges.ts';
 
@@ -41,7 +42,7 @@ const at = (operation: string | null, setting: string | null, said: Said): Slip 
 /** The peel or the pull a shop works with and the film it has are not the same. */
 const wrongPeel: Detector = (input, operations) => {
   const peel = operations.find(({ role }) => role === 'peel');
-  if (!peel || input.process === 'bought-in') return [];
+  if (!peel || input.process === 'bought-in' || isIroned(input)) return [];
   const film = filmFor(input);
   const { filmPeel, filmPull } = input.house;
   return [

@@ -57,6 +57,8 @@ export const TRADE = {
   capFrontKPa: trade(66, 90, 70),
   capHottestC: trade(138, 142, 142),
   capLowerC: trade(60, 105, 90),
+  warmBelowShare: assumed(0.6, 0.9, 0.75),
+  capSecondS: trade(5, 10, 7),
   patchTransferC: trade(110, 140, 130),
   patchTransferS: trade(8, 15, 10),
   patchTransferKPa: trade(25, 45, 30),
@@ -71,6 +73,8 @@ export const TRADE = {
   // sublimation ink on film
   subTransferC: trade(150, 195, 165),
   subTransferS: trade(20, 40, 30),
+  subCoolC: trade(150, 160, 155),
+  subHotC: trade(180, 195, 185),
   // pretreatment
   pretreatmentCottonGM2: trade(110, 180, 130),
   pretreatmentFleeceFactor: trade(2, 3, 2.2),
@@ -93,7 +97,4 @@ export const TRADE = {
   directCurePolyesterS: trade(100, 140, 120),
   directCureBursts: trade(3, 5, 4),
   directCureKPa: trade(5, 12, 10),
-  dryKPa: trade(5, 25, 15),
-  layFibresKPa: trade(35, 65, 50),
-  hoverPressKPa: trade(25, 45, 35),
 } as const satisfies Record<string, TradeRange>;

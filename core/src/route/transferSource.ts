@@ -57,8 +57,8 @@ export interface TransferWish {
 
 /** What the fabric alone would ask a transfer for: flat, on a cap, or with sublimation ink. */
 export function transferWish(input: PrintInput): TransferWish {
-  if (isCap(input.garment)) return capWish(input.garment);
-  return input.process === 'sub-film' ? sublimationWish(input.garment) : fabricWish(input.garment);
+  if (isCap(input.garment)) return capWish(input);
+  return input.process === 'sub-film' ? sublimationWish(input) : fabricWish(input.garment);
 }
 
 function fabricWish(garment: Garment): TransferWish {
@@ -84,27 +84,33 @@ function fabricWish(garment: Garment): TransferWish {
   };
 }
 
-function capWish(garment: Garment): TransferWish {
+function capWish({ garment, house }: PrintInput): TransferWish {
   const { temp, dwell, kPa } = { temp: TRADE.capFrontC, dwell: TRADE.capFrontS, kPa: TRADE.capFrontKPa };
   const said = say('reason.cap-front', { ...spanOf(temp), kind: 'temperature' });
   return {
     temp: withinHeat(garment, temp.start, said),
-    dwell: {
-      value: dwell.start,
-      reason: {
-        source: 'trade',
-        said: say('reason.cap-front', { ...spanOf(dwell), kind: 'duration' }),
-        value: dwell.start,
-      },
-    },
+    dwell: warmedBelow(
+      house.capLower === 'warm',
+      dwell.start,
+      say('reason.cap-front', { ...spanOf(dwell), kind: 'duration' }),
+    ),
     dwellRange: dwell,
     kPa: { value: kPa.start, range: kPa, said: say('reason.cap-hard') },
   };
 }
 
+/** A dwell that heat from below shortens. */
+export function warmedBelow(isWarm: boolean, usualS: number, said: Said): Wished {
+  if (!isWarm) return { value: usualS, reason: { source: 'trade', said, value: usualS } };
+  const value = Math.round(usualS * TRADE.warmBelowShare.start);
+  return { value, reason: { source: 'trade', said: say('reason.warm-below', { usual: said }), value } };
+}
+
+const SUB_HEAT = { cool: TRADE.subCoolC, middle: TRADE.subTransferC, hot: TRADE.subHotC };
+
 /** Schools differ widely; where the film's sheet speaks it decides. */
-function sublimationWish(garment: Garment): TransferWish {
-  const { temp, dwell } = { temp: TRADE.subTransferC, dwell: TRADE.subTransferS };
+function sublimationWish({ garment, house }: PrintInput): TransferWish {
+  const { temp, dwell } = { temp: SUB_HEAT[house.subHeat], dwell: TRADE.subTransferS };
   const kPa = byShare(garment, 'transferKPa', 'pressure');
   const span = { ...spanOf(dwell), start: dwell.start, kind: 'duration' as const };
   return {

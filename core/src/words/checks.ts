@@ -14,6 +14,9 @@ export const CHECKS = {
   },
   // blank
   'check.lint': () => 'Lint rolled off',
+  'check.heat-change': ({ press, fromC, toC }: { press: string; fromC: number; toC: number }, f: Figures) =>
+    `${press} from ${f.temp(fromC)} to ${f.temp(toC)}, for the whole line at once`,
+  'check.heat-settled': () => 'Wait until it holds: five minutes more before it is trusted',
   'check.nothing-under': () => 'No seam, zip or pocket under the print area',
   'check.pocket-padded': () => 'The pocket’s edge under the print is levelled with a pad',
   'check.not-roughed': () => 'Not roughed up afterwards',
@@ -64,6 +67,7 @@ export const CHECKS = {
   'check.head-side': () => 'Coated side to the print head: a damp finger clouds it',
   'check.glitter-head-side': () => 'Glitter film: the side without grains to the print head',
   'check.no-white': () => 'No white: what is white in the art shows the garment',
+  'check.powder-warm': () => 'While the first coat is warm and clings; cold glue takes none',
   'check.all-coated': () => 'Every inked part coated',
   'check.flicked': () => 'Back flicked hard, no grain left on bare film',
   'check.humidity': () => 'Room under 60 % humidity, or powder clings',
@@ -110,6 +114,15 @@ export const CHECKS = {
   'check.test-first': () => 'Fibre not known: try a hidden place first, at the coolest setting',
   'check.blocker': () =>
     'Dye known to wander: a blocking or low-bleed transfer, and look again after a night before more are pressed',
+  'check.own-film-turned': () => 'Its own film on it, turned so that the bare side lies on the print',
+  'check.iron-through-carrier': () => 'Iron on the carrier film only: never on a naked print',
+  'check.iron-circles': () => 'In slow circles, as light as a feather: pushing stretches the print',
+  'check.cool-pad': () => 'On a cool, dense pad',
+  'check.pale-underlay': () => 'Dark patch: a pale sheet under it, so that its edge is seen through the film',
+  'check.cool-on-metal': () => 'Cool on metal before the carrier comes off',
+  'check.retouch': () => 'An edge lifts? A touch more heat with a sheet over it, never the bare iron',
+  'check.liner-off': () => 'Liner peeled off the patch’s own glue',
+  'check.bill-guard': () => 'Bill guarded from the plate',
   'check.art-on-patch': () => 'Middle of the art on the middle of the patch',
   'check.patch-glue-paper': () => 'Patch’s own glue side on paper, not on the pad',
   'check.patch-straight': () => 'Straight and centred on the front before any heat',
@@ -146,6 +159,15 @@ export const CHECKS = {
   'check.platen-sensor': () => 'Platen raised until the sensor objects, then one or two steps down',
   'check.clearance-pocket': () => 'Clearance checked over the pocket and over the riser',
   'check.no-white-light': () => 'No white under a light garment',
+  'check.stand-between-hits': ({ standS }: { standS: number }, f: Figures) =>
+    `Two hits of white: the first stands ${f.s(standS)} before the second`,
+  'check.centre-ruler': () => 'Middle by ruler from both sides',
+  'check.centre-template': () => 'Middle by the line’s template of tape, laid on every piece',
+  'check.centre-platen': ({ leftMm }: { leftMm: number | null }, f: Figures) =>
+    leftMm === null
+      ? 'Middle by the edges of platen or plate, the same for every piece'
+      : `Middle by the platen’s edges: print ${f.mm(leftMm)} from its left edge`,
+  'check.centre-crease': () => 'Middle on the crease',
   'check.not-mirrored': () => 'Not mirrored',
   'check.turn-between-bursts': () => 'Turn the sheet between bursts',
   'check.turn-each-piece': () => 'Turn the sheet after each piece',
@@ -165,6 +187,7 @@ export const CHECKS = {
 /** What right looks like. */
 export const LOOKS = {
   'look.flat-no-steam': () => 'Flat, dry, a little steam and then none.',
+  'look.heat-reached': ({ toC }: { toC: number }, f: Figures) => `It holds ${f.temp(toC)}.`,
   'look.keeps-curve': () => 'The front keeps the form’s curve.',
   'look.straight-edge': () => 'A straight edge laid across pocket and chest touches both.',
   'look.one-layer': () => 'One smooth layer; the underlay is wider than the print.',
@@ -192,6 +215,8 @@ export const LOOKS = {
         ? 'Slightly glossy, edges sunk into the fabric.'
         : 'Matt, edges sunk into the fabric.',
   'look.patch-printed': () => 'Flat, grain of the patch still to be seen beside the print.',
+  'look.patch-tacked': () =>
+    'The print holds when the carrier is lifted at a corner; the grain beside it is as it was.',
   'look.tacked': () => 'Holds when the cap is turned over; edges may still lift.',
   'look.patch-on-cap': () => 'Edges down all round, no rim of glue, no bubble in the front.',
   'look.mist': () => 'An even, fine mist standing on the fibres.',

@@ -52,6 +52,10 @@ export const HOUSE_WORDS = {
     ],
     grip: ['Grip pad', 'Quickest to load; wears, and must be wiped clean.'],
   }),
+  layerDrying: school('Film: each layer of ink', {
+    pause: ['Left to set for a moment', 'Nothing to hold; a quarter of a minute after every layer.'],
+    'warm-air': ['A pass of warm air', 'Surer in a damp room; too near and the film curls.'],
+  }),
   powderStand: school('Powder: when', {
     'at-once': ['At once, while the ink is wet', 'Best hold in a dry room.'],
     stand: [
@@ -62,6 +66,10 @@ export const HOUSE_WORDS = {
   powderCoats: school('Powder: coats', {
     one: ['One coat', 'Lighter hand.'],
     two: ['Two coats', 'Washes better; heavier hand, nearly twice the powder.'],
+    'melted-between': [
+      'Two coats, each melted',
+      'The evenest glue; twice to the powder and twice to the heat.',
+    ],
   }),
   meltMeans: school('Powder: melted by', {
     oven: ['Small oven', 'Even, and runs by itself; an oven that never sees food again.'],
@@ -107,6 +115,12 @@ export const HOUSE_WORDS = {
     hover: ['Hovered, then one press', 'Less sheen; a little longer on the press.'],
     air: ['In the air, then one press', 'Softest hand; 20 to 40 minutes on the rack.'],
   }),
+  dryPressure: school('Pretreatment: pressed dry', {
+    lightest: ['As light as the press goes', 'Nothing is driven through; fibres stay up.'],
+    light: ['Light', 'The usual middle.'],
+    medium: ['Medium', 'Flatter fibres; more of the fluid goes into the fabric.'],
+    firm: ['Firm, hard on fleece', 'The flattest surface to print on; glazes where it is too wet.'],
+  }),
   whiteHits: school('Direct print: white', {
     single: ['One hit', 'Softer, faster.'],
     double: ['Two hits with a pause', 'Brightest white on dark; more ink, heavier hand, longer cure.'],
@@ -123,6 +137,12 @@ export const HOUSE_WORDS = {
     ruler: ['Ruler, as written on the line', 'The same whoever does it.'],
     'three-fingers': ['Three fingers below the collar', 'Quick; fingers differ from hand to hand.'],
     'four-fingers': ['Four fingers below the collar', 'Quick, sits lower; hands differ.'],
+  }),
+  centring: school('Placement: middle found by', {
+    ruler: ['Ruler', 'Measured at each piece.'],
+    crease: ['A crease pressed in', 'Quick and sure on knits; some cloth keeps it.'],
+    template: ['A template of tape', 'Made once for a line, laid on every piece.'],
+    platen: ['The platen’s edges', 'Set once as an offset; only as straight as it is loaded.'],
   }),
   pieceFlow: school('Floor: pieces go on', {
     through: [
@@ -142,9 +162,22 @@ export const HOUSE_WORDS = {
     mat: ['Under a thick silicone mat', 'No shine and no edge mark; about double the dwell.'],
     bare: ['Bare', 'Half the time; shows every unevenness.'],
   }),
-  patchTack: school('Caps: patch tacked with', {
-    'hand-iron': ['Hand iron', 'On the form, exactly placed; never push.'],
-    press: ['Press', 'No iron needed; one more heat for the whole front.'],
+  patchTack: school('Patches: transfer put on with', {
+    'hand-iron': [
+      'Hand iron, through the carrier',
+      'Spares the grain; held by a touch until the cap is pressed.',
+    ],
+    press: ['Flat press', 'Even, and many at once; one more full heat for the patch.'],
+  }),
+  capSecondPress: school('Caps: second press', {
+    none: ['None', 'One heat less for the stiffener; the surface stays glossy.'],
+    'own-film': ['Under its own film, turned', 'Nothing more to buy; dulls a little.'],
+    silicone: ['Under textured silicone', 'Gives the print a texture; heat comes slower.'],
+  }),
+  subHeat: school('Sublimation ink: pressed', {
+    cool: ['Cool', 'Spares the fabric; colours a little paler.'],
+    middle: ['In the middle', 'Where most begin.'],
+    hot: ['Hot', 'The strongest colour; only where the fabric bears it.'],
   }),
   filmFeed: school('Sublimation ink: film fed with', {
     backing: ['Paper backing', 'Feeds like paper; one more thing to tape.'],

@@ -97,6 +97,7 @@ const OUTSIDE = {
   'patch-pressure': 'lighter leaves corners up, firmer makes a rim of glue',
   tack: 'less does not hold, more uses up the glue before the cap is pressed',
   pause: 'shorter lets white sink in, longer lets the colour dry out',
+  'hit-pause': 'shorter lets the whites run together, longer dries the first',
   'melt-heat': 'cooler stays grainy, hotter curls the film',
   'melt-time': 'shorter stays grainy, longer runs and yellows',
   'hover-gap': 'closer touches when the film curls, farther never melts it',

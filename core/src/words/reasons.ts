@@ -58,6 +58,8 @@ export const REASONS = {
     `${tell(usual)} ${tell(sheet)}`,
   'reason.mat-doubles': () => 'A thick silicone mat about doubles the dwell.',
   'reason.silicone-slower': () => 'Heat comes slower through silicone: a quarter longer.',
+  'reason.agreed': ({ usual, tempC }: { usual: AnySaid; tempC: number }, f: Figures, tell: Tell) =>
+    `${tell(usual)} Set to ${f.temp(tempC)}, as all that this line does on the press: one temperature at a time.`,
   'reason.gauge': ({ press, mark }: { press: string; mark: number }) =>
     `By the gauge on ${press} that is mark ${mark}.`,
   // before anything
@@ -85,6 +87,12 @@ export const REASONS = {
     'White stays this far inside the colour so that no white rim shows; fine lines lose white when it is more.',
   'reason.film-pause': ({ min, max }: Span, f: Figures) =>
     `Lets the colour set so that white does not sink in: ${f.seconds(min, max)}.`,
+  'reason.film-set': ({ min, max, isWarmAir }: Span & { isWarmAir: boolean }, f: Figures) =>
+    isWarmAir
+      ? `A pass of warm air after the white as well, ${f.seconds(min, max)}: water at the rim would catch powder.`
+      : `After the white as well, ${f.seconds(min, max)}: water at the rim would catch powder.`,
+  'reason.hit-pause': ({ min, max }: Span, f: Figures) =>
+    `The first white stands ${f.seconds(min, max)} before the second, or the two run together.`,
   'reason.between-jobs': () =>
     'Colour dries before the second job, by standing or a pass of warm air; the film stays where it is.',
   'reason.software-mirrors': ({ printer, isMirroring }: { printer: string; isMirroring: boolean }) =>
@@ -94,10 +102,10 @@ export const REASONS = {
   'reason.powder-wet': ({ max }: { max: number }, f: Figures) =>
     `While the ink is wet; up to ${f.s(max)} in a damp room.`,
   'reason.powder-load': (
-    p: { prints: number; inkMm2: number; gM2: number; isWeighed: boolean; isTwice: boolean },
+    p: { prints: number; inkMm2: number; gM2: number; isWeighed: boolean; coats: number },
     f: Figures,
   ) =>
-    `${p.prints} prints of ${(p.inkMm2 / 100).toFixed(0)} cm² of ink, ${f.q(p.gM2, 'arealMass')} picked up (${p.isWeighed ? 'weighed' : 'assumed'})${p.isTwice ? ', and seven tenths of it again in the second coat' : ''}.`,
+    `${p.prints} prints of ${(p.inkMm2 / 100).toFixed(0)} cm² of ink, ${f.q(p.gM2, 'arealMass')} picked up (${p.isWeighed ? 'weighed' : 'assumed'})${p.coats > 1 ? ', and seven tenths of it again in the second coat' : p.coats < 1 ? ': seven tenths of it in the second coat' : ''}.`,
   'reason.melt': ({ min, max }: Span, f: Figures) => `${f.temps(min, max)} this way.`,
   'reason.melt-time': ({ min, max }: Span, f: Figures) =>
     `${f.seconds(min, max)}; the eye decides when it is done.`,
@@ -132,6 +140,8 @@ export const REASONS = {
   // caps and patches
   'reason.cap-front': ({ min, max, kind }: Span & { kind: QuantityKind }, f: Figures) =>
     `Cap fronts: ${f.span(min, max, kind)}.`,
+  'reason.warm-below': ({ usual }: { usual: AnySaid }, _f: Figures, tell: Tell) =>
+    `${tell(usual)} Warmed from below it takes a quarter less (assumption).`,
   'reason.cap-hard': () => 'Hard: the front is curved and stiff.',
   'reason.foam-front': () => 'Foam in the front is crushed by more.',
   'reason.no-lower': ({ press }: { press: string }) => `${press} has no heated lower half.`,
@@ -161,7 +171,6 @@ export const REASONS = {
     isAfterHover
       ? `Then one press to lay the fibres: ${f.seconds(min, max)}.`
       : `One short press lays the fibres: ${f.seconds(min, max)}.`,
-  'reason.lay-fibres-firm': () => 'Once, to lay the fibres.',
   'reason.as-the-cure': ({ usual }: { usual: AnySaid }, _f: Figures, tell: Tell) =>
     `At the cure’s temperature, so that the press is not changed over. ${tell(usual)}`,
   'reason.dry-burst': ({ min, max }: Span, f: Figures) =>
@@ -170,7 +179,6 @@ export const REASONS = {
     isFleece
       ? `Fleece holds twice the fluid and gives it up slowly: ${min} to ${max}.`
       : `Until dry to the touch over the print area: ${min} to ${max}; three is usual.`,
-  'reason.dry-light': () => 'No firmer, so that the fluid is not driven through.',
   'reason.dry-hover': ({ min, max }: Span, f: Figures) => `Until no steam is seen: ${f.seconds(min, max)}.`,
   'reason.white-fabric': () => 'Fabric swallows white: as much as one pass lays is the usual start.',
   'reason.white-choke': () => 'White stays this far inside the colour so that no white rim shows.',

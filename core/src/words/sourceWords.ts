@@ -18,7 +18,6 @@ export const SOURCES = {
   'against.minimum': ({ minimum, pieces }: { minimum: number; pieces: number }) =>
     `is sold from ${minimum} pieces, and this line has ${pieces}`,
   'against.no-caps': () => 'says nothing for caps on its sheet',
-  'against.purpose': ({ purpose }: { purpose: string }) => `is kept for ${purpose}`,
   'doubt.too-hot': ({ fromC, mostC }: { fromC: number; mostC: number }, f: Figures) =>
     `wants ${f.temp(fromC)} or more, and this fabric bears ${f.temp(mostC)}`,
   'doubt.melts-late': ({ meltC, mostC }: { meltC: number; mostC: number }, f: Figures) =>

@@ -39,6 +39,7 @@ export const SETTING_ROLES = [
   'rest', // on a rack, s
   'stand', // wet ink before it is powdered, s
   'pause', // between layers or jobs of one print, s
+  'after-pause', // after the last layer, before it goes on, s
   'white-density', // share 0–1
   'white-choke', // mm
   'white-hits', // count

@@ -1,7 +1,5 @@
-import { isCap } from '../../blank/index.ts';
 import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
-import { PLACEMENTS } from '../../placement/index.ts';
 import { areaScale, supplierFor } from '../equip.ts';
 import { byHand } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
@@ -44,25 +42,6 @@ export const boughtTrim: Practice = {
       ],
     };
   },
-};
-
-/** Finds the middle of a garment without a mark: a crease pressed in. */
-export const boughtCentre: Practice = {
-  id: 'centre',
-  role: 'mark',
-  part: 'blank',
-  station: 'preparation',
-  applies: ({ garment }) => !isCap(garment),
-  plan: ({ placement }) => ({
-    title: 'Crease the middle',
-    unit: 'piece',
-    phases: [byHand('crease', 12)],
-    checks: [
-      say(PLACEMENTS[placement.key].from === 'collar' ? 'check.folded-middle' : 'check.folded-edges'),
-      say('check.light-crease'),
-    ],
-    look: say('look.faint-line'),
-  }),
 };
 
 /** Presses it as its own sheet says. */

@@ -2,15 +2,27 @@ import { hasFeature, isCap } from '../../blank/index.ts';
 import type { Limit, Setting } from '../../work/index.ts';
 import { say } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
-import { capPressFor, tapeFor } from '../equip.ts';
+import { capPressFor, refOf, sheetDelay, tapeFor } from '../equip.ts';
+import type { CoverSheet } from '../materials.ts';
 import { pressureLimits } from '../fabric.ts';
-import { onCapPress, pressedOnce } from '../practiceParts.ts';
+import { onCapPress, pressedOnce, sheetWear } from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
-import { houseReason, plateProposal, pressureProposal, sheetLimit, tradeReason } from '../proposals.ts';
+import {
+  dwellProposal,
+  houseReason,
+  longerThrough,
+  capPlateProposal,
+  practiceLimit,
+  pressureProposal,
+  sheetLimit,
+  spanThrough,
+  tradeReason,
+} from '../proposals.ts';
 import type { PressureWish } from '../proposals.ts';
-import { makerReason } from '../resolveSetting.ts';
+import { makerReason, spanOf } from '../resolveSetting.ts';
 import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
+import { centreCheck } from './centre.ts';
 import { transferSourceOf, transferWish } from '../transferSource.ts';
 import {
   fabricChecks,
@@ -19,6 +31,7 @@ import {
   peelRest,
   sourcePressure,
   transferDwell,
+  secondPressure,
 } from './transferPress.ts';
 
 const ROOM_C = 22; // a lower plate that is off
@@ -86,11 +99,10 @@ export const capPress: Practice = {
   station: 'cap-press',
   applies: (input) => isPressedNow(input) && isCap(input.garment),
   plan: (input, settle) => {
-    const press = capPressFor(input);
     const source = transferSourceOf(input);
     const wish = transferWish(input);
-    const temp = settle({
-      ...plateProposal(
+    const temp = settle(
+      capPlateProposal(
         input,
         [makerReason(source.name, source.pressC, wish.temp.value, 'temperature'), wish.temp.reason],
         [
@@ -100,9 +112,7 @@ export const capPress: Practice = {
           ...glueLimit(input, source),
         ],
       ),
-      label: 'Upper plate',
-      ability: press.plateC,
-    });
+    );
     const dwell = settle(transferDwell(source, wish, null));
     const lower = lowerPlate(input, settle);
     const pressure = capPressure(input, settle, sourcePressure(source, wish.kPa, 'cap-pressure'));
@@ -115,6 +125,7 @@ export const capPress: Practice = {
       ),
       takes: ['transfer'],
       checks: [
+        ...centreCheck(input),
         say('check.heat-tape'),
         ...(hasFeature(input.garment, 'panel-seam') ? [say('check.seam-pad')] : []),
         say(input.house.capLower === 'cold' ? 'check.lower-cool' : 'check.lower-warm'),
@@ -125,3 +136,55 @@ export const capPress: Practice = {
     };
   },
 };
+
+/** The print covered and pressed once more on the form, where this house does so. */
+export const capSecondPress: Practice = {
+  id: 'second-press-cap',
+  role: 'press-again',
+  part: 'blank',
+  station: 'cap-press',
+  applies: (input) => isPressedNow(input) && isCap(input.garment) && input.house.capSecondPress !== 'none',
+  plan: (input, settle, before) => {
+    const source = transferSourceOf(input);
+    const wish = transferWish(input);
+    const sheet = texturedSheet(input);
+    const delay = sheet ? sheetDelay(sheet) : null;
+    const usual = {
+      value: TRADE.capSecondS.start,
+      said: say('reason.second-time', spanOf(TRADE.capSecondS)),
+    };
+    const longer = longerThrough(delay, usual);
+    const temp = settle(
+      capPlateProposal(
+        input,
+        [makerReason(source.name, source.pressC, wish.temp.value, 'temperature'), wish.temp.reason],
+        [sheetLimit(source.name, source.pressC), frontLimit()],
+      ),
+    );
+    const dwell = settle(
+      dwellProposal(
+        [houseReason(input, 'capSecondPress', null), tradeReason(longer.value, longer.said)],
+        [practiceLimit(spanThrough(delay, TRADE.capSecondS), 'press-again')],
+      ),
+    );
+    const pressure = capPressure(input, settle, secondPressure(before));
+    return {
+      title: 'Second press on the cap, covered',
+      ...pressedOnce(
+        onCapPress(input),
+        { label: 'second press', handsS: 25, laid: stackOf(input, { sheet, carries: 'bonded' }) },
+        { temp, dwell, pressure },
+      ),
+      ...(sheet ? { sheet: refOf(sheet), consumes: [sheetWear(sheet)] } : {}),
+      checks: [say(sheet ? 'check.clean-side' : 'check.own-film-turned')],
+      look: say('look.second-press', { isGlossy: false, isTextured: sheet !== null }),
+    };
+  },
+};
+
+/** The textured sheet this house puts on caps; its own film, turned, where it has none or wants none. */
+const texturedSheet = ({ equipment, house }: PrintInput): CoverSheet | null =>
+  house.capSecondPress === 'silicone'
+    ? (equipment.coverSheets.find(({ kind, purpose }) => kind === 'silicone-textured' && purpose === 'ink') ??
+      null)
+    : null;

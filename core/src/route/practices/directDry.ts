@@ -28,6 +28,7 @@ import {
   pressureProposal,
   tradeReason,
 } from '../proposals.ts';
+import type { PressureWish } from '../proposals.ts';
 import { spanOf } from '../resolveSetting.ts';
 import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
@@ -102,12 +103,7 @@ export const directLayFibres: Practice = {
     const sheet = coverSheetFor(input, 'pretreatment');
     const temp = settle(dryingPlate(input));
     const dwell = settle(layingTime(false));
-    const pressure = settle(
-      pressureProposal(input, {
-        kPa: TRADE.layFibresKPa.start,
-        said: say('reason.lay-fibres-firm'),
-      }),
-    );
+    const pressure = settle(pressureProposal(input, dryPressure(input)));
     return {
       title: 'Lay the fibres',
       ...pressedOnce(
@@ -122,6 +118,21 @@ export const directLayFibres: Practice = {
     };
   },
 };
+
+const DRY_KPA = { lightest: 10, light: 18, medium: 35, firm: 55 } as const; // each within its word
+const FLEECE_KPA = 75;
+
+/** How firm pretreated cloth is pressed is a school; hard only on the pile of fleece. */
+function dryPressure(input: PrintInput): PressureWish {
+  const choice = input.house.dryPressure;
+  const isHard = choice === 'firm' && input.garment.construction === 'fleece';
+  return {
+    kPa: isHard ? FLEECE_KPA : DRY_KPA[choice],
+    said: houseReason(input, 'dryPressure', null).said,
+    source: 'house',
+    isHardStated: isHard,
+  };
+}
 
 /** One press that lays the fibres: after the air, or after a hover. */
 const layingTime = (isAfterHover: boolean): ReturnType<typeof dwellProposal> =>
@@ -174,9 +185,7 @@ function burstDry(input: PrintInput, settle: Settle): OperationDraft {
     limits: [practiceLimit(range, 'dry-bursts')],
     ability: { min: 1, max: 12 },
   });
-  const pressure = settle(
-    pressureProposal(input, { kPa: TRADE.dryKPa.start, said: say('reason.dry-light') }),
-  );
+  const pressure = settle(pressureProposal(input, dryPressure(input)));
   const laid = stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) });
   const closings = Array.from({ length: bursts.value }, (_, i) =>
     heat(`burst ${i + 1}`, temp.value, burst.value, closed(pressure.value), laid),
@@ -210,9 +219,7 @@ function hoverDry(input: PrintInput, settle: Settle): OperationDraft {
     ),
   );
   const dwell = settle(layingTime(true));
-  const pressure = settle(
-    pressureProposal(input, { kPa: TRADE.hoverPressKPa.start, said: say('reason.lay-fibres-firm') }),
-  );
+  const pressure = settle(pressureProposal(input, dryPressure(input)));
   const laid = stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) });
   return {
     title: 'Hover dry, then press once',

@@ -7,11 +7,13 @@ import { isMostlyPolyester, needsWhite } from '../fabric.ts';
 import { PLACEMENTS } from '../../placement/index.ts';
 import { alone, around, on } from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
-import { houseReason, tradeReason } from '../proposals.ts';
+import { houseReason, practiceLimit, tradeReason } from '../proposals.ts';
+import { spanOf } from '../resolveSetting.ts';
 import { placementOf } from '../placing.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
 import { inkUse } from './filmPrint.ts';
+import { centreCheck } from './centre.ts';
 import { isOverPocket } from './levelPlaten.ts';
 
 /** Straight onto the garment: white first where it is dark, then colour. */
@@ -29,23 +31,25 @@ export const directPrint: Practice = {
     const hits = hasWhite ? whiteHits(input, settle) : null;
     const areaM2 = ((print.widthMm * print.heightMm) / 1e6) * areaScale(input);
     const layers = hasWhite ? 1 + 0.5 * ((hits?.value ?? 1) - 1) : 0.5;
-    const pauseS = hits !== null && hits.value > 1 ? TRADE.directWhitePauseS.start : 0;
-    const machineS = Math.round(areaM2 * mode.minPerM2 * 60 * layers) + pauseS;
+    const stand = hits !== null && hits.value > 1 ? hitPause(settle) : null;
+    const machineS = Math.round(areaM2 * mode.minPerM2 * 60 * layers) + (stand?.value ?? 0);
     const { platen } = placementOf(input);
     return {
       title: 'Load and print',
       unit: 'piece',
       on: on('printer', printer),
       phases: around(45, [alone('print', machineS, { maxWaitS: null })]),
-      settings: hits === null ? [] : [...whiteSettings(settle), hits],
+      settings: hits === null ? [] : [...whiteSettings(settle), hits, ...(stand ? [stand] : [])],
       checks: [
         say(PLACEMENTS[input.placement.key].from === 'collar' ? 'check.loaded' : 'check.loaded-flat', {
           platen,
         }),
+        ...centreCheck(input),
         say('check.platen-sensor'),
         ...(isOverPocket(input) ? [say('check.clearance-pocket')] : []),
         say(hasWhite ? 'check.agitated' : 'check.no-white-light'),
         mode.said,
+        ...(stand ? [say('check.stand-between-hits', { standS: stand.value })] : []),
         say('check.not-mirrored'),
       ],
       look: say('look.direct', { hasWhite }),
@@ -85,6 +89,20 @@ function whiteHits(input: PrintInput, settle: Settle): Setting {
     ability: { min: 1, max: 3 },
   });
 }
+
+/** The first white stands before the second. */
+const hitPause = (settle: Settle): Setting =>
+  settle({
+    key: 'hitPauseS',
+    sets: 'pause',
+    label: 'Stand between the whites',
+    kind: 'duration',
+    reasons: [
+      tradeReason(TRADE.directWhitePauseS.start, say('reason.hit-pause', spanOf(TRADE.directWhitePauseS))),
+    ],
+    limits: [practiceLimit(TRADE.directWhitePauseS, 'hit-pause')],
+    ability: { min: 0, max: 600 },
+  });
 
 /** How much white, and how far inside the colour. */
 const whiteSettings = (settle: Settle): Setting[] => [

@@ -10,6 +10,7 @@ import { liesFlat } from '../loads.ts';
 import { melterFor } from '../melters.ts';
 import type { MeltMeans, Melter } from '../melters.ts';
 import { isFullFuse, settleMelt } from '../meltSettings.ts';
+import { isMeltedBetween } from './filmPowder.ts';
 import { powderedFilm } from '../stack.ts';
 
 interface Way {
@@ -62,6 +63,19 @@ export const filmMeltHover: Practice = {
   station: 'press',
   applies: (input) => melterFor(input).means === 'hover',
   plan: melt,
+};
+
+/** The second melt of a film that is powdered twice. */
+export const filmMeltAgain: Practice = {
+  ...filmMelt,
+  id: 'melt-again',
+  applies: (input) => isMeltedBetween(input) && melterFor(input).means !== 'hover',
+};
+
+export const filmMeltHoverAgain: Practice = {
+  ...filmMeltHover,
+  id: 'melt-again',
+  applies: (input) => isMeltedBetween(input) && melterFor(input).means === 'hover',
 };
 
 function melt(input: PrintInput, settle: Settle): OperationDraft {

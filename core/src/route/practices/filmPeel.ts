@@ -5,7 +5,7 @@ import type { PrintInput } from '../documents.ts';
 import { byHand, on } from '../practiceParts.ts';
 import type { OperationDraft, Practice } from '../practice.ts';
 import { transferSourceOf } from '../transferSource.ts';
-import { isPressedNow } from './transferPress.ts';
+import { isIroned, isPressedNow } from './transferPress.ts';
 
 /** The pull a transfer is made for, unless this shop pulls all alike. A supplier's own sheet stands above the house. */
 export function pullOf(input: PrintInput): 'slow' | 'fast' {
@@ -14,9 +14,13 @@ export function pullOf(input: PrintInput): 'slow' | 'fast' {
   return filmPull === 'as-film' || input.process === 'bought-in' ? pull : filmPull;
 }
 
+/** As the film is made for; what an iron has only touched comes off cold. */
+const peelOf = (input: PrintInput): 'hot' | 'warm' | 'cold' =>
+  isIroned(input) ? 'cold' : transferSourceOf(input).peel;
+
 function peelOff(input: PrintInput): OperationDraft {
   const { coolingTable } = input.equipment;
-  const { peel } = transferSourceOf(input);
+  const peel = peelOf(input);
   return {
     title: `Peel ${peel}`,
     unit: 'piece',

@@ -10,7 +10,7 @@ import type { Printer } from '../machines.ts';
 import type { Film, InkSet } from '../materials.ts';
 import { alone, around, byHand, on } from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
-import { practiceLimit, tradeReason } from '../proposals.ts';
+import { houseReason, practiceLimit, tradeReason } from '../proposals.ts';
 import { spanOf } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
@@ -52,11 +52,12 @@ export const filmPrint: Practice = {
     const printer = printerFor(input);
     const ink = inkFor(input);
     const film = filmFor(input);
+    const [pause, set] = [pauseSetting(settle), setSetting(input, settle)];
     return {
       title: 'Print the film',
-      ...inSheets(input, SHEET_OFF_S),
+      ...inSheets(input, SHEET_OFF_S, pause.value + set.value),
       on: on('printer', printer),
-      settings: [...whiteSettings(settle), pauseSetting(settle), mirrorSetting(printer, settle)],
+      settings: [...whiteSettings(settle), pause, set, mirrorSetting(printer, settle)],
       checks: [...wetCheck(input), printModeFor(input, printer).said, mirrorCheck(printer)],
       look: say('look.film-print'),
       consumes: [...inkUse(input, ink), filmUse(input, film)],
@@ -77,17 +78,13 @@ export const platenFilmPrint: Practice = {
     const ink = inkFor(input);
     const film = filmFor(input);
     const isTwoJobs = printer.whiteJobs === 'two';
-    const between = isTwoJobs ? [betweenJobs(settle)] : [];
-    const betweenS = between.reduce((sum, { value }) => sum + value, 0);
+    const between = isTwoJobs ? betweenJobs(settle) : pauseSetting(settle);
+    const set = setSetting(input, settle);
     return {
       title: isTwoJobs ? 'Print the film: colour, dry, white' : 'Print the film on the platen',
-      ...inSheets(input, isTwoJobs ? 180 : 120, betweenS),
+      ...inSheets(input, isTwoJobs ? 180 : 120, between.value + set.value),
       on: on('printer', printer),
-      settings: [
-        ...whiteSettings(settle),
-        isTwoJobs ? between[0] : pauseSetting(settle),
-        mirrorSetting(printer, settle),
-      ],
+      settings: [...whiteSettings(settle), between, set, mirrorSetting(printer, settle)],
       checks: [
         say('check.film-held', { choice: input.house.filmHold }),
         say('check.platen-highest'),
@@ -193,6 +190,23 @@ const pauseSetting = (settle: Settle): Setting =>
     limits: [practiceLimit(TRADE.filmPauseS, 'pause')],
     ability: { min: 0, max: 120 },
   });
+
+/** After the white as well: what is still wet at the rim would catch powder. */
+const setSetting = (input: PrintInput, settle: Settle): Setting => {
+  const isWarmAir = input.house.layerDrying === 'warm-air';
+  return settle({
+    key: 'setS',
+    sets: 'after-pause',
+    label: isWarmAir ? 'Warm air after the white' : 'Pause after the white',
+    kind: 'duration',
+    reasons: [
+      houseReason(input, 'layerDrying', null),
+      tradeReason(TRADE.filmPauseS.start, say('reason.film-set', { ...spanOf(TRADE.filmPauseS), isWarmAir })),
+    ],
+    limits: [practiceLimit(TRADE.filmPauseS, 'pause')],
+    ability: { min: 0, max: 120 },
+  });
+};
 
 const betweenJobs = (settle: Settle): Setting =>
   settle({

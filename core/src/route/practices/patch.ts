@@ -1,11 +1,9 @@
 import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
-import type { Setting } from '../../work/index.ts';
 import type { PrintInput } from '../documents.ts';
-import { capPressFor, coverSheetFor, needed, refOf, sheetDelay } from '../equip.ts';
+import { capMatFor, coverSheetFor, needed, pressFor, refOf, sheetDelay } from '../equip.ts';
 import { heatLimits, withinHeat } from '../fabric.ts';
 import {
-  PRESS_CAUTIONS,
   around,
   closed,
   heat,
@@ -16,12 +14,13 @@ import {
   sheetUse,
   sheetWear,
 } from '../practiceParts.ts';
-import type { OperationDraft, Practice, Settle } from '../practice.ts';
+import type { Practice } from '../practice.ts';
 import {
+  capPlateProposal,
   dwellProposal,
   houseReason,
   longerThrough,
-  plateProposal,
+  heatProposal,
   practiceLimit,
   pressureProposal,
   sheetLimit,
@@ -31,9 +30,9 @@ import {
 import { makerReason, spanOf } from '../resolveSetting.ts';
 import { stackOf, stackUnder } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
-import { filmSource } from '../transferSource.ts';
+import { filmSource, warmedBelow } from '../transferSource.ts';
 import { capPressure, lowerPlate } from './capPress.ts';
-import { glueLimit, peelRest, transferDwell } from './transferPress.ts';
+import { glueLimit, isIroned, peelRest, transferDwell } from './transferPress.ts';
 
 const patchOf = ({ equipment }: PrintInput): NonNullable<PrintInput['equipment']['patch']> =>
   needed(equipment.patch, 'patch');
@@ -44,24 +43,23 @@ export const patchPress: Practice = {
   role: 'bond',
   part: 'patch',
   station: 'press',
-  applies: () => true,
+  applies: (input) => !isIroned(input),
   plan: (input, settle) => {
     const { id, blank, cents } = patchOf(input);
     const film = filmSource(input);
     const sheet = coverSheetFor(input, 'press');
     const [heatC, times] = [TRADE.patchTransferC, TRADE.patchTransferS];
-    const temp = settle({
-      ...plateProposal(input, [
-        makerReason(film.name, film.pressC, heatC.start, 'temperature'),
-        tradeReason(heatC.start, say('reason.leatherette', spanOf(heatC))),
-      ]),
-      limits: [
-        ...heatLimits(blank),
-        practiceLimit(heatC, 'patch-heat'),
-        sheetLimit(film.name, film.pressC),
-        ...glueLimit(input, film),
-      ],
-    });
+    const temp = settle(
+      heatProposal(
+        blank,
+        [
+          makerReason(film.name, film.pressC, heatC.start, 'temperature'),
+          tradeReason(heatC.start, say('reason.leatherette', spanOf(heatC))),
+        ],
+        [practiceLimit(heatC, 'patch-heat'), sheetLimit(film.name, film.pressC), ...glueLimit(input, film)],
+        { label: 'Plate', ability: pressFor(input).plateC },
+      ),
+    );
     const wish = tradeReason(times.start, say('reason.heated-again-on-cap', spanOf(times)));
     const dwell = settle(
       transferDwell(film, { dwell: { value: times.start, reason: wish } }, sheetDelay(sheet)),
@@ -94,84 +92,60 @@ export const patchPress: Practice = {
   },
 };
 
-/** Holds the patch in its place until the cap press does the work; with an iron in the hand. */
+/** Touches the transfer to the patch through its carrier, with an iron in the hand: the cap press does the rest. */
 export const patchTackIron: Practice = {
-  id: 'tack-patch',
-  role: 'tack',
-  part: 'blank',
+  id: 'tack-transfer',
+  role: 'bond',
+  part: 'patch',
   station: 'preparation',
-  applies: ({ house, equipment }) => house.patchTack === 'hand-iron' && equipment.handIron !== null,
+  applies: isIroned,
   plan: (input, settle) => {
     const iron = needed(input.equipment.handIron, 'hand-iron');
-    const [temp, dwell] = tackSettings(input, settle, { label: 'Iron', ability: iron.plateC });
+    const { id, blank, cents } = patchOf(input);
+    const [heatC, times] = [TRADE.patchTackC, TRADE.patchTackS];
+    const temp = settle(
+      heatProposal(
+        blank,
+        [tradeReason(heatC.start, say('reason.tack', { ...spanOf(heatC), kind: 'temperature' }))],
+        [practiceLimit(heatC, 'tack')],
+        { label: 'Iron', ability: iron.plateC },
+      ),
+    );
+    const dwell = settle(
+      dwellProposal(
+        [
+          houseReason(input, 'patchTack', null),
+          tradeReason(times.start, say('reason.tack', { ...spanOf(times), kind: 'duration' })),
+        ],
+        [practiceLimit(times, 'tack')],
+      ),
+    );
+    const laid = stackUnder(blank, { carries: 'transfer' });
     return {
-      ...tacked(input, temp, dwell, 2),
+      title: 'Tack the transfer to the patch',
+      unit: 'piece',
+      takes: ['transfer'],
       on: on('hand-iron', iron),
-      cautions: [CAUTIONS.hotIron],
-    };
-  },
-};
-
-/** The same with a short touch of the press. */
-export const patchTackPress: Practice = {
-  id: 'tack-patch',
-  role: 'tack',
-  part: 'blank',
-  station: 'cap-press',
-  applies: ({ house, equipment }) => house.patchTack !== 'hand-iron' || equipment.handIron === null,
-  plan: (input, settle) => {
-    const press = capPressFor(input);
-    const [temp, dwell] = tackSettings(input, settle, { label: 'Upper plate', ability: press.plateC });
-    return {
-      ...tacked(input, temp, dwell, 5),
-      on: onCapPress(input),
-      cautions: PRESS_CAUTIONS,
-    };
-  },
-};
-
-function tackSettings(
-  input: PrintInput,
-  settle: Settle,
-  own: { label: string; ability: { min: number; max: number } },
-): [temp: Setting, dwell: Setting] {
-  const [heatC, times] = [TRADE.patchTackC, TRADE.patchTackS];
-  const temp = settle({
-    ...plateProposal(input, [
-      tradeReason(heatC.start, say('reason.tack', { ...spanOf(heatC), kind: 'temperature' })),
-    ]),
-    limits: [...heatLimits(patchOf(input).blank), practiceLimit(heatC, 'tack')],
-    ...own,
-  });
-  const dwell = settle(
-    dwellProposal(
-      [
-        houseReason(input, 'patchTack', null),
-        tradeReason(times.start, say('reason.tack', { ...spanOf(times), kind: 'duration' })),
+      phases: around(20, [heat('tack', temp.value, dwell.value, closed(IRON_KPA), laid)]),
+      settings: [temp, dwell],
+      checks: [
+        say('check.art-on-patch'),
+        say('check.iron-through-carrier'),
+        say('check.iron-circles'),
+        say('check.cool-pad'),
+        ...(blank.tone === 'dark' ? [say('check.pale-underlay')] : []),
+        say('check.cool-on-metal'),
+        say('check.retouch'),
       ],
-      [practiceLimit(times, 'tack')],
-    ),
-  );
-  return [temp, dwell];
-}
+      look: say('look.patch-tacked'),
+      cautions: [CAUTIONS.hotIron],
+      consumes: [{ id, what: blank.name, amount: 1, kind: 'count', cents, isAssumed: false }],
+      waitAfter: peelRest(input, { ...filmSource(input), peel: 'cold' }),
+    };
+  },
+};
 
-const tacked = (input: PrintInput, temp: Setting, dwell: Setting, kPa: number): OperationDraft => ({
-  title: 'Tack the patch',
-  unit: 'piece',
-  takes: ['patch'],
-  phases: around(25, [
-    heat(
-      'tack',
-      temp.value,
-      dwell.value,
-      closed(kPa),
-      stackOf(input, { carries: 'bonded', patch: patchOf(input).blank }),
-    ),
-  ]),
-  settings: [temp, dwell],
-  checks: [say('check.patch-straight'), say('check.set-down-lift')],
-  look: say('look.tacked'),
-});
+const IRON_KPA = 2; // an iron that is not leaned on (assumption)
 
 /** The press that bonds the patch for good; the print gets a second dose here. */
 export const patchCapPress: Practice = {
@@ -181,28 +155,26 @@ export const patchCapPress: Practice = {
   station: 'cap-press',
   applies: () => true,
   plan: (input, settle) => {
-    const { garment, house, equipment } = input;
+    const { garment, house } = input;
     const { blank } = patchOf(input);
     const [heatC, times] = [TRADE.patchCapC, TRADE.patchCapS];
-    const mat =
-      house.capMat === 'mat'
-        ? (equipment.coverSheets.find(({ kind }) => kind === 'silicone-thick') ?? null)
-        : null;
+    const mat = capMatFor(input);
     const wish = withinHeat(garment, heatC.start, say('reason.patch-on-cap', spanOf(heatC)));
-    const temp = settle({
-      ...plateProposal(input, [wish.reason]),
-      label: 'Upper plate',
-      limits: [...heatLimits(garment), ...heatLimits(blank), practiceLimit(heatC, 'cap-heat')],
-      ability: capPressFor(input).plateC,
-    });
+    const temp = settle(
+      capPlateProposal(input, [wish.reason], [...heatLimits(blank), practiceLimit(heatC, 'cap-heat')]),
+    );
     const lower = lowerPlate(input, settle);
     const delay = mat ? sheetDelay(mat) : null;
-    const bare = say('reason.patch-bare', spanOf(times));
-    const wished = longerThrough(delay, { value: times.start, said: bare });
+    const fromBelow =
+      house.capLower === 'warm'
+        ? { min: Math.round(times.min * TRADE.warmBelowShare.start), max: times.max }
+        : times;
+    const bare = warmedBelow(house.capLower === 'warm', times.start, say('reason.patch-bare', spanOf(times)));
+    const wished = longerThrough(delay, { value: bare.value, said: bare.reason.said });
     const dwell = settle(
       dwellProposal(
         [houseReason(input, 'capMat', delay ? wished.value : null), tradeReason(wished.value, wished.said)],
-        [practiceLimit(spanThrough(delay, times), 'patch-dwell')],
+        [practiceLimit(spanThrough(delay, fromBelow), 'patch-dwell')],
       ),
     );
     const pressure = capPressure(input, settle, {
@@ -221,8 +193,16 @@ export const patchCapPress: Practice = {
         },
         { temp, dwell, pressure, lower },
       ),
+      takes: ['patch'],
       sheet: mat && refOf(mat),
-      checks: [say('check.front-on-form'), say('check.second-dose'), say('check.no-glue-rim')],
+      checks: [
+        say('check.front-on-form'),
+        say('check.liner-off'),
+        say('check.patch-straight'),
+        say('check.bill-guard'),
+        say('check.second-dose'),
+        say('check.no-glue-rim'),
+      ],
       look: say('look.patch-on-cap'),
       consumes: mat ? [sheetWear(mat)] : [],
       waitAfter: { minS: 60, maxS: null, why: say('wait.cap-cools') },

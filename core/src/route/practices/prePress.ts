@@ -4,19 +4,22 @@ import { crossesPocket } from '../../placement/index.ts';
 import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
-import { capPressFor } from '../equip.ts';
+import { capMatFor, refOf, sheetDelay } from '../equip.ts';
 import { between } from '../fabric.ts';
 import { delicateShare } from '../fibres.ts';
 import { jobHeat } from '../jobHeat.ts';
 import { placementOf } from '../placing.ts';
-import { PRESS_CAUTIONS, onCapPress, onPress, pressedOnce } from '../practiceParts.ts';
+import { PRESS_CAUTIONS, onCapPress, onPress, pressedOnce, sheetWear } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import {
+  capPlateProposal,
   dwellProposal,
   houseReason,
+  longerThrough,
   plateProposal,
   practiceLimit,
   pressureProposal,
+  spanThrough,
   tradeReason,
 } from '../proposals.ts';
 import type { PressureWish } from '../proposals.ts';
@@ -102,15 +105,17 @@ export const prePressCap: Practice = {
   applies: ({ garment }) => isCap(garment),
   plan: (input, settle) => {
     const { garment } = input;
-    const temp = settle({
-      ...plateProposal(input, [jobHeat(input)]),
-      label: 'Upper plate',
-      ability: capPressFor(input).plateC,
+    const mat = capMatFor(input);
+    const delay = mat ? sheetDelay(mat) : null;
+    const usual = longerThrough(delay, {
+      value: TRADE.prePressCapS.start,
+      said: say('reason.pre-press-cap', spanOf(TRADE.prePressCapS)),
     });
+    const temp = settle(capPlateProposal(input, [jobHeat(input)]));
     const dwell = settle(
       dwellProposal(
-        [tradeReason(TRADE.prePressCapS.start, say('reason.pre-press-cap', spanOf(TRADE.prePressCapS)))],
-        [practiceLimit(TRADE.prePressCapS, 'pre-press')],
+        [tradeReason(usual.value, usual.said)],
+        [practiceLimit(spanThrough(delay, TRADE.prePressCapS), 'pre-press')],
       ),
     );
     const pressure = capPressure(input, settle, {
@@ -122,9 +127,14 @@ export const prePressCap: Practice = {
       title: 'Pre-press the cap',
       ...pressedOnce(
         onCapPress(input),
-        { label: 'pre-press', handsS: 15, laid: stackOf(input, { waterGM2: shelfWaterGM2(garment) }) },
+        {
+          label: 'pre-press',
+          handsS: 15,
+          laid: stackOf(input, { sheet: mat, waterGM2: shelfWaterGM2(garment) }),
+        },
         { temp, dwell, pressure },
       ),
+      ...(mat ? { sheet: refOf(mat), consumes: [sheetWear(mat)] } : {}),
       awaits: ['transfer', 'patch'],
       checks: [say('check.card-out'), say('check.sweatband'), say('check.front-smooth')],
       look: say('look.keeps-curve'),

@@ -10,6 +10,7 @@ import type { SheetDelay, SheetUse } from '../equip.ts';
 import { isHeavyWoven } from '../fabric.ts';
 import { FIBRE_FACTS } from '../fibres.ts';
 import { onPress, pressedOnce, sheetUse } from '../practiceParts.ts';
+import { centreCheck } from './centre.ts';
 import type { OperationDraft, Settle } from '../practice.ts';
 import {
   dwellProposal,
@@ -112,6 +113,7 @@ export function pressTransfer(
     sheet: refOf(sheet),
     checks: [
       say('check.white-down'),
+      ...centreCheck(input),
       say('check.flat-under-plate'),
       ...(isClamOnThick(input) ? [say('check.pillow-clam')] : []),
       ...(isHeavyWoven(garment) ? [say('check.seams-off')] : []),
@@ -192,6 +194,10 @@ export function pressAgain(
 
 /** False for transfers that go on the shelf. */
 export const isPressedNow = ({ house }: Pick<PrintInput, 'house'>): boolean => house.filmUse === 'at-once';
+
+/** Transfers that an iron touches to a patch, where this shop has one and works so. */
+export const isIroned = ({ process, house, equipment }: PrintInput): boolean =>
+  process === 'patch-cap' && house.patchTack === 'hand-iron' && equipment.handIron !== null;
 
 /** Flat blanks go under a flat press, caps on a form. */
 export const isPressedFlat = ({ garment }: Pick<PrintInput, 'garment'>): boolean => !isCap(garment);

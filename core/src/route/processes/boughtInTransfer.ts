@@ -1,14 +1,9 @@
 import { say } from '../../words/index.ts';
-import {
-  boughtCentre,
-  boughtPeel,
-  boughtPress,
-  boughtSecondPress,
-  boughtTrim,
-} from '../practices/boughtIn.ts';
+import { boughtPeel, boughtPress, boughtSecondPress, boughtTrim } from '../practices/boughtIn.ts';
 import { inspect } from '../practices/inspect.ts';
+import { creaseMiddle } from '../practices/centre.ts';
 import { bondTest } from '../practices/bondTest.ts';
-import { capPress } from '../practices/capPress.ts';
+import { capPress, capSecondPress } from '../practices/capPress.ts';
 import { prePress, prePressCap } from '../practices/prePress.ts';
 import { supplierFor } from '../equip.ts';
 import { doubtfulFaces } from '../fabric.ts';
@@ -27,11 +22,12 @@ export const boughtInTransfer: ProcessModule = {
     bondTest,
     prePress,
     prePressCap,
-    boughtCentre,
+    creaseMiddle,
     boughtPress,
     capPress,
     boughtPeel,
     boughtSecondPress,
+    capSecondPress,
     inspect,
   ],
   sources: (line) => [

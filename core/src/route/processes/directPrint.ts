@@ -3,6 +3,7 @@ import type { Garment } from '../../blank/index.ts';
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
 import { inkHoldsWeakly, inkRefuses, isMostlyPolyester, needsWhite } from '../fabric.ts';
+import { creaseMiddle } from '../practices/centre.ts';
 import { directCure } from '../practices/directCure.ts';
 import { directAirDry, directDry, directLayFibres } from '../practices/directDry.ts';
 import { directPretreat, isPretreated } from '../practices/directPretreat.ts';
@@ -35,6 +36,7 @@ export const directPrint: ProcessModule = {
     directDry,
     directAirDry,
     directLayFibres,
+    creaseMiddle,
     print,
     directCure,
     inspect,

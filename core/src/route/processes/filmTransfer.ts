@@ -2,12 +2,13 @@ import { hasFeature } from '../../blank/index.ts';
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
 import { doubtfulFaces, isMostlyPolyester } from '../fabric.ts';
+import { creaseMiddle } from '../practices/centre.ts';
 import { bondTest } from '../practices/bondTest.ts';
-import { capPress } from '../practices/capPress.ts';
+import { capPress, capSecondPress } from '../practices/capPress.ts';
 import { filmCut, filmStore } from '../practices/filmCut.ts';
-import { filmMelt, filmMeltHover } from '../practices/filmMelt.ts';
+import { filmMelt, filmMeltAgain, filmMeltHover, filmMeltHoverAgain } from '../practices/filmMelt.ts';
 import { filmPeel } from '../practices/filmPeel.ts';
-import { filmPowder } from '../practices/filmPowder.ts';
+import { filmPowder, filmPowderAgain } from '../practices/filmPowder.ts';
 import { filmPress } from '../practices/filmPress.ts';
 import { isPressedNow } from '../practices/transferPress.ts';
 import { filmPrint, filmReady } from '../practices/filmPrint.ts';
@@ -30,15 +31,20 @@ export const AFTER_FILM: readonly Practice[] = [
   filmPowder,
   filmMelt,
   filmMeltHover,
+  filmPowderAgain,
+  filmMeltAgain,
+  filmMeltHoverAgain,
   filmCut,
   filmStore,
   whenPressed(bondTest),
   whenPressed(prePress),
   whenPressed(prePressCap),
+  whenPressed(creaseMiddle),
   filmPress,
   capPress,
   filmPeel,
   filmSecondPress,
+  capSecondPress,
   inspect,
 ];
 

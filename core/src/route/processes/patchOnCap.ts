@@ -1,12 +1,12 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
 import { say } from '../../words/index.ts';
 import { filmCut } from '../practices/filmCut.ts';
-import { filmMelt, filmMeltHover } from '../practices/filmMelt.ts';
+import { filmMelt, filmMeltAgain, filmMeltHover, filmMeltHoverAgain } from '../practices/filmMelt.ts';
 import { filmPeel } from '../practices/filmPeel.ts';
-import { filmPowder } from '../practices/filmPowder.ts';
+import { filmPowder, filmPowderAgain } from '../practices/filmPowder.ts';
 import { filmPrint, filmReady } from '../practices/filmPrint.ts';
 import { inspect } from '../practices/inspect.ts';
-import { patchCapPress, patchPress, patchTackIron, patchTackPress } from '../practices/patch.ts';
+import { patchCapPress, patchPress, patchTackIron } from '../practices/patch.ts';
 import { prePressCap } from '../practices/prePress.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
@@ -25,16 +25,24 @@ export const patchOnCap: ProcessModule = {
     filmPowder,
     filmMelt,
     filmMeltHover,
+    filmPowderAgain,
+    filmMeltAgain,
+    filmMeltHoverAgain,
     filmCut,
+    patchTackIron,
     patchPress,
     filmPeel,
     prePressCap,
-    patchTackIron,
-    patchTackPress,
     patchCapPress,
     inspect,
   ],
-  sources: () => [...FILM_ROLES, 'press', 'press-sheet', 'cap-press'],
+  sources: ({ house, equipment }) => [
+    ...FILM_ROLES,
+    ...(house.patchTack === 'hand-iron' && equipment.handIron !== null
+      ? []
+      : (['press', 'press-sheet'] as const)),
+    'cap-press',
+  ],
   refusals: (line) => {
     const { garment, equipment, house } = line;
     return [

@@ -3,11 +3,12 @@ import { isCap } from '../../blank/index.ts';
 import type { Garment } from '../../blank/index.ts';
 import { say } from '../../words/index.ts';
 import { filmFor } from '../equip.ts';
+import { creaseMiddle } from '../practices/centre.ts';
 import { bondTest } from '../practices/bondTest.ts';
 import { filmCut, filmStore } from '../practices/filmCut.ts';
-import { filmMelt, filmMeltHover } from '../practices/filmMelt.ts';
+import { filmMelt, filmMeltAgain, filmMeltHover, filmMeltHoverAgain } from '../practices/filmMelt.ts';
 import { filmPeel } from '../practices/filmPeel.ts';
-import { filmPowder } from '../practices/filmPowder.ts';
+import { filmPowder, filmPowderAgain } from '../practices/filmPowder.ts';
 import { filmPress } from '../practices/filmPress.ts';
 import { filmSecondPress } from '../practices/filmSecondPress.ts';
 import { inspect } from '../practices/inspect.ts';
@@ -35,10 +36,14 @@ export const sublimationFilm: ProcessModule = {
     filmPowder,
     filmMelt,
     filmMeltHover,
+    filmPowderAgain,
+    filmMeltAgain,
+    filmMeltHoverAgain,
     filmCut,
     filmStore,
     whenPressed(bondTest),
     whenPressed(prePress),
+    whenPressed(creaseMiddle),
     filmPress,
     filmPeel,
     filmSecondPress,

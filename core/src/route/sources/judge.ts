@@ -174,12 +174,14 @@ export const sheets = (
   purpose: CoverSheet['purpose'],
   wished: readonly SheetKind[],
 ): Candidate<CoverSheet>[] =>
-  candidates(line.equipment.coverSheets, (sheet) =>
-    fit(sheet.purpose === purpose ? null : say('against.purpose', { purpose: sheet.purpose }), [
-      ...doubt(!wished.includes(sheet.kind), say('doubt.not-this-sheet'), WEIGHT.kind),
-      ...doubt(wished.indexOf(sheet.kind) > 0, say('source.later'), wished.indexOf(sheet.kind) / 10),
-      ...outOfStock(sheet),
-    ]),
+  candidates(
+    line.equipment.coverSheets.filter((sheet) => sheet.purpose === purpose),
+    (sheet) =>
+      fit(null, [
+        ...doubt(!wished.includes(sheet.kind), say('doubt.not-this-sheet'), WEIGHT.kind),
+        ...doubt(wished.indexOf(sheet.kind) > 0, say('source.later'), wished.indexOf(sheet.kind) / 10),
+        ...outOfStock(sheet),
+      ]),
   );
 
 export const printers = (line: Line, task: PrinterTask): Candidate<Printer>[] =>

@@ -49,7 +49,7 @@ export function SourcesPanel({ of, sources, chosen, isOpen, who, onChoose, onTak
                     size="small"
                     variant="standard"
                     value={mine}
-                    slotProps={{ htmlInput: { 'aria-label': SOURCE_NAMES[role] } }}
+                    slotProps={{ select: { SelectDisplayProps: { 'aria-label': SOURCE_NAMES[role] } } }}
                     onChange={({ target }) =>
                       setPicked(target.value === id ? null : { role, id: target.value })
                     }
