@@ -218,7 +218,17 @@ export const MACHINE_DOCUMENTS = {
     whiteJobs: choice('Colour and white in', ['one', 'two']),
     isMirroring: flag('Its software mirrors film'),
   }),
-  sprayer: strictObject({ isHandGun: flag('Hand gun'), widthMm: lengthMm('Sprays, wide') }),
+  sprayer: strictObject({
+    isHandGun: flag('Hand gun'),
+    widthMm: lengthMm('Sprays, wide'),
+    dial: Type.Array(
+      strictObject({
+        mark: Type.Integer({ title: 'Mark', minimum: 0, maximum: 1000 }),
+        gM2: measure('In one pass', 'arealMass', { exclusiveMinimum: 0, maximum: 2000 }),
+      }),
+      { title: 'Dial, by mark', maxItems: 40, default: [] },
+    ),
+  }),
   press: strictObject({
     opening: choice('Opens', ['clam', 'swing', 'draw']),
     isAutoOpening: flag('Opens by itself'),

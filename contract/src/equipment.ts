@@ -78,6 +78,7 @@ export function equipmentOf(
 const SAYS_NOTHING: Partial<Record<MaterialKind | MachineKind, Record<string, unknown>>> = {
   powder: { blocksDye: false },
   ink: { polyesterCureC: null, polyesterCureS: null },
+  sprayer: { dial: [] },
   press: { heatsPerMin: 12, coolsPerMin: 2.5 },
   'cap-press': { heatsPerMin: 12, coolsPerMin: 2.5 },
   'bought-in': { pull: 'slow', capPressC: null, capDwellS: null, capKPa: null },

@@ -65,6 +65,8 @@ const RISK_CENTS = 15;
 const OPACITY_CENTS = 90;
 /** A broken limit is a wash test and perhaps a ruined garment: never the first choice while another is clean. */
 const CONFLICT_CENTS = 5000;
+/** What is in the way of a placement has to be got round by hand, if it can be at all. */
+const PROBLEM_CENTS = 2000;
 
 /**
  * Every process for one print of a line side by side, the other prints as they are, with a recommendation: least cost after what hand, cover and risk are worth.
@@ -162,13 +164,14 @@ const machinesIn = ({ operations }: Route): string[] => [
 
 /** Cost per piece and what its drawbacks are worth, cents. */
 function burden(input: ComparisonInput, { process, plan }: Possible): number {
-  const { cost, look, risks, conflicts } = plan;
+  const { cost, look, risks, conflicts, problems } = plan;
   return (
     cost.totalCents +
     HAND_CENTS * fullness(input, process) * (1 - look.softness) +
     OPACITY_CENTS * fullness(input, process) * (1 - look.opacity) +
     RISK_CENTS * risks.length +
-    CONFLICT_CENTS * conflicts.length
+    CONFLICT_CENTS * conflicts.length +
+    PROBLEM_CENTS * problems.length
   );
 }
 
@@ -196,6 +199,7 @@ function advantages(input: ComparisonInput, best: Possible, second: Possible): S
       ((q.handsS - p.handsS) / 3600 / pieces) * input.rates.centsPerHour,
       say('better.hands', { handsS: p.handsS, otherS: q.handsS }),
     ],
+    [PROBLEM_CENTS * (q.problems.length - p.problems.length), say('better.placement')],
     [HAND_CENTS * full * (p.look.softness - q.look.softness), say('better.hand', { look: p.look.said })],
     [OPACITY_CENTS * full * (p.look.opacity - q.look.opacity), say('better.cover', { look: p.look.said })],
     [RISK_CENTS * (q.risks.length - p.risks.length), say('better.risks')],

@@ -105,13 +105,16 @@ export const tapeFor = (line: Sourced): Tape | null =>
 const SOLID_SHARE = 0.6;
 
 /** The mode a print is run in, and why. */
-export function printModeFor({ house, print }: Line, printer: Printer): PrintMode & { said: Said } {
+export function printModeFor(
+  { house, print }: Line,
+  printer: Printer,
+): PrintMode & { said: Said; reason: 'one' | 'solid' | 'open' } {
   const coarsest = needed(printer.modes[0], 'print-mode', printer.name);
   const finest = printer.modes[printer.modes.length - 1] ?? coarsest;
   const share = print.inkMm2 / Math.max(1, print.widthMm * print.heightMm);
   const reason = house.printMode === 'one' ? 'one' : share > SOLID_SHARE ? 'solid' : 'open';
   const mode = reason === 'solid' ? finest : coarsest;
-  return { ...mode, said: say('check.mode', { mode: mode.name, reason, share }) };
+  return { ...mode, reason, said: say('check.mode', { mode: mode.name, reason, share }) };
 }
 
 /** What a cover sheet is for: pretreatment and ink never share one. */

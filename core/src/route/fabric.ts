@@ -26,8 +26,8 @@ export const isMostlyPolyester = ({ fibres }: Pick<Garment, 'fibres'>): boolean 
   fibres.polyester >= MOSTLY_POLYESTER;
 
 /** Canvas and denim. */
-export const isHeavyWoven = ({ construction, massGM2 }: Garment): boolean =>
-  construction === 'woven' && massGM2 >= HEAVY_WOVEN_G_M2;
+export const isHeavyWoven = ({ construction, massGM2, fibres }: Garment): boolean =>
+  construction === 'woven' && massGM2 >= HEAVY_WOVEN_G_M2 && fibres.leatherette < 0.5;
 
 /** Thin wicking knits are opened up for direct print, so that ink and heat meet one layer only. */
 export const isSplitOpen = ({ process, garment }: Pick<PrintInput, 'process' | 'garment'>): boolean =>

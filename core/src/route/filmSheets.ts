@@ -1,7 +1,7 @@
 import type { PrintInput } from './documents.ts';
 import { areaScale, filmFor, printModeFor, printerFor } from './equip.ts';
 import { largestOf } from './sources/judge.ts';
-import { printsOn } from './loads.ts';
+import { GAP_MM, printsOn } from './loads.ts';
 import { melterFor } from './melters.ts';
 import { sparesOf } from './practice.ts';
 import { TRADE } from './tradeRanges.ts';
@@ -43,14 +43,8 @@ export function filmSheets(input: PrintInput): FilmSheets {
 
 /** Transfers on the film as the printer takes it: a platen, a desk printer's sheet, or as much of a roll as is wanted. */
 function carrierHolds(input: PrintInput): number {
-  const film = filmFor(input);
-  const printer = printerFor(input);
-  if (input.process === 'dtf-platen')
-    return printsOn(input, within(film, largestOf(printer.platens) ?? printer));
-  if (input.process === 'sub-film') return printsOn(input, within(film, printer));
-  return film.heightMm === null
-    ? Infinity
-    : printsOn(input, within(film, { ...film, heightMm: film.heightMm }));
+  const sheet = sheetTaken(input, filmFor(input));
+  return sheet === null ? Infinity : printsOn(input, sheet);
 }
 
 /** What of a surface film covers. */
@@ -61,3 +55,34 @@ const within = (
   widthMm: Math.min(film.widthMm, widthMm),
   heightMm: Math.min(film.heightMm ?? Infinity, heightMm),
 });
+
+/**
+ * Film a transfer of this line takes, m²: whole sheets, or of a roll whole rows of its width, whichever way round takes
+ * less. What is left beside them is paid for as well. A simple row fit, until sheets are laid out.
+ */
+export function filmPerTransferM2(input: PrintInput): number {
+  const film = filmFor(input);
+  const parts = input.pieces + sparesOf(input);
+  const sheet = sheetTaken(input, film);
+  if (sheet !== null) {
+    const sheets = Math.ceil(parts / printsOn(input, sheet));
+    return (sheets * sheet.widthMm * sheet.heightMm) / 1e6 / parts;
+  }
+  const scale = Math.sqrt(areaScale(input));
+  const [width, height] = [input.print.widthMm * scale + GAP_MM, input.print.heightMm * scale + GAP_MM];
+  const lengthMm = (across: number, along: number): number =>
+    Math.ceil(parts / Math.max(1, Math.floor(film.widthMm / across))) * along;
+  const shortest = Math.min(lengthMm(width, height), lengthMm(height, width));
+  return (shortest * film.widthMm) / 1e6 / parts;
+}
+
+/** The piece of film that is taken at once; `null` where it runs off a roll. */
+function sheetTaken(
+  input: PrintInput,
+  film: { widthMm: number; heightMm: number | null },
+): { widthMm: number; heightMm: number } | null {
+  const printer = printerFor(input);
+  if (input.process === 'dtf-platen') return within(film, largestOf(printer.platens) ?? printer);
+  if (input.process === 'sub-film') return within(film, printer);
+  return film.heightMm === null ? null : { widthMm: film.widthMm, heightMm: film.heightMm };
+}

@@ -1,7 +1,7 @@
 import type { PrintInput } from './documents.ts';
 
 /** Room between prints laid side by side, and to the edge, mm: fingers and a knife must get in (assumption). */
-const GAP_MM = 10;
+export const GAP_MM = 10;
 
 /**
  * How many of a line's prints lie flat on a surface at once, all the same way round, whichever way takes more.

@@ -90,6 +90,8 @@ export interface Sprayer extends Named {
   /** A machine with a dial, or a gun in the hand. */
   isHandGun: boolean;
   widthMm: number;
+  /** What its dial gives in one pass, by its maker or by the scale; empty where nobody knows. */
+  dial: readonly { mark: number; gM2: number }[];
 }
 
 export interface Rack extends Named {

@@ -143,13 +143,16 @@ describe('the operations of any route', () => {
     }, RUNS);
   });
 
-  it('use as much a piece however many pieces there are', () => {
+  it('use as much a piece however many pieces there are, but for what film leaves over', () => {
     fc.assert(
       fc.property(anyLine, (input) => {
         const used = (pieces: number): string => {
           try {
             const { operations } = routeOf({ ...input, pieces });
-            return JSON.stringify(operations.map(({ id, consumes }) => [id, consumes]));
+            const byPiece = operations.filter(
+              ({ id }) => !id.startsWith('print-film') && id !== 'change-heat',
+            );
+            return JSON.stringify(byPiece.map(({ id, consumes }) => [id, consumes]));
           } catch {
             return '';
           }
@@ -162,6 +165,29 @@ describe('the operations of any route', () => {
   });
 });
 
+describe('film', () => {
+  const filmM2 = (given: Partial<PrintInput>): number =>
+    operationOf(routeOf(lineOf(given)), 'print-film').consumes.find(({ kind }) => kind === 'area')!.amount;
+
+  it('is paid for by whole rows of a roll and by whole sheets', () => {
+    // prints of 280 × 300 mm with 10 mm beside them: two across a roll of 600 mm, rows 310 mm long
+    expect(filmM2({ pieces: 10 })).to.be.closeTo((5 * 0.31 * 0.6) / 10, 1e-9);
+    expect(filmM2({ pieces: 1 }), 'turned, a row of 290 mm; the rest of it is left').to.be.closeTo(
+      0.29 * 0.6,
+      1e-9,
+    );
+    const sheets = shopWith({ films: [{ ...equipment.films[0], widthMm: 330, heightMm: 480 }] });
+    expect(filmM2({ pieces: 10, ...sheets }), 'one on a sheet').to.be.closeTo(0.33 * 0.48, 1e-9);
+    // 60 × 40 mm with 10 mm: 4 × 9 one way round, 6 × 6 the other: 36 on each of two sheets for fifty
+    expect(filmM2({ pieces: 50, ...small('left-chest'), ...sheets })).to.be.closeTo(
+      (2 * 0.33 * 0.48) / 50,
+      1e-9,
+    );
+  });
+});
+
+const WHOLE = new Set(['bursts', 'whiteHits', 'mirrorHere', 'passes', 'oneWay', 'dial', 'sprayPasses']);
+
 describe('the wall of a machine', () => {
   it('takes a value at either end of every setting and refuses the first beyond, in words', () => {
     eachRoute((route, input) => {
@@ -170,7 +196,7 @@ describe('the wall of a machine', () => {
           expect(value, `${id}.${key}`).to.be.within(ability.min, ability.max);
           const at = (wished: number): number =>
             valueOf(routeOf({ ...input, overrides: [own(id, key, wished)] }), id, key);
-          if (key === 'bursts' || key === 'whiteHits' || key === 'mirrorHere') continue; // whole numbers, tried below
+          if (WHOLE.has(key)) continue; // whole numbers, tried below
           expect(at(ability.max)).to.equal(ability.max);
           const beyond = ability.max + Math.max(1e-6, Math.abs(ability.max) * 1e-6);
           expect(() => at(beyond), `${id}.${key}`).to.throw('beyond what can be set');

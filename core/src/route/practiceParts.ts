@@ -2,7 +2,7 @@ import { stackFrom } from '../work/index.ts';
 import type { Consumption, MachineKind, Phase, PressState, Setting, StackLayer } from '../work/index.ts';
 import { CAUTIONS } from './cautions.ts';
 import type { PrintInput } from './documents.ts';
-import { capPressFor, coverSheetFor, pressFor } from './equip.ts';
+import { capPressFor, coverSheetFor, pressFor, tapeFor } from './equip.ts';
 import type { SheetUse } from './equip.ts';
 import type { Named } from './machines.ts';
 import type { CoverSheet } from './materials.ts';
@@ -100,6 +100,14 @@ export const sheetWear = ({ id, name, uses, centsEach }: CoverSheet): Consumptio
 /** {@link sheetWear} of the sheet the house uses here. */
 export const sheetUse = (input: PrintInput, use: SheetUse): Consumption =>
   sheetWear(coverSheetFor(input, use));
+
+/** Tape for one part, m, where any is set up. */
+export function tapeUse(input: PrintInput, lengthM: number): Consumption[] {
+  const tape = tapeFor(input);
+  if (tape === null) return [];
+  const { id, name, centsPerM } = tape;
+  return [{ id, what: name, amount: lengthM, kind: 'count', cents: lengthM * centsPerM, isAssumed: true }];
+}
 
 export const PRESS_CAUTIONS = [CAUTIONS.hotPlate];
 

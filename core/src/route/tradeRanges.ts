@@ -43,6 +43,13 @@ export const TRADE = {
   griddleHotterBy: assumed(15, 35, 25),
   griddleTimeShare: assumed(0.15, 0.3, 0.2),
   powderLoadShare: assumed(0.5, 1.8, 1),
+  // colour, against the file as it is: more saturation helps on dark; film puddles when it is bright (assumptions)
+  saturationPlainShare: assumed(0.9, 1.2, 1),
+  saturationDarkShare: assumed(1, 1.4, 1.15),
+  brightnessPlainShare: assumed(0.9, 1.1, 1),
+  brightnessFilmShare: assumed(0.85, 1.05, 0.95),
+  contrastShare: assumed(0.9, 1.2, 1),
+  inkLimitShare: assumed(0.7, 1, 0.9),
   // pressing a transfer
   transferCanvasS: trade(15, 25, 18),
   transferCanvasKPa: trade(50, 65, 55),

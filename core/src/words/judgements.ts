@@ -83,6 +83,7 @@ export const JUDGEMENTS = {
     `${minutes(handsS)} of hands against ${minutes(otherS)}`,
   'better.hand': ({ look }: { look: AnySaid }, _f: Figures, tell: Tell) => `the softer hand: ${tell(look)}`,
   'better.cover': ({ look }: { look: AnySaid }, _f: Figures, tell: Tell) => `better cover: ${tell(look)}`,
+  'better.placement': () => 'less stands in the way where it goes',
   'better.risks': () => 'less that can go wrong',
   'better.level': () => 'it comes out level with the next and needs fewer steps',
   'better.only': () => 'It is the only process that can do it here',

@@ -93,6 +93,23 @@ export const REASONS = {
       : `After the white as well, ${f.seconds(min, max)}: water at the rim would catch powder.`,
   'reason.hit-pause': ({ min, max }: Span, f: Figures) =>
     `The first white stands ${f.seconds(min, max)} before the second, or the two run together.`,
+  'reason.one-way': ({ isSolid }: { isSolid: boolean }) =>
+    isSolid ? 'Solids one way: both ways, lines show in them.' : 'Both ways: quicker, and open art hides it.',
+  'reason.saturation': ({ ground }: { ground: 'film' | 'dark' | 'light' }) =>
+    ground === 'dark' ? 'A little more on dark: colours sink on white over cloth.' : 'As the file is.',
+  'reason.brightness': ({ ground }: { ground: 'film' | 'dark' | 'light' }) =>
+    ground === 'film' ? 'A little less on film: less ink, no puddles.' : 'As the file is.',
+  'reason.contrast': ({ ground }: { ground: 'film' | 'dark' | 'light' }) =>
+    ground === 'dark' ? 'Never raised on dark grounds: it floods ink and goes blotchy.' : 'As the file is.',
+  'reason.ink-limit': ({ isSolid, min, max }: Span & { isSolid: boolean }, f: Figures) =>
+    isSolid
+      ? `Solids take the least, of ${f.percent(min)} to ${f.percent(max)}: more puddles.`
+      : `${f.percent(min)} to ${f.percent(max)}; less where it puddles.`,
+  'reason.sprayer-table': (
+    { sprayer, gives, passes }: { sprayer: string; gives: number; passes: number },
+    f: Figures,
+  ) =>
+    `Nearest by the table of ${sprayer}: ${f.q(gives, 'arealMass')} in ${passes === 1 ? 'one pass' : `${passes} passes`}. Weigh it in: a dial is not grams.`,
   'reason.between-jobs': () =>
     'Colour dries before the second job, by standing or a pass of warm air; the film stays where it is.',
   'reason.software-mirrors': ({ printer, isMirroring }: { printer: string; isMirroring: boolean }) =>

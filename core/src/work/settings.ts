@@ -44,6 +44,14 @@ export const SETTING_ROLES = [
   'white-choke', // mm
   'white-hits', // count
   'mirror', // by the operator: flag
+  'passes', // over each line of a print, count
+  'one-way', // printed in one direction: flag
+  'saturation', // of the file's, share
+  'brightness', // likewise
+  'contrast', // likewise
+  'ink-limit', // of the most ink a place may take, share
+  'dial', // of a sprayer, its own marks
+  'spray-passes', // over the print, count
   'fluid', // pretreatment, g/m²
   'powder', // picked up, g
 ] as const;

@@ -5,7 +5,7 @@ import type { PrintInput } from '../documents.ts';
 import { capPressFor, refOf, sheetDelay, tapeFor } from '../equip.ts';
 import type { CoverSheet } from '../materials.ts';
 import { pressureLimits } from '../fabric.ts';
-import { onCapPress, pressedOnce, sheetWear } from '../practiceParts.ts';
+import { onCapPress, pressedOnce, sheetWear, tapeUse } from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
 import {
   dwellProposal,
@@ -91,6 +91,8 @@ function tapeLimit(input: PrintInput): Limit[] {
   return tape === null ? [] : [{ min: null, max: tape.maxC, said: say('limit.tape', { tape: tape.name }) }];
 }
 
+const CORNER_TAPE_M = 0.1; // a strip at each corner of the film (assumption)
+
 /** Bonds a transfer to a cap's front, by the sheet of whoever made it. */
 export const capPress: Practice = {
   id: 'press-cap',
@@ -132,6 +134,7 @@ export const capPress: Practice = {
         ...fabricChecks(input.garment),
       ],
       look: say('look.pressed-cap'),
+      consumes: tapeUse(input, CORNER_TAPE_M),
       waitAfter: peelRest(input, source),
     };
   },

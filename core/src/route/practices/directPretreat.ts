@@ -1,14 +1,15 @@
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
-import type { Limit } from '../../work/index.ts';
+import type { Limit, Setting } from '../../work/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
 import { areaScale, fluidFor, sprayerFor } from '../equip.ts';
 import { isMostlyPolyester, needsWhite } from '../fabric.ts';
+import type { Sprayer } from '../machines.ts';
 import type { Pretreatment } from '../materials.ts';
 import { alone, around, byHand, on } from '../practiceParts.ts';
-import type { Practice } from '../practice.ts';
-import { houseCheck } from '../proposals.ts';
+import type { Practice, Settle } from '../practice.ts';
+import { houseCheck, tradeReason } from '../proposals.ts';
 import { makerReason, spanOf } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
 
@@ -51,7 +52,7 @@ export const directPretreat: Practice = {
       phases: sprayer.isHandGun
         ? [byHand('spray', 75 + rollS)]
         : around(40 + rollS, [alone('spray', 15, { isTimed: false })]),
-      settings: [perArea],
+      settings: [perArea, ...sprayerDial(sprayer, perArea.value, settle)],
       checks: [
         say('check.weigh'),
         say('check.print-area-only'),
@@ -80,6 +81,43 @@ export const directPretreat: Practice = {
     };
   },
 };
+
+const MOST_PASSES = 4; // out and back twice (assumption)
+
+/** Dial and passes by the sprayer's own table: the fewest passes that come within a tenth, else the nearest. */
+function sprayerDial({ name, dial }: Sprayer, gM2: number, settle: Settle): Setting[] {
+  if (dial.length === 0) return [];
+  const off = ({ gives }: { gives: number }): number => Math.abs(gives - gM2);
+  const bests = Array.from({ length: MOST_PASSES }, (_, i) =>
+    dial
+      .map((own) => ({ mark: own.mark, passes: i + 1, gives: own.gM2 * (i + 1) }))
+      .reduce((best, own) => (off(own) < off(best) ? own : best)),
+  );
+  const nearest = bests.reduce((best, own) => (off(own) < off(best) ? own : best));
+  const { mark, passes, gives } = bests.find((own) => off(own) <= gM2 / 10) ?? nearest;
+  const said = say('reason.sprayer-table', { sprayer: name, gives, passes });
+  const marks = dial.map((own) => own.mark);
+  return [
+    settle({
+      key: 'dial',
+      sets: 'dial',
+      label: 'Dial',
+      kind: 'count',
+      reasons: [tradeReason(mark, said)],
+      limits: [],
+      ability: { min: Math.min(...marks), max: Math.max(...marks) },
+    }),
+    settle({
+      key: 'sprayPasses',
+      sets: 'spray-passes',
+      label: 'Spray passes',
+      kind: 'count',
+      reasons: [tradeReason(passes, said)],
+      limits: [],
+      ability: { min: 1, max: MOST_PASSES },
+    }),
+  ];
+}
 
 const isFleece = ({ garment }: Pick<PrintInput, 'garment'>): boolean =>
   garment.construction === 'fleece' && !isMostlyPolyester(garment);

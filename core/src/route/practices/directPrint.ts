@@ -11,6 +11,7 @@ import { houseReason, practiceLimit, tradeReason } from '../proposals.ts';
 import { spanOf } from '../resolveSetting.ts';
 import { placementOf } from '../placing.ts';
 import { TRADE } from '../tradeRanges.ts';
+import { settlePrint } from '../printSettings.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
 import { inkUse } from './filmPrint.ts';
 import { centreCheck } from './centre.ts';
@@ -39,7 +40,10 @@ export const directPrint: Practice = {
       unit: 'piece',
       on: on('printer', printer),
       phases: around(45, [alone('print', machineS, { maxWaitS: null })]),
-      settings: hits === null ? [] : [...whiteSettings(settle), hits, ...(stand ? [stand] : [])],
+      settings: [
+        ...settlePrint(input, printer, settle),
+        ...(hits === null ? [] : [...whiteSettings(settle), hits, ...(stand ? [stand] : [])]),
+      ],
       checks: [
         say(PLACEMENTS[input.placement.key].from === 'collar' ? 'check.loaded' : 'check.loaded-flat', {
           platen,

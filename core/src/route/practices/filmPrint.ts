@@ -5,14 +5,15 @@ import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
 import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
-import { filmSheets, transferPrintS } from '../filmSheets.ts';
+import { filmPerTransferM2, filmSheets, transferPrintS } from '../filmSheets.ts';
 import type { Printer } from '../machines.ts';
 import type { Film, InkSet } from '../materials.ts';
-import { alone, around, byHand, on } from '../practiceParts.ts';
+import { alone, around, byHand, on, tapeUse } from '../practiceParts.ts';
 import type { OperationDraft, Practice, Settle } from '../practice.ts';
 import { houseReason, practiceLimit, tradeReason } from '../proposals.ts';
 import { spanOf } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
+import { settlePrint } from '../printSettings.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
 
 /** After any printing of film: what is left of the time ink stays wet, counted from the first print of a full sheet. */
@@ -57,7 +58,13 @@ export const filmPrint: Practice = {
       title: 'Print the film',
       ...inSheets(input, SHEET_OFF_S, pause.value + set.value),
       on: on('printer', printer),
-      settings: [...whiteSettings(settle), pause, set, mirrorSetting(printer, settle)],
+      settings: [
+        ...settlePrint(input, printer, settle),
+        ...whiteSettings(settle),
+        pause,
+        set,
+        mirrorSetting(printer, settle),
+      ],
       checks: [...wetCheck(input), printModeFor(input, printer).said, mirrorCheck(printer)],
       look: say('look.film-print'),
       consumes: [...inkUse(input, ink), filmUse(input, film)],
@@ -84,7 +91,13 @@ export const platenFilmPrint: Practice = {
       title: isTwoJobs ? 'Print the film: colour, dry, white' : 'Print the film on the platen',
       ...inSheets(input, isTwoJobs ? 180 : 120, between.value + set.value),
       on: on('printer', printer),
-      settings: [...whiteSettings(settle), between, set, mirrorSetting(printer, settle)],
+      settings: [
+        ...settlePrint(input, printer, settle),
+        ...whiteSettings(settle),
+        between,
+        set,
+        mirrorSetting(printer, settle),
+      ],
       checks: [
         say('check.film-held', { choice: input.house.filmHold }),
         say('check.platen-highest'),
@@ -97,11 +110,17 @@ export const platenFilmPrint: Practice = {
       ],
       look: say('look.platen-film'),
       cautions: [CAUTIONS.headStrike, ...(input.house.filmHold === 'liquid' ? [CAUTIONS.alcohol] : [])],
-      consumes: [...inkUse(input, ink), filmUse(input, film)],
+      consumes: [...inkUse(input, ink), filmUse(input, film), ...holdingTape(input)],
       waitAfter: waitForPowder(input),
     };
   },
 };
+
+const TAPE_A_SHEET_M = 0.4; // four strips at the edges (assumption)
+
+/** Tape that holds film on a platen, where this shop holds it so: its share for one print. */
+const holdingTape = (input: PrintInput): Consumption[] =>
+  input.house.filmHold === 'tape' ? tapeUse(input, TAPE_A_SHEET_M / filmSheets(input).perSheet) : [];
 
 /** Where not all of a line is printed in one go. */
 export function wetCheck(input: PrintInput): Said[] {
@@ -170,7 +189,7 @@ export function inkUse(input: PrintInput, ink: InkSet, whiteHits = 1): Consumpti
 }
 
 export const filmUse = (input: PrintInput, film: Film): Consumption => {
-  const amount = input.print.filmM2 * areaScale(input);
+  const amount = filmPerTransferM2(input);
   const { id, name, centsPerM2 } = film;
   return { id, what: name, amount, kind: 'area', cents: amount * centsPerM2, isAssumed: false };
 };

@@ -1,7 +1,5 @@
 import { say } from '../../words/index.ts';
-import type { Consumption } from '../../work/index.ts';
-import { tapeFor } from '../equip.ts';
-import { byHand } from '../practiceParts.ts';
+import { byHand, tapeUse } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { crossesPocket } from '../../placement/index.ts';
 import type { PrintInput } from '../documents.ts';
@@ -21,17 +19,9 @@ export const levelPlaten: Practice = {
     phases: [byHand('set up', 240)],
     checks: [say('check.riser'), say('check.platen-tape'), say('check.clearance-by-hand')],
     look: say('look.straight-edge'),
-    consumes: tapeUse(input),
+    consumes: tapeUse(input, TAPE_M),
   }),
 };
-
-/** Tape for each piece, where any is set up. */
-function tapeUse(input: PrintInput): Consumption[] {
-  const tape = tapeFor(input);
-  if (tape === null) return [];
-  const { id, name, centsPerM } = tape;
-  return [{ id, what: name, amount: TAPE_M, kind: 'count', cents: TAPE_M * centsPerM, isAssumed: true }];
-}
 
 const TAPE_M = 0.6; // two strips beside the garment, each piece (assumption)
 

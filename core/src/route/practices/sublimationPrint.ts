@@ -4,6 +4,7 @@ import { filmSheets } from '../filmSheets.ts';
 import { byHand, on } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { houseCheck } from '../proposals.ts';
+import { settlePrint } from '../printSettings.ts';
 import { filmUse, inSheets, inkUse, mirrorCheck, waitForPowder, wetCheck } from './filmPrint.ts';
 
 /** Makes film go through a desk printer's rollers. */
@@ -34,7 +35,7 @@ export const sublimationPrint: Practice = {
   part: 'transfer',
   station: 'film-printer',
   applies: () => true,
-  plan: (input) => {
+  plan: (input, settle) => {
     const printer = printerFor(input);
     const ink = inkFor(input);
     const film = filmFor(input);
@@ -42,6 +43,7 @@ export const sublimationPrint: Practice = {
       title: 'Print the film, colour only',
       ...inSheets(input, 45),
       on: on('printer', printer),
+      settings: settlePrint(input, printer, settle),
       checks: [
         say('check.no-white'),
         ...wetCheck(input),

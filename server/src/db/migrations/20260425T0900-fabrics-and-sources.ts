@@ -25,6 +25,7 @@ export const fabricsAndSources: Migration = {
     update material set properties = '{"blocksDye": false}' || properties where kind = 'powder';
     update material set properties = '{"pull": "slow", "capPressC": null, "capDwellS": null, "capKPa": null}' || properties where kind = 'bought-in';
     update machine set properties = '{"heatsPerMin": 12, "coolsPerMin": 2.5}' || properties where kind in ('press', 'cap-press');
+    update machine set properties = '{"dial": []}' || properties where kind = 'sprayer';
     update shop_setting set document = '{"layerDrying": "pause", "dryPressure": "light", "centring": "ruler", "capSecondPress": "none", "subHeat": "middle"}' || document where key = 'house';
     alter table route_version add sources jsonb not null default '[]';
     alter table route_version alter sources drop default;
@@ -32,6 +33,7 @@ export const fabricsAndSources: Migration = {
   down: `
     alter table route_version drop column sources;
     update shop_setting set document = document - 'layerDrying' - 'dryPressure' - 'centring' - 'capSecondPress' - 'subHeat' where key = 'house';
+    update machine set properties = properties - 'dial' where kind = 'sprayer';
     update machine set properties = properties - 'heatsPerMin' - 'coolsPerMin' where kind in ('press', 'cap-press');
     update material set properties = properties - 'polyesterCureC' - 'polyesterCureS' where kind = 'ink';
     update material set properties = properties - 'blocksDye' where kind = 'powder';
