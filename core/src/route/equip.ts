@@ -108,13 +108,14 @@ const SOLID_SHARE = 0.6;
 export function printModeFor(
   { house, print }: Line,
   printer: Printer,
-): PrintMode & { said: Said; reason: 'one' | 'solid' | 'open' } {
+): PrintMode & { said: Said; isSolid: boolean } {
   const coarsest = needed(printer.modes[0], 'print-mode', printer.name);
   const finest = printer.modes[printer.modes.length - 1] ?? coarsest;
   const share = print.inkMm2 / Math.max(1, print.widthMm * print.heightMm);
-  const reason = house.printMode === 'one' ? 'one' : share > SOLID_SHARE ? 'solid' : 'open';
+  const isSolid = share > SOLID_SHARE;
+  const reason = house.printMode === 'one' ? 'one' : isSolid ? 'solid' : 'open';
   const mode = reason === 'solid' ? finest : coarsest;
-  return { ...mode, reason, said: say('check.mode', { mode: mode.name, reason, share }) };
+  return { ...mode, isSolid, said: say('check.mode', { mode: mode.name, reason, share }) };
 }
 
 /** What a cover sheet is for: pretreatment and ink never share one. */

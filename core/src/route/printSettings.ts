@@ -15,8 +15,7 @@ import { TRADE } from './tradeRanges.ts';
  */
 export function settlePrint(input: PrintInput, printer: Printer, settle: Settle): Setting[] {
   const isFilm = input.process !== 'dtg';
-  const mode = printModeFor(input, printer);
-  const isSolid = mode.reason === 'solid';
+  const { isSolid, ...mode } = printModeFor(input, printer);
   const ground = isFilm ? 'film' : needsWhite(input.garment) ? 'dark' : 'light';
   const [ink, colour] = [TRADE.inkLimitShare, COLOUR[ground]];
   return [
