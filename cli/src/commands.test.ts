@@ -113,9 +113,10 @@ describe('the command line', () => {
     const [own] = line.prints;
     const print = { ...own!.print, widthMm: 900 };
     const prints = [{ ...own, process: 'sub-film', print }];
-    const tooLarge = { ...line, prints, garment: { ...line.garment, tone: 'light' } };
-    expect(await refusal('route', write('large.json', tooLarge))).to.contain(
-      'larger than the sublimation printer',
+    const white = { ...line.garment, tone: 'light', colourName: 'White', colourHex: '#f4f4f0' };
+    const tooLarge = { ...line, prints, garment: white };
+    expect(await refusal('route', write('large.json', tooLarge))).to.match(
+      /^Sublimation ink on film cannot be done here: .*takes 210 mm × 297 mm, and the print is 900 mm × /,
     );
   });
 });
