@@ -18,6 +18,7 @@ export function settlePrint(input: PrintInput, printer: Printer, settle: Settle)
   const { isSolid, ...mode } = printModeFor(input, printer);
   const ground = isFilm ? 'film' : needsWhite(input.garment) ? 'dark' : 'light';
   const [ink, colour] = [TRADE.inkLimitShare, COLOUR[ground]];
+  const ofTheFile = { kind: 'share', ability: { min: 0, max: 3 } } as const;
   return [
     settle({
       key: 'passes',
@@ -38,34 +39,31 @@ export function settlePrint(input: PrintInput, printer: Printer, settle: Settle)
       ability: { min: 0, max: 1 },
     }),
     settle({
+      ...ofTheFile,
       key: 'saturation',
       sets: 'saturation',
       label: 'Saturation',
-      kind: 'share',
       reasons: [tradeReason(colour.saturation.start, say('reason.saturation', { ground }))],
       limits: [practiceLimit(colour.saturation, 'colour')],
-      ability: { min: 0, max: 3 },
     }),
     settle({
+      ...ofTheFile,
       key: 'brightness',
       sets: 'brightness',
       label: 'Brightness',
-      kind: 'share',
       reasons: [tradeReason(colour.brightness.start, say('reason.brightness', { ground }))],
       limits: [practiceLimit(colour.brightness, 'colour')],
-      ability: { min: 0, max: 3 },
     }),
     settle({
+      ...ofTheFile,
       key: 'contrast',
       sets: 'contrast',
       label: 'Contrast',
-      kind: 'share',
-      reasons: [tradeReason(1, say('reason.contrast', { ground }))],
+      reasons: [tradeReason(TRADE.contrastShare.start, say('reason.contrast', { ground }))],
       limits:
         ground === 'dark'
           ? [{ min: null, max: 1, said: say('limit.contrast-dark') }]
           : [practiceLimit(TRADE.contrastShare, 'colour')],
-      ability: { min: 0, max: 3 },
     }),
     settle({
       key: 'inkLimit',
