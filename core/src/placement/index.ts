@@ -3,7 +3,7 @@ export type { Reach } from './faces.ts';
 export { outlineOf, outlineScale, printTop } from './outlines.ts';
 export type { GarmentOutline } from './outlines.ts';
 export { overlaps } from './overlaps.ts';
-export { PLACEMENTS, PLACEMENT_KEYS, placedTwice, placementsOn } from './placements.ts';
+export { PLACEMENTS, PLACEMENT_KEYS, dropFrom, placedTwice, placementsOn } from './placements.ts';
 export type { NamedPlacement, PlacementKey } from './placements.ts';
 export { crossesPocket, meanAreaScale, planPlacement } from './planPlacement.ts';
 export type {

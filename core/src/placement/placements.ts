@@ -5,7 +5,7 @@ import type { Said } from '../words/index.ts';
 /** A place on the garment that has a name, with where it usually sits. */
 export interface NamedPlacement {
   label: string;
-  /** What the drop is measured from. */
+  /** What the drop is measured from, where the blank has it: see {@link dropFrom}. */
   from: 'collar' | 'edge';
   /** Usual distance from there to the top of the print, mm; trade practice. */
   dropMm: number;
@@ -50,6 +50,10 @@ const PLACES: Record<PlacementKey, Omit<NamedPlacement, 'label'>> = {
 export const PLACEMENTS = Object.fromEntries(
   PLACEMENT_KEYS.map((key) => [key, { label: PLACE_NAMES[key], ...PLACES[key] }]),
 ) as Record<PlacementKey, NamedPlacement>;
+
+/** What a drop is measured from on a blank: the collar of one that has a collar, else the upper edge. */
+export const dropFrom = (key: PlacementKey, kind: BlankKind): NamedPlacement['from'] =>
+  TOPS.some((own) => own === kind) ? PLACES[key].from : 'edge';
 
 /** Places that are given again to a later print: which of the list, and why that cannot be. */
 export const placedTwice = (keys: readonly PlacementKey[]): { index: number; why: Said }[] =>

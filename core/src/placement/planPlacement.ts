@@ -2,7 +2,7 @@ import type { Feature, Garment } from '../blank/index.ts';
 import { hasFeature, isCap } from '../blank/index.ts';
 import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
-import { PLACEMENTS } from './placements.ts';
+import { PLACEMENTS, dropFrom } from './placements.ts';
 import type { PlacementKey } from './placements.ts';
 
 /** One size of a line: how many, and what its maker's chart says of it. */
@@ -97,7 +97,7 @@ export interface PlacementInput {
 
 /** Works out the placement of every size of a line, and what stands in its way. */
 export function planPlacement(input: PlacementInput): PlacementPlan {
-  const { placement, platens, rule } = input;
+  const { placement, platens } = input;
   const sizes = placement.sizes.map((own) => placeSize(input, own));
   const widest = largest(sizes, 'widthMm');
   const tallest = largest(sizes, 'heightMm');
@@ -105,7 +105,7 @@ export function planPlacement(input: PlacementInput): PlacementPlan {
   return {
     key: placement.key,
     label: PLACEMENTS[placement.key].label,
-    rule: ruleOf(placement.key, rule, placement.dropMm),
+    rule: ruleOf(input),
     sizes: sizes.map((own) => ({
       ...own,
       platenLeftMm: platen === null ? null : Math.round((platen.widthMm - own.widthMm) / 2),
@@ -175,9 +175,9 @@ export function meanAreaScale(placement: LinePlacement, lineWidthMm: number): nu
   return total / pieces;
 }
 
-function dropFor({ placement, rule }: PlacementInput, own: LinePlacement['sizes'][number]): number {
+function dropFor({ garment, placement, rule }: PlacementInput, own: LinePlacement['sizes'][number]): number {
   const fingers = rule === 'three-fingers' ? 3 : rule === 'four-fingers' ? 4 : 0;
-  const isFromCollar = PLACEMENTS[placement.key].from === 'collar';
+  const isFromCollar = dropFrom(placement.key, garment.kind) === 'collar';
   const base =
     fingers > 0 && isFromCollar && !isChest(placement.key)
       ? (fingers * (FINGER_MM.min + FINGER_MM.max)) / 2
@@ -200,9 +200,8 @@ function middleSize(sizes: readonly LineSize[]): LineSize | undefined {
   return byWidth[Math.floor((byWidth.length - 1) / 2)];
 }
 
-function ruleOf(key: PlacementKey, rule: PlacementInput['rule'], dropMm: number): Said {
-  const { from } = PLACEMENTS[key];
-  if (from === 'edge') return say('rule.edge', { dropMm });
+function ruleOf({ garment, rule, placement: { key, dropMm } }: PlacementInput): Said {
+  if (dropFrom(key, garment.kind) === 'edge') return say('rule.edge', { dropMm });
   if (rule === 'ruler' || isChest(key)) return say('rule.ruler', { dropMm });
   const count = rule === 'three-fingers' ? 3 : 4;
   return say('rule.fingers', { count, minMm: count * FINGER_MM.min, maxMm: count * FINGER_MM.max });
@@ -264,7 +263,7 @@ function obstacles(input: PlacementInput, sizes: readonly SizePlacement[]): Said
     problems.push(say('place.six-panel-seam'));
   if (garment.kind === 'tee' && hasFeature(garment, 'pocket') && placement.key === 'left-chest')
     problems.push(say('place.chest-pocket'));
-  if (sizes.some(({ dropMm }) => dropMm < 20) && PLACEMENTS[placement.key].from === 'collar')
+  if (sizes.some(({ dropMm }) => dropMm < 20) && dropFrom(placement.key, garment.kind) === 'collar')
     problems.push(say('place.at-collar'));
   return problems;
 }

@@ -1,5 +1,5 @@
 import { isCap } from '../../blank/index.ts';
-import { PLACEMENTS } from '../../placement/index.ts';
+import { dropFrom } from '../../placement/index.ts';
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
@@ -16,12 +16,12 @@ export const creaseMiddle: Practice = {
   station: 'preparation',
   applies: ({ garment, house }) => !isCap(garment) && house.centring === 'crease',
 
-  plan: ({ placement }) => ({
+  plan: ({ garment, placement }) => ({
     title: 'Crease the middle',
     unit: 'piece',
     phases: [byHand('crease', 12)],
     checks: [
-      say(PLACEMENTS[placement.key].from === 'collar' ? 'check.folded-middle' : 'check.folded-edges'),
+      say(dropFrom(placement.key, garment.kind) === 'collar' ? 'check.folded-middle' : 'check.folded-edges'),
       say('check.light-crease'),
     ],
     look: say('look.faint-line'),

@@ -4,7 +4,7 @@ import type { Setting } from '../../work/index.ts';
 import type { PrintInput } from '../documents.ts';
 import { areaScale, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { isMostlyPolyester, needsWhite } from '../fabric.ts';
-import { PLACEMENTS } from '../../placement/index.ts';
+import { dropFrom } from '../../placement/index.ts';
 import { alone, around, on } from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
 import { houseReason, practiceLimit, tradeReason } from '../proposals.ts';
@@ -45,9 +45,14 @@ export const directPrint: Practice = {
         ...(hits === null ? [] : [...whiteSettings(settle), hits, ...(stand ? [stand] : [])]),
       ],
       checks: [
-        say(PLACEMENTS[input.placement.key].from === 'collar' ? 'check.loaded' : 'check.loaded-flat', {
-          platen,
-        }),
+        say(
+          dropFrom(input.placement.key, input.garment.kind) === 'collar'
+            ? 'check.loaded'
+            : 'check.loaded-flat',
+          {
+            platen,
+          },
+        ),
         ...centreCheck(input),
         say('check.platen-sensor'),
         ...(isOverPocket(input) ? [say('check.clearance-pocket')] : []),
