@@ -26,7 +26,7 @@ test('a blank of a new fabric is added, ordered, compared, quoted and printed ou
   await form.getByLabel('Cotton').fill('60');
   await form.getByLabel('Polyester').fill('45');
   await form.getByLabel('Elastane').fill('5');
-  for (const none of ['Nylon', 'Other fibre']) await form.getByLabel(none).fill('0');
+  for (const none of ['Nylon', 'Unknown fibre']) await form.getByLabel(none).fill('0');
   await form.getByLabel('Made').selectOption({ label: 'fleece' });
   await form.getByLabel('Mass').fill('280');
   await form.getByRole('checkbox', { name: 'zip' }).check();

@@ -1,12 +1,13 @@
 export { HOUSE_WORDS, houseWords } from './house.ts';
 export type { SchoolWords } from './house.ts';
+export { allInWords, codesIn, inWords, isCode, isSaid, withWords } from './inWords.ts';
 export type { OutsidePractice } from './limits.ts';
 export { FIBRE_NAMES, PLACE_NAMES, PROCESS_NAMES, PROCESS_SHORT_NAMES, SOURCE_NAMES } from './names.ts';
 export type { PlaceName, ProcessName, ThingName } from './names.ts';
 export { pressureLabel } from './reasons.ts';
 export type { AnySaid } from './said.ts';
-export { allInWords, codesIn, inWords, isCode, isSaid, say, withWords } from './sentences.ts';
-export type { Code, Said } from './sentences.ts';
+export { say } from './say.ts';
+export type { Code, Said } from './say.ts';
 export type { TooLate } from './slipsAndRefusals.ts';
 export { METRIC_ENGLISH, hardestOf, pressureWord } from './speech.ts';
 export type { PressureWord, Speech } from './speech.ts';

@@ -1,7 +1,8 @@
 import type { RouteDifference, Shown } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
 import { isSaid } from '@saltflat/core/words';
-import { useUnits, useWords } from './unitsSlice.ts';
+import { useUnits } from './unitsSlice.ts';
+import { useWords } from './useWords.ts';
 
 /** What differs, one a line: where, what, before and after, in the units that are shown. */
 export function DifferenceList({ differences }: { differences: readonly RouteDifference[] }) {

@@ -1,6 +1,4 @@
 import type { UnitSystem } from '@saltflat/core/units';
-import { inWords } from '@saltflat/core/words';
-import type { AnySaid } from '@saltflat/core/words';
 import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
 import { useSelector } from 'react-redux';
@@ -29,11 +27,5 @@ export const unitsSlice = createSlice({
 });
 
 export const { unitsChanged } = unitsSlice.actions;
-
-/** Puts what is said into words, in the units that are shown. */
-export function useWords(): (said: AnySaid) => string {
-  const system = useUnits();
-  return (said) => inWords(said, { system, language: 'en' });
-}
 
 export const useUnits = (): UnitSystem => useSelector((state: { units: UnitSystem }) => state.units);

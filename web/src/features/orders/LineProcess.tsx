@@ -8,7 +8,7 @@ import { serverNow } from '../../api/serverClock.ts';
 import { useComparisonQuery } from './comparisonApi.ts';
 import { gradesOf, piecesOf } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
-import { useWords } from '../../units/unitsSlice.ts';
+import { useWords } from '../../units/useWords.ts';
 import { ProcessComparison } from './ProcessComparison.tsx';
 
 interface Props {

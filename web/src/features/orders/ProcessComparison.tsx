@@ -2,7 +2,7 @@ import type { ComparisonAnswer } from '@saltflat/contract';
 import type { ProcessOption } from '@saltflat/core/compare';
 import type { Process } from '@saltflat/core/route';
 import { formatDuration, formatMoney } from '@saltflat/core/units';
-import { useWords } from '../../units/unitsSlice.ts';
+import { useWords } from '../../units/useWords.ts';
 
 interface Props {
   /** Of the radio buttons: one group a print. */

@@ -2,7 +2,7 @@ import { STATION_NAMES, aloneS, goesWords, handsS, plannedMode, unitsOf } from '
 import type { Operation } from '@saltflat/core/work';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
-import { useWords } from '../../units/unitsSlice.ts';
+import { useWords } from '../../units/useWords.ts';
 
 interface Props {
   operation: Operation;

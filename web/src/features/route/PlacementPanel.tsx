@@ -5,7 +5,7 @@ import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import type { Said } from '@saltflat/core/words';
 import { useState } from 'react';
-import { useWords } from '../../units/unitsSlice.ts';
+import { useWords } from '../../units/useWords.ts';
 
 interface Props {
   placement: PlacementPlan;

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { useWords } from '../../units/unitsSlice.ts';
+import { useWords } from '../../units/useWords.ts';
 import type { Signed } from './useTriedRoute.ts';
 
 type Picked = Pick<SourceChoice, 'role' | 'id'>;

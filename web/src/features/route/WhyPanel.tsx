@@ -4,7 +4,7 @@ import type { UnitSystem } from '@saltflat/core/units';
 import Button from '@mui/material/Button';
 import { useEffect, useRef } from 'react';
 import { QuantityField } from '../../ui/QuantityField.tsx';
-import { useWords } from '../../units/unitsSlice.ts';
+import { useWords } from '../../units/useWords.ts';
 
 const SOURCE_WORDS = {
   override: 'A person',

@@ -150,12 +150,13 @@ function Rows({
   );
 }
 
-/** A record with nothing in it yet: choices and flags stand at their first, everything else is to be filled in. */
+/** A record with nothing in it yet: what is usual stands as it is, choices and flags at their first, all else is to be filled in. */
 export function emptyOf(fields: readonly RecordField[]): object {
   return fields.reduce<object>((record, field) => withValueAt(record, field.path, emptyValue(field)), {});
 }
 
-function emptyValue({ type, choices }: RecordField): unknown {
+function emptyValue({ type, choices, usual }: RecordField): unknown {
+  if (usual !== undefined) return structuredClone(usual);
   switch (type) {
     case 'choice':
       return choices[0];

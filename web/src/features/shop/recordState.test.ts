@@ -33,6 +33,10 @@ const catalogue: Catalogue = {
   rates: { document: DEFAULT_RATES, version: 1 },
 };
 
+/** Shares that are asked for, and those of fibres that few blanks have. */
+const NOT_YET = { cotton: null, polyester: null, elastane: null, nylon: null, other: null };
+const RARE = { viscose: 0, modal: 0, linen: 0, wool: 0, silk: 0, acrylic: 0, leatherette: 0 };
+
 describe('records in the shop’s forms', () => {
   it('leave out identity and version, which no form edits', () => {
     const [row] = rowsOf('materials', catalogue);
@@ -55,6 +59,8 @@ describe('records in the shop’s forms', () => {
     expect(missing['/sizes/0/cents']).to.equal('“Price” is missing.');
     expect(missing['/colours/0/name']).to.equal('“Colour” is missing.');
     expect(missing['/colours/0/hex']).to.equal('“Hex” is missing.');
+    expect(record).to.deep.include({ fibres: { ...NOT_YET, ...RARE } });
+    expect(record).to.nested.include({ 'colours[0].dye': 'dyed', 'colours[0].tone': 'dark' });
     expect(missing).to.not.have.any.keys('/thicknessMm', '/maxPressC', '/sizes/0/bodyWidthMm', '/maker');
   });
 

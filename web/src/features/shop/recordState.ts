@@ -55,9 +55,10 @@ const SIZES = ['S', 'M', 'L', 'XL', 'XXL'];
 /** A new record to fill in. A blank begins with the usual sizes and one colour, so that nobody starts at an empty table. */
 export function newRecord(list: RecordList, kind: string): object {
   if (list !== 'blanks') return { ...emptyOf(fieldsOfRecord(list, { kind })), kind };
+  const columns = BLANK_FIELDS.find(({ path }) => path.join('/') === 'colours')?.columns ?? [];
   return {
     ...emptyOf(BLANK_FIELDS),
-    colours: [{ name: '', hex: '', tone: 'dark' }],
+    colours: [{ ...emptyOf(columns), tone: 'dark' }],
     sizes: SIZES.map((size) => ({ size, cents: null, bodyWidthMm: null, collarDropMm: null })),
   };
 }
