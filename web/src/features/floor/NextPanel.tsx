@@ -151,6 +151,9 @@ export function NextPanel({
   );
 }
 
+/** More settings than this are written smaller: a print has a dozen, and what to do next must stay in sight. */
+const MANY = 6;
+
 function SettingsLine({ operation, system }: { operation: Operation; system: UnitSystem }) {
   const shown = operation.settings.map(({ key, label, value, kind }) => ({
     key,
@@ -159,7 +162,7 @@ function SettingsLine({ operation, system }: { operation: Operation; system: Uni
   }));
   if (shown.length === 0 && operation.sheet === null) return null;
   return (
-    <p className="next-settings">
+    <p className="next-settings" data-many={shown.length > MANY}>
       {shown.map(({ key, label, text }) => (
         <span key={key} className="nowrap">
           <span className="muted">{label}</span> {text}
