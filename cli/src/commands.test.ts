@@ -116,7 +116,7 @@ describe('the command line', () => {
     const white = { ...line.garment, tone: 'light', colourName: 'White', colourHex: '#f4f4f0' };
     const tooLarge = { ...line, prints, garment: white };
     expect(await refusal('route', write('large.json', tooLarge))).to.match(
-      /^Sublimation ink on film cannot be done here: .*takes 210 mm × 297 mm, and the print is 900 mm × /,
+      /^Sublimation ink on film cannot be done here: .*takes 210\smm × 297\smm, and the print is 900\smm × /,
     );
   });
 });
