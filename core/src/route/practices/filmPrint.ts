@@ -58,13 +58,7 @@ export const filmPrint: Practice = {
       title: 'Print the film',
       ...inSheets(input, SHEET_OFF_S, pause.value + set.value),
       on: on('printer', printer),
-      settings: [
-        ...settlePrint(input, printer, settle),
-        ...whiteSettings(settle),
-        pause,
-        set,
-        mirrorSetting(printer, settle),
-      ],
+      settings: filmSettings(input, settle, [pause, set]),
       checks: [...wetCheck(input), printModeFor(input, printer).said, mirrorCheck(printer)],
       look: say('look.film-print'),
       consumes: [...inkUse(input, ink), filmUse(input, film)],
@@ -91,13 +85,7 @@ export const platenFilmPrint: Practice = {
       title: isTwoJobs ? 'Print the film: colour, dry, white' : 'Print the film on the platen',
       ...inSheets(input, isTwoJobs ? 180 : 120, between.value + set.value),
       on: on('printer', printer),
-      settings: [
-        ...settlePrint(input, printer, settle),
-        ...whiteSettings(settle),
-        between,
-        set,
-        mirrorSetting(printer, settle),
-      ],
+      settings: filmSettings(input, settle, [between, set]),
       checks: [
         say('check.film-held', { choice: input.house.filmHold }),
         say('check.platen-highest'),
@@ -193,6 +181,17 @@ export const filmUse = (input: PrintInput, film: Film): Consumption => {
   const { id, name, centsPerM2 } = film;
   return { id, what: name, amount, kind: 'area', cents: amount * centsPerM2, isAssumed: false };
 };
+
+/** What is set to print film, whatever prints it. */
+function filmSettings(input: PrintInput, settle: Settle, pauses: readonly Setting[]): Setting[] {
+  const printer = printerFor(input);
+  return [
+    ...settlePrint(input, printer, settle),
+    ...whiteSettings(settle),
+    ...pauses,
+    mirrorSetting(printer, settle),
+  ];
+}
 
 const whiteSettings = (settle: Settle): Setting[] => [
   settleDensity(settle, TRADE.filmWhiteDensity, say('reason.film-white', spanOf(TRADE.filmWhiteDensity))),

@@ -205,38 +205,29 @@ export const largestOf = <S extends Size>(sizes: readonly S[]): S | null =>
     null,
   );
 
-/** A print larger than the plate is pressed in two goes, which shows where they meet: better a press that takes it whole. */
-export const presses = (line: Line): Candidate<Press>[] =>
-  candidates(line.equipment.presses, (press) => {
-    const print = largestPrint(line);
-    return fit(null, [
-      ...doubt(!fitsEitherWay(print, press), tooSmall(print, press), WEIGHT.halves + lackOf(print, press)),
-    ]);
-  });
+/** Heat that takes a print in halves is a doubt: where they meet it shows. Of those that are all too small, the largest. */
+function inHalves(line: Line, room: Size, fits: typeof fitsUpright): Doubt[] {
+  const own = largestPrint(line);
+  const lackM = Math.max(0, own.widthMm - room.widthMm, own.heightMm - room.heightMm) / 1000;
+  return doubt(!fits(own, room), tooSmall(own, room), WEIGHT.halves + lackM);
+}
 
-/** Of those that are all too small, the largest. */
-const lackOf = (own: Size, room: Size): number =>
-  Math.max(0, own.widthMm - room.widthMm, own.heightMm - room.heightMm) / 1000;
+/** A print larger than the plate is pressed in two goes: better a press that takes it whole. */
+export const presses = (line: Line): Candidate<Press>[] =>
+  candidates(line.equipment.presses, (press) => fit(null, inHalves(line, press, fitsEitherWay)));
 
 export const capPresses = (line: Line): Candidate<CapPress>[] =>
   candidates(line.equipment.capPresses, (press) => {
-    const print = largestPrint(line);
     const isWarm = line.house.capLower === 'warm';
     return fit(null, [
-      ...doubt(!fitsUpright(print, press), tooSmall(print, press), WEIGHT.halves + lackOf(print, press)),
+      ...inHalves(line, press, fitsUpright),
       ...doubt(isWarm && press.lowerC === null, say('doubt.no-lower'), WEIGHT.house),
     ]);
   });
 
 /** Film that is larger than the heat is melted half by half. */
 const inHeat = <M extends Size>(line: Line, melters: readonly M[]): Candidate<M>[] =>
-  candidates(melters, (melter) => {
-    const print = largestPrint(line);
-    return fit(
-      null,
-      doubt(!fitsEitherWay(print, melter), tooSmall(print, melter), WEIGHT.halves + lackOf(print, melter)),
-    );
-  });
+  candidates(melters, (melter) => fit(null, inHalves(line, melter, fitsEitherWay)));
 
 export const ovens = (line: Line): Candidate<Oven>[] => inHeat(line, line.equipment.ovens);
 export const griddles = (line: Line): Candidate<Griddle>[] => inHeat(line, line.equipment.griddles);
