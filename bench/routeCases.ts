@@ -8,8 +8,8 @@ const input = routeInputOf(demoLine());
 const { overrides: _overrides, prints, ...whole } = input;
 const [own] = prints;
 if (!own) throw new Error('the demo’s line has a print');
-const { id, print, placement } = own;
-const line = { ...whole, placement };
+const { id, artwork, print, placement } = own;
+const line = { ...whole, artwork, placement };
 const direct = { ...print, whiteMl: 2.2 };
 const rivalText = JSON.stringify(planRoute(input));
 

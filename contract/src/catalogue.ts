@@ -49,6 +49,15 @@ export const GarmentSize = strictObject({
   collarDropMm: nullable(measure('Collar drop', 'length', { minimum: 0, maximum: 400 })),
 });
 
+/** What a blank was pretreated with before it was bought, by the sheet that came with it. */
+const BoughtPretreatment = strictObject({
+  fluid: shortText('Bought pretreated with'),
+  fibre: choice('Pretreated for', ['cotton', 'polyester']),
+  pressC: heat('Short press before printing'),
+  pressS: seconds('Short press, time', 120),
+  shelfDays: Type.Integer({ title: 'Pretreatment keeps, days', minimum: 1, maximum: 3650 }),
+});
+
 const blankFields = {
   name: shortText('Name'),
   maker: Type.String({ title: 'Maker', maxLength: 120 }),
@@ -75,6 +84,7 @@ const blankFields = {
   thicknessMm: nullable(measure('Thickness pressed', 'length', { exclusiveMinimum: 0, maximum: 30 })),
   features: Type.Array(Type.Enum([...FEATURES]), { title: 'Features', uniqueItems: true }),
   maxPressC: nullable(measure('Maker’s highest temperature', 'temperature', { minimum: 60, maximum: 250 })),
+  pretreated: nullable(BoughtPretreatment),
 };
 const PrintArea = strictObject({
   placement: choice('Place', PLACEMENT_KEYS),
@@ -107,6 +117,20 @@ export const BlankInput = strictObject({
   areas,
 });
 export type BlankInput = Static<typeof BlankInput>;
+
+/** How a transfer is pressed that was not made for the line: all that its sheet names. */
+const instructions = {
+  peel: choice('Peel', ['hot', 'warm', 'cold']),
+  pull: Type.Enum(['slow', 'fast'], { title: 'Pull', default: 'slow' }),
+  pressC: heat('Press'),
+  dwellS: seconds('Dwell', 600),
+  kPa: measure('Pressure', 'pressure', { minimum: 1, maximum: 500 }),
+  secondPressS: measure('Second press', 'duration', { minimum: 0, maximum: 120 }),
+  sheet: choice('Under', SHEET_KINDS),
+  capPressC: nullable(heat('On caps, press')),
+  capDwellS: nullable(seconds('On caps, dwell', 600)),
+  capKPa: nullable(measure('On caps, pressure', 'pressure', { minimum: 1, maximum: 500 })),
+};
 
 /** What a material document holds, by kind of material. */
 export const MATERIAL_DOCUMENTS = {
@@ -162,21 +186,24 @@ export const MATERIAL_DOCUMENTS = {
     maxC: measure('Holds to', 'temperature', { minimum: 40, maximum: 400 }),
     centsPerM: cents('Price per m'),
   }),
+  liquid: strictObject({ centsPerL: cents('Price per litre') }),
   'bought-in': strictObject({
-    peel: choice('Peel', ['hot', 'warm', 'cold']),
-    pull: Type.Enum(['slow', 'fast'], { title: 'Pull', default: 'slow' }),
-    pressC: heat('Press'),
-    dwellS: seconds('Dwell', 600),
-    kPa: measure('Pressure', 'pressure', { minimum: 1, maximum: 500 }),
-    secondPressS: measure('Second press', 'duration', { minimum: 0, maximum: 120 }),
-    sheet: choice('Under', SHEET_KINDS),
-    capPressC: nullable(heat('On caps, press')),
-    capDwellS: nullable(seconds('On caps, dwell', 600)),
-    capKPa: nullable(measure('On caps, pressure', 'pressure', { minimum: 1, maximum: 500 })),
+    ...instructions,
     isTrimmed: flag('Comes ganged, trimmed here'),
     minimum: Type.Integer({ title: 'Sold from, pieces', minimum: 1, maximum: 100_000 }),
     leadDays: Type.Integer({ title: 'Lead time, days', minimum: 0, maximum: 365 }),
     centsPerM2: cents('Price per m²'),
+  }),
+  'shelf-transfer': strictObject({
+    artwork: Type.String({
+      title: 'Artwork',
+      minLength: 1,
+      maxLength: 200,
+      help: 'its name, as under Artwork',
+    }),
+    widthMm: lengthMm('Print, wide'),
+    ...instructions,
+    centsEach: cents('Price each'),
   }),
 } as const satisfies Record<string, TSchema>;
 export type MaterialKind = keyof typeof MATERIAL_DOCUMENTS;
@@ -187,7 +214,9 @@ export const MATERIAL_KINDS = [
   'pretreatment',
   'cover-sheet',
   'tape',
+  'liquid',
   'bought-in',
+  'shelf-transfer',
 ] as const satisfies readonly MaterialKind[];
 
 const size = { widthMm: lengthMm('Width'), heightMm: lengthMm('Height') };
@@ -217,6 +246,7 @@ export const MACHINE_DOCUMENTS = {
     }),
     whiteJobs: choice('Colour and white in', ['one', 'two']),
     isMirroring: flag('Its software mirrors film'),
+    gripPadMm: nullable(measure('Grip pad for film', 'length', { exclusiveMinimum: 0, maximum: 30 })),
   }),
   sprayer: strictObject({
     isHandGun: flag('Hand gun'),

@@ -8,6 +8,7 @@ import type {
   Film,
   Griddle,
   HandIron,
+  HoldingLiquid,
   InkSet,
   Oven,
   Powder,
@@ -15,6 +16,7 @@ import type {
   Pretreatment,
   Printer,
   Rack,
+  ShelfTransfer,
   Sprayer,
   Tape,
 } from '@saltflat/core/route';
@@ -60,7 +62,9 @@ export function equipmentOf(
     pretreatments: all<Pretreatment>(materials, 'pretreatment'),
     coverSheets: all<CoverSheet>(materials, 'cover-sheet'),
     tapes: all<Tape>(materials, 'tape'),
+    liquids: all<HoldingLiquid>(materials, 'liquid'),
     boughtIns: all<BoughtIn>(materials, 'bought-in'),
+    shelf: all<ShelfTransfer>(materials, 'shelf-transfer'),
     patch,
     printers: all<Printer>(machines, 'printer'),
     sprayers: all<Sprayer>(machines, 'sprayer'),
@@ -77,6 +81,7 @@ export function equipmentOf(
 /** What sheets are asked for since; one that was written before says nothing of it. */
 const SAYS_NOTHING: Partial<Record<MaterialKind | MachineKind, Record<string, unknown>>> = {
   powder: { blocksDye: false },
+  printer: { gripPadMm: null },
   ink: { polyesterCureC: null, polyesterCureS: null },
   sprayer: { dial: [] },
   press: { heatsPerMin: 12, coolsPerMin: 2.5 },
@@ -106,7 +111,7 @@ export function garmentOf(
   style: Omit<GarmentStyle, 'id' | 'maker' | 'areas' | 'colours' | 'sizes' | 'version'>,
   colour: Omit<GarmentColour, 'id'>,
 ): Garment {
-  const { name, kind, fibres, construction, massGM2, thicknessMm, features, maxPressC } = style;
+  const { name, kind, fibres, construction, massGM2, thicknessMm, features, maxPressC, pretreated } = style;
   return {
     name,
     kind,
@@ -116,6 +121,7 @@ export function garmentOf(
     thicknessMm,
     features,
     maxPressC,
+    pretreated,
     colourName: colour.name,
     colourHex: colour.hex,
     tone: colour.tone,

@@ -94,7 +94,15 @@ export {
 } from './runs.ts';
 export type { RunEventInput, StoredEvent } from './runs.ts';
 export { runPlanOf } from './runPlan.ts';
-export { columnName, fieldsOf, fromCell, toCell, valueAt, withValueAt } from './recordFields.ts';
+export {
+  columnName,
+  fieldsOf,
+  fromCell,
+  toCell,
+  valueAt,
+  withValueAt,
+  withoutEmptyObjects,
+} from './recordFields.ts';
 export type { RecordField } from './recordFields.ts';
 export {
   BlankChange,

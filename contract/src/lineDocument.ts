@@ -12,6 +12,7 @@ import { HouseDocument, RatesDocument } from './shopSettings.ts';
 
 const Share = Type.Number({ minimum: 0, maximum: 1 });
 const Amount = Type.Number({ minimum: 0 });
+const Span = strictObject({ min: Type.Number(), max: Type.Number() });
 
 const GarmentDocument = strictObject({
   name: shortText('Garment'),
@@ -28,12 +29,23 @@ const GarmentDocument = strictObject({
   colourHex: Type.String({ pattern: '^#[0-9a-f]{6}$' }),
   tone: Type.Enum(['light', 'tint', 'dark']),
   maxPressC: nullable(Type.Number()),
+  pretreated: nullable(
+    strictObject({
+      fluid: Type.String(),
+      fibre: Type.Enum(['cotton', 'polyester']),
+      pressC: Span,
+      pressS: Span,
+      shelfDays: Type.Integer({ minimum: 1 }),
+    }),
+  ),
 });
 
 /** One print of the line: what it needs, where it goes and how it is made. */
 const PrintDocument = strictObject({
   id: PrintId,
   process: Process,
+  /** Name of its artwork; empty where nobody wrote it down. */
+  artwork: Type.String({ maxLength: 300 }),
   print: strictObject({
     lineWidthMm: Amount,
     widthMm: Amount,
@@ -55,7 +67,7 @@ const PrintDocument = strictObject({
 
 /** All that a route is planned from, as one document: what the command line reads, and what the server plans from. */
 export const LineDocument = strictObject({
-  format: Type.Literal(5),
+  format: Type.Literal(6),
   pieces: Type.Integer({ title: 'Pieces', minimum: 1 }),
   blankCents: Type.Number({ title: 'Price of the blank, cents', minimum: 0 }),
   garment: GarmentDocument,

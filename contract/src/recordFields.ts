@@ -9,6 +9,8 @@ export interface RecordField {
   type: 'number' | 'integer' | 'text' | 'choice' | 'flag' | 'set' | 'rows';
   /** May be left empty. */
   isOptional: boolean;
+  /** Where the objects are that it is part of and that may be left out whole, innermost first. */
+  within: readonly (readonly string[])[];
   /** Text that must say something. */
   needsText: boolean;
   quantity: QuantityKind | null;
@@ -43,23 +45,24 @@ export function fieldsOf(schema: object, path: readonly string[] = []): RecordFi
   const { properties = {} } = schema as Schema;
   return Object.entries(properties)
     .filter(([key]) => key !== 'id' && key !== 'version')
-    .flatMap(([key, own]) => fieldsIn(own, [...path, key], false));
+    .flatMap(([key, own]) => fieldsIn(own, [...path, key], []));
 }
 
-function fieldsIn(schema: Schema, path: readonly string[], isOptional: boolean): RecordField[] {
+/** @param nulls where what may be empty is that this is, or is part of */
+function fieldsIn(schema: Schema, path: readonly string[], nulls: RecordField['within']): RecordField[] {
   if (schema.anyOf) {
     const inner = schema.anyOf.find(({ type }) => type !== 'null') ?? {};
-    return fieldsIn({ ...inner, title: inner.title ?? schema.title }, path, true);
+    return fieldsIn({ ...inner, title: inner.title ?? schema.title }, path, [path, ...nulls]);
   }
   if (schema.type === 'object' && schema.properties)
-    return Object.entries(schema.properties).flatMap(([key, own]) =>
-      fieldsIn(own, [...path, key], isOptional),
-    );
+    return Object.entries(schema.properties).flatMap(([key, own]) => fieldsIn(own, [...path, key], nulls));
+  const isOptional = nulls.length > 0;
   const field: RecordField = {
     path,
     title: schema.title ?? path[path.length - 1] ?? '',
     type: 'text',
     isOptional,
+    within: nulls.filter((own) => own.length < path.length),
     needsText: !isOptional && refusesEmpty(schema),
     quantity: schema.quantity ?? null,
     isMoney: schema.money ?? false,
@@ -89,7 +92,23 @@ export function valueAt(record: unknown, path: readonly string[]): unknown {
   );
 }
 
-/** A copy of the record with one field set. An optional object all of whose fields are empty is empty itself. */
+/** A copy of the record in which an optional object none of whose fields says anything is left out. */
+export function withoutEmptyObjects<T>(record: T, fields: readonly RecordField[]): T {
+  const objects = new Map(fields.flatMap(({ within }) => within).map((path) => [path.join('/'), path]));
+  const saysNothing = (path: readonly string[]): boolean =>
+    fields
+      .filter(({ within }) => within.some((own) => own.join('/') === path.join('/')))
+      .every((field) => (valueAt(record, field.path) ?? null) === null);
+  return [...objects.values()]
+    .filter(saysNothing)
+    .sort((p, q) => q.length - p.length)
+    .reduce(
+      (result, path) => (valueAt(result, path) === undefined ? result : withValueAt(result, path, null)),
+      record,
+    );
+}
+
+/** A copy of the record with one field set. */
 export function withValueAt<T>(record: T, path: readonly string[], value: unknown): T {
   const [key, ...rest] = path;
   if (key === undefined) return value as T;

@@ -6,9 +6,10 @@ import type { LineDocument } from './lineDocument.ts';
 export const routeInputOf = (document: LineDocument): RouteInput => ({
   garment: document.garment,
   pieces: document.pieces,
-  prints: document.prints.map(({ id, process, print, placement }) => ({
+  prints: document.prints.map(({ id, process, artwork, print, placement }) => ({
     id,
     process,
+    artwork,
     print,
     placement: { ...placement, sizes: document.sizes, areas: document.areas },
   })),

@@ -148,7 +148,7 @@ const PlacementDocument = strictObject({
     }),
   ),
   platen: nullable(Type.String()),
-  problems: Type.Array(Said),
+  problems: Type.Array(strictObject({ said: Said, waysOut: Type.Array(Said) })),
   needs: Type.Array(
     strictObject({
       what: Type.Enum(['riser', 'tape', 'pad', 'fold-away']),
@@ -197,6 +197,14 @@ export const RouteDocument = Type.Unsafe<Route>(
     lanes: Type.Array(Lane, { minItems: 1 }),
     operations: Type.Array(Operation),
     flow: Type.Enum([...FLOWS]),
+    warmUps: Type.Array(
+      strictObject({
+        machine: Ref,
+        tempC: Type.Number(),
+        heatS: Type.Number(),
+        settleS: Type.Number(),
+      }),
+    ),
     totals: strictObject({ handsS: Type.Number(), elapsedS: Type.Number() }),
     restBeforeDispatchS: Type.Number(),
     usesBlanks: Type.Boolean(),
@@ -227,6 +235,7 @@ export const CostDocument = Type.Unsafe<PieceCost>(
     labourCents: Type.Number(),
     setUpCents: Type.Number(),
     machineCents: Type.Number(),
+    warmUpCents: Type.Number(),
     spoilageCents: Type.Number(),
     spoilageShare: Type.Number(),
     spoilageFrom: Type.Enum(['assumed', 'measured']),

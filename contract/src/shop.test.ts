@@ -35,6 +35,7 @@ const blank: BlankInput = {
   thicknessMm: null,
   features: [],
   maxPressC: null,
+  pretreated: null,
   colours: [{ name: 'Navy', hex: '#1b2a4a', tone: 'dark', dye: 'dyed' }],
   sizes: [{ size: 'M', cents: 340, bodyWidthMm: 510, collarDropMm: null }],
   areas: [],

@@ -12,7 +12,7 @@ import type { RecordField } from './recordFields.ts';
 import { RatesDocument } from './shopSettings.ts';
 
 export { MATERIAL_KINDS } from './catalogue.ts';
-export { valueAt, withValueAt } from './recordFields.ts';
+export { valueAt, withValueAt, withoutEmptyObjects } from './recordFields.ts';
 export type { RecordField } from './recordFields.ts';
 
 /** The fields of a blank, in the order a person fills them in. */

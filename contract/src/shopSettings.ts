@@ -35,6 +35,12 @@ export const RatesDocument = Type.Unsafe<Rates>(
     centsPerHour: cents('An hour of a person'),
     machineCentsPerHour: cents('An hour of a machine'),
     setUpMinutes: Type.Number({ title: 'Set-up of a line, min', minimum: 0, maximum: 600 }),
+    linesPerWarmUp: Type.Number({
+      title: 'Lines that share a warm-up',
+      minimum: 1,
+      maximum: 1000,
+      default: 5,
+    }),
     spoilageShare: share('Made again', 0.9),
     spoilageFrom: Type.Enum(['assumed', 'measured'], { title: 'Spoilage is' }),
     marginShare: share('Margin of the price', 0.95),

@@ -48,7 +48,7 @@ describe('parse', () => {
       '/customer': '“Customer” must not be empty.',
       '/lines/0/prints/0/widthMm': '“Printed width, mm” must be at least 5, but -4 was given.',
       '/lines/0/prints/0/process':
-        '“Process” must be one of dtg, dtf, dtf-platen, sub-film, bought-in, patch-cap, but “stencil” was given.',
+        '“Process” must be one of dtg, dtf, dtf-platen, sub-film, bought-in, shelf, patch-cap, but “stencil” was given.',
       '/lines/0/sizes/0/quantity': '“Quantity” must be at least 1, but 0 was given.',
       '/lines/0/sizes/1/quantity': '“Quantity” must be a whole number, but -2.5 was given.',
     });

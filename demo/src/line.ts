@@ -5,6 +5,10 @@ import { DEFAULT_HOUSE } from '@saltflat/core/route';
 import { DEMO_BLANKS, DEMO_MACHINES, DEMO_MATERIALS } from './shop.ts';
 
 const id = '7f1d9a54-0b1e-4c5e-9a52-3f6f0b7f3a01';
+/** Each thing of a list has its own. */
+const idOf = (kind: 1 | 2, place: number): string =>
+  `7f1d9a54-0b1e-4c5e-9a5${kind}-3f6f0b7f3a${String(place).padStart(2, '0')}`;
+
 const styles: GarmentStyle[] = DEMO_BLANKS.map((blank) => ({
   ...blank,
   id,
@@ -19,7 +23,7 @@ export function demoLine(): LineDocument {
   if (!style || !colour) throw new Error('the demo has no Harbour tee');
   const patch = patchOf(styles);
   return {
-    format: 5,
+    format: 6,
     pieces: 24,
     blankCents: 343,
     garment: { ...garmentOf(style, colour), features: [...style.features] },
@@ -35,6 +39,7 @@ export function demoLine(): LineDocument {
       {
         id: '1',
         process: 'dtf',
+        artwork: 'kite-club-front.png',
         print: {
           lineWidthMm: 240,
           widthMm: 200,
@@ -50,8 +55,13 @@ export function demoLine(): LineDocument {
         placement: { key: 'full-front', dropMm: 75, grades: [] },
       },
     ],
-    materials: DEMO_MATERIALS.map((material) => ({ ...material, id, learnt: null, version: 1 })),
-    machines: DEMO_MACHINES.map((machine) => ({ ...machine, id, version: 1 })),
+    materials: DEMO_MATERIALS.map((material, i) => ({
+      ...material,
+      id: idOf(1, i),
+      learnt: null,
+      version: 1,
+    })),
+    machines: DEMO_MACHINES.map((machine, i) => ({ ...machine, id: idOf(2, i), version: 1 })),
     patch: patch && { ...patch, blank: { ...patch.blank, features: [...patch.blank.features] } },
     house: DEFAULT_HOUSE,
     rates: DEFAULT_RATES,

@@ -39,6 +39,7 @@ const blank = ({ colours, ...own }: DemoBlank): BlankInput => ({
   thicknessMm: null,
   features: [],
   maxPressC: null,
+  pretreated: null,
   areas: [],
   ...own,
   colours: colours.map(([name, hex, tone, dye = tone === 'light' ? 'undyed' : 'dyed']) => ({
@@ -61,6 +62,10 @@ export const DEMO_BLANKS: readonly BlankInput[] = [
   blank({
     name: 'Harbour tee', kind: 'tee', sizes: adult(340, 460), areas: CHEST_AND_FRONT,
     colours: [['Navy', '#1b2a4a', 'dark'], ['Black', '#141416', 'dark'], ['White', '#fbfbf9', 'light'], ['Brick', '#8c2f26', 'dark'], ['Sand', '#e9dcc3', 'tint']],
+  }),
+  blank({
+    name: 'Harbour tee, primed', kind: 'tee', sizes: adult(465, 460), areas: CHEST_AND_FRONT, colours: [['Black', '#141416', 'dark'], ['Navy', '#1b2a4a', 'dark']],
+    pretreated: { fluid: 'Tarn & Fell mill primer', fibre: 'cotton', pressC: { min: 155, max: 170 }, pressS: { min: 6, max: 10 }, shelfDays: 270 },
   }),
   blank({
     name: 'Slipway heather tee', kind: 'tee', sizes: adult(400, 455), areas: CHEST_AND_FRONT, fibres: fibres(0.52, 0.48), massGM2: 165, maxPressC: 165,
@@ -166,6 +171,7 @@ export const DEMO_MATERIALS: readonly MaterialInput[] = [
   material('cover-sheet', 'Kraft sheet', 'Fen', [60, 'sheets'], { ...sheet, kind: 'kraft', thicknessMm: 0.11, uses: 40, usesSoFar: 0, centsEach: 18 }),
   material('cover-sheet', 'Grey silicone mat', 'Fen', [2, 'mats'], { ...sheet, kind: 'silicone-thick', thicknessMm: 3, uses: 2000, usesSoFar: 140, centsEach: 1800 }),
   material('tape', 'Amber heat tape', 'Fen', [4, 'rolls'], { maxC: 250, centsPerM: 12 }),
+  material('liquid', 'Fen wetting alcohol', 'Fen', [1, 'l'], { centsPerL: 1150 }),
   material('bought-in', 'Quarry ganged transfers', 'Quarry', null, { peel: 'warm', pull: 'slow', capPressC: null, capDwellS: null, capKPa: null, pressC: { min: 145, max: 155 }, dwellS: { min: 12, max: 15 }, kPa: 45, secondPressS: 5, sheet: 'parchment', isTrimmed: true, minimum: 12, leadDays: 6, centsPerM2: 2600 }),
   material('bought-in', 'Ledge low-heat transfers', 'Ledge', null, { peel: 'cold', pull: 'slow', capPressC: { min: 132, max: 140 }, capDwellS: { min: 8, max: 12 }, capKPa: 70, pressC: { min: 128, max: 140 }, dwellS: { min: 12, max: 18 }, kPa: 35, secondPressS: 5, sheet: 'parchment', isTrimmed: false, minimum: 6, leadDays: 9, centsPerM2: 3900 }),
 ]; // prettier-ignore
@@ -178,9 +184,9 @@ const machine = (
 
 /** Machines of the made-up maker Lathe & Pier. */
 export const DEMO_MACHINES: readonly MachineInput[] = [
-  machine('printer', 'Film printer', { tasks: ['film'], modes: [{ name: 'standard', passes: 6, minPerM2: 22 }, { name: 'fine', passes: 8, minPerM2: 34 }], widthMm: 600, heightMm: 1000, platens: [], whiteJobs: 'one', isMirroring: true }),
-  machine('printer', 'Direct printer', { tasks: ['direct'], modes: [{ name: 'standard', passes: 8, minPerM2: 38 }, { name: 'fine', passes: 12, minPerM2: 55 }], widthMm: 400, heightMm: 500, platens: [{ name: 'chest', widthMm: 180, heightMm: 180 }, { name: 'standard', widthMm: 350, heightMm: 400 }, { name: 'large', widthMm: 400, heightMm: 500 }], whiteJobs: 'two', isMirroring: false }),
-  machine('printer', 'Desk printer', { tasks: ['sublimation'], modes: [{ name: 'photo', passes: 12, minPerM2: 50 }], widthMm: 210, heightMm: 297, platens: [], whiteJobs: 'one', isMirroring: true }),
+  machine('printer', 'Film printer', { tasks: ['film'], modes: [{ name: 'standard', passes: 6, minPerM2: 22 }, { name: 'fine', passes: 8, minPerM2: 34 }], widthMm: 600, heightMm: 1000, platens: [], whiteJobs: 'one', isMirroring: true, gripPadMm: null }),
+  machine('printer', 'Direct printer', { tasks: ['direct'], modes: [{ name: 'standard', passes: 8, minPerM2: 38 }, { name: 'fine', passes: 12, minPerM2: 55 }], widthMm: 400, heightMm: 500, platens: [{ name: 'chest', widthMm: 180, heightMm: 180 }, { name: 'standard', widthMm: 350, heightMm: 400 }, { name: 'large', widthMm: 400, heightMm: 500 }], whiteJobs: 'two', isMirroring: false, gripPadMm: 3 }),
+  machine('printer', 'Desk printer', { tasks: ['sublimation'], modes: [{ name: 'photo', passes: 12, minPerM2: 50 }], widthMm: 210, heightMm: 297, platens: [], whiteJobs: 'one', isMirroring: true, gripPadMm: null }),
   machine('press', 'Press A', { opening: 'swing', isAutoOpening: true, hasHeatedLower: false, plateC: { min: 20, max: 220 }, heatsPerMin: 12, coolsPerMin: 2.5, kPa: { min: 5, max: 90 }, pressureScale: [{ mark: 1, kPa: 10 }, { mark: 4, kPa: 38 }, { mark: 8, kPa: 86 }], widthMm: 400, heightMm: 500 }),
   machine('press', 'Press B', { opening: 'clam', isAutoOpening: false, hasHeatedLower: false, plateC: { min: 20, max: 220 }, heatsPerMin: 12, coolsPerMin: 2.5, kPa: { min: 5, max: 70 }, pressureScale: [], widthMm: 380, heightMm: 380 }),
   machine('cap-press', 'Cap press', { plateC: { min: 20, max: 200 }, heatsPerMin: 12, coolsPerMin: 2.5, lowerC: { min: 20, max: 150 }, kPa: { min: 5, max: 110 }, widthMm: 140, heightMm: 80 }),

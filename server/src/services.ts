@@ -78,6 +78,7 @@ export function createServices(needs: Needs) {
     compareProcesses: (input) => core.run('compare', input),
     readCatalogue: () => catalogue.read(),
     preparations: (artworkId) => artworks.preparations(artworkId),
+    artworkName: async (artworkId) => (await artworks.get(artworkId)).name,
     takenMachines: () => runs.takenMachines(),
   });
   const sweep = new PlanSweep({ db, lines, orders: orderState, queue, now, log });

@@ -41,6 +41,7 @@ const ZIP_FLEECE: BlankInput = {
   thicknessMm: null,
   features: ['zip', 'hood'],
   maxPressC: null,
+  pretreated: null,
   colours: [{ name: 'Burgundy', hex: '#5e1a2b', tone: 'dark', dye: 'dyed' }],
   sizes: ['S', 'M', 'L', 'XL', 'XXL'].map((size, i) => ({
     size,

@@ -35,7 +35,7 @@ const refusal = (work: () => unknown): string => {
 };
 
 describe('stored routes', () => {
-  for (const format of [1, 2, 3, 4, 5, 6])
+  for (const format of [1, 2, 3, 4, 5, 6, 7])
     for (const process of ['dtf', 'dtg'])
       it(`of format ${format} (${process}) are whole when they are read, and the floor can run them`, () => {
         const stored = golden(`route-${format}-${process}`);
@@ -64,9 +64,13 @@ describe('stored routes', () => {
           ).to.equal(true);
         const hands = route.operations.reduce((sum, own) => sum + handsS(own, 24), 0);
         if (format === 3) expect(hands / route.totals.handsS, 'minutes are kept').to.be.within(0.99, 1.01);
-        const { blankCents, materials, labourCents, setUpCents, machineCents, spoilageCents } = cost;
+        const { blankCents, materials, labourCents, setUpCents, machineCents, warmUpCents, spoilageCents } =
+          cost;
         const sum = materials.reduce((all, { cents }) => all + cents, blankCents + labourCents);
-        expect(sum + setUpCents + machineCents + spoilageCents).to.be.closeTo(cost.totalCents, 1e-6);
+        expect(sum + setUpCents + machineCents + warmUpCents + spoilageCents).to.be.closeTo(
+          cost.totalCents,
+          1e-6,
+        );
       });
 
   it('of the newest format are read as they are, and of an unknown one not at all', () => {
@@ -97,7 +101,7 @@ describe('a line document', () => {
     expect(materials.map(({ what, cents }) => [what, cents.toFixed(6)])).to.deep.equal(
       before.map(({ what, cents }) => [what, (what === 'Scree Matt Cold 75' ? filmCents : cents).toFixed(6)]),
     );
-    expect(line).to.deep.include({ format: 5, house: DEFAULT_HOUSE, rates: DEFAULT_RATES, overrides: [] });
+    expect(line).to.deep.include({ format: 6, house: DEFAULT_HOUSE, rates: DEFAULT_RATES, overrides: [] });
     expect(line.sizes.map(({ cents }) => cents)).to.deep.equal([343, 343, 343, 343]);
   });
 
@@ -110,7 +114,13 @@ describe('a line document', () => {
     const line = readLineDocument(stored);
     const { key, dropMm, grades, sizes, areas } = stored.placement;
     expect(line.prints).to.deep.equal([
-      { id: '1', process: stored.process, print: stored.print, placement: { key, dropMm, grades } },
+      {
+        id: '1',
+        process: stored.process,
+        artwork: '',
+        print: stored.print,
+        placement: { key, dropMm, grades },
+      },
     ]);
     expect(line).to.deep.include({ sizes, areas });
     expect(line).to.deep.equal(readLineDocument(golden('line-1')));

@@ -77,9 +77,22 @@ function knowFabric({ fibres, dyeMigrates, ...garment }: Older): Older {
   };
 }
 
+/** Format 6 knows blanks bought pretreated, whose artwork a print is, and what warming up costs. */
+const sayReadyMade = ({ garment, patch, prints, house, rates, ...older }: Older): Older => ({
+  ...older,
+  format: 6,
+  garment: { pretreated: null, ...(garment as Older) },
+  patch: patch
+    ? { ...(patch as Older), blank: { pretreated: null, ...((patch as Older).blank as Older) } }
+    : null,
+  prints: (prints as Older[]).map((print) => ({ artwork: '', ...print })),
+  house: { patchTransfer: 'here', ...(house as object) },
+  rates: { linesPerWarmUp: DEFAULT_RATES.linesPerWarmUp, ...(rates as object) },
+});
+
 const CHAIN: FormatChain = {
   name: 'line document',
-  steps: [sayEverything, sayFlow, sayPrints, sayFabrics],
+  steps: [sayEverything, sayFlow, sayPrints, sayFabrics, sayReadyMade],
 };
 
 /**

@@ -104,6 +104,22 @@ const sayInCodes = step(({ route: { prints, slips, ...route }, cost }) => ({
   cost,
 }));
 
+/** Format 7 knows what could be done about what is in a placement's way, and what warming up takes. */
+const knowWarmUps = step(({ route: { prints, ...route }, cost }) => ({
+  route: {
+    ...route,
+    prints: (prints as (Older & { placement: Older })[]).map(({ placement, ...print }) => ({
+      ...print,
+      placement: {
+        ...placement,
+        problems: (placement.problems as unknown[]).map((said) => ({ said, waysOut: [] })),
+      },
+    })),
+    warmUps: [],
+  },
+  cost: { warmUpCents: 0, ...cost },
+}));
+
 const written = (text: unknown): Older => ({ code: 'as-written', params: { text } });
 const allWritten = (texts: unknown): Older[] => (texts as unknown[]).map(written);
 /** Rows with a text each. */
@@ -115,7 +131,7 @@ const SHARED = new Set<unknown>(['pre-press', 'inspect']);
 
 const CHAIN: FormatChain = {
   name: 'route',
-  steps: [knowPlacement, knowLoads, knowWork, knowPrints, sayInCodes],
+  steps: [knowPlacement, knowLoads, knowWork, knowPrints, sayInCodes, knowWarmUps],
 };
 
 /** The format route versions are written in now. */

@@ -88,6 +88,18 @@ export const fibresOf = (own: Partial<Fibres>): Fibres => ({
 export const DYES = ['undyed', 'dyed', 'migrating'] as const;
 export type Dye = (typeof DYES)[number];
 
+/** What a blank was pretreated with before it was bought, by the sheet of whoever did it. */
+export interface BoughtPretreatment {
+  /** Its fluid, as the maker calls it. */
+  fluid: string;
+  fibre: 'cotton' | 'polyester';
+  /** The short press before printing: plate, °C, and time, s. */
+  pressC: { min: number; max: number };
+  pressS: { min: number; max: number };
+  /** How long it keeps from the day it was made, days. */
+  shelfDays: number;
+}
+
 export type Construction = 'knit' | 'woven' | 'fleece';
 
 /** The blank a print goes onto, in one colour. */
@@ -108,6 +120,8 @@ export interface Garment {
   tone: 'light' | 'tint' | 'dark';
   /** The garment maker's highest press temperature, °C; `null` when the label does not say. */
   maxPressC: number | null;
+  /** `null` where it comes as it was knitted or woven. */
+  pretreated: BoughtPretreatment | null;
 }
 
 /** Density of a fabric under a press, kg/m³: mass per area is the firm figure, thickness follows (textbook class values). */

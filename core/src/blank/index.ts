@@ -10,4 +10,13 @@ export {
   isThinWicking,
   pressedThicknessMm,
 } from './blank.ts';
-export type { BlankKind, Construction, Dye, Feature, Fibre, Fibres, Garment } from './blank.ts';
+export type {
+  BlankKind,
+  BoughtPretreatment,
+  Construction,
+  Dye,
+  Feature,
+  Fibre,
+  Fibres,
+  Garment,
+} from './blank.ts';

@@ -128,21 +128,21 @@ function optionFor(input: ComparisonInput, process: Process, without: number | n
         look: look(line),
         risks: risks(line),
         conflicts: route.conflicts.map(({ said }) => said),
-        problems: route.prints.flatMap(({ placement }) => placement.problems),
+        problems: route.prints.flatMap(({ placement }) => placement.problems.map(({ said }) => said)),
         machines: machinesIn(route),
       },
     },
   ];
 }
 
-const printOf = ({ id, line: { placement } }: ComparisonInput): Pick<LinePrint, 'id' | 'placement'> => ({
+const printOf = ({
   id,
-  placement,
-});
+  line: { placement, artwork },
+}: ComparisonInput): Pick<LinePrint, 'id' | 'placement' | 'artwork'> => ({ id, placement, artwork });
 
 /** The line as it is planned with this print, or without any of that place. */
 function lineWith(
-  { line: { placement: _own, ...line }, others }: ComparisonInput,
+  { line: { placement: _own, artwork: _art, ...line }, others }: ComparisonInput,
   print: LinePrint | null,
 ): RouteInput {
   const prints = [...others, ...(print ? [print] : [])].sort((p, q) => Number(p.id) - Number(q.id));

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { lineOf, routeOf } from '../fixtures/index.ts';
+import { lineOf, routeOf, shelf, shopWith } from '../fixtures/index.ts';
 import { DEFAULT_HOUSE, planRoute, refusalText } from '../route/index.ts';
 import { DEFAULT_RATES, priceRoute, quoteLine } from './index.ts';
 import type { Quote, Rates } from './index.ts';
@@ -8,6 +8,7 @@ const rates: Rates = {
   centsPerHour: 3600,
   machineCentsPerHour: 720,
   setUpMinutes: 10,
+  linesPerWarmUp: 4,
   spoilageShare: 0.1,
   spoilageFrom: 'measured',
   marginShare: 0.5,
@@ -24,9 +25,11 @@ describe('priceRoute', () => {
     const materialCents = cost.materials.reduce((sum, { cents }) => sum + cents, 0);
     expect(cost.labourCents).to.be.closeTo(route.totals.handsS / 10, 1e-9);
     expect(cost.setUpCents).to.equal(60);
-    const making = 300 + materialCents + cost.labourCents + cost.machineCents;
-    expect(cost.spoilageCents).to.be.closeTo(0.1 * making, 1e-9);
-    expect(cost.totalCents).to.be.closeTo(1.1 * making + 60, 1e-9);
+    // oven and press to heat: 11 min and, by 12 °C a minute from 20 to 157 °C, 12 min; 5 min each to settle; shared by four lines
+    expect(cost.warmUpCents).to.be.closeTo((((11 + 12 + 5 + 5) / 60) * 720) / 4 / 10, 1e-9);
+    const once = 300 + materialCents + cost.labourCents + 60 + cost.machineCents + cost.warmUpCents;
+    expect(cost.spoilageCents).to.be.closeTo(0.1 * once, 1e-9);
+    expect(cost.totalCents).to.be.closeTo(1.1 * once, 1e-9);
     expect(cost.materials.map(({ what }) => what)).to.include('Tarn Cold Film');
   });
 
@@ -36,6 +39,44 @@ describe('priceRoute', () => {
     expect(each[1]).to.be.above(each[2] ?? NaN);
     const shelf = routeOf(lineOf({ house: { ...DEFAULT_HOUSE, filmUse: 'stock' } }));
     expect(priceRoute(shelf, 300, 10, rates).blankCents).to.equal(0);
+  });
+});
+
+describe('what is used up', () => {
+  const used = (own: Parameters<typeof lineOf>[0], what: string): { amount: number; cents: number } => {
+    const rows = routeOf(lineOf(own)).operations.flatMap(({ consumes }) => consumes);
+    return rows
+      .filter((row) => row.what === what)
+      .reduce((sum, { amount, cents }) => ({ amount: sum.amount + amount, cents: sum.cents + cents }), {
+        amount: 0,
+        cents: 0,
+      });
+  };
+
+  it('is a cover sheet by every closing under it', () => {
+    // transfer and second press; one cure; four bursts of a cure; three to dry
+    expect(used({ process: 'dtf' }, 'Parchment').cents).to.be.closeTo(2 * 0.6, 1e-9);
+    expect(used({ process: 'dtg' }, 'Parchment').cents).to.be.closeTo(0.6, 1e-9);
+    const bursts = { process: 'dtg', house: { ...DEFAULT_HOUSE, directCure: 'bursts' } } as const;
+    expect(used(bursts, 'Parchment').cents).to.be.closeTo(4 * 0.6, 1e-9);
+    expect(used({ process: 'dtg' }, 'Primer parchment').cents).to.be.closeTo(3 * 0.6, 1e-9);
+  });
+
+  it('is what holds film on a platen: tape, alcohol, or nothing', () => {
+    const held = (filmHold: 'tape' | 'liquid' | 'grip', what: string): number =>
+      used({ process: 'dtf-platen', house: { ...DEFAULT_HOUSE, filmHold } }, what).cents;
+    expect(held('tape', 'Heat tape')).to.be.closeTo(0.4 * 12, 1e-9);
+    expect(held('liquid', 'Fen alcohol')).to.be.closeTo(0.003 * 900, 1e-9);
+    expect(held('liquid', 'Heat tape') + held('grip', 'Heat tape') + held('grip', 'Fen alcohol')).to.equal(0);
+  });
+
+  it('is a transfer from the shelf at its own price, and no film, ink or powder', () => {
+    const route = routeOf(lineOf({ process: 'shelf', ...shopWith({ shelf }) }));
+    const { materials } = priceRoute(route, 300, 10, rates);
+    expect(materials.map(({ what, cents }) => [what, cents])).to.deep.equal([
+      ['Crest, ready', 130],
+      ['Parchment', 1.2],
+    ]);
   });
 });
 

@@ -13,6 +13,8 @@ export interface PieceCost {
   /** Set-up of the line, spread over its pieces. */
   setUpCents: number;
   machineCents: number;
+  /** This line's share of heating its machines up, spread over its pieces. */
+  warmUpCents: number;
   spoilageCents: number;
   spoilageShare: number;
   spoilageFrom: Rates['spoilageFrom'];
@@ -20,8 +22,8 @@ export interface PieceCost {
 }
 
 /**
- * Cost per piece of a route: blank, what the operations consume, hands-on and machine time and set-up spread over the
- * pieces, and the share of all of it that is made again.
+ * Cost per piece of a route: blank, what the operations consume, hands-on and machine time, set-up and the line's share of
+ * warm-ups spread over the pieces, and the share of all of it that is made again.
  *
  * @param blankCents price of the blank, averaged over the sizes ordered; not counted where the route touches no blank
  * @param pieces over which the time is spread, ≥ 1
@@ -38,19 +40,26 @@ export function priceRoute(
   const labourCents = (route.totals.handsS / 3600 / pieces) * rates.centsPerHour;
   const setUpCents = ((rates.setUpMinutes / 60) * rates.centsPerHour) / pieces;
   const machineCents = (machineSeconds(route, pieces) / 3600 / pieces) * rates.machineCentsPerHour;
-  const spoilageCents = (blank + materialCents + labourCents + machineCents) * rates.spoilageShare;
+  const warmUpCents =
+    (warmUpSeconds(route) / 3600 / pieces / rates.linesPerWarmUp) * rates.machineCentsPerHour;
+  const once = blank + materialCents + labourCents + setUpCents + machineCents + warmUpCents;
+  const spoilageCents = once * rates.spoilageShare;
   return {
     blankCents: blank,
     materials,
     labourCents,
     setUpCents,
     machineCents,
+    warmUpCents,
     spoilageCents,
     spoilageShare: rates.spoilageShare,
     spoilageFrom: rates.spoilageFrom,
-    totalCents: blank + materialCents + labourCents + setUpCents + machineCents + spoilageCents,
+    totalCents: once + spoilageCents,
   };
 }
+
+const warmUpSeconds = ({ warmUps }: Route): number =>
+  warmUps.reduce((sum, { heatS, settleS }) => sum + heatS + settleS, 0);
 
 /** What the operations use, one row a material. */
 function gatherMaterials({ lanes, operations }: Route, pieces: number): PieceCost['materials'] {

@@ -12,6 +12,8 @@ export interface Rates {
   machineCentsPerHour: number;
   /** Taking in, proof, first piece: paid once per line, min of a person's time. */
   setUpMinutes: number;
+  /** Lines that share the warm-up of a machine: it is heated once a day, not for each. */
+  linesPerWarmUp: number;
   /** Share (0–1) of pieces made again. */
   spoilageShare: number;
   /** Where that share comes from. */
@@ -28,6 +30,7 @@ export const DEFAULT_RATES: Rates = {
   centsPerHour: 2400,
   machineCentsPerHour: 350,
   setUpMinutes: 12,
+  linesPerWarmUp: 5,
   spoilageShare: 0.03,
   spoilageFrom: 'assumed',
   marginShare: 0.4,

@@ -12,6 +12,7 @@ export type {
   LineSize,
   PlacementNeed,
   PlacementPlan,
+  PlacementProblem,
   PrintArea,
   SizePlacement,
 } from './planPlacement.ts';

@@ -1,9 +1,8 @@
 import type { BlankKind } from '../blank/index.ts';
 import { say } from '../words/index.ts';
-import type { Said } from '../words/index.ts';
 import { sideOf, regionOf } from './faces.ts';
 import { outlineOf, outlineScale, printTop } from './outlines.ts';
-import type { PlacementPlan, SizePlacement } from './planPlacement.ts';
+import type { PlacementPlan, PlacementProblem, SizePlacement } from './planPlacement.ts';
 
 interface Box {
   left: number;
@@ -17,7 +16,7 @@ interface Box {
  *
  * @param plans in the order the prints are written
  */
-export function overlaps(kind: BlankKind, plans: readonly PlacementPlan[]): Said[] {
+export function overlaps(kind: BlankKind, plans: readonly PlacementPlan[]): PlacementProblem[] {
   return plans.flatMap((plan, i) =>
     plans.slice(i + 1).flatMap((other) => {
       if (regionOf(plan.key) !== regionOf(other.key) || sideOf(plan.key) !== sideOf(other.key)) return [];
@@ -26,7 +25,12 @@ export function overlaps(kind: BlankKind, plans: readonly PlacementPlan[]): Said
         return twin !== undefined && meet(boxOf(kind, plan, own), boxOf(kind, other, twin));
       });
       if (sizes.length === 0) return [];
-      return [say('place.overlap', { sizes: sizes.map(({ size }) => size), one: plan.key, two: other.key })];
+      return [
+        {
+          said: say('place.overlap', { sizes: sizes.map(({ size }) => size), one: plan.key, two: other.key }),
+          waysOut: [say('way.apart')],
+        },
+      ];
     }),
   );
 }

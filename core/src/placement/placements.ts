@@ -16,7 +16,8 @@ export interface NamedPlacement {
 }
 
 const SLEEVED = ['tee', 'performance-shirt', 'sweatshirt', 'hoodie', 'jacket'] as const;
-const TOPS = [...SLEEVED, 'bib', 'top'] as const;
+/** What has a collar, and a front with a middle. */
+export const TOPS = [...SLEEVED, 'bib', 'top'] as const;
 const CAPS = ['cap-five', 'cap-six', 'cap-stretch'] as const;
 
 export const PLACEMENT_KEYS = Object.keys(PLACE_NAMES) as (keyof typeof PLACE_NAMES)[];

@@ -26,6 +26,7 @@ const plan = (own: Partial<Input> = {}): ReturnType<typeof planPlacement> =>
     rule: 'ruler',
     platens: PLATENS,
     press: { name: 'Press A', widthMm: 400, heightMm: 500 },
+    isOnPatch: false,
     ...own,
   });
 
@@ -58,7 +59,7 @@ describe('placement', () => {
   it('says what fits no platen, no press and no printable area, with the sizes', () => {
     const graded = { ...front, grades: [{ sizes: ['XXL'], widthMm: 420 }] };
     const problems = plan({ placement: graded })
-      .problems.map((own) => inWords(own))
+      .problems.map(({ said }) => inWords(said))
       .join(' ');
     expect(problems)
       .to.match(/420.*fits none of the platens/)
@@ -66,7 +67,43 @@ describe('placement', () => {
     const areas = [{ placement: 'full-front' as const, widthMm: 250, heightMm: 350 }];
     // a medium body is 50 mm wider than the smallest, so it has room for 300 mm
     expect(plan({ placement: { ...front, areas } }).problems).to.have.lengthOf(1);
-    expect(inWords(plan({ placement: { ...front, areas } }).problems[0])).to.match(/^S: 280/);
+    expect(inWords(plan({ placement: { ...front, areas } }).problems[0].said)).to.match(/^S: 280/);
+  });
+
+  it('gives longer bodies more height: half of what they are wider', () => {
+    const areas = [{ placement: 'full-front' as const, widthMm: 300, heightMm: 310 }];
+    const over = (heightMm: number): unknown =>
+      plan({ placement: { ...front, areas }, heightMm }).problems.map(
+        ({ said }) => (said.params as { sizes?: string[] }).sizes,
+      );
+    expect(over(310)).to.deep.equal([]);
+    expect(over(330)).to.deep.equal([['S']]); // a medium has 335 mm
+    expect(over(340)).to.deep.equal([['S', 'M']]); // the largest has 410 mm
+  });
+
+  it('says what could be done about all that is in the way', () => {
+    const ways = (own: Partial<Input>): string[] =>
+      plan(own).problems.flatMap(({ waysOut }) => waysOut.map((own) => inWords(own)));
+    const zipped = { ...hoodie, features: ['zip'] as const };
+    expect(ways({ garment: zipped })).to.deep.equal(['Another place: left chest or back.']);
+    const six = { ...cap, kind: 'cap-six' as const, features: ['panel-seam'] as const };
+    const capFront = { placement: { ...front, key: 'cap-front' as const }, widthMm: 60, heightMm: 40 };
+    expect(ways({ garment: six, ...capFront })).to.deep.equal([
+      'Another place: cap front corner or cap side.',
+      'Put it on a patch: a patch bridges the seam.',
+    ]);
+    expect(ways({ garment: six, ...capFront, isOnPatch: true }), 'it is on one').to.deep.equal([]);
+    // 350 mm is as wide as the largest platen, and 280 of 300 mm high is within it
+    expect(ways({ widthMm: 400, lineWidthMm: 400 }).map((own) => own.replaceAll('\u00a0', ' '))).to.include(
+      'Print it 350 mm wide, or less.',
+    );
+    for (const kind of BLANK_KINDS)
+      for (const key of PLACEMENT_KEYS)
+        for (const { said, waysOut } of plan({
+          garment: { ...zipped, kind },
+          placement: { ...front, key, dropMm: 5 },
+        }).problems)
+          expect(waysOut, `${kind}, ${key}: ${said.code}`).to.not.be.empty;
   });
 
   it('asks for risers and tape where the print runs onto the pocket, and only there', () => {
@@ -88,21 +125,29 @@ describe('placement', () => {
     const zipped = { ...hoodie, features: ['zip'] as const };
     expect(
       plan({ garment: zipped })
-        .problems.map((own) => inWords(own))
+        .problems.map(({ said }) => inWords(said))
         .join(' '),
     ).to.contain('zip runs through');
     expect(
-      plan({ garment: zipped, placement: { ...front, key: 'left-chest' } })
-        .problems.map((own) => inWords(own))
+      plan({ garment: zipped, placement: { ...front, key: 'left-chest' }, widthMm: 90, heightMm: 60 })
+        .problems.map(({ said }) => inWords(said))
         .join(' '),
     ).to.equal('');
+    // half of a small body is 230 mm: a wider mark runs into the zip
+    const wide = plan({
+      garment: zipped,
+      placement: { ...front, key: 'left-chest' },
+      widthMm: 240,
+      heightMm: 60,
+    });
+    expect(wide.problems.map(({ said }) => said.code)).to.deep.equal(['place.zip']);
   });
 
   it('sees a seam in the middle of a six-panel front, and nowhere else', () => {
     const six = { ...cap, kind: 'cap-six' as const, features: ['panel-seam', 'stiffener'] as const };
     const problems = (garment: typeof cottonTee, key: LinePlacement['key']): string =>
       plan({ garment, placement: { ...front, key, dropMm: 20 }, widthMm: 60, heightMm: 40 })
-        .problems.map((own) => inWords(own))
+        .problems.map(({ said }) => inWords(said))
         .join(' ');
     expect(problems(six, 'cap-front')).to.contain('six-panel front has its seam');
     expect(problems(six, 'cap-side')).to.equal('');
@@ -114,7 +159,7 @@ describe('placement', () => {
     const pocket = { ...cottonTee, features: ['pocket'] as const };
     const marks = (garment: typeof cottonTee, key: LinePlacement['key']): string =>
       plan({ garment, placement: { ...front, key }, widthMm: 90, heightMm: 60 })
-        .problems.map((own) => inWords(own))
+        .problems.map(({ said }) => inWords(said))
         .join(' ');
     expect(marks(pocket, 'left-chest')).to.contain('pocket is where the mark goes');
     expect(marks(pocket, 'right-chest')).to.equal('');
@@ -138,7 +183,7 @@ describe('placement', () => {
     for (const key of PLACEMENT_KEYS) expect(PLACEMENTS[key].on.length).to.be.greaterThan(0);
     expect(
       plan({ placement: { ...front, key: 'cap-front' } })
-        .problems.map((own) => inWords(own))
+        .problems.map(({ said }) => inWords(said))
         .join(' '),
     ).to.contain('has no place called cap front');
   });

@@ -2,7 +2,7 @@ import type { Feature, Garment } from '../blank/index.ts';
 import { hasFeature, isCap } from '../blank/index.ts';
 import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
-import { PLACEMENTS, dropFrom } from './placements.ts';
+import { PLACEMENTS, TOPS, dropFrom, placementsOn } from './placements.ts';
 import type { PlacementKey } from './placements.ts';
 
 /** One size of a line: how many, and what its maker's chart says of it. */
@@ -56,6 +56,12 @@ export interface PlacementNeed {
   said: Said;
 }
 
+/** What does not fit or is in the way, and what could be done about it. */
+export interface PlacementProblem {
+  said: Said;
+  waysOut: Said[];
+}
+
 /** Where a print sits on every size, whether it can, and what it takes. */
 export interface PlacementPlan {
   key: PlacementKey;
@@ -65,8 +71,8 @@ export interface PlacementPlan {
   sizes: SizePlacement[];
   /** Name of the platen it is loaded on, direct print only. */
   platen: string | null;
-  /** What does not fit or is in the way; each with the sizes it is about. */
-  problems: Said[];
+  /** Each with the sizes it is about. */
+  problems: PlacementProblem[];
   needs: PlacementNeed[];
 }
 
@@ -93,6 +99,8 @@ export interface PlacementInput {
   platens: readonly Surface[];
   /** What it is pressed on; `null` where nothing is. */
   press: Surface | null;
+  /** The print lies on a patch, which bridges what is under it. */
+  isOnPatch: boolean;
 }
 
 /** Works out the placement of every size of a line, and what stands in its way. */
@@ -115,31 +123,48 @@ export function planPlacement(input: PlacementInput): PlacementPlan {
       ...misplaced(input),
       ...tooLarge(input, sizes),
       ...(platens.length > 0 && platen === null
-        ? [
-            say('place.no-platen', {
-              widthMm: widest,
-              heightMm: tallest,
-              largestWidthMm: platens[platens.length - 1].widthMm,
-              largestHeightMm: platens[platens.length - 1].heightMm,
-            }),
-          ]
+        ? [offPlaten(platens[platens.length - 1], { widest, tallest })]
         : []),
       ...(input.press && (widest > input.press.widthMm || tallest > input.press.heightMm)
-        ? [
-            say('place.over-press', {
-              widthMm: widest,
-              heightMm: tallest,
-              press: input.press.name,
-              pressWidthMm: input.press.widthMm,
-              pressHeightMm: input.press.heightMm,
-            }),
-          ]
+        ? [overPress(input.press, { widest, tallest })]
         : []),
       ...obstacles(input, sizes),
     ],
     needs: needs(input, sizes),
   };
 }
+
+interface Extent {
+  widest: number;
+  tallest: number;
+}
+
+/** So wide it may be to fit a room, in whole mm; its height follows. */
+const smaller = ({ widest, tallest }: Extent, room: { widthMm: number; heightMm: number }): Said =>
+  say('way.smaller', {
+    widthMm: Math.floor(widest * Math.min(room.widthMm / widest, room.heightMm / tallest)),
+  });
+
+const offPlaten = (room: Surface, extent: Extent): PlacementProblem => ({
+  said: say('place.no-platen', {
+    widthMm: extent.widest,
+    heightMm: extent.tallest,
+    largestWidthMm: room.widthMm,
+    largestHeightMm: room.heightMm,
+  }),
+  waysOut: [smaller(extent, room), say('way.another-process')],
+});
+
+const overPress = (press: Surface, extent: Extent): PlacementProblem => ({
+  said: say('place.over-press', {
+    widthMm: extent.widest,
+    heightMm: extent.tallest,
+    press: press.name,
+    pressWidthMm: press.widthMm,
+    pressHeightMm: press.heightMm,
+  }),
+  waysOut: [smaller(extent, press), say('way.in-two-goes')],
+});
 
 const largest = (sizes: readonly SizePlacement[], key: 'widthMm' | 'heightMm'): number =>
   Math.max(0, ...sizes.map((own) => own[key]));
@@ -207,15 +232,25 @@ function ruleOf({ garment, rule, placement: { key, dropMm } }: PlacementInput): 
   return say('rule.fingers', { count, minMm: count * FINGER_MM.min, maxMm: count * FINGER_MM.max });
 }
 
-function misplaced({ garment, placement }: PlacementInput): Said[] {
+function misplaced({ garment, placement }: PlacementInput): PlacementProblem[] {
   const named = PLACEMENTS[placement.key];
-  return named.on.includes(garment.kind)
-    ? []
-    : [say('place.no-such', { blank: garment.name, place: placement.key })];
+  if (named.on.includes(garment.kind)) return [];
+  return [
+    {
+      said: say('place.no-such', { blank: garment.name, place: placement.key }),
+      waysOut: [say('way.other-places', { places: placementsOn(garment.kind) })],
+    },
+  ];
 }
 
-/** Against the printable area at this place; wider sizes have as much more as their bodies are wider. */
-function tooLarge({ placement }: PlacementInput, sizes: readonly SizePlacement[]): Said[] {
+/** Bodies get longer by about half of what they get wider (assumption: usual charts, some 25 mm to 50 mm a size). */
+const LENGTH_PER_WIDTH = 0.5;
+
+/**
+ * Against the printable area at this place, which is given for the smallest size: wider sizes have as much more width as
+ * their bodies are wider, and half of that more height.
+ */
+function tooLarge({ placement }: PlacementInput, sizes: readonly SizePlacement[]): PlacementProblem[] {
   const area = placement.areas.find((own) => own.placement === placement.key);
   if (!area) return [];
   const widths = placement.sizes.map(({ bodyWidthMm }) => bodyWidthMm);
@@ -223,18 +258,22 @@ function tooLarge({ placement }: PlacementInput, sizes: readonly SizePlacement[]
   const narrowest = Math.min(...known);
   const over = sizes.filter((own, i) => {
     const width = widths[i] ?? null;
-    const room = area.widthMm + (width === null || known.length === 0 ? 0 : width - narrowest);
-    return own.widthMm > room || own.heightMm > area.heightMm;
+    const wider = width === null || known.length === 0 ? 0 : width - narrowest;
+    return own.widthMm > area.widthMm + wider || own.heightMm > area.heightMm + LENGTH_PER_WIDTH * wider;
   });
   if (over.length === 0) return [];
+  const extent = { widest: largest(over, 'widthMm'), tallest: largest(over, 'heightMm') };
   return [
-    say('place.too-large', {
-      sizes: over.map(({ size }) => size),
-      widthMm: largest(over, 'widthMm'),
-      heightMm: largest(over, 'heightMm'),
-      roomWidthMm: area.widthMm,
-      roomHeightMm: area.heightMm,
-    }),
+    {
+      said: say('place.too-large', {
+        sizes: over.map(({ size }) => size),
+        widthMm: extent.widest,
+        heightMm: extent.tallest,
+        roomWidthMm: area.widthMm,
+        roomHeightMm: area.heightMm,
+      }),
+      waysOut: [smaller(extent, area), ...(over.length < sizes.length ? [say('way.grade')] : [])],
+    },
   ];
 }
 
@@ -255,17 +294,47 @@ export function crossesPocket(garment: Garment, key: PlacementKey, sizes: readon
   return isInFront && sizes.some(({ dropMm, heightMm }) => dropMm + heightMm > top);
 }
 
-function obstacles(input: PlacementInput, sizes: readonly SizePlacement[]): Said[] {
-  const { garment, placement } = input;
-  const problems: Said[] = [];
-  if (hasFeature(garment, 'zip') && placement.key === 'full-front') problems.push(say('place.zip'));
-  if (garment.kind === 'cap-six' && placement.key === 'cap-front' && hasFeature(garment, 'panel-seam'))
-    problems.push(say('place.six-panel-seam'));
-  if (garment.kind === 'tee' && hasFeature(garment, 'pocket') && placement.key === 'left-chest')
-    problems.push(say('place.chest-pocket'));
-  if (sizes.some(({ dropMm }) => dropMm < 20) && dropFrom(placement.key, garment.kind) === 'collar')
-    problems.push(say('place.at-collar'));
+const COLLAR_MM = 20; // a rib and its seam (trade)
+
+function obstacles(input: PlacementInput, sizes: readonly SizePlacement[]): PlacementProblem[] {
+  const { garment, placement, isOnPatch } = input;
+  const { key } = placement;
+  const problems: PlacementProblem[] = [];
+  const otherPlaces = (...places: PlacementKey[]): Said[] => {
+    const there = places.filter((own) => own !== key && PLACEMENTS[own].on.includes(garment.kind));
+    return there.length === 0 ? [] : [say('way.other-places', { places: there })];
+  };
+  if (isOverZip(garment, key, sizes))
+    problems.push({
+      said: say('place.zip'),
+      waysOut:
+        key === 'full-front'
+          ? otherPlaces('left-chest', 'back')
+          : [say('way.clear-of-zip'), ...otherPlaces('back')],
+    });
+  if (garment.kind === 'cap-six' && key === 'cap-front' && hasFeature(garment, 'panel-seam') && !isOnPatch)
+    problems.push({
+      said: say('place.six-panel-seam'),
+      waysOut: [...otherPlaces('cap-corner', 'cap-side'), say('way.patch')],
+    });
+  if (garment.kind === 'tee' && hasFeature(garment, 'pocket') && key === 'left-chest')
+    problems.push({ said: say('place.chest-pocket'), waysOut: otherPlaces('pocket', 'right-chest') });
+  if (sizes.some(({ dropMm }) => dropMm < COLLAR_MM) && dropFrom(key, garment.kind) === 'collar')
+    problems.push({
+      said: say('place.at-collar', { leastMm: COLLAR_MM }),
+      waysOut: [say('way.lower', { dropMm: COLLAR_MM })],
+    });
   return problems;
+}
+
+/** A zip runs down the middle of the front; a chest mark sits half-way between it and the side. */
+function isOverZip(garment: Garment, key: PlacementKey, sizes: readonly SizePlacement[]): boolean {
+  if (!hasFeature(garment, 'zip') || !TOPS.some((own) => own === garment.kind)) return false;
+  if (key === 'full-front') return true;
+  return (
+    isChest(key) &&
+    sizes.some(({ widthMm, bodyWidthMm }) => bodyWidthMm !== null && widthMm > bodyWidthMm / 2)
+  );
 }
 
 function needs(input: PlacementInput, sizes: readonly SizePlacement[]): PlacementNeed[] {

@@ -15,9 +15,13 @@ import {
   hotFilm,
   lineInput,
   lineOf,
+  millPrimer,
   plannedOrNull,
   polyesterBib,
   routeOf,
+  settingOf,
+  shelf,
+  shopWith,
   small,
 } from '../fixtures/index.ts';
 import { REASON_SOURCES } from '../work/index.ts';
@@ -43,6 +47,8 @@ interface Row {
   slip?: Code;
   /** What is chosen of several, by role. */
   source?: Record<string, string>;
+  /** Why a setting is what it is, by its strongest reason. */
+  reason?: Record<string, Code>;
 }
 
 const POLYESTER = fibresOf({ polyester: 1 });
@@ -53,6 +59,24 @@ const DENIM: Partial<Garment> = {
   construction: 'woven',
   massGM2: 400,
   features: ['thick-seams'],
+};
+const STOCKED: Partial<PrintInput> = shopWith({ shelf });
+const PRESSES_ALONE = {
+  ...equipment,
+  printers: [],
+  inkSets: [],
+  films: [],
+  powders: [],
+  ovens: [],
+  griddles: [],
+  sprayers: [],
+};
+const PATCH: Partial<Garment> = {
+  kind: 'patch',
+  fibres: fibresOf({ leatherette: 1 }),
+  construction: 'woven',
+  massGM2: 990,
+  thicknessMm: 1.1,
 };
 const TOTE: Partial<Garment> = { kind: 'tote', construction: 'woven', massGM2: 340 };
 const WICKING: Partial<Garment> = {
@@ -137,6 +161,29 @@ const TABLE: Row[] = [
   { what: 'a patch on a cap, bare', process: 'patch-cap', garment: cap, house: { capMat: 'bare' }, own: small('cap-front'), expect: { 'press-cap.dwellS': [15, 20] } },
   { what: 'a patch on a tee', process: 'patch-cap', refusal: 'refusal.no-cap' },
   { what: 'direct on dark cotton', process: 'dtg', expect: { 'pretreat.gM2': [110, 180], 'dry-pretreatment.dwellS': [10, 15], 'cure.tempC': [160, 177], 'cure.dwellS': [60, 120], 'cure.hoverS': [20, 40], 'cure.kPa': [5, 20], 'print.chokeMm': [0.1, 0.4], 'print.whiteDensity': [0.7, 1] } },
+  { what: 'a tee bought pretreated: no spraying, one short press by its sheet, under the sheet kept for it', process: 'dtg', garment: { pretreated: millPrimer }, expect: { 'pre-press.tempC': [150, 165], 'pre-press.dwellS': [5, 10], 'cure.dwellS': [60, 150] }, has: ['pre-press', 'print'], lacks: ['pretreat', 'dry-pretreatment', 'air-dry', 'lay-fibres'], source: { 'fluid-sheet': 'Primer parchment' }, reason: { 'pre-press.dwellS': 'reason.sheet' } },
+  { what: 'the same in a house that dries in air', process: 'dtg', garment: { pretreated: millPrimer }, house: { pretreatmentDrying: 'air' }, has: ['pre-press'], lacks: ['air-dry', 'lay-fibres'] },
+  { what: 'a tee pretreated for polyester', process: 'dtg', garment: { pretreated: { ...millPrimer, fibre: 'polyester' } }, refusal: 'refusal.pretreated-for' },
+  { what: 'polyester pretreated for cotton', process: 'dtg', garment: { ...polyesterBib, pretreated: millPrimer }, refusal: 'refusal.pretreated-for' },
+  { what: 'its short press held longer than its sheet says', process: 'dtg', garment: { pretreated: millPrimer }, own: { overrides: override('pre-press', 'dwellS', 12) }, conflict: ['limit.sheet'] },
+  { what: 'a pretreated tee where the fluid’s sheet wants more heat than the ink', process: 'dtg', garment: { pretreated: { ...millPrimer, pressC: { min: 180, max: 190 } } }, expect: { 'pre-press.tempC': [180, 190], 'cure.tempC': [160, 177] }, has: ['change-heat'] },
+  { what: 'a transfer off the shelf by what came with it', process: 'shelf', own: STOCKED, expect: { 'press-transfer.tempC': [148, 156], 'press-transfer.dwellS': [10, 14], 'press-transfer.kPa': [40, 40], 'second-press.dwellS': [8, 8] }, has: ['trim'], lacks: ['print-film', 'powder', 'melt-powder'], source: { 'shelf-transfer': 'Crest, ready' } },
+  { what: 'more than lie on the shelf', process: 'shelf', own: { ...STOCKED, pieces: 61 }, refusal: 'against.too-few' },
+  { what: 'art that does not lie there', process: 'shelf', own: { ...STOCKED, artwork: 'Owl' }, refusal: 'against.other-art' },
+  { what: 'its art at another size', process: 'shelf', own: { ...STOCKED, ...small('left-chest'), print: { ...small('left-chest').print, widthMm: 90 } }, refusal: 'against.other-size' },
+  { what: 'one size of the line printed larger than what lies there', process: 'shelf', own: { ...STOCKED, placement: { ...lineInput().placement, grades: [{ sizes: ['L'], widthMm: 320 }] } }, refusal: 'against.other-size' },
+  { what: 'nothing on the shelf', process: 'shelf', refusal: 'refusal.none-set-up' },
+  { what: 'making stock of what lies there', process: 'shelf', house: { filmUse: 'stock' }, own: STOCKED, refusal: 'refusal.lies-there' },
+  { what: 'a shelf transfer on a cap by its sheet for caps', process: 'shelf', garment: cap, own: { ...STOCKED, ...small('cap-front') }, expect: { 'press-cap.tempC': [136, 141], 'press-cap.dwellS': [8, 11], 'press-cap.kPa': [68, 68] }, lacks: ['press-transfer'] },
+  { what: 'a shelf transfer hotter than its polyester bears', process: 'shelf', garment: { fibres: POLYESTER }, own: STOCKED, conflict: ['limit.dye'] },
+  { what: 'a supplier’s transfer on a patch: tacked with the iron, nothing printed', process: 'patch-cap', garment: cap, house: { patchTransfer: 'bought' }, own: small('cap-front'), expect: { 'tack-transfer.tempC': [110, 121], 'press-cap.tempC': [135, 142] }, has: ['trim', 'tack-transfer', 'press-cap'], lacks: ['print-film', 'powder', 'melt-powder', 'cut'], source: { supplier: 'Quarry transfers' } },
+  { what: 'a patch in a shop with presses and nothing else', process: 'patch-cap', garment: cap, own: { ...small('cap-front'), equipment: PRESSES_ALONE }, has: ['trim', 'tack-transfer', 'press-cap'], lacks: ['print-film'], source: { supplier: 'Quarry transfers' } },
+  { what: 'four patches there: too few to buy transfers for', process: 'patch-cap', garment: cap, own: { ...small('cap-front'), pieces: 4, equipment: PRESSES_ALONE }, refusal: 'refusal.none-set-up' },
+  { what: 'a patch from what lies ready', process: 'patch-cap', garment: cap, house: { patchTransfer: 'shelf' }, own: { ...STOCKED, ...small('cap-front') }, has: ['trim', 'tack-transfer'], lacks: ['print-film'], source: { 'shelf-transfer': 'Small crest, ready' } },
+  { what: 'a supplier’s transfer pressed on a patch is hotter than its grain bears', process: 'patch-cap', garment: cap, house: { patchTransfer: 'bought', patchTack: 'press' }, own: small('cap-front'), conflict: ['limit.practice', 'limit.leatherette'], has: ['press-patch'] },
+  { what: 'a patch alone, by film made here', process: 'dtf', garment: PATCH, own: small('patch-face'), expect: { 'press-transfer.tempC': [110, 142], 'press-transfer.kPa': [25, 45] }, lacks: ['press-cap'] },
+  { what: 'a patch alone, by a cool transfer that was bought', process: 'bought-in', garment: PATCH, own: { ...small('patch-face'), equipment: { ...equipment, boughtIns: [{ ...equipment.boughtIns[0], pressC: { min: 125, max: 138 }, kPa: 40 }] } }, expect: { 'press-transfer.tempC': [125, 138], 'press-transfer.kPa': [40, 40] }, has: ['trim'] },
+  { what: 'a hot-peel film on a cap leaves time to rub it down', process: 'dtf', garment: cap, house: { filmPeel: 'hot' }, own: { ...small('cap-front'), equipment: { ...equipment, films: [{ ...hotFilm, pressC: { min: 130, max: 150 } }] } }, has: ['peel'] },
   { what: 'direct on light cotton', process: 'dtg', garment: LIGHT, expect: { 'cure.tempC': [160, 177], 'cure.dwellS': [60, 150] }, lacks: ['pretreat', 'dry-pretreatment'] },
   { what: 'direct on tinted cotton', process: 'dtg', garment: TINT, expect: { 'cure.dwellS': [60, 150] }, lacks: ['pretreat'] },
   { what: 'direct on dark fleece: two to three times the pretreatment, two hits', process: 'dtg', garment: hoodie, expect: { 'pretreat.gM2': [220, 540], 'print.whiteHits': [2, 2], 'dry-pretreatment.bursts': [4, 8] } },
@@ -196,6 +243,10 @@ describe('what practice does with a fabric', () => {
       if (row.slip) expect(route.slips.map(({ said }) => said.code)).to.include(row.slip);
       for (const [role, name] of Object.entries(row.source ?? {}))
         expect(route.prints[0]?.sources.find((own) => own.role === role)?.name).to.equal(name);
+      for (const [path, code] of Object.entries(row.reason ?? {})) {
+        const [operation = '', key = ''] = path.split('.');
+        expect(settingOf(route, operation, key).reasons[0]?.said.code, path).to.equal(code);
+      }
       expect(route.operations.at(-1)?.role).to.equal('inspect');
     });
   }

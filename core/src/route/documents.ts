@@ -1,6 +1,6 @@
 import type { LinePlacement, PlacementPlan, Reach } from '../placement/index.ts';
 import type { Garment } from '../blank/index.ts';
-import type { Flow, Lane, Operation } from '../work/index.ts';
+import type { Flow, Lane, Operation, Ref } from '../work/index.ts';
 import type { Said } from '../words/index.ts';
 import type { HouseMethods } from './house.ts';
 import type {
@@ -14,11 +14,21 @@ import type {
   Rack,
   Sprayer,
 } from './machines.ts';
-import type { BoughtIn, CoverSheet, Film, InkSet, Powder, Pretreatment, Tape } from './materials.ts';
+import type {
+  BoughtIn,
+  CoverSheet,
+  Film,
+  HoldingLiquid,
+  InkSet,
+  Powder,
+  Pretreatment,
+  ShelfTransfer,
+  Tape,
+} from './materials.ts';
 import type { SourceChoice, SourceRole } from './sources/roles.ts';
 
 /** Every way a print gets onto a blank here; each is one file under `processes/`. */
-export const PROCESSES = ['dtg', 'dtf', 'dtf-platen', 'sub-film', 'bought-in', 'patch-cap'] as const;
+export const PROCESSES = ['dtg', 'dtf', 'dtf-platen', 'sub-film', 'bought-in', 'shelf', 'patch-cap'] as const;
 export type Process = (typeof PROCESSES)[number];
 
 /**
@@ -32,7 +42,9 @@ export interface Equipment {
   pretreatments: readonly Pretreatment[];
   coverSheets: readonly CoverSheet[];
   tapes: readonly Tape[];
+  liquids: readonly HoldingLiquid[];
   boughtIns: readonly BoughtIn[];
+  shelf: readonly ShelfTransfer[];
   /** The patch a cap is given, with its price. */
   patch: { id: string | null; blank: Garment; cents: number } | null;
   printers: readonly Printer[];
@@ -79,6 +91,8 @@ export interface LinePrint {
   /** Its name within the line, of digits: "1", "2". Given once and kept. */
   id: string;
   process: Process;
+  /** Name of its artwork: what lies on the shelf is known by it. */
+  artwork: string;
   print: PrintNeeds;
   placement: LinePlacement;
 }
@@ -134,6 +148,15 @@ export interface RouteSource {
   others: { id: string; name: string; why: Said; isPossible: boolean }[];
 }
 
+/** A heated machine a line begins with, brought from a cold room to its first temperature. */
+export interface WarmUp {
+  machine: Ref;
+  tempC: number;
+  /** Until it is hot, and until it is hot all over, s. */
+  heatS: number;
+  settleS: number;
+}
+
 /** One print as it is made. */
 export interface RoutePrint {
   id: string;
@@ -154,6 +177,8 @@ export interface Route {
   operations: Operation[];
   /** How the floor begins with its pieces; it may change that. */
   flow: Flow;
+  /** Before the first piece, unless the day's work has done it already: not in the totals. */
+  warmUps: WarmUp[];
   totals: { handsS: number; elapsedS: number };
   /** Rest after the last step before a piece may leave, s. */
   restBeforeDispatchS: number;

@@ -19,13 +19,16 @@ import type {
   BoughtIn,
   CoverSheet,
   Film,
+  HoldingLiquid,
   InkSet,
   Powder,
   Pretreatment,
   SheetKind,
+  ShelfTransfer,
   Tape,
+  TransferInstructions,
 } from './materials.ts';
-import { NotSetUp } from './refusal.ts';
+import { NoneFits, NotSetUp } from './refusal.ts';
 import { choose } from './sources/choose.ts';
 import type { Candidate, Choice, Preference } from './sources/choose.ts';
 import * as judge from './sources/judge.ts';
@@ -76,6 +79,8 @@ export const CHOICES = {
   griddle: (line: Sourced): Choice<Griddle> => chosen(line, 'griddle', ['griddle', judge.griddles(line)]),
   supplier: (line: Sourced): Choice<BoughtIn> =>
     chosen(line, 'supplier', ['bought-in', judge.suppliers(line)]),
+  'shelf-transfer': (line: Sourced): Choice<ShelfTransfer> =>
+    chosen(line, 'shelf-transfer', ['shelf-transfer', judge.shelf(line)]),
   fluid: (line: Sourced): Choice<Pretreatment> => chosen(line, 'fluid', ['pretreatment', judge.fluids(line)]),
   sprayer: (line: Sourced): Choice<Sprayer> => chosen(line, 'sprayer', ['sprayer', judge.sprayers(line)]),
   press: (line: Sourced): Choice<Press> => chosen(line, 'press', ['press', judge.presses(line)]),
@@ -97,9 +102,54 @@ export const capPressFor = (line: Sourced): CapPress => CHOICES['cap-press'](lin
 export const sprayerFor = (line: Sourced): Sprayer => CHOICES.sprayer(line).chosen;
 export const fluidFor = (line: Sourced): Pretreatment => CHOICES.fluid(line).chosen;
 export const supplierFor = (line: Sourced): BoughtIn => CHOICES.supplier(line).chosen;
+export const shelfTransferFor = (line: Sourced): ShelfTransfer => CHOICES['shelf-transfer'](line).chosen;
+/** What film is wetted with to hold; `null` where it is plain water. */
+export const liquidFor = ({ equipment }: Line): HoldingLiquid | null => equipment.liquids[0] ?? null;
 /** Tape is a help and no need: `null` where none is set up. */
 export const tapeFor = (line: Sourced): Tape | null =>
   line.equipment.tapes.length === 0 ? null : CHOICES.tape(line).chosen;
+
+/** Why the shop has nothing that fills a role of a line; `null` where it has. */
+export function lackOf(line: Sourced, role: SourceRole): Said | null {
+  try {
+    CHOICES[role](line);
+    return null;
+  } catch (error) {
+    if (error instanceof NotSetUp) return say('refusal.none-set-up', { thing: error.thing });
+    if (error instanceof NoneFits) return error.said;
+    throw error;
+  }
+}
+
+/** Where a print's transfer comes from: made for it here, made to order elsewhere, or lying ready. */
+export type TransferOrigin = HouseMethods['patchTransfer'];
+
+/** What a transfer is made with, or found among, by where it comes from. */
+export const ORIGIN_ROLES: Record<TransferOrigin, readonly SourceRole[]> = {
+  here: ['printer', 'ink', 'film', 'powder'],
+  bought: ['supplier'],
+  shelf: ['shelf-transfer'],
+};
+const ORIGINS = Object.keys(ORIGIN_ROLES) as TransferOrigin[];
+
+/** By the process; for a patch as this shop likes it, or else in the first way that it can. */
+export function transferOrigin(line: Sourced): TransferOrigin {
+  const { process, house } = line;
+  if (process === 'bought-in') return 'bought';
+  if (process === 'shelf') return 'shelf';
+  if (process !== 'patch-cap') return 'here';
+  const wished = house.patchTransfer;
+  const isThere = (own: TransferOrigin): boolean =>
+    ORIGIN_ROLES[own].every((role) => lackOf(line, role) === null);
+  return [wished, ...ORIGINS].find(isThere) ?? wished;
+}
+
+/** A transfer that is not made for the line: its own instructions govern. `null` where it is made here. */
+export function readyMadeFor(line: Sourced): (Named & TransferInstructions) | null {
+  const origin = transferOrigin(line);
+  if (origin === 'here') return null;
+  return origin === 'bought' ? supplierFor(line) : shelfTransferFor(line);
+}
 
 /** Share of a print's box above which it counts as solid: then ink wants the finer, slower mode (assumption). */
 const SOLID_SHARE = 0.6;
@@ -135,10 +185,11 @@ const WANTED: Record<HouseMethods['coverSheet'], readonly SheetKind[]> = {
   silicone: ['silicone-textured', 'silicone-thin', 'silicone-thick'],
 };
 
-/** Kinds of sheet that are wished for a use: what a supplier's sheet asks for, or else the house. */
-export function wishedSheets(line: Line, use: SheetUse): readonly SheetKind[] {
+/** Kinds of sheet that are wished for a use: what came with a transfer asks for, or else the house. */
+export function wishedSheets(line: Sourced, use: SheetUse): readonly SheetKind[] {
   const isPressing = use === 'press' || use === 'second-press';
-  if (isPressing && line.process === 'bought-in') return [supplierFor(line).sheet];
+  const readyMade = isPressing ? readyMadeFor(line) : null;
+  if (readyMade) return [readyMade.sheet];
   return WANTED[use === 'second-press' ? line.house.secondPressSheet : line.house.coverSheet];
 }
 

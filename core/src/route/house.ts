@@ -37,6 +37,7 @@ export const DEFAULT_HOUSE: HouseMethods = {
   capLower: 'cold',
   capMat: 'mat',
   patchTack: 'hand-iron',
+  patchTransfer: 'here',
   capSecondPress: 'none',
   subHeat: 'middle',
   filmFeed: 'backing',

@@ -15,6 +15,7 @@ export type {
   RoutePrint,
   RouteSource,
   Slip,
+  WarmUp,
 } from './documents.ts';
 export { fibreWords, isMostlyPolyester, needsWhite } from './fabric.ts';
 export { heatedAgainSaid } from './heatedAgainSaid.ts';
@@ -38,11 +39,13 @@ export type {
   BoughtIn,
   CoverSheet,
   Film,
+  HoldingLiquid,
   InkSet,
   InkUse,
   Powder,
   Pretreatment,
   SheetKind,
+  ShelfTransfer,
   Tape,
 } from './materials.ts';
 export { MOST_PRINTS, PLANNER_VERSION, planRoute } from './planRoute.ts';

@@ -36,6 +36,8 @@ export interface Printer extends Named {
   whiteJobs: 'one' | 'two';
   /** Its print software mirrors film by itself: then nobody else may. */
   isMirroring: boolean;
+  /** Thickness of the pad that grips film on its platen, mm; `null` where it has none, or nobody measured. */
+  gripPadMm: number | null;
 }
 
 export interface PressureMark {

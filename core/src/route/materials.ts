@@ -83,13 +83,18 @@ export interface CoverSheet extends Stocked {
   centsEach: number;
 }
 
+/** What film is held on a platen with, by the drop; plain water needs no entry. */
+export interface HoldingLiquid extends Stocked {
+  centsPerL: number;
+}
+
 export interface Tape extends Stocked {
   maxC: number;
   centsPerM: number;
 }
 
-/** A transfer from a supplier, pressed as its own sheet says. */
-export interface BoughtIn extends Named {
+/** How a transfer is pressed that was made elsewhere or before: what came with it governs all that it names. */
+export interface TransferInstructions {
   peel: 'hot' | 'warm' | 'cold';
   pull: 'slow' | 'fast';
   pressC: Range;
@@ -101,9 +106,21 @@ export interface BoughtIn extends Named {
   capPressC: Range | null;
   capDwellS: Range | null;
   capKPa: number | null;
+}
+
+/** A transfer from a supplier, made to order. */
+export interface BoughtIn extends Named, TransferInstructions {
   /** Comes ganged on a sheet and is trimmed here. */
   isTrimmed: boolean;
   minimum: number;
   leadDays: number;
   centsPerM2: number;
+}
+
+/** A transfer that lies on the shelf, made here or bought: of one artwork at one size. */
+export interface ShelfTransfer extends Stocked, TransferInstructions {
+  /** Name of the artwork it carries. */
+  artwork: string;
+  widthMm: number;
+  centsEach: number;
 }

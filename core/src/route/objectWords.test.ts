@@ -1,7 +1,17 @@
 import { expect } from 'chai';
 import { BLANK_KINDS } from '../blank/index.ts';
 import type { BlankKind } from '../blank/index.ts';
-import { cap, cottonTee, lineOf, plannedOrNull, small } from '../fixtures/index.ts';
+import {
+  at,
+  cap,
+  cottonTee,
+  hoodie,
+  lineOf,
+  plannedOrNull,
+  shelf,
+  shopWith,
+  small,
+} from '../fixtures/index.ts';
 import { placementsOn } from '../placement/index.ts';
 import { allInWords, inWords } from '../words/index.ts';
 import { PROCESSES } from './index.ts';
@@ -16,7 +26,9 @@ const wordsOf = ({ operations, prints }: Route): string[] => [
     ...settings.flatMap(({ reasons }) => allInWords(reasons.map(({ said }) => said))),
     ...(waitAfter ? [inWords(waitAfter.why)] : []),
   ]),
-  ...prints.flatMap(({ placement: { rule, problems } }) => allInWords([rule, ...problems])),
+  ...prints.flatMap(({ placement: { rule, problems } }) =>
+    allInWords([rule, ...problems.flatMap(({ said, waysOut }) => [said, ...waysOut])]),
+  ),
 ];
 
 const WITH_COLLAR: readonly BlankKind[] = [
@@ -52,7 +64,7 @@ describe('the words of a route', () => {
     const named = new Set<RegExp>();
     for (const { kind, place, process } of EVERYWHERE) {
       const garment = { ...(isCapKind(kind) ? cap : cottonTee), kind, features: [] };
-      const route = plannedOrNull(lineOf({ process, garment, ...small(place) }));
+      const route = plannedOrNull(lineOf({ process, garment, ...small(place), ...shopWith({ shelf }) }));
       const lines = route === null ? [] : wordsOf(route);
       for (const [part, has] of PARTS) {
         const found = lines.find((line) => part.test(line));
@@ -62,5 +74,30 @@ describe('the words of a route', () => {
       }
     }
     expect(named.size, 'each is named somewhere').to.equal(PARTS.length);
+  });
+
+  it('never tell of a bare garment where a pad lies under the print, nor of a pad where none is wanted', () => {
+    const seen = new Set<boolean>();
+    for (const feature of ['pocket', 'zip', 'thick-seams', 'hood', 'drawcord'] as const)
+      for (const place of [at('full-front'), at('back'), small('left-chest'), small('left-sleeve')])
+        for (const process of PROCESSES) {
+          const garment = { ...hoodie, features: [feature] };
+          const low = { ...place.placement, dropMm: place.placement.dropMm + 60 };
+          const route = plannedOrNull(
+            lineOf({ process, garment, ...place, placement: low, ...shopWith({ shelf }) }),
+          );
+          if (route === null) continue;
+          const isPadded = route.prints[0].placement.needs.some(({ what }) => what === 'pad');
+          const codes = new Set(route.operations.flatMap(({ checks }) => checks.map(({ code }) => code)));
+          const named = `${feature}, ${place.placement.key}, ${process}`;
+          expect(codes.has('check.nothing-under'), named).to.equal(!isPadded);
+          if (isPadded) expect(codes.has('check.flat-under-plate'), named).to.equal(false);
+          else
+            expect(codes.has('check.pad-in-place') || codes.has('check.pocket-padded'), named).to.equal(
+              false,
+            );
+          seen.add(isPadded);
+        }
+    expect(seen.size, 'there are both').to.equal(2);
   });
 });

@@ -17,6 +17,7 @@ export function placementOf(input: PrintInput): PlacementPlan {
     rule: house.placementRule,
     platens: platensFor(input),
     press: pressOf(input),
+    isOnPatch: input.process === 'patch-cap',
   });
 }
 

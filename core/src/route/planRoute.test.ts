@@ -17,6 +17,8 @@ import {
   settingOf,
   small,
   valueOf,
+  shelf,
+  shopWith,
 } from '../fixtures/index.ts';
 import {
   HOUSE_KEYS,
@@ -213,7 +215,7 @@ describe('house methods', () => {
       lineOf({ equipment: { ...equipment, films: [hotFilm] } }),
       lineOf({ process: 'dtg' }),
       lineOf({ process: 'dtf-platen' }),
-      lineOf({ process: 'patch-cap', garment: cap, ...small('cap-front') }),
+      lineOf({ process: 'patch-cap', garment: cap, ...small('cap-front'), ...shopWith({ shelf }) }),
       lineOf({ garment: cap, ...small('cap-front') }),
       lineOf({
         process: 'sub-film',

@@ -24,10 +24,11 @@ import { NoneFits, NotSetUp } from './refusal.ts';
 import { refusedSources, sourcesOf } from './routeSources.ts';
 import type { Refusal } from './refusal.ts';
 import { findLineSlips, findSlips } from './slips.ts';
+import { warmUpsOf } from './warmUps.ts';
 import { waysOut } from './waysOut.ts';
 
 /** Counted up when the same input gives another route: a stored route says which planner made it. */
-export const PLANNER_VERSION = 4;
+export const PLANNER_VERSION = 5;
 
 /** Prints a line may have: every order of them is tried. */
 export const MOST_PRINTS = 6;
@@ -97,6 +98,7 @@ function planned(input: RouteInput): RoutePlan {
     lanes: work.lanes,
     operations: said.map(({ operation }) => operation),
     flow: input.house.pieceFlow,
+    warmUps: warmUpsOf(operations, input.equipment),
     totals: totalTimes({ lanes: work.lanes, operations }, input.pieces),
     restBeforeDispatchS: Math.max(
       ...input.prints.map(({ process }) => PROCESS_MODULES[process].restBeforeDispatchS),

@@ -87,19 +87,19 @@ export const inBursts = (bursts: readonly Phase[], between: { label: string; han
     i === 0 ? [burst] : [byHand(between.label, between.handsS, { canPause: false, maxWaitS: 0 }), burst],
   );
 
-/** One use of a cover sheet, priced by its share of the uses it lasts. */
-export const sheetWear = ({ id, name, uses, centsEach }: CoverSheet): Consumption => ({
+/** Closings of the press under a cover sheet, priced by their share of those it lasts. */
+export const sheetWear = ({ id, name, uses, centsEach }: CoverSheet, presses = 1): Consumption => ({
   id,
   what: name,
-  amount: 1 / uses,
+  amount: presses / uses,
   kind: 'count',
-  cents: centsEach / uses,
+  cents: (presses * centsEach) / uses,
   isAssumed: true,
 });
 
 /** {@link sheetWear} of the sheet the house uses here. */
-export const sheetUse = (input: PrintInput, use: SheetUse): Consumption =>
-  sheetWear(coverSheetFor(input, use));
+export const sheetUse = (input: PrintInput, use: SheetUse, presses = 1): Consumption =>
+  sheetWear(coverSheetFor(input, use), presses);
 
 /** Tape for one part, m, where any is set up. */
 export function tapeUse(input: PrintInput, lengthM: number): Consumption[] {

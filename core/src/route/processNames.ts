@@ -8,4 +8,5 @@ export const shortNames = (processes: readonly Process[]): string =>
   processes.map((process) => PROCESS_SHORT_NAMES[process]).join(' + ');
 
 /** True where transfers are made: sold alone, they need a licence for the image. */
-export const isFilmProcess = (process: Process): boolean => process !== 'dtg' && process !== 'bought-in';
+export const isFilmProcess = (process: Process): boolean =>
+  process !== 'dtg' && process !== 'bought-in' && process !== 'shelf';

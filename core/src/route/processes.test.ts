@@ -11,6 +11,7 @@ import {
   operationOf,
   polyesterBib,
   routeOf,
+  shelf,
   shopWith,
   small,
   valueOf,
@@ -30,6 +31,7 @@ const LINES: Record<Process, Partial<PrintInput>> = {
   'dtf-platen': {},
   'sub-film': { garment: white, ...small('left-chest') },
   'bought-in': {},
+  shelf: shopWith({ shelf }),
   'patch-cap': { garment: cap, ...small('cap-front') },
 };
 const routeBy = (process: Process, own: Partial<PrintInput> = {}): Route =>
@@ -50,6 +52,7 @@ describe('each process', () => {
     'dtf-platen': ['print-film', ...AFTER_FILM, ...ON_FLAT],
     'sub-film': ['feed-film', 'print-film', ...AFTER_FILM, ...ON_FLAT],
     'bought-in': ['trim', 'pre-press', 'press-transfer', 'peel', 'second-press', 'inspect'],
+    shelf: ['trim', 'pre-press', 'press-transfer', 'peel', 'second-press', 'inspect'],
     'patch-cap': [
       'ready-printer',
       'print-film',
@@ -70,7 +73,7 @@ describe('each process', () => {
       expect(PROCESS_MODULES[process].look(lineInput({ ...LINES[process], process })).said.code).to.match(
         /^hand/,
       );
-      expect(PROCESS_MODULES[process].risks(lineInput(LINES[process]))).to.not.be.empty;
+      expect(PROCESS_MODULES[process].risks(lineInput({ ...LINES[process], process }))).to.not.be.empty;
     });
 
   it('names the machines it is planned on', () => {
@@ -237,6 +240,7 @@ describe('how the artwork is measured for a process', () => {
       'dtf',
       'dtf',
       'sub',
+      'dtf',
       'dtf',
       'dtf',
     ]);

@@ -203,7 +203,7 @@ describe('a garment with several prints', () => {
   it('says where prints lie on each other', () => {
     const problems = (...prints: Partial<PrintInput>[]): string =>
       routeOf(lineWith(prints))
-        .prints.flatMap(({ placement }) => placement.problems.map((own) => inWords(own)))
+        .prints.flatMap(({ placement }) => placement.problems.map(({ said }) => inWords(said)))
         .join(' ');
     const front = { process: 'dtf' as const, ...at('full-front') };
     const low = small('left-chest');

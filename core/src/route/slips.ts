@@ -1,10 +1,18 @@
 import { isCap } from '../blank/index.ts';
-import { settingFor } from '../work/index.ts';
+import { plannedMode, settingFor } from '../work/index.ts';
 import type { Operation, Setting, SettingRole } from '../work/index.ts';
 import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import type { PrintInput, Process, RouteInput, Slip } from './documents.ts';
-import { coverSheetFor, filmFor, printerFor, sheetDelay, wishedSheets } from './equip.ts';
+import {
+  coverSheetFor,
+  filmFor,
+  printerFor,
+  readyMadeFor,
+  sheetDelay,
+  transferOrigin,
+  wishedSheets,
+} from './equip.ts';
 import { isMostlyPolyester, needsWhite } from './fabric.ts';
 import type { Stocked } from './materials.ts';
 import { isIroned } from './practices/transferPress.ts';
@@ -42,7 +50,7 @@ const at = (operation: string | null, setting: string | null, said: Said): Slip 
 /** The peel or the pull a shop works with and the film it has are not the same. */
 const wrongPeel: Detector = (input, operations) => {
   const peel = operations.find(({ role }) => role === 'peel');
-  if (!peel || input.process === 'bought-in' || isIroned(input)) return [];
+  if (!peel || transferOrigin(input) !== 'here' || isIroned(input)) return [];
   const film = filmFor(input);
   const { filmPeel, filmPull } = input.house;
   return [
@@ -138,7 +146,7 @@ const sheetNotThere: Detector = (input, operations) =>
     const isChosen = input.sources.some((own) => own.role === role && own.print === input.id);
     if (isChosen || wished.includes(sheet.kind)) return [];
     const said =
-      input.process === 'bought-in'
+      readyMadeFor(input) !== null
         ? say('slip.asked-sheet-missing', { kind: wished[0], sheet: sheet.name })
         : say('slip.sheet-missing', { key, choice, sheet: sheet.name });
     return [at(operation.id, null, said)];
@@ -153,14 +161,18 @@ const outOfStock: Detector = (input) =>
     return isOut ? [at(null, null, say('slip.out-of-stock', { thing: name }))] : [];
   });
 
-/** Each operation under a sheet is one of its presses, for every piece. */
+/** Every closing under a sheet is one of its presses, for every piece. */
 function wornSheets({ equipment, pieces }: RouteInput, operations: readonly Operation[]): Slip[] {
   return equipment.coverSheets.flatMap(({ id, name, uses, usesSoFar }) => {
-    const more = pieces * operations.filter(({ sheet }) => sheet?.id === id).length;
+    const closings = operations.filter(({ sheet }) => sheet?.id === id).map(closingsIn);
+    const more = pieces * closings.reduce((sum, own) => sum + own, 0);
     if (more === 0 || usesSoFar + more <= uses) return [];
     return [at(null, null, say('slip.worn-sheet', { sheet: name, used: usesSoFar, uses, more }))];
   });
 }
+
+const closingsIn = (operation: Operation): number =>
+  plannedMode(operation).phases.filter(({ heat }) => heat?.press.over === 'platen').length;
 
 /** Every plate lets polyester's dye wander a little; several prints add up. */
 function manyPlatesOnPolyester({ garment, prints }: RouteInput, operations: readonly Operation[]): Slip[] {

@@ -21,6 +21,9 @@ export const TRADE = {
   prePressPolyesterS: trade(2, 5, 3),
   prePressCapS: trade(3, 10, 5),
   capFormKPa: assumed(20, 65, 40),
+  // a machine from cold: until it is hot, and until it is hot all over
+  heatUpS: trade(480, 900, 660),
+  settleS: trade(300, 600, 300),
   // film
   filmPauseS: trade(15, 20, 18),
   filmWhiteDensity: trade(0.5, 0.7, 0.6),

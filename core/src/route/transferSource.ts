@@ -4,9 +4,12 @@ import type { Range, Reason } from '../work/index.ts';
 import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import type { PrintInput } from './documents.ts';
-import { filmFor, supplierFor } from './equip.ts';
+import type { Named } from './machines.ts';
+import type { TransferInstructions } from './materials.ts';
+import { filmFor, readyMadeFor } from './equip.ts';
 import { byShare, heatByShare, isHeavyWoven, withinHeat } from './fabric.ts';
 import { spanOf } from './resolveSetting.ts';
+import { isOnFront } from './sources/judge.ts';
 import { TRADE } from './tradeRanges.ts';
 
 /** What a transfer brings to the press: whose sheet it is, and all that it says. */
@@ -28,18 +31,20 @@ export function filmSource(input: PrintInput): TransferSource {
   return { name, peel, pull, pressC, dwellS, kPa: null, isOwnGlue: true };
 }
 
-/** A supplier's transfer as what it brings to the press: on caps by what its sheet says for caps. */
-export function boughtSource(input: PrintInput): TransferSource {
-  const { name, peel, pull, pressC, dwellS, kPa, capPressC, capDwellS, capKPa } = supplierFor(input);
+/** A transfer that lies ready as what it brings to the press: on caps by what its sheet says for caps. */
+function readyMadeSource(input: PrintInput, readyMade: Named & TransferInstructions): TransferSource {
+  const { name, peel, pull, pressC, dwellS, kPa, capPressC, capDwellS, capKPa } = readyMade;
   const own = { name, peel, pull, isOwnGlue: false };
-  return isCap(input.garment) && capPressC !== null
+  return isOnFront(input) && capPressC !== null
     ? { ...own, pressC: capPressC, dwellS: capDwellS ?? dwellS, kPa: capKPa }
     : { ...own, pressC, dwellS, kPa };
 }
 
 /** The transfer a print is pressed with, whoever made it. */
-export const transferSourceOf = (input: PrintInput): TransferSource =>
-  input.process === 'bought-in' ? boughtSource(input) : filmSource(input);
+export function transferSourceOf(input: PrintInput): TransferSource {
+  const readyMade = readyMadeFor(input);
+  return readyMade ? readyMadeSource(input, readyMade) : filmSource(input);
+}
 
 interface Wished {
   value: number;

@@ -3,7 +3,7 @@ import type { QuantityKind } from '../units/index.ts';
 import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import type { PrintInput } from './documents.ts';
-import { filmFor } from './equip.ts';
+import { filmFor, transferOrigin } from './equip.ts';
 import { heatLimits } from './fabric.ts';
 import { isWithin } from './resolveSetting.ts';
 
@@ -46,7 +46,7 @@ function heatWaysOut(input: PrintInput, { role }: Operation): Said[] {
   if (input.process === 'dtg')
     return [say('way.cooler-ink', { mostC }), say('way.longer-cure', { mostC }), another];
   const more = say('way.less-more-often', { mostC });
-  if (input.process === 'bought-in') return [say('way.cooler-supplier', { mostC }), more, another];
+  if (transferOrigin(input) !== 'here') return [say('way.cooler-transfer', { mostC }), more, another];
   return [...filmWaysOut(input, mostC), more, another];
 }
 

@@ -19,6 +19,8 @@ export const CHECKS = {
   'check.heat-settled': () => 'Wait until it holds: five minutes more before it is trusted',
   'check.nothing-under': () => 'No seam, zip or pocket under the print area',
   'check.pocket-padded': () => 'The pocket’s edge under the print is levelled with a pad',
+  'check.pretreated-date': ({ fluid, days }: { fluid: string; days: number }) =>
+    `Bought pretreated with “${fluid}”: it keeps ${days} days, read the date on the bag`,
   'check.not-roughed': () => 'Not roughed up afterwards',
   'check.card-out': () => 'Card insert out',
   'check.sweatband': () => 'Sweatband folded out',
@@ -60,7 +62,13 @@ export const CHECKS = {
     const { label, tradeOff } = houseWords('filmHold', choice);
     return `Film on the platen: ${lowerFirst(label)}. ${tradeOff}`;
   },
-  'check.platen-highest': () => 'Platen at its highest: film is thinner than any garment',
+  'check.platen-for-film': (
+    { isGripped, padMm }: { isGripped: boolean; padMm: number | null },
+    f: Figures,
+  ) =>
+    isGripped
+      ? `Platen height for the grip pad, ${padMm === null ? 'whose thickness is measured first' : `${f.mm(padMm)} lower than for taped film`}: raised until the sensor objects, then one step down`
+      : 'Platen at its highest, film is thinner than any garment: raised until the sensor objects, then one step down',
   'check.film-not-moved': () => 'Film not moved between the two jobs',
   'check.colour-job-first': () => 'First job colour, second white: the other way round is scrap',
   'check.colour-first': () => 'Colour first, then white',
@@ -89,10 +97,15 @@ export const CHECKS = {
   'check.paper-between': () => 'Paper between, flat, dry, dark',
   'check.packet-dated': () => 'Date, art and count on the packet',
   'check.count-ticket': () => 'Count against the ticket, spares set aside',
+  'check.packet-art': ({ transfer }: { transfer: string }) =>
+    `Packet of “${transfer}”: art and size against the ticket`,
+  'check.oldest-first': () => 'Oldest date first',
+  'check.shelf-sound': () => 'Dry and flat, no powder loose, nothing cracked or stuck together',
   'check.supplier-read': () => 'The supplier’s own sheet read: it stands above everything here',
   'check.strips-and-edge': () => 'Registration strips and the sheet’s edge cut off',
   // pressing and peeling
   'check.white-down': () => 'White side down, straight, at the placement on the ticket',
+  'check.pad-in-place': () => 'Pad under the print: nothing beside it holds the plate up',
   'check.flat-under-plate': () => 'Nothing but flat fabric under the plate',
   'check.pillow-clam': () => 'Pillow under it: a clam press pinches thick fabric at its hinge',
   'check.seams-off': () => 'Seams and hems off the edge of the lower plate',

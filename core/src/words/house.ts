@@ -169,6 +169,11 @@ export const HOUSE_WORDS = {
     ],
     press: ['Flat press', 'Even, and many at once; one more full heat for the patch.'],
   }),
+  patchTransfer: school('Patches: their transfers', {
+    here: ['Made here', 'No waiting, no minimum; film, powder and an hour of the printer.'],
+    bought: ['Bought in', 'Nothing but press and iron; a minimum and a lead time.'],
+    shelf: ['From the shelf', 'At once; only art that lies ready at that size.'],
+  }),
   capSecondPress: school('Caps: second press', {
     none: ['None', 'One heat less for the stiffener; the surface stays glossy.'],
     'own-film': ['Under its own film, turned', 'Nothing more to buy; dulls a little.'],

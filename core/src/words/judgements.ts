@@ -17,6 +17,7 @@ export const JUDGEMENTS = {
     isSolid ? 'bright, a patch that is felt and does not breathe' : 'bright, a thin skin that is felt',
   'hand.direct': ({ hasWhite }: { hasWhite: boolean }) =>
     hasWhite ? 'soft, the fabric still shows through a little' : 'as soft as the fabric itself',
+  'hand.shelf': () => 'as film transfers are: bright, with a hand of its own',
   'hand.supplier': () => 'bright and even, as the supplier makes it',
   'hand.patch': () => 'a patch with an edge, worth more to look at than a bare print',
   'hand.sublimation': ({ isGlitter }: { isGlitter: boolean }) =>
@@ -39,6 +40,9 @@ export const JUDGEMENTS = {
   'risk.light-garment': () => 'Little can go wrong on a light garment',
   'risk.deep-pile': () => 'Fibres through the white on a deep pile',
   'risk.lead-time': ({ days }: { days: number }) => `${days} days until it is here`,
+  'risk.aged-glue': () => 'Old glue bonds poorly when it has lain damp: look the packet over',
+  'risk.pretreated-shows': () =>
+    'The pretreatment round a transfer may show as a box: wash it out, or buy it plain',
   'risk.no-reprint': () => 'A spoiled piece cannot be reprinted on the day: order spares',
   'risk.shift-between-jobs': () => 'White beside the colour when film moves between the two jobs',
   'risk.garment-ink-runs': () => 'Garment ink runs on film: watch for puddles',

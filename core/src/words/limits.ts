@@ -136,8 +136,8 @@ export const CONFLICTS = {
     `Another film: one that presses at ${f.temp(mostC)} or less.`,
   'way.cooler-ink': ({ mostC }: { mostC: number }, f: Figures) =>
     `Another ink: one whose sheet cures this fabric at ${f.temp(mostC)} or less.`,
-  'way.cooler-supplier': ({ mostC }: { mostC: number }, f: Figures) =>
-    `Another transfer: ask the supplier for one that presses at ${f.temp(mostC)} or less.`,
+  'way.cooler-transfer': ({ mostC }: { mostC: number }, f: Figures) =>
+    `Another transfer: one that presses at ${f.temp(mostC)} or less; ask its supplier.`,
   'way.cooler-powder': ({ mostC }: { mostC: number }, f: Figures) =>
     `Another powder: one that has melted at ${f.temp(mostC)}.`,
   'way.less-more-often': ({ mostC }: { mostC: number }, f: Figures) =>

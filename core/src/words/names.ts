@@ -31,6 +31,7 @@ export const PROCESS_NAMES = {
   'dtf-platen': 'Film made on the direct printer',
   'sub-film': 'Sublimation ink on film',
   'bought-in': 'Bought-in transfers',
+  shelf: 'Transfers from the shelf',
   'patch-cap': 'Film transfer on a patch, patch on a cap',
 } as const;
 export type ProcessName = keyof typeof PROCESS_NAMES;
@@ -42,6 +43,7 @@ export const PROCESS_SHORT_NAMES: Record<ProcessName, string> = {
   'dtf-platen': 'DTF on platen',
   'sub-film': 'Sublimation film',
   'bought-in': 'Bought-in',
+  shelf: 'From the shelf',
   'patch-cap': 'Patch on cap',
 };
 
@@ -102,6 +104,7 @@ export const SOURCE_NAMES = {
   oven: 'Oven',
   griddle: 'Griddle',
   supplier: 'Supplier’s transfer',
+  'shelf-transfer': 'Transfer on the shelf',
   fluid: 'Pretreatment',
   sprayer: 'Sprayer',
   press: 'Press',
@@ -121,6 +124,7 @@ export const THING_NAMES = {
   'cap-press': 'cap press',
   patch: 'leatherette patch',
   'bought-in': 'bought-in transfer',
+  'shelf-transfer': 'transfer on the shelf',
   sprayer: 'sprayer',
   'hand-iron': 'hand iron',
   melter: 'oven, griddle or press to melt powder',

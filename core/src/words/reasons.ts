@@ -145,8 +145,8 @@ export const REASONS = {
   'reason.heavy-woven': ({ min, max, start }: Span & { start: number }, f: Figures) =>
     `Canvas and denim soak up heat: ${f.seconds(min, max)}, starting at ${f.s(start)}.`,
   'reason.fill-weave': () => 'Firmer: the weave of canvas and denim must be filled.',
-  'reason.supplier-asks': ({ transfer }: { transfer: string }) => `The sheet of “${transfer}” asks for it.`,
-  'reason.supplier-second': ({ transfer, dwellS }: { transfer: string; dwellS: number }, f: Figures) =>
+  'reason.sheet-asks': ({ transfer }: { transfer: string }) => `The sheet of “${transfer}” asks for it.`,
+  'reason.own-second': ({ transfer, dwellS }: { transfer: string; dwellS: number }, f: Figures) =>
     `The sheet of “${transfer}” asks for ${f.s(dwellS)} covered.`,
   'reason.second-edges': () => 'Covered, it only sets the edges.',
   'reason.second-time': ({ min, max }: Span, f: Figures) => `${f.seconds(min, max)}, covered.`,

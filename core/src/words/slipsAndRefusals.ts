@@ -46,7 +46,7 @@ export const SLIPS = {
   }) =>
     `This shop presses under ${houseWords(key, choice).label.toLowerCase()}, but none is set up for ink: planned with “${sheet}”.`,
   'slip.asked-sheet-missing': ({ kind, sheet }: { kind: string; sheet: string }) =>
-    `The supplier’s sheet asks for ${kind.replace('-', ', ')} over its transfers, and none is set up for ink: planned with “${sheet}”.`,
+    `What came with the transfer asks for ${kind.replace('-', ', ')} over it, and none is set up for ink: planned with “${sheet}”.`,
   'slip.out-of-stock': ({ thing }: { thing: string }) =>
     `“${thing}” is what this line is planned with, and none is in stock: order it, or choose another.`,
   'slip.worn-sheet': ({
@@ -131,10 +131,13 @@ export const REFUSALS = {
   // processes
   'refusal.none-set-up': ({ thing }: { thing: ThingName }) => `No ${THING_NAMES[thing]} is set up.`,
   'refusal.no-melter': () => 'Nothing to melt powder with is set up: an oven, a griddle or a press.',
+  'refusal.lies-there': () => 'It lies on the shelf already: there is nothing to make.',
   'refusal.stock-bought': () => 'Stock is bought as such: there is nothing to make.',
   'refusal.cap-on-platen': () => 'A cap does not lie flat on a platen.',
   'refusal.not-flat': ({ blank }: { blank: string }) =>
     `“${blank}” does not lie flat and smooth on a platen.`,
+  'refusal.pretreated-for': ({ blank, fibre }: { blank: string; fibre: 'cotton' | 'polyester' }) =>
+    `“${blank}” was pretreated for ${fibre}, which it is not made of.`,
   'refusal.ink-on-fibre': ({ fibre }: { fibre: FibreName }) =>
     `Direct ink does not hold on ${FIBRE_NAMES[fibre]}.`,
   'refusal.ink-on-face': ({ face }: { face: 'coating' | 'water-repellent' }) =>

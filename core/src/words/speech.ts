@@ -61,10 +61,14 @@ export class Figures {
   percent = (share: number): string => `${Math.round(100 * share)} %`;
 }
 
+const joinedBy =
+  (last: 'and' | 'or') =>
+  (parts: readonly string[]): string =>
+    parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} ${last} ${parts[parts.length - 1]}`;
+
 /** "a, b and c". */
-export function listed(parts: readonly string[]): string {
-  if (parts.length < 2) return parts.join('');
-  return `${parts.slice(0, -1).join(', ')} and ${parts[parts.length - 1]}`;
-}
+export const listed = joinedBy('and');
+/** "a, b or c". */
+export const alternatives = joinedBy('or');
 
 export const lowerFirst = (text: string): string => `${text.charAt(0).toLowerCase()}${text.slice(1)}`;

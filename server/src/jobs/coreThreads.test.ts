@@ -11,9 +11,9 @@ import { createCoreThreads } from './coreThreads.ts';
 
 function input(): ComparisonInput {
   const { prints, overrides: _own, ...line } = routeInputOf(demoLine());
-  const { id, placement, print } = prints[0]!;
+  const { id, artwork, placement, print } = prints[0]!;
   return {
-    line: { ...line, placement },
+    line: { ...line, artwork, placement },
     id,
     others: [],
     prints: { dtf: print, 'dtg-dark': { ...print, whiteMl: 2 } },

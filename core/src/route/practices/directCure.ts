@@ -85,7 +85,7 @@ export const directCure: Practice = {
       ],
       look: say('look.cured'),
       cautions: [...PRESS_CAUTIONS, CAUTIONS.fumes],
-      consumes: [sheetUse(input, 'cure')],
+      consumes: [sheetUse(input, 'cure', count)],
     };
   },
 };

@@ -32,7 +32,7 @@ import type { PressureWish } from '../proposals.ts';
 import { spanOf } from '../resolveSetting.ts';
 import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
-import { fluidWish, isPretreated } from './directPretreat.ts';
+import { fluidWish, isSprayed } from './directPretreat.ts';
 
 /** Gets the water out of the pretreatment under a hot plate. */
 export const directDry: Practice = {
@@ -40,7 +40,7 @@ export const directDry: Practice = {
   role: 'dry',
   part: 'blank',
   station: 'press',
-  applies: (input) => isPretreated(input) && input.house.pretreatmentDrying !== 'air',
+  applies: (input) => isSprayed(input) && input.house.pretreatmentDrying !== 'air',
   plan: (input, settle) =>
     input.house.pretreatmentDrying === 'hover' ? hoverDry(input, settle) : burstDry(input, settle),
 };
@@ -51,7 +51,7 @@ export const directAirDry: Practice = {
   role: 'dry',
   part: 'blank',
   station: 'rack',
-  applies: (input) => isPretreated(input) && input.house.pretreatmentDrying === 'air',
+  applies: (input) => isSprayed(input) && input.house.pretreatmentDrying === 'air',
   plan: (input, settle) => {
     const { rack } = input.equipment;
     const { start, min } = TRADE.airDryS;
@@ -98,7 +98,7 @@ export const directLayFibres: Practice = {
   role: 'flatten',
   part: 'blank',
   station: 'press',
-  applies: (input) => isPretreated(input) && input.house.pretreatmentDrying === 'air',
+  applies: (input) => isSprayed(input) && input.house.pretreatmentDrying === 'air',
   plan: (input, settle) => {
     const sheet = coverSheetFor(input, 'pretreatment');
     const temp = settle(dryingPlate(input));
@@ -200,7 +200,7 @@ function burstDry(input: PrintInput, settle: Settle): OperationDraft {
     checks: [say('check.open-and-turn'), say('check.dry-to-touch')],
     look: say('look.no-box'),
     cautions: [...PRESS_CAUTIONS, CAUTIONS.steam, CAUTIONS.fumes],
-    consumes: [sheetUse(input, 'pretreatment')],
+    consumes: [sheetUse(input, 'pretreatment', bursts.value)],
   };
 }
 

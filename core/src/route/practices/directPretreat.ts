@@ -13,9 +13,13 @@ import { houseCheck, tradeReason } from '../proposals.ts';
 import { makerReason, spanOf } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
 
-/** Dark and polyester garments are pretreated; pale cotton is not. */
-export const isPretreated = ({ garment }: Pick<PrintInput, 'garment'>): boolean =>
+/** Dark and polyester garments want pretreatment; pale cotton does not. */
+const wantsFluid = ({ garment }: Pick<PrintInput, 'garment'>): boolean =>
   needsWhite(garment) || isMostlyPolyester(garment);
+
+/** True where it is sprayed here: not on what was bought pretreated. */
+export const isSprayed = (input: Pick<PrintInput, 'garment'>): boolean =>
+  wantsFluid(input) && input.garment.pretreated === null;
 
 /** Keeps white ink on top of the fibres. Weighed, since a dial is not grams. */
 export const directPretreat: Practice = {
@@ -23,7 +27,7 @@ export const directPretreat: Practice = {
   role: 'spray',
   part: 'blank',
   station: 'sprayer',
-  applies: isPretreated,
+  applies: isSprayed,
   plan: (input, settle) => {
     const { print, house } = input;
     const fluid = fluidFor(input);

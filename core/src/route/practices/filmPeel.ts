@@ -1,17 +1,18 @@
-import { isCap } from '../../blank/index.ts';
 import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
+import { transferOrigin } from '../equip.ts';
 import { byHand, on } from '../practiceParts.ts';
 import type { OperationDraft, Practice } from '../practice.ts';
+import { isOnFront } from '../sources/judge.ts';
 import { transferSourceOf } from '../transferSource.ts';
 import { isIroned, isPressedNow } from './transferPress.ts';
 
-/** The pull a transfer is made for, unless this shop pulls all alike. A supplier's own sheet stands above the house. */
+/** The pull a transfer is made for, unless this shop pulls all alike. What came with a transfer stands above the house. */
 export function pullOf(input: PrintInput): 'slow' | 'fast' {
   const { pull } = transferSourceOf(input);
   const { filmPull } = input.house;
-  return filmPull === 'as-film' || input.process === 'bought-in' ? pull : filmPull;
+  return filmPull === 'as-film' || transferOrigin(input) !== 'here' ? pull : filmPull;
 }
 
 /** As the film is made for; what an iron has only touched comes off cold. */
@@ -29,7 +30,7 @@ function peelOff(input: PrintInput): OperationDraft {
     checks: [
       say('check.pull', { pull: pullOf(input) }),
       say('check.resists'),
-      ...(isCap(input.garment) && input.process !== 'patch-cap' ? [say('check.rub-down')] : []),
+      ...(isOnFront(input) ? [say('check.rub-down')] : []),
     ],
     look: say('look.peeled'),
     cautions: peel === 'hot' ? [CAUTIONS.hotFilm] : [],

@@ -4,7 +4,7 @@ import type { Consumption, Setting, Wait } from '../../work/index.ts';
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
-import { areaScale, filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
+import { areaScale, filmFor, inkFor, liquidFor, printModeFor, printerFor } from '../equip.ts';
 import { filmPerTransferM2, filmSheets, transferPrintS } from '../filmSheets.ts';
 import type { Printer } from '../machines.ts';
 import type { Film, InkSet } from '../materials.ts';
@@ -88,7 +88,10 @@ export const platenFilmPrint: Practice = {
       settings: filmSettings(input, settle, [between, set]),
       checks: [
         say('check.film-held', { choice: input.house.filmHold }),
-        say('check.platen-highest'),
+        say('check.platen-for-film', {
+          isGripped: input.house.filmHold === 'grip',
+          padMm: printer.gripPadMm,
+        }),
         ...wetCheck(input),
         ...filmChecks(film),
         ...(isTwoJobs
@@ -98,7 +101,7 @@ export const platenFilmPrint: Practice = {
       ],
       look: say('look.platen-film'),
       cautions: [CAUTIONS.headStrike, ...(input.house.filmHold === 'liquid' ? [CAUTIONS.alcohol] : [])],
-      consumes: [...inkUse(input, ink), filmUse(input, film), ...holdingTape(input)],
+      consumes: [...inkUse(input, ink), filmUse(input, film), ...holding(input)],
       waitAfter: waitForPowder(input),
     };
   },
@@ -106,9 +109,19 @@ export const platenFilmPrint: Practice = {
 
 const TAPE_A_SHEET_M = 0.4; // four strips at the edges (assumption)
 
-/** Tape that holds film on a platen, where this shop holds it so: its share for one print. */
-const holdingTape = (input: PrintInput): Consumption[] =>
-  input.house.filmHold === 'tape' ? tapeUse(input, TAPE_A_SHEET_M / filmSheets(input).perSheet) : [];
+const LIQUID_A_SHEET_ML = 3; // drops under the edges and the middle (assumption)
+
+/** What holds film on a platen in this shop: its share for one print. Water costs nothing, a pad is no supply. */
+function holding(input: PrintInput): Consumption[] {
+  const { perSheet } = filmSheets(input);
+  const { filmHold } = input.house;
+  if (filmHold === 'tape') return tapeUse(input, TAPE_A_SHEET_M / perSheet);
+  const liquid = filmHold === 'liquid' ? liquidFor(input) : null;
+  if (liquid === null) return [];
+  const { id, name, centsPerL } = liquid;
+  const amount = LIQUID_A_SHEET_ML / perSheet;
+  return [{ id, what: name, amount, kind: 'volume', cents: (amount / 1000) * centsPerL, isAssumed: true }];
+}
 
 /** Where not all of a line is printed in one go. */
 export function wetCheck(input: PrintInput): Said[] {

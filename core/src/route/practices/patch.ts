@@ -30,9 +30,9 @@ import {
 import { makerReason, spanOf } from '../resolveSetting.ts';
 import { stackOf, stackUnder } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
-import { filmSource, warmedBelow } from '../transferSource.ts';
+import { transferSourceOf, warmedBelow } from '../transferSource.ts';
 import { capPressure, lowerPlate } from './capPress.ts';
-import { glueLimit, isIroned, peelRest, transferDwell } from './transferPress.ts';
+import { glueLimit, isIroned, peelRest, sourcePressure, transferDwell } from './transferPress.ts';
 
 const patchOf = ({ equipment }: PrintInput): NonNullable<PrintInput['equipment']['patch']> =>
   needed(equipment.patch, 'patch');
@@ -46,32 +46,35 @@ export const patchPress: Practice = {
   applies: (input) => !isIroned(input),
   plan: (input, settle) => {
     const { id, blank, cents } = patchOf(input);
-    const film = filmSource(input);
+    const source = transferSourceOf(input);
     const sheet = coverSheetFor(input, 'press');
     const [heatC, times] = [TRADE.patchTransferC, TRADE.patchTransferS];
     const temp = settle(
       heatProposal(
         blank,
         [
-          makerReason(film.name, film.pressC, heatC.start, 'temperature'),
+          makerReason(source.name, source.pressC, heatC.start, 'temperature'),
           tradeReason(heatC.start, say('reason.leatherette', spanOf(heatC))),
         ],
-        [practiceLimit(heatC, 'patch-heat'), sheetLimit(film.name, film.pressC), ...glueLimit(input, film)],
+        [
+          practiceLimit(heatC, 'patch-heat'),
+          sheetLimit(source.name, source.pressC),
+          ...glueLimit(input, source),
+        ],
         { label: 'Plate', ability: pressFor(input).plateC },
       ),
     );
     const wish = tradeReason(times.start, say('reason.heated-again-on-cap', spanOf(times)));
     const dwell = settle(
-      transferDwell(film, { dwell: { value: times.start, reason: wish } }, sheetDelay(sheet)),
+      transferDwell(source, { dwell: { value: times.start, reason: wish } }, sheetDelay(sheet)),
     );
-    const pressure = settle(
-      pressureProposal(input, {
-        kPa: TRADE.patchTransferKPa.start,
-        said: say('reason.patch-grain'),
-        limits: [practiceLimit(TRADE.patchTransferKPa, 'patch-pressure')],
-        on: blank,
-      }),
+    const { start: kPa, ...range } = TRADE.patchTransferKPa;
+    const wished = sourcePressure(
+      source,
+      { value: kPa, range, said: say('reason.patch-grain') },
+      'patch-pressure',
     );
+    const pressure = settle(pressureProposal(input, { ...wished, on: blank }));
     return {
       title: 'Press the transfer on the patch',
       ...pressedOnce(
@@ -87,7 +90,7 @@ export const patchPress: Practice = {
         sheetUse(input, 'press'),
         { id, what: blank.name, amount: 1, kind: 'count', cents, isAssumed: false },
       ],
-      waitAfter: peelRest(input, film),
+      waitAfter: peelRest(input, source),
     };
   },
 };
@@ -140,7 +143,7 @@ export const patchTackIron: Practice = {
       look: say('look.patch-tacked'),
       cautions: [CAUTIONS.hotIron],
       consumes: [{ id, what: blank.name, amount: 1, kind: 'count', cents, isAssumed: false }],
-      waitAfter: peelRest(input, { ...filmSource(input), peel: 'cold' }),
+      waitAfter: peelRest(input, { ...transferSourceOf(input), peel: 'cold' }),
     };
   },
 };

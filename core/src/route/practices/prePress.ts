@@ -1,10 +1,10 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
-import type { Garment } from '../../blank/index.ts';
+import type { BoughtPretreatment, Garment } from '../../blank/index.ts';
 import { crossesPocket } from '../../placement/index.ts';
 import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
-import { capMatFor, refOf, sheetDelay } from '../equip.ts';
+import { capMatFor, coverSheetFor, keptSheet, refOf, sheetDelay } from '../equip.ts';
 import { between } from '../fabric.ts';
 import { delicateShare } from '../fibres.ts';
 import { jobHeat } from '../jobHeat.ts';
@@ -19,14 +19,16 @@ import {
   plateProposal,
   practiceLimit,
   pressureProposal,
+  sheetLimit,
   spanThrough,
   tradeReason,
 } from '../proposals.ts';
 import type { PressureWish } from '../proposals.ts';
-import { spanOf } from '../resolveSetting.ts';
+import { makerReason, spanOf } from '../resolveSetting.ts';
 import { shelfWaterGM2, stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { capPressure } from './capPress.ts';
+import { hasPad } from './transferPress.ts';
 
 /** Drives the moisture out and lays the fibres flat, before a transfer and before a direct print alike. */
 export const prePress: Practice = {
@@ -37,32 +39,56 @@ export const prePress: Practice = {
   station: 'press',
   applies: ({ garment }) => !isCap(garment),
   plan: (input, settle) => {
-    const { garment, placement } = input;
-    const temp = settle(plateProposal(input, [jobHeat(input)]));
+    const { garment } = input;
+    const { pretreated } = garment;
+    const sheet = pretreated === null ? null : coverSheetFor(input, 'pretreatment');
+    const temp = settle(plateOf(input));
     const dwell = settle(dwellOf(input));
     const pressure = settle(pressureProposal(input, flattening(garment)));
-    const isOverPocket = crossesPocket(garment, placement.key, placementOf(input).sizes);
     return {
-      title: 'Pre-press the blank',
+      title: pretreated === null ? 'Pre-press the blank' : 'Press the pretreated blank',
       ...pressedOnce(
         onPress(input),
-        { label: 'pre-press', handsS: 8, laid: stackOf(input, { waterGM2: shelfWaterGM2(garment) }) },
+        { label: 'pre-press', handsS: 8, laid: stackOf(input, { sheet, waterGM2: shelfWaterGM2(garment) }) },
         { temp, dwell, pressure },
       ),
+      ...(sheet ? { sheet: keptSheet(sheet), consumes: [sheetWear(sheet)] } : {}),
       awaits: ['transfer'],
       checks: [
         say('check.lint'),
-        say(isOverPocket ? 'check.pocket-padded' : 'check.nothing-under'),
+        say(underPlate(input)),
         say('check.not-roughed'),
+        ...(pretreated === null
+          ? []
+          : [say('check.pretreated-date', { fluid: pretreated.fluid, days: pretreated.shelfDays })]),
       ],
-      look: say('look.flat-no-steam'),
+      look: say(pretreated === null ? 'look.flat-no-steam' : 'look.flat-no-box'),
       cautions: [...PRESS_CAUTIONS, CAUTIONS.steam],
     };
   },
 };
 
+/** What lies under the plate with the print: a pocket that is padded, another pad, or nothing. */
+function underPlate(input: PrintInput): 'check.pocket-padded' | 'check.pad-in-place' | 'check.nothing-under' {
+  const { garment, placement } = input;
+  if (crossesPocket(garment, placement.key, placementOf(input).sizes)) return 'check.pocket-padded';
+  return hasPad(input) ? 'check.pad-in-place' : 'check.nothing-under';
+}
+
+/** At what the job is pressed at; where the blank was pretreated its sheet stands above that. */
+function plateOf(input: PrintInput): ReturnType<typeof plateProposal> {
+  const job = jobHeat(input);
+  const { pretreated } = input.garment;
+  if (pretreated === null) return plateProposal(input, [job]);
+  const { fluid, pressC } = pretreated;
+  const bySheet = makerReason(fluid, pressC, job.value ?? pressC.min, 'temperature');
+  return plateProposal(input, [bySheet, job], [sheetLimit(fluid, pressC)]);
+}
+
 /** Until the steam stops; on fibres that melt only a moment, in a blend between the two. */
 function dwellOf(input: PrintInput): ReturnType<typeof dwellProposal> {
+  const { pretreated } = input.garment;
+  if (pretreated !== null) return layingDwell(pretreated);
   const share = delicateShare(input.garment);
   const range = input.house.preheat === 'long' ? TRADE.prePressLongS : TRADE.prePressS;
   const { min, max, start } = TRADE.prePressPolyesterS;
@@ -81,6 +107,18 @@ function dwellOf(input: PrintInput): ReturnType<typeof dwellProposal> {
     limits,
   );
 }
+
+/** The short press that lays the fibres of a pretreated blank, by its sheet. */
+const layingDwell = ({ fluid, pressS }: BoughtPretreatment): ReturnType<typeof dwellProposal> => {
+  const { start } = TRADE.airDryPressS;
+  return dwellProposal(
+    [
+      makerReason(fluid, pressS, start, 'duration'),
+      tradeReason(start, say('reason.lay-fibres', { ...spanOf(TRADE.airDryPressS), isAfterHover: false })),
+    ],
+    [sheetLimit(fluid, pressS)],
+  );
+};
 
 /** How firm a blank is flattened: hard for the pile of fleece, light where a mark would stay, straight between in a blend. */
 function flattening(garment: Garment): PressureWish {

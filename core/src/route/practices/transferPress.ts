@@ -10,6 +10,7 @@ import type { SheetDelay, SheetUse } from '../equip.ts';
 import { isHeavyWoven } from '../fabric.ts';
 import { FIBRE_FACTS } from '../fibres.ts';
 import { onPress, pressedOnce, sheetUse } from '../practiceParts.ts';
+import { placementOf } from '../placing.ts';
 import { centreCheck } from './centre.ts';
 import type { OperationDraft, Settle } from '../practice.ts';
 import {
@@ -23,16 +24,24 @@ import {
 } from '../proposals.ts';
 import type { PressureWish } from '../proposals.ts';
 import { makerReason } from '../resolveSetting.ts';
+import { isOnFront } from '../sources/judge.ts';
 import { stackOf } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 import type { TransferSource, TransferWish } from '../transferSource.ts';
 
+const HOT_PEEL_S = 4; // before the glue sets (assumption)
+/** On a cap it is rubbed down first, and the curve holds the heat longer (assumption). */
+const HOT_PEEL_RUBBED_S = 10;
+
 /** How long a transfer rests before its film comes off, and why. */
 export function peelRest(
-  { equipment }: Pick<PrintInput, 'equipment'>,
+  { equipment, garment, process }: Pick<PrintInput, 'equipment' | 'garment' | 'process'>,
   { name: transfer, peel }: Pick<TransferSource, 'name' | 'peel'>,
 ): NonNullable<Operation['waitAfter']> {
-  if (peel === 'hot') return { minS: 0, maxS: 4, why: say('wait.peel-hot', { transfer }) };
+  if (peel === 'hot') {
+    const maxS = isOnFront({ garment, process }) ? HOT_PEEL_RUBBED_S : HOT_PEEL_S;
+    return { minS: 0, maxS, why: say('wait.peel-hot', { transfer }) };
+  }
   if (peel === 'warm')
     return { minS: TRADE.warmPeelS.start, maxS: 30, why: say('wait.peel-warm', { transfer }) };
   const { coolingTable } = equipment;
@@ -62,12 +71,12 @@ const SET_NEAR = 0.2; // of a pressure a sheet names: as near as a press is set 
 export function sourcePressure(
   { name, kPa }: Pick<TransferSource, 'name' | 'kPa'>,
   wish: TransferWish['kPa'],
-  outside: 'transfer-pressure' | 'cap-pressure',
+  outside: 'transfer-pressure' | 'cap-pressure' | 'patch-pressure',
 ): PressureWish {
   if (kPa === null) return { kPa: wish.value, said: wish.said, limits: [practiceLimit(wish.range, outside)] };
   return {
     kPa,
-    said: say('reason.supplier-asks', { transfer: name }),
+    said: say('reason.sheet-asks', { transfer: name }),
     source: 'maker',
     limits: [
       {
@@ -114,7 +123,7 @@ export function pressTransfer(
     checks: [
       say('check.white-down'),
       ...centreCheck(input),
-      say('check.flat-under-plate'),
+      say(hasPad(input) ? 'check.pad-in-place' : 'check.flat-under-plate'),
       ...(isClamOnThick(input) ? [say('check.pillow-clam')] : []),
       ...(isHeavyWoven(garment) ? [say('check.seams-off')] : []),
       ...fabricChecks(garment),
@@ -124,6 +133,10 @@ export function pressTransfer(
     waitAfter: peelRest(input, source),
   };
 }
+
+/** True where a pad or a pillow lies under the print, by its placement. */
+export const hasPad = (input: PrintInput): boolean =>
+  placementOf(input).needs.some(({ what }) => what === 'pad');
 
 /** What only some fabrics are told at the press. */
 export const fabricChecks = ({ fibres, dye }: Garment): Said[] => [

@@ -6,7 +6,7 @@ import { inkHoldsWeakly, inkRefuses, isMostlyPolyester, needsWhite } from '../fa
 import { creaseMiddle } from '../practices/centre.ts';
 import { directCure } from '../practices/directCure.ts';
 import { directAirDry, directDry, directLayFibres } from '../practices/directDry.ts';
-import { directPretreat, isPretreated } from '../practices/directPretreat.ts';
+import { directPretreat, isSprayed } from '../practices/directPretreat.ts';
 import { isDoubleWhite, directPrint as print } from '../practices/directPrint.ts';
 import { inspect } from '../practices/inspect.ts';
 import { levelPlaten, splitLoad } from '../practices/levelPlaten.ts';
@@ -20,6 +20,14 @@ const FLAT_OFF_A_PLATEN = ['mask', 'patch', 'jeans', 'bag', 'leggings'];
 function weakInk(garment: Garment): Said[] {
   const fibre = inkHoldsWeakly(garment);
   return fibre === null ? [] : [say('risk.ink-weak', { fibre })];
+}
+
+/** Fluid that was made for another fibre does not hold the ink. */
+function wrongFluid({ name: blank, pretreated, ...garment }: Garment): Said[] {
+  const wanted = isMostlyPolyester(garment) ? 'polyester' : 'cotton';
+  return pretreated === null || pretreated.fibre === wanted
+    ? []
+    : [say('refusal.pretreated-for', { blank, fibre: pretreated.fibre })];
 }
 
 /** Ink straight into the garment on a platen. */
@@ -45,7 +53,8 @@ export const directPrint: ProcessModule = {
     'printer',
     'platen',
     'ink',
-    ...(isPretreated({ garment }) ? (['fluid', 'sprayer', 'fluid-sheet'] as const) : []),
+    ...(isSprayed({ garment }) ? (['fluid', 'sprayer'] as const) : []),
+    ...(isSprayed({ garment }) || garment.pretreated !== null ? (['fluid-sheet'] as const) : []),
     'press',
     'cure-sheet',
   ],
@@ -59,6 +68,7 @@ export const directPrint: ProcessModule = {
       ...(['coating', 'water-repellent'] as const)
         .filter((face) => hasFeature(garment, face))
         .map((face) => say('refusal.ink-on-face', { face })),
+      ...wrongFluid(garment),
       ...sourceRefusals(line, directPrint.sources(line)),
     ];
   },

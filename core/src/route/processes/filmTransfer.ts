@@ -62,6 +62,7 @@ export function filmLook({ garment, house, print }: LineInput): Look {
 }
 
 export const filmRisks = ({ garment, house, print }: LineInput): Said[] => [
+  ...(garment.pretreated === null ? [] : [say('risk.pretreated-shows')]),
   ...doubtfulFaces(garment).map((face) => say('risk.adhesion', { face })),
   ...(garment.dye === 'migrating' || (isMostlyPolyester(garment) && garment.dye === 'dyed')
     ? [say('risk.dye-at-press')]

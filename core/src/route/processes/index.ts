@@ -1,10 +1,10 @@
 import type { Process } from '../documents.ts';
-import { boughtInTransfer } from './boughtInTransfer.ts';
 import { directPrint } from './directPrint.ts';
 import { filmTransfer } from './filmTransfer.ts';
 import { patchOnCap } from './patchOnCap.ts';
 import { platenFilm } from './platenFilm.ts';
 import type { ProcessModule } from './processModule.ts';
+import { boughtInTransfer, shelfTransfer } from './readyMade.ts';
 import { sublimationFilm } from './sublimationFilm.ts';
 
 /** Every process, by its id: adding one is a file and a line here. */
@@ -14,6 +14,7 @@ export const PROCESS_MODULES: Record<Process, ProcessModule> = {
   'dtf-platen': platenFilm,
   'sub-film': sublimationFilm,
   'bought-in': boughtInTransfer,
+  shelf: shelfTransfer,
   'patch-cap': patchOnCap,
 };
 

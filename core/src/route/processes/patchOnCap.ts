@@ -1,5 +1,6 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
 import { say } from '../../words/index.ts';
+import { ORIGIN_ROLES, transferOrigin } from '../equip.ts';
 import { filmCut } from '../practices/filmCut.ts';
 import { filmMelt, filmMeltAgain, filmMeltHover, filmMeltHoverAgain } from '../practices/filmMelt.ts';
 import { filmPeel } from '../practices/filmPeel.ts';
@@ -8,10 +9,18 @@ import { filmPrint, filmReady } from '../practices/filmPrint.ts';
 import { inspect } from '../practices/inspect.ts';
 import { patchCapPress, patchPress, patchTackIron } from '../practices/patch.ts';
 import { prePressCap } from '../practices/prePress.ts';
+import { countTransfers } from '../practices/readyMade.ts';
+import type { Practice } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
-import { FILM_ROLES, melterNeed, sourceRefusals, unless } from './refusals.ts';
+import { melterNeed, sourceRefusals, unless } from './refusals.ts';
+
+/** Left out where the transfer is bought or lies ready. */
+const whenMadeHere = (practice: Practice): Practice => ({
+  ...practice,
+  applies: (input) => transferOrigin(input) === 'here' && practice.applies(input),
+});
 
 /** A film transfer on a leatherette patch, and the patch on a cap. */
 export const patchOnCap: ProcessModule = {
@@ -20,15 +29,18 @@ export const patchOnCap: ProcessModule = {
   shortName: PROCESS_SHORT_NAMES['patch-cap'],
   artProcess: () => 'dtf',
   practices: [
-    filmReady,
-    filmPrint,
-    filmPowder,
-    filmMelt,
-    filmMeltHover,
-    filmPowderAgain,
-    filmMeltAgain,
-    filmMeltHoverAgain,
-    filmCut,
+    ...[
+      filmReady,
+      filmPrint,
+      filmPowder,
+      filmMelt,
+      filmMeltHover,
+      filmPowderAgain,
+      filmMeltAgain,
+      filmMeltHoverAgain,
+      filmCut,
+    ].map(whenMadeHere),
+    countTransfers,
     patchTackIron,
     patchPress,
     filmPeel,
@@ -36,9 +48,9 @@ export const patchOnCap: ProcessModule = {
     patchCapPress,
     inspect,
   ],
-  sources: ({ house, equipment }) => [
-    ...FILM_ROLES,
-    ...(house.patchTack === 'hand-iron' && equipment.handIron !== null
+  sources: (line) => [
+    ...ORIGIN_ROLES[transferOrigin(line)],
+    ...(line.house.patchTack === 'hand-iron' && line.equipment.handIron !== null
       ? []
       : (['press', 'press-sheet'] as const)),
     'cap-press',
@@ -50,7 +62,7 @@ export const patchOnCap: ProcessModule = {
       ...unless(equipment.patch !== null, say('refusal.no-patch')),
       ...unless(house.filmUse === 'at-once', say('refusal.patch-for-shelf')),
       ...sourceRefusals(line, patchOnCap.sources(line)),
-      ...melterNeed(line),
+      ...(transferOrigin(line) === 'here' ? melterNeed(line) : []),
     ];
   },
   look: () => ({

@@ -1,8 +1,7 @@
 import { isCap } from '../../blank/index.ts';
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
-import { CHOICES } from '../equip.ts';
-import { NoneFits, NotSetUp } from '../refusal.ts';
+import { ORIGIN_ROLES, lackOf } from '../equip.ts';
 import type { SourceRole } from '../sources/index.ts';
 import { isPressedNow } from '../practices/transferPress.ts';
 import type { LineInput } from './processModule.ts';
@@ -12,16 +11,7 @@ export const unless = (holds: boolean, said: Said): Said[] => (holds ? [] : [sai
 
 /** What a process needs and the shop has none of, or none that fits: each with why. */
 export function sourceRefusals(line: LineInput, roles: readonly SourceRole[]): Said[] {
-  return roles.flatMap((role) => {
-    try {
-      CHOICES[role](line);
-      return [];
-    } catch (error) {
-      if (error instanceof NotSetUp) return [say('refusal.none-set-up', { thing: error.thing })];
-      if (error instanceof NoneFits) return [error.said];
-      throw error;
-    }
-  });
+  return roles.flatMap((role) => lackOf(line, role) ?? []);
 }
 
 /** What presses a transfer on: a flat press and sheets, or for a cap its own press and tape; nothing for the shelf. */
@@ -37,7 +27,7 @@ export const filmPressingRoles = (line: LineInput): SourceRole[] =>
   pressingRoles(line, line.house.secondPress !== 'none');
 
 /** What film is made with here, whichever printer it comes from. */
-export const FILM_ROLES: readonly SourceRole[] = ['printer', 'ink', 'film', 'powder'];
+export const FILM_ROLES: readonly SourceRole[] = ORIGIN_ROLES.here;
 
 /** Something to melt powder with. */
 export const melterNeed = ({ equipment: { ovens, griddles, presses } }: LineInput): Said[] =>

@@ -25,7 +25,9 @@ import type {
   Powder,
   Pretreatment,
   SheetKind,
+  ShelfTransfer,
   Tape,
+  TransferInstructions,
 } from '../materials.ts';
 import { TRADE } from '../tradeRanges.ts';
 import type { Candidate, Fit } from './choose.ts';
@@ -33,7 +35,7 @@ import type { Candidate, Fit } from './choose.ts';
 /** What is chosen for: a line and the print of it that is planned. */
 export type Line = Pick<
   PrintInput,
-  'equipment' | 'house' | 'garment' | 'print' | 'placement' | 'pieces' | 'process' | 'sources'
+  'equipment' | 'house' | 'garment' | 'artwork' | 'print' | 'placement' | 'pieces' | 'process' | 'sources'
 >;
 
 interface Size {
@@ -50,17 +52,26 @@ const fit = (against: Said | null, doubts: Doubt[] = []): Fit => ({ against, dou
 const candidates = <T>(things: readonly T[], judged: (thing: T) => Fit): Candidate<T>[] =>
   things.map((thing) => ({ thing, fit: judged(thing) }));
 
-/** The print in the largest of its sizes, mm. */
-export function largestPrint({ print, placement }: Pick<Line, 'print' | 'placement'>): Size {
+/** By how much a print is larger than written, in every size that is ordered otherwise. */
+function printScales({ print, placement }: Pick<Line, 'print' | 'placement'>): number[] {
   const ordered = placement.sizes.map(({ size }) => size);
   const widths = placement.grades
     .filter(({ sizes }) => sizes.some((own) => ordered.includes(own)))
     .map(({ widthMm }) => widthMm / print.lineWidthMm);
   const isAllGraded =
     ordered.length > 0 && ordered.every((own) => placement.grades.some(({ sizes }) => sizes.includes(own)));
-  const scale = Math.max(...(isAllGraded ? [] : [1]), ...widths);
-  return { widthMm: print.widthMm * scale, heightMm: print.heightMm * scale };
+  return [...(isAllGraded ? [] : [1]), ...widths];
 }
+
+/** The print in the largest of its sizes, mm. */
+export function largestPrint(line: Pick<Line, 'print' | 'placement'>): Size {
+  const scale = Math.max(...printScales(line));
+  return { widthMm: line.print.widthMm * scale, heightMm: line.print.heightMm * scale };
+}
+
+/** The print's widths in all of its sizes, mm. */
+const printWidths = (line: Pick<Line, 'print' | 'placement'>): number[] =>
+  printScales(line).map((scale) => line.print.widthMm * scale);
 
 const fitsUpright = (own: Size, room: Size): boolean =>
   own.widthMm <= room.widthMm && own.heightMm <= room.heightMm;
@@ -145,15 +156,35 @@ export const fluids = (line: Line): Candidate<Pretreatment>[] => {
 
 export const suppliers = (line: Line): Candidate<BoughtIn>[] =>
   candidates(line.equipment.boughtIns, (transfer) => {
-    const { minimum, capPressC, pressC } = transfer;
-    const heat = isCap(line.garment) ? (capPressC ?? pressC) : pressC;
-    const against =
-      line.pieces < minimum
-        ? say('against.minimum', { minimum, pieces: line.pieces })
-        : isCap(line.garment) && capPressC === null
-          ? say('against.no-caps')
-          : null;
-    return fit(against, tooHot(line, heat));
+    const { minimum } = transfer;
+    const tooFew = line.pieces < minimum ? say('against.minimum', { minimum, pieces: line.pieces }) : null;
+    return fit(tooFew ?? notForCaps(line, transfer), tooHot(line, heatOf(line, transfer)));
+  });
+
+/** True where a transfer goes on the front of a cap itself, with no patch between. */
+export const isOnFront = ({ garment, process }: Pick<Line, 'garment' | 'process'>): boolean =>
+  isCap(garment) && process !== 'patch-cap';
+
+const notForCaps = (line: Line, { capPressC }: TransferInstructions): Said | null =>
+  isOnFront(line) && capPressC === null ? say('against.no-caps') : null;
+const heatOf = (line: Line, { capPressC, pressC }: TransferInstructions): Range =>
+  isOnFront(line) ? (capPressC ?? pressC) : pressC;
+
+const SAME_SIZE = 0.03; // of its width: a print is never set nearer than that (assumption)
+
+const isSameArt = (one: string, other: string): boolean =>
+  one.trim().toLowerCase() === other.trim().toLowerCase();
+
+/** Transfers that lie ready: of this artwork, at this size, as many as are wanted. */
+export const shelf = (line: Line): Candidate<ShelfTransfer>[] =>
+  candidates(line.equipment.shelf, (transfer) => {
+    const { artwork, widthMm, stock } = transfer;
+    if (!isSameArt(artwork, line.artwork)) return fit(say('against.other-art', { artwork }));
+    const other = printWidths(line).find((own) => Math.abs(own - widthMm) > SAME_SIZE * widthMm);
+    if (other !== undefined) return fit(say('against.other-size', { widthMm, wantedMm: Math.round(other) }));
+    if (stock != null && stock < line.pieces)
+      return fit(say('against.too-few', { stock, pieces: line.pieces }));
+    return fit(notForCaps(line, transfer), tooHot(line, heatOf(line, transfer)));
   });
 
 export const tapes = (line: Line): Candidate<Tape>[] =>

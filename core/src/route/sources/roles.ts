@@ -22,5 +22,6 @@ export const PRINTS_WITH = {
   'dtf-platen': { ink: 'textile', task: 'direct' },
   'sub-film': { ink: 'sublimation', task: 'sublimation' },
   'bought-in': null,
+  shelf: null,
   'patch-cap': { ink: 'film', task: 'film' },
 } as const satisfies Record<ProcessName, { ink: string; task: string } | null>;

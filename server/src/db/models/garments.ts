@@ -47,6 +47,7 @@ export interface StyleRow extends Model<InferAttributes<StyleRow>, InferCreation
   thicknessMm: number | null;
   features: GarmentStyle['features'];
   maxPressC: number | null;
+  pretreated: GarmentStyle['pretreated'];
   areas: GarmentStyle['areas'];
   version: CreationOptional<number>;
   retiredAt: Date | null;
@@ -79,6 +80,7 @@ export const defineStyle = (sequelize: Sequelize) =>
       thicknessMm: orNull(decimal),
       features: texts,
       maxPressC: named('max_press_c', orNull(decimal)),
+      pretreated: orNull(json),
       areas: json,
       version,
       retiredAt: orNull(instant),

@@ -101,7 +101,7 @@ const toMachine = ({ id, kind, name, maker, properties, version }: MachineRow): 
 
 function toStyle(row: StyleRow): GarmentStyle {
   const { id, name, maker, kind } = row;
-  const { construction, massGM2, thicknessMm, features, maxPressC, areas, version } = row;
+  const { construction, massGM2, thicknessMm, features, maxPressC, pretreated, areas, version } = row;
   return {
     id,
     name,
@@ -113,6 +113,7 @@ function toStyle(row: StyleRow): GarmentStyle {
     thicknessMm,
     features,
     maxPressC,
+    pretreated,
     areas,
     version,
     colours: (row.colours ?? []).map((own) => ({

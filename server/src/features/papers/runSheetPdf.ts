@@ -152,8 +152,13 @@ function drawPlacement(
   y = sizeTable(doc, placement, { x, y: y + 4, width: width - margin - x });
   for (const { said } of placement.needs)
     y = writeColumn(doc, inWords(said), { x, y: y + 2, width: width - margin - x, size: BODY, weight: 600 });
-  for (const problem of placement.problems)
-    y = warning(doc, inWords(problem), { x, y: y + 2, width: width - margin - x, size: BODY });
+  for (const { said, waysOut } of placement.problems)
+    y = warning(doc, [said, ...waysOut].map((own) => inWords(own)).join(' '), {
+      x,
+      y: y + 2,
+      width: width - margin - x,
+      size: BODY,
+    });
   const bottom = Math.max(y, top + drawn) + 6;
   rule(doc, { x: margin, y: bottom, width: width - 2 * margin, colour: INK });
   return bottom;

@@ -20,6 +20,7 @@ interface Needs {
   compareProcesses: (input: ComparisonInput) => Promise<Comparison>;
   readCatalogue: () => Promise<Catalogue>;
   preparations: (artworkId: string) => Promise<Preparation[]>;
+  artworkName: (artworkId: string) => Promise<string>;
   /** Machines that a run is on at this moment. */
   takenMachines: () => Promise<ComparisonAnswer['taken']>;
 }
@@ -59,6 +60,7 @@ export class ComparisonService {
         garment: whole.garment,
         pieces: whole.pieces,
         placement,
+        artwork: print.artwork?.name ?? '',
         equipment: equipmentOf(catalogue, patchOf(catalogue.styles)),
         house: whole.house,
       },
@@ -79,7 +81,12 @@ export class ComparisonService {
   }: ComparisonQuery['prints'][number]): Promise<PlannedPrint> {
     const all = preparationId === null ? [] : await this.needs.preparations(artworkId);
     const preparation = all.find(({ id }) => id === preparationId) ?? null;
-    return { ...own, grades, preparation, artwork: { id: artworkId, name: 'This artwork' } };
+    return {
+      ...own,
+      grades,
+      preparation,
+      artwork: { id: artworkId, name: await this.needs.artworkName(artworkId) },
+    };
   }
 
   /** The line's other prints as their own processes print them; what is empty is left out. */

@@ -206,9 +206,15 @@ type PrintDocument = LineDocument['prints'][number];
 
 /** One print as a route is planned from it. */
 export const printDocument = (
-  { id, process, placement, dropMm, grades }: PlannedPrint,
+  { id, process, artwork, placement, dropMm, grades }: PlannedPrint,
   print: PrintNeeds,
-): PrintDocument => ({ id, process, print, placement: { key: placement, dropMm, grades } });
+): PrintDocument => ({
+  id,
+  process,
+  artwork: artwork?.name ?? '',
+  print,
+  placement: { key: placement, dropMm, grades },
+});
 
 interface DocumentParts {
   line: PlannedLine;
@@ -236,7 +242,7 @@ export function documentOf({
   });
   const pieces = sizes.reduce((sum, { quantity }) => sum + quantity, 0);
   return {
-    format: 5,
+    format: 6,
     pieces,
     blankCents: sizes.reduce((sum, { quantity, cents }) => sum + quantity * cents, 0) / pieces,
     garment: { ...garmentOf(style, colourOf(style, line)), features: [...style.features] },

@@ -15,6 +15,7 @@ import {
   toCell,
   valueAt,
   withValueAt,
+  withoutEmptyObjects,
 } from '@saltflat/contract';
 import type {
   BlankInput,
@@ -143,6 +144,8 @@ function asAskedNow(list: ShopList, record: unknown): unknown {
 function withUsual(record: unknown, field: RecordField): unknown {
   const value = valueAt(record, field.path);
   if (value === undefined && field.usual !== undefined) return withValueAt(record, field.path, field.usual);
+  const whole = field.within.at(-1) ?? field.path;
+  if (field.isOptional && valueAt(record, whole) === undefined) return withValueAt(record, whole, null);
   if (field.type !== 'rows' || !Array.isArray(value)) return record;
   const rows = value.map((row: unknown) => field.columns.reduce(withUsual, row));
   return withValueAt(record, field.path, rows);
@@ -261,22 +264,9 @@ function readRow(list: ShopList, { row, line, extra }: CsvRow): ReadLine {
     if (read.ok) record = withValueAt(record, field.path, read.value);
     else problems.push(read.problem);
   }
-  return problems.length > 0 ? { line, name, problems } : checked(list, withEmptySpans(record, fields), line);
-}
-
-/** An optional span without either end is no span. */
-function withEmptySpans(record: unknown, fields: readonly RecordField[]): unknown {
-  const spans = new Map<string, RecordField[]>();
-  for (const field of fields.filter(({ isOptional, path }) => isOptional && path.length > 1)) {
-    const parent = field.path.slice(0, -1);
-    if (['min', 'max'].includes(field.path[field.path.length - 1] ?? ''))
-      spans.set(parent.join('/'), [...(spans.get(parent.join('/')) ?? []), field]);
-  }
-  let result = record;
-  for (const [parent, ends] of spans)
-    if (ends.every(({ path }) => valueAt(record, path) === null))
-      result = withValueAt(result, parent.split('/'), null);
-  return result;
+  return problems.length > 0
+    ? { line, name, problems }
+    : checked(list, withoutEmptyObjects(record, fields), line);
 }
 
 function readMethods(rows: readonly CsvRow[]): ReadLine {

@@ -25,6 +25,7 @@ const STYLES: GarmentStyle[] = [
     thicknessMm: null,
     features: [],
     maxPressC: null,
+    pretreated: null,
     areas: [],
     version: 1,
     colours: [

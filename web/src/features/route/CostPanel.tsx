@@ -46,6 +46,7 @@ export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props
           <Row name="Labour" value={formatMoney(cost.labourCents)} />
           <Row name="Set-up, spread" value={formatMoney(cost.setUpCents)} />
           <Row name="Machines" value={formatMoney(cost.machineCents)} />
+          <Row name="Warming up, this line’s share" value={formatMoney(cost.warmUpCents)} />
           <Row
             name="Spoilage"
             value={formatMoney(cost.spoilageCents)}

@@ -125,10 +125,17 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
               {words(heatedAgain)}
             </p>
           )}
-          {problems.map(words).map((text) => (
-            <p key={text} className="alarm">
-              ■ {text}
-            </p>
+          {problems.map(({ said, waysOut }) => (
+            <div key={words(said)}>
+              <p className="alarm">■ {words(said)}</p>
+              {waysOut.length > 0 && (
+                <ul className="ways-out">
+                  {waysOut.map(words).map((text) => (
+                    <li key={text}>{text}</li>
+                  ))}
+                </ul>
+              )}
+            </div>
           ))}
           {needs.map(({ said }) => (
             <p key={said.code} className="caution">

@@ -59,9 +59,10 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
         value={value ?? ''}
         error={problem !== undefined}
         helperText={problem ?? (isNarrow ? undefined : ' ')}
-        onChange={(event) => onChange(event.target.value)}
-        slotProps={{ select: { native: true } }}
+        onChange={(event) => onChange(isOptional && event.target.value === '' ? null : event.target.value)}
+        slotProps={{ select: { native: true }, ...(isOptional ? { inputLabel: { shrink: true } } : {}) }}
       >
+        {isOptional && <option value="">–</option>}
         {field.choices.map((choice) => (
           <option key={choice} value={choice}>
             {choiceWords(field, choice)}
@@ -71,6 +72,8 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
     );
   const text = typeof value === 'string' ? value : '';
   const isColour = field.path.at(-1) === 'hex';
+  const typed = (own: string): string | null =>
+    isOptional && own === '' ? null : isColour ? own.toLowerCase() : own;
   return (
     <TextField
       label={label}
@@ -79,7 +82,7 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
       value={text}
       error={problem !== undefined}
       helperText={problem ?? (isNarrow ? undefined : help || ' ')}
-      onChange={(event) => onChange(isColour ? event.target.value.toLowerCase() : event.target.value)}
+      onChange={(event) => onChange(typed(event.target.value))}
       slotProps={
         isColour
           ? {

@@ -1,5 +1,5 @@
 import type { Learnt, ShopChanged } from '@saltflat/contract';
-import { MATERIAL_KINDS } from '@saltflat/contract/shopFields';
+import { MATERIAL_KINDS, withoutEmptyObjects } from '@saltflat/contract/shopFields';
 import type { RecordField } from '@saltflat/contract/shopFields';
 import { FIBRES, fibresOf, pressedThicknessMm } from '@saltflat/core/blank';
 import type { Construction, Fibres } from '@saltflat/core/blank';
@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { fieldProblems, problemMessage } from '../../api/problemMessage.ts';
 import { Overtaken, useVersionedDraft } from '../../draft/index.ts';
 import { RecordForm } from './RecordForm.tsx';
-import { fieldsOfRecord, missingIn, newRecord, withoutEmptySpans } from './recordState.ts';
+import { fieldsOfRecord, missingIn, newRecord } from './recordState.ts';
 import type { ShopRow } from './recordState.ts';
 import { useSaveRecordMutation } from './shopApi.ts';
 import type { RecordList } from './shopApi.ts';
@@ -49,7 +49,12 @@ export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave
     setProblems(missing);
     setRefusal(Object.keys(missing).length > 0 ? 'Some fields still need something: they are marked.' : '');
     if (Object.keys(missing).length > 0) return;
-    const sent = { list, id: row?.id ?? null, version: draft.version, record: withoutEmptySpans(record) };
+    const sent = {
+      list,
+      id: row?.id ?? null,
+      version: draft.version,
+      record: withoutEmptyObjects(record, fields),
+    };
     const answer = await save(sent);
     if (answer.error) {
       setRefusal(problemMessage(answer.error));

@@ -155,18 +155,18 @@ export function emptyOf(fields: readonly RecordField[]): object {
   return fields.reduce<object>((record, field) => withValueAt(record, field.path, emptyValue(field)), {});
 }
 
-function emptyValue({ type, choices, usual }: RecordField): unknown {
+function emptyValue({ type, choices, usual, isOptional }: RecordField): unknown {
   if (usual !== undefined) return structuredClone(usual);
   switch (type) {
     case 'choice':
-      return choices[0];
+      return isOptional ? null : choices[0];
     case 'flag':
       return false;
     case 'set':
     case 'rows':
       return [];
     case 'text':
-      return '';
+      return isOptional ? null : '';
     default:
       return null;
   }

@@ -1,17 +1,10 @@
 import type { Catalogue, Material } from '@saltflat/contract';
-import { BLANK_FIELDS, materialFields } from '@saltflat/contract/shopFields';
+import { BLANK_FIELDS, materialFields, withoutEmptyObjects } from '@saltflat/contract/shopFields';
 import { DEFAULT_RATES } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE } from '@saltflat/core/route';
 import { expect } from 'chai';
 import { choiceWords } from './choiceWords.ts';
-import {
-  fieldsOfRecord,
-  missingIn,
-  newRecord,
-  rowsOf,
-  standInsOf,
-  withoutEmptySpans,
-} from './recordState.ts';
+import { fieldsOfRecord, missingIn, newRecord, rowsOf, standInsOf } from './recordState.ts';
 
 const ink = (name: string, use: string): Material => ({
   id: name,
@@ -75,12 +68,22 @@ describe('records in the shop’s forms', () => {
   it('send a span that was left empty as none, and keep one that is half filled for the server to say so', () => {
     const record = {
       name: 'X',
-      properties: { cureC: { min: null, max: null }, pressC: { min: 130, max: null } },
+      properties: { cureC: { min: null, max: null }, polyesterCureC: { min: 130, max: null } },
     };
-    expect(withoutEmptySpans(record)).to.deep.equal({
+    expect(withoutEmptyObjects(record, materialFields('ink'))).to.deep.equal({
       name: 'X',
-      properties: { cureC: null, pressC: { min: 130, max: null } },
+      properties: { cureC: null, polyesterCureC: { min: 130, max: null } },
     });
+  });
+
+  it('send a blank that nobody pretreated as such, and one half described for the server to say so', () => {
+    const spans = { pressC: { min: null, max: null }, pressS: { min: null, max: null } };
+    const empty = { fluid: null, fibre: null, ...spans, shelfDays: null };
+    const sent = (pretreated: object): unknown =>
+      (withoutEmptyObjects({ name: 'X', pretreated }, BLANK_FIELDS) as { pretreated: unknown }).pretreated;
+    expect(sent(empty)).to.equal(null);
+    const half = { ...empty, fluid: 'Mill primer' };
+    expect(sent(half)).to.deep.equal(half);
   });
 
   it('show choices in people’s words, places and kinds by their names', () => {

@@ -83,16 +83,3 @@ export function missingIn(fields: readonly RecordField[], record: object, at = '
   }
   return found;
 }
-
-/** An optional span is empty when both its ends are. */
-export function withoutEmptySpans(record: object): object {
-  return Object.fromEntries(
-    Object.entries(record).map(([key, value]: [string, unknown]) => {
-      if (key === 'properties') return [key, withoutEmptySpans(value as object)];
-      const { min, max } = (value ?? {}) as { min?: unknown; max?: unknown };
-      const isEmptySpan =
-        value !== null && typeof value === 'object' && 'min' in value && min === null && max === null;
-      return [key, isEmptySpan ? null : value];
-    }),
-  );
-}

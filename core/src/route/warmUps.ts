@@ -1,0 +1,31 @@
+import { plannedMode } from '../work/index.ts';
+import type { Operation } from '../work/index.ts';
+import type { Equipment, WarmUp } from './documents.ts';
+import { TRADE } from './tradeRanges.ts';
+
+const ROOM_C = 20;
+
+/**
+ * What a line's heated machines take from cold to the first temperature they are used at: a press by its own rate, anything
+ * else as the trade reckons. In the order they are first used.
+ */
+export function warmUpsOf(operations: readonly Operation[], equipment: Equipment): WarmUp[] {
+  const found = new Map<string, WarmUp>();
+  for (const operation of operations) {
+    const { machine, stateC } = plannedMode(operation);
+    if (machine?.id == null || stateC === null || found.has(machine.id)) continue;
+    found.set(machine.id, {
+      machine,
+      tempC: stateC,
+      heatS: heatUpS(machine.id, stateC, equipment),
+      settleS: TRADE.settleS.start,
+    });
+  }
+  return [...found.values()];
+}
+
+function heatUpS(machine: string, toC: number, { presses, capPresses }: Equipment): number {
+  const press = [...presses, ...capPresses].find(({ id }) => id === machine);
+  if (press === undefined) return TRADE.heatUpS.start;
+  return Math.ceil(Math.max(0, toC - ROOM_C) / press.heatsPerMin) * 60;
+}
