@@ -77,7 +77,9 @@ interface Machine {
 const machines = async (request: APIRequestContext): Promise<Machine[]> =>
   ((await (await request.get('/api/v1/catalogue')).json()) as { machines: Machine[] }).machines;
 
-test('a shop with nothing but presses presses a supplier’s transfers on caps', async ({ page }) => {
+test('a shop with nothing but presses presses a supplier’s transfers on caps and on patches for them', async ({
+  page,
+}) => {
   const { request } = page;
   const away = (await machines(request)).filter(({ kind }) => kind === 'printer');
   for (const { id, version } of away)
@@ -93,8 +95,72 @@ test('a shop with nothing but presses presses a supplier’s transfers on caps',
     await expect(made).toContainText('Not Quarry ganged transfers: says nothing for caps on its sheet');
     await expect(page.locator('#operation-press-cap')).toContainText(/Upper plate\s*13[2-9]\s°C/);
     await expect(page.locator('#operation-peel')).toContainText('Rub down with a cloth');
+
+    // the same on patches: nothing is printed here, and an iron and the cap press do the rest
+    await begin(page, { customer: 'Pier Wardens', blank: 'Pier cap', seed: 65, size: 'One size' });
+    await page.getByLabel('Printed width').fill('60');
+    await page.getByRole('radio', { name: /^Film transfer on a patch/ }).check();
+    await takeIn(page);
+    await expect(page.locator('#operation-trim')).toContainText('Count the transfers');
+    await expect(page.locator('#operation-tack-transfer')).toContainText('Iron on the carrier film only');
+    await expect(page.locator('#operation-press-cap')).toContainText(/Upper plate\s*13[5-9]\s°C/);
+    await expect(page.locator('#operation-print-film')).toHaveCount(0);
+    await expect(made).toContainText('Ledge low-heat transfers');
   } finally {
     for (const { id, version } of away)
       await request.post(`/api/v1/shop/machines/${id}/restore`, { data: { version: version + 1 } });
   }
+});
+
+test('a tee bought pretreated is pressed shortly by its sheet and printed, and nothing is sprayed', async ({
+  page,
+}) => {
+  await begin(page, { customer: 'Ebb Street Gym', blank: 'Harbour tee, primed', seed: 66, size: 'M' });
+  await page.getByRole('radio', { name: /^Direct print/ }).check();
+  await takeIn(page);
+  await expect(page.locator('#operation-pretreat')).toHaveCount(0);
+  await expect(page.locator('#operation-dry-pretreatment')).toHaveCount(0);
+  const press = page.locator('#operation-pre-press');
+  await expect(press).toContainText('Press the pretreated blank');
+  await expect(press).toContainText('it keeps 270 days');
+  await press.getByRole('button', { name: /^Dwell/ }).click();
+  const why = page.getByRole('complementary', { name: 'Why Dwell' });
+  await expect(why).toContainText(/Tarn & Fell mill primer asks for 6 to 10\s*s/);
+  await expect(page.getByRole('region', { name: 'Before the first piece' })).toContainText(
+    /Press A to 1\d\d\s°C/,
+  );
+  await expect(page.getByRole('region', { name: 'Time and cost' })).not.toContainText('Fen Primer');
+});
+
+test('a transfer that lies on the shelf is entered, found for its art alone, and pressed by its own sheet', async ({
+  page,
+}) => {
+  await page.goto('/shop/materials');
+  await page.getByRole('button', { name: 'New material' }).click();
+  await page.getByLabel('What kind of material').selectOption({ label: 'shelf transfer' });
+  const form = page.getByRole('form', { name: 'New material' });
+  const fill = (label: string, value: string) => form.getByLabel(label, { exact: true }).fill(value);
+  await fill('Name', 'Disc, ready');
+  await fill('Artwork', 'disc-67.png');
+  await fill('Print, wide', '252'); // nine tenths of the file are inked, and it is printed 280 mm wide
+  await fill('Press from', '146');
+  await fill('Press to', '154');
+  await fill('Dwell from', '11');
+  await fill('Dwell to', '14');
+  await fill('Pressure', '40');
+  await fill('Second press', '8');
+  await fill('Price each', '1.20');
+  await fill('In stock (optional)', '12');
+  await form.getByRole('button', { name: 'Add the material' }).click();
+  await expect(page.getByText('“Disc, ready” is added')).toBeVisible();
+
+  await begin(page, { customer: 'Ebb Street Gym', blank: 'Harbour tee', seed: 68, size: 'M' });
+  await expect(leftOut(page)).toContainText('“Disc, ready” carries “disc-67.png”');
+  await begin(page, { customer: 'Ebb Street Gym', blank: 'Harbour tee', seed: 67, size: 'M' });
+  await page.getByRole('radio', { name: /^Transfers from the shelf/ }).check();
+  await takeIn(page);
+  await expect(page.locator('#operation-trim')).toContainText('Take the transfers off the shelf');
+  await expect(page.locator('#operation-press-transfer')).toContainText(/Plate\s*15\d\s°C/);
+  await expect(page.locator('#operation-print-film')).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Time and cost' })).toContainText('Disc, ready');
 });

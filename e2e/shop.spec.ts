@@ -66,9 +66,9 @@ test('a blank of a new fabric is added, ordered, compared, quoted and printed ou
   ] as const)
     await page.getByLabel(`Quantity, size ${size}`).fill(count);
   await expect(page.getByText('37 pieces')).toBeVisible();
-  await expect(page.getByText(/The zip runs through the middle/).first()).toBeVisible();
+  await expect(page.getByText(/The zip runs through the print/).first()).toBeVisible();
   await page.getByLabel('Placement').selectOption({ label: 'Left chest' });
-  await expect(page.getByText(/The zip runs through the middle/)).toHaveCount(0);
+  await expect(page.getByText(/The zip runs through the print/)).toHaveCount(0);
   const comparison = page.getByRole('region', { name: 'Processes side by side' });
   await expect(comparison.getByRole('row')).not.toHaveCount(1);
   await expect(page.getByText(/is recommended:/)).toBeVisible();

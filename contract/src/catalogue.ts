@@ -51,11 +51,11 @@ export const GarmentSize = strictObject({
 
 /** What a blank was pretreated with before it was bought, by the sheet that came with it. */
 const BoughtPretreatment = strictObject({
-  fluid: shortText('Bought pretreated with'),
+  fluid: shortText('Pretreated with'),
   fibre: choice('Pretreated for', ['cotton', 'polyester']),
-  pressC: heat('Short press before printing'),
-  pressS: seconds('Short press, time', 120),
-  shelfDays: Type.Integer({ title: 'Pretreatment keeps, days', minimum: 1, maximum: 3650 }),
+  pressC: heat('Pretreated: press'),
+  pressS: seconds('Pretreated: time', 120),
+  shelfDays: Type.Integer({ title: 'Pretreated: keeps, days', minimum: 1, maximum: 3650 }),
 });
 
 const blankFields = {

@@ -90,6 +90,14 @@ const NOW: DemoOrder[] = [
     lines: [{ style: 'Harbour tee', colour: 'Brick', art: 'cup', placement: 'left-chest', widthMm: 75, process: 'dtf', sizes: [['M', 40]], house: { filmUse: 'stock', powderCure: 'full' } }],
   },
   {
+    customer: 'The Mooring Café', dueInDays: 3, note: 'Out of the packet on the shelf.', fate: open,
+    lines: [{ style: 'Harbour tee', colour: 'Brick', art: 'cup', placement: 'left-chest', widthMm: 75, process: 'shelf', sizes: [['M', 4], ['XL', 2]] }],
+  },
+  {
+    customer: 'Tide Table Press', dueInDays: 5, note: 'Primed shirts: nothing to spray.', fate: open,
+    lines: [{ style: 'Harbour tee, primed', colour: 'Black', art: 'compass', placement: 'full-front', widthMm: 220, process: 'dtg', sizes: [['M', 4], ['L', 4]] }],
+  },
+  {
     customer: 'Sunset Yoga Deck', dueInDays: 8, note: 'Changed their mind.', fate: { kind: 'cancelled' },
     lines: [{ style: 'Harbour tee', colour: 'Sand', art: 'low', placement: 'full-front', widthMm: 260, process: 'dtg', sizes: [['M', 8]] }],
   },

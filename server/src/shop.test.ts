@@ -43,12 +43,9 @@ const ZIP_FLEECE: BlankInput = {
   maxPressC: null,
   pretreated: null,
   colours: [{ name: 'Burgundy', hex: '#5e1a2b', tone: 'dark', dye: 'dyed' }],
-  sizes: ['S', 'M', 'L', 'XL', 'XXL'].map((size, i) => ({
-    size,
-    cents: 1900 + 50 * i,
-    bodyWidthMm: 500 + 50 * i,
-    collarDropMm: null,
-  })),
+  sizes: ['S', 'M', 'L', 'XL', 'XXL'].map((size, i) => {
+    return { size, cents: 1900 + 50 * i, bodyWidthMm: 500 + 50 * i, collarDropMm: null };
+  }),
   areas: [],
 };
 
@@ -378,7 +375,7 @@ describe('the shop', () => {
           .expect(200)
       ).body as ComparisonAnswer;
     const { options, recommended, reasons } = await ask({});
-    expect(options.length).to.equal(6);
+    expect(options.length).to.equal(7);
     expect(options.find(({ process }) => process === recommended)?.plan?.cost.totalCents).to.be.greaterThan(
       line.pieces,
     );

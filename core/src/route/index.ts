@@ -64,3 +64,4 @@ export { lostSources } from './routeSources.ts';
 export { PRINTS_WITH, SOURCE_ROLES } from './sources/index.ts';
 export type { SourceChoice, SourceRole } from './sources/index.ts';
 export { TRADE } from './tradeRanges.ts';
+export { warmUpSaid } from './warmUps.ts';

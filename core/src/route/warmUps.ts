@@ -1,9 +1,15 @@
 import { plannedMode } from '../work/index.ts';
 import type { Operation } from '../work/index.ts';
+import { say } from '../words/index.ts';
+import type { Said } from '../words/index.ts';
 import type { Equipment, WarmUp } from './documents.ts';
 import { TRADE } from './tradeRanges.ts';
 
 const ROOM_C = 20;
+
+/** A warm-up in words. */
+export const warmUpSaid = ({ machine, tempC, heatS, settleS }: WarmUp): Said =>
+  say('warm-up', { machine: machine.name, tempC, heatS, settleS });
 
 /**
  * What a line's heated machines take from cold to the first temperature they are used at: a press by its own rate, anything

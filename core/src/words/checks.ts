@@ -208,6 +208,7 @@ export const LOOKS = {
   'look.nozzles': () => 'A nozzle check without gaps; film flat and straight.',
   'look.film-print': () => 'No puddles, no lines; the white covers all colour but a hair at the edge.',
   'look.platen-film': () => 'White exactly over the colour, no puddles, no shift between the two.',
+  'look.film-held': () => 'Film flat on the platen, no bubble under it.',
   'look.film-fed': () => 'Film and backing flush at the leading edge, no air between.',
   'look.film-colour': () => 'Even colour that stands on the film without running.',
   'look.powdered': () => 'Even white frost on the ink, clear film between.',
@@ -270,6 +271,8 @@ export const WAITS = {
     [...(minS > 0 ? [`at least ${f.s(minS)}`] : []), ...(maxS !== null ? [`within ${f.s(maxS)}`] : [])].join(
       ', ',
     ),
+  'warm-up': (p: { machine: string; tempC: number; heatS: number; settleS: number }, f: Figures) =>
+    `${p.machine} to ${f.temp(p.tempC)}: about ${f.s(p.heatS)}, and ${f.s(p.settleS)} until it is even.`,
   'wait.powder': () => 'Powder holds only on wet ink: minutes, not tens of minutes.',
   'wait.loose-powder': () => 'Loose powder shakes off: melt it before the film is moved about.',
   'wait.film-cools': () => 'Let the film cool flat before it is cut.',

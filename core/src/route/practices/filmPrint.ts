@@ -87,11 +87,7 @@ export const platenFilmPrint: Practice = {
       on: on('printer', printer),
       settings: filmSettings(input, settle, [between, set]),
       checks: [
-        say('check.film-held', { choice: input.house.filmHold }),
-        say('check.platen-for-film', {
-          isGripped: input.house.filmHold === 'grip',
-          padMm: printer.gripPadMm,
-        }),
+        ...onPlaten(input),
         ...wetCheck(input),
         ...filmChecks(film),
         ...(isTwoJobs
@@ -107,12 +103,21 @@ export const platenFilmPrint: Practice = {
   },
 };
 
+/** How film is held on a platen, and how high that is. */
+export const onPlaten = (input: PrintInput): Said[] => [
+  say('check.film-held', { choice: input.house.filmHold }),
+  say('check.platen-for-film', {
+    isGripped: input.house.filmHold === 'grip',
+    padMm: printerFor(input).gripPadMm,
+  }),
+];
+
 const TAPE_A_SHEET_M = 0.4; // four strips at the edges (assumption)
 
 const LIQUID_A_SHEET_ML = 3; // drops under the edges and the middle (assumption)
 
 /** What holds film on a platen in this shop: its share for one print. Water costs nothing, a pad is no supply. */
-function holding(input: PrintInput): Consumption[] {
+export function holding(input: PrintInput): Consumption[] {
   const { perSheet } = filmSheets(input);
   const { filmHold } = input.house;
   if (filmHold === 'tape') return tapeUse(input, TAPE_A_SHEET_M / perSheet);

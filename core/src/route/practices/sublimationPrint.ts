@@ -1,31 +1,48 @@
 import { say } from '../../words/index.ts';
 import { filmFor, inkFor, printModeFor, printerFor } from '../equip.ts';
 import { filmSheets } from '../filmSheets.ts';
+import type { Printer } from '../machines.ts';
 import { byHand, on } from '../practiceParts.ts';
 import type { Practice } from '../practice.ts';
 import { houseCheck } from '../proposals.ts';
 import { settlePrint } from '../printSettings.ts';
-import { filmUse, inSheets, inkUse, mirrorCheck, waitForPowder, wetCheck } from './filmPrint.ts';
+import {
+  filmUse,
+  holding,
+  inSheets,
+  inkUse,
+  mirrorCheck,
+  onPlaten,
+  waitForPowder,
+  wetCheck,
+} from './filmPrint.ts';
 
-/** Makes film go through a desk printer's rollers. */
+/** Printers that pull film through: only there it slips, and only there aids help. */
+export const isFed = ({ platens }: Printer): boolean => platens.length === 0;
+
+/** Makes film go through a desk printer's rollers, or lie on a platen. */
 export const sublimationFeed: Practice = {
   id: 'feed-film',
   role: 'set-up',
   part: 'transfer',
   station: 'preparation',
   applies: () => true,
-  plan: (input) => ({
-    title: 'Ready the film for the desk printer',
-    unit: 'sheet',
-    size: filmSheets(input).perSheet,
-    phases: [byHand('ready', 30)],
-    checks: [
-      houseCheck(input, 'filmFeed'),
-      say('check.head-side'),
-      ...(filmFor(input).isGlitter ? [say('check.glitter-head-side')] : []),
-    ],
-    look: say('look.film-fed'),
-  }),
+  plan: (input) => {
+    const printer = printerFor(input);
+    return {
+      title: isFed(printer) ? 'Ready the film for the desk printer' : 'Ready the film on the platen',
+      unit: 'sheet',
+      size: filmSheets(input).perSheet,
+      phases: [byHand('ready', 30)],
+      checks: [
+        ...(isFed(printer) ? [houseCheck(input, 'filmFeed')] : onPlaten(input)),
+        say('check.head-side'),
+        ...(filmFor(input).isGlitter ? [say('check.glitter-head-side')] : []),
+      ],
+      look: say(isFed(printer) ? 'look.film-fed' : 'look.film-held'),
+      consumes: isFed(printer) ? [] : holding(input),
+    };
+  },
 };
 
 /** Colour only: this ink has no white. */

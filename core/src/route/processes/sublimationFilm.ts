@@ -2,7 +2,7 @@ import { parseHex, toLab } from '../../artwork/index.ts';
 import { isCap } from '../../blank/index.ts';
 import type { Garment } from '../../blank/index.ts';
 import { say } from '../../words/index.ts';
-import { filmFor } from '../equip.ts';
+import { filmFor, printerFor } from '../equip.ts';
 import { creaseMiddle } from '../practices/centre.ts';
 import { bondTest } from '../practices/bondTest.ts';
 import { filmCut, filmStore } from '../practices/filmCut.ts';
@@ -13,7 +13,7 @@ import { filmPress } from '../practices/filmPress.ts';
 import { filmSecondPress } from '../practices/filmSecondPress.ts';
 import { inspect } from '../practices/inspect.ts';
 import { prePress } from '../practices/prePress.ts';
-import { sublimationFeed, sublimationPrint } from '../practices/sublimationPrint.ts';
+import { isFed, sublimationFeed, sublimationPrint } from '../practices/sublimationPrint.ts';
 import { whenPressed } from './filmTransfer.ts';
 import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
@@ -72,11 +72,13 @@ export const sublimationFilm: ProcessModule = {
       isGlitter: filmFor(line).isGlitter,
     }),
   }),
-  risks: ({ garment }) => [
-    ...(groundOf(garment) < BRIGHT_FROM ? [say('risk.dull-ground', { colour: garment.colourName })] : []),
+  risks: (line) => [
+    ...(groundOf(line.garment) < BRIGHT_FROM
+      ? [say('risk.dull-ground', { colour: line.garment.colourName })]
+      : []),
     say('risk.white-vanishes'),
-    ...(garment.fibres.polyester > 0 ? [say('risk.ink-spreads')] : []),
-    say('risk.film-slips'),
+    ...(line.garment.fibres.polyester > 0 ? [say('risk.ink-spreads')] : []),
+    ...(isFed(printerFor(line)) ? [say('risk.film-slips')] : []),
   ],
   heatedAgain: {
     harm: null,

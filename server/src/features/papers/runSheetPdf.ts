@@ -1,7 +1,7 @@
 import { toBuffer } from 'bwip-js/node';
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { BlankKind } from '@saltflat/core/blank';
-import { PROCESS_NAMES, heatedAgainSaid } from '@saltflat/core/route';
+import { PROCESS_NAMES, heatedAgainSaid, warmUpSaid } from '@saltflat/core/route';
 import type { Route, RoutePrint } from '@saltflat/core/route';
 import { STATION_NAMES, goesWords, plannedMode } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
@@ -99,6 +99,17 @@ function drawHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
       size: 12,
       weight: 600,
     });
+  if (sheet.route.warmUps.length > 0)
+    y = writeColumn(
+      doc,
+      `From cold: ${sheet.route.warmUps.map((own) => inWords(warmUpSaid(own))).join(' ')}`,
+      {
+        x: margin,
+        y: y + 2,
+        width: width - 2 * margin,
+        size: BODY,
+      },
+    );
   for (const { said } of [...sheet.route.conflicts, ...sheet.route.slips])
     y = warning(doc, inWords(said), { x: margin, y: y + 2, width: width - 2 * margin, size: BODY });
   rule(doc, { x: margin, y: y + 4, width: width - 2 * margin, colour: INK });

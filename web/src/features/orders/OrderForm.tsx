@@ -11,7 +11,12 @@ import { fromLocalField } from './dates.ts';
 import { LineFields } from './LineFields.tsx';
 import { emptyLine, emptyOrder, toInput, valuesOf } from './orderFormValues.ts';
 import type { OrderValues } from './orderFormValues.ts';
-import { useAddOrderMutation, useChangeOrderMutation, useCustomersQuery } from './ordersApi.ts';
+import {
+  useAddOrderMutation,
+  useChangeOrderMutation,
+  useCustomersQuery,
+  useIsArtComing,
+} from './ordersApi.ts';
 
 interface Props {
   catalogue: Catalogue;
@@ -36,6 +41,7 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
   const [refusal, setRefusal] = useState('');
   const [add, adding] = useAddOrderMutation();
   const [change, changing] = useChangeOrderMutation();
+  const isArtComing = useIsArtComing();
 
   useEffect(() => {
     const subscription = watch((values) => keepDraft(sessionStorage, draftKey, { version, values }));
@@ -145,7 +151,16 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
         <Button variant="outlined" onClick={leave}>
           Leave without saving
         </Button>
-        <Button type="submit" variant="contained" disabled={adding.isLoading || changing.isLoading}>
+        {isArtComing && (
+          <span className="muted small" role="status">
+            The artwork is still on its way.
+          </span>
+        )}
+        <Button
+          type="submit"
+          variant="contained"
+          disabled={adding.isLoading || changing.isLoading || isArtComing}
+        >
           {order ? 'Save the order' : 'Take in the order'}
         </Button>
       </div>

@@ -1,3 +1,5 @@
+import { QueryStatus } from '@reduxjs/toolkit/query';
+import { useSelector } from 'react-redux';
 import type {
   Artwork,
   Customer,
@@ -84,3 +86,13 @@ export const {
   useDuplicateOrderMutation,
   useUploadArtworkMutation,
 } = ordersApi;
+
+type ApiState = Record<typeof baseApi.reducerPath, ReturnType<typeof baseApi.reducer>>;
+
+/** True while a file is on its way: an order sent before it is there would go without its art. */
+export const useIsArtComing = (): boolean =>
+  useSelector((state: ApiState) =>
+    Object.values(state[baseApi.reducerPath].mutations).some(
+      (own) => own?.endpointName === 'uploadArtwork' && own.status === QueryStatus.pending,
+    ),
+  );

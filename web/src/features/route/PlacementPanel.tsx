@@ -20,7 +20,7 @@ interface Props {
 
 /** Where the print goes on every size, drawn to scale, with what is in its way and what it takes. */
 export function PlacementPanel({ placement, heatedAgain, kind, colourHex, picture, system }: Props) {
-  const { sizes, problems, needs, platen } = placement;
+  const { sizes, needs, platen } = placement;
   const words = useWords();
   const [shown, setShown] = useState(Math.floor((sizes.length - 1) / 2));
   const own = sizes[shown] ?? sizes[0];
@@ -125,18 +125,6 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
               {words(heatedAgain)}
             </p>
           )}
-          {problems.map(({ said, waysOut }) => (
-            <div key={words(said)}>
-              <p className="alarm">■ {words(said)}</p>
-              {waysOut.length > 0 && (
-                <ul className="ways-out">
-                  {waysOut.map(words).map((text) => (
-                    <li key={text}>{text}</li>
-                  ))}
-                </ul>
-              )}
-            </div>
-          ))}
           {needs.map(({ said }) => (
             <p key={said.code} className="caution">
               {words(said)}

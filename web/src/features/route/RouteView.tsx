@@ -17,6 +17,7 @@ import { CostPanel } from './CostPanel.tsx';
 import { KeepTried } from './KeepTried.tsx';
 import { OperationRow } from './OperationRow.tsx';
 import { PlacementPanel } from './PlacementPanel.tsx';
+import { WarmUpsPanel } from './WarmUpsPanel.tsx';
 import { SourcesPanel } from './SourcesPanel.tsx';
 import { useTriedRoute } from './useTriedRoute.ts';
 import type { Tried } from './triedRoute.ts';
@@ -165,6 +166,7 @@ export function RouteView(props: Props) {
               onClose={close}
             />
           )}
+          <WarmUpsPanel warmUps={route.warmUps} />
           <CostPanel
             route={route}
             cost={cost}
@@ -214,11 +216,23 @@ function Warnings({
   onPick: (own: { operation: string; setting: string }) => void;
 }) {
   const words = useWords();
-  const { conflicts, slips } = route;
-  if (conflicts.length === 0 && slips.length === 0 && promise === null) return null;
+  const { conflicts, slips, prints } = route;
+  const problems = prints.flatMap(({ placement }) =>
+    placement.problems.map((own) => ({ ...own, place: prints.length > 1 ? `${placement.label}: ` : '' })),
+  );
+  if (conflicts.length + slips.length + problems.length === 0 && promise === null) return null;
   return (
     <section className="stack" role="status" aria-label="Conflicts" style={{ gap: 8 }}>
       {promise !== null && <p className="alarm">◆ {words(promise)}</p>}
+      {problems.map(({ place, said, waysOut }) => (
+        <div key={`${place}${said.code}`} className="alarm">
+          <p>
+            ■ {place}
+            {words(said)}
+          </p>
+          <WaysOut waysOut={waysOut} />
+        </div>
+      ))}
       {grouped(conflicts).map(({ operation, setting, all, waysOut }) => (
         <div key={`${operation}/${setting}`} className="alarm">
           <div className="row" style={{ justifyContent: 'space-between', flexWrap: 'nowrap' }}>
@@ -231,11 +245,7 @@ function Warnings({
               Why
             </Button>
           </div>
-          <ul className="ways-out">
-            {waysOut.map((way) => (
-              <li key={way.code}>{words(way)}</li>
-            ))}
-          </ul>
+          <WaysOut waysOut={waysOut} />
         </div>
       ))}
       {slips.map(({ said }) => (
@@ -244,6 +254,17 @@ function Warnings({
         </p>
       ))}
     </section>
+  );
+}
+
+function WaysOut({ waysOut }: { waysOut: Said[] }) {
+  const words = useWords();
+  return (
+    <ul className="ways-out">
+      {waysOut.map((way) => (
+        <li key={way.code}>{words(way)}</li>
+      ))}
+    </ul>
   );
 }
 

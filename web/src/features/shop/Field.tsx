@@ -16,6 +16,9 @@ interface Props {
   onChange: (value: unknown) => void;
 }
 
+/** Room for a long label: above the line it is written smaller. */
+const LABEL_ABOVE = { inputLabel: { shrink: true } } as const;
+
 /** One field of a record, by its kind: a quantity as people type it, money, a choice, a flag, text. */
 export function Field({ field, value, problem, isNarrow = false, onChange }: Props) {
   const system = useUnits();
@@ -60,7 +63,7 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
         error={problem !== undefined}
         helperText={problem ?? (isNarrow ? undefined : ' ')}
         onChange={(event) => onChange(isOptional && event.target.value === '' ? null : event.target.value)}
-        slotProps={{ select: { native: true }, ...(isOptional ? { inputLabel: { shrink: true } } : {}) }}
+        slotProps={{ select: { native: true }, ...LABEL_ABOVE }}
       >
         {isOptional && <option value="">–</option>}
         {field.choices.map((choice) => (
@@ -86,6 +89,7 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
       slotProps={
         isColour
           ? {
+              ...LABEL_ABOVE,
               input: {
                 startAdornment: (
                   <input
@@ -98,7 +102,7 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
                 ),
               },
             }
-          : {}
+          : LABEL_ABOVE
       }
     />
   );
@@ -146,6 +150,7 @@ function NumberField({
       }}
       slotProps={{
         htmlInput: { inputMode: 'decimal' },
+        ...LABEL_ABOVE,
         ...(isMoney
           ? { input: { startAdornment: <InputAdornment position="start">€</InputAdornment> } }
           : {}),
