@@ -285,6 +285,11 @@ export const MACHINE_DOCUMENTS = {
   'hand-iron': strictObject({ plateC: heat('Sole') }),
   oven: strictObject({ chamberC: heat('Chamber'), ...size }),
   griddle: strictObject({ surfaceC: heat('Surface'), ...size }),
+  belt: strictObject({
+    tunnelC: heat('Tunnel'),
+    widthMm: lengthMm('Belt, wide'),
+    tunnelMm: lengthMm('Tunnel, long', 20_000),
+  }),
   rack: strictObject({ places: Type.Integer({ title: 'Places', minimum: 1, maximum: 1000 }) }),
   'cooling-table': strictObject({
     places: Type.Integer({ title: 'Places', minimum: 1, maximum: 1000 }),

@@ -1,5 +1,6 @@
 import type { Garment } from '@saltflat/core/blank';
 import type {
+  Belt,
   BoughtIn,
   CapPress,
   CoolingTable,
@@ -73,6 +74,7 @@ export function equipmentOf(
     handIron: first<HandIron>(machines, 'hand-iron'),
     ovens: all<Oven>(machines, 'oven'),
     griddles: all<Griddle>(machines, 'griddle'),
+    belts: all<Belt>(machines, 'belt'),
     rack: first<Rack>(machines, 'rack'),
     coolingTable: first<CoolingTable>(machines, 'cooling-table'),
   };

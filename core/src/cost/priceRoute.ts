@@ -23,7 +23,7 @@ export interface PieceCost {
 
 /**
  * Cost per piece of a route: blank, what the operations consume, hands-on and machine time, set-up and the line's share of
- * warm-ups spread over the pieces, and the share of all of it that is made again.
+ * warm-ups spread over the pieces. What is made again costs all of it but set-up and warm-up, which are done once.
  *
  * @param blankCents price of the blank, averaged over the sizes ordered; not counted where the route touches no blank
  * @param pieces over which the time is spread, ≥ 1
@@ -42,8 +42,8 @@ export function priceRoute(
   const machineCents = (machineSeconds(route, pieces) / 3600 / pieces) * rates.machineCentsPerHour;
   const warmUpCents =
     (warmUpSeconds(route) / 3600 / pieces / rates.linesPerWarmUp) * rates.machineCentsPerHour;
-  const once = blank + materialCents + labourCents + setUpCents + machineCents + warmUpCents;
-  const spoilageCents = once * rates.spoilageShare;
+  const making = blank + materialCents + labourCents + machineCents;
+  const spoilageCents = making * rates.spoilageShare;
   return {
     blankCents: blank,
     materials,
@@ -54,7 +54,7 @@ export function priceRoute(
     spoilageCents,
     spoilageShare: rates.spoilageShare,
     spoilageFrom: rates.spoilageFrom,
-    totalCents: once + spoilageCents,
+    totalCents: making + setUpCents + warmUpCents + spoilageCents,
   };
 }
 

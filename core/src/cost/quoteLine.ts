@@ -92,7 +92,7 @@ export function quoteLine({ routeFor, garment, sizes, rates }: QuoteInput): Quot
     marginShare: rates.marginShare,
     totalCents: rows.reduce((sum, { totalCents }) => sum + totalCents, 0),
     ladder,
-    assumptions: assumptionsIn(cost),
+    assumptions: assumptionsIn(cost, rates),
   };
   return { ok: true, quote };
 }
@@ -114,13 +114,17 @@ function upChargesFor(garment: Garment, rates: Rates): Quote['upCharges'] {
   ];
 }
 
-function assumptionsIn({ materials, spoilageFrom, spoilageShare }: PieceCost): string[] {
+function assumptionsIn(
+  { materials, spoilageFrom, spoilageShare, warmUpCents }: PieceCost,
+  { linesPerWarmUp }: Rates,
+): string[] {
   const assumed = materials.filter(({ isAssumed }) => isAssumed).map(({ what }) => what);
   return [
     ...(assumed.length > 0 ? [`use assumed, not weighed: ${assumed.join(', ')}`] : []),
     ...(spoilageFrom === 'assumed'
       ? [`spoilage of ${Math.round(1000 * spoilageShare) / 10} % is an assumption`]
       : []),
+    ...(warmUpCents > 0 ? [`a warm-up is taken to serve ${linesPerWarmUp} lines`] : []),
     'times are planned, not measured',
   ];
 }

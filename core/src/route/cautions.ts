@@ -4,6 +4,7 @@ import { say } from '../words/index.ts';
 export const CAUTIONS = {
   hotPlate: say('caution.hot-plate'),
   hotOven: say('caution.hot-oven'),
+  hotTunnel: say('caution.hot-tunnel'),
   hotGriddle: say('caution.hot-griddle'),
   hotIron: say('caution.hot-iron'),
   fumes: say('caution.fumes'),

@@ -4,6 +4,7 @@ import type { Flow, Lane, Operation, Ref } from '../work/index.ts';
 import type { Said } from '../words/index.ts';
 import type { HouseMethods } from './house.ts';
 import type {
+  Belt,
   CapPress,
   CoolingTable,
   Griddle,
@@ -54,6 +55,7 @@ export interface Equipment {
   handIron: HandIron | null;
   ovens: readonly Oven[];
   griddles: readonly Griddle[];
+  belts: readonly Belt[];
   rack: Rack | null;
   coolingTable: CoolingTable | null;
 }

@@ -5,6 +5,7 @@ import type { Said, ThingName } from '../words/index.ts';
 import type { PrintInput } from './documents.ts';
 import type { HouseMethods } from './house.ts';
 import type {
+  Belt,
   CapPress,
   Griddle,
   Named,
@@ -77,6 +78,7 @@ export const CHOICES = {
   powder: (line: Sourced): Choice<Powder> => chosen(line, 'powder', ['powder', judge.powders(line)]),
   oven: (line: Sourced): Choice<Oven> => chosen(line, 'oven', ['oven', judge.ovens(line)]),
   griddle: (line: Sourced): Choice<Griddle> => chosen(line, 'griddle', ['griddle', judge.griddles(line)]),
+  belt: (line: Sourced): Choice<Belt> => chosen(line, 'belt', ['belt', judge.belts(line)]),
   supplier: (line: Sourced): Choice<BoughtIn> =>
     chosen(line, 'supplier', ['bought-in', judge.suppliers(line)]),
   'shelf-transfer': (line: Sourced): Choice<ShelfTransfer> =>

@@ -23,6 +23,7 @@ export { DEFAULT_HOUSE, HOUSE_KEYS, HOUSE_METHODS, houseFor } from './house.ts';
 export type { HouseKey, HouseMethods } from './house.ts';
 export { PRINTER_TASKS, kPaAtMark, markForKPa } from './machines.ts';
 export type {
+  Belt,
   CapPress,
   CoolingTable,
   Griddle,

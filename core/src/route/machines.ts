@@ -88,6 +88,14 @@ export interface Griddle extends Named {
   heightMm: number;
 }
 
+/** A belt that carries film through a heated tunnel. */
+export interface Belt extends Named {
+  tunnelC: Range;
+  /** Across the belt, and of the tunnel, mm. */
+  widthMm: number;
+  tunnelMm: number;
+}
+
 export interface Sprayer extends Named {
   /** A machine with a dial, or a gun in the hand. */
   isHandGun: boolean;

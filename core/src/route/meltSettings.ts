@@ -29,6 +29,13 @@ const PRACTICE: Record<
     lightS: TRADE.hoverS,
     fullS: TRADE.hoverFullS,
   },
+  belt: {
+    label: 'Tunnel',
+    timeLabel: 'Time in the tunnel',
+    heatC: TRADE.powderCureC,
+    lightS: TRADE.powderCureS,
+    fullS: TRADE.powderFullCureS,
+  },
   griddle: {
     label: 'Griddle',
     timeLabel: 'Time on it',
@@ -53,8 +60,11 @@ interface Translation {
   timeFactor: Range;
 }
 
+/** Hot air all round, as a powder's sheet takes it. */
+const isAllRound = (means: MeltMeans): boolean => means === 'oven' || means === 'belt';
+
 function translate(means: MeltMeans, gapMm: number, isFromBothSides: boolean): Translation {
-  if (means === 'oven') return { addC: 0, timeFactor: { min: 1, max: 1 } };
+  if (isAllRound(means)) return { addC: 0, timeFactor: { min: 1, max: 1 } };
   if (means === 'griddle')
     return {
       addC: TRADE.griddleHotterBy.start,
@@ -117,6 +127,7 @@ function heatOf(
   const asked = makerReason(name, cureC, (byMaker.value ?? 0) - addC, 'temperature').said;
   const translated: Record<MeltMeans, Said> = {
     oven: byMaker.said,
+    belt: byMaker.said,
     hover: say('reason.sheet-hover', { sheet: asked, gapMm, addC }),
     griddle: say('reason.sheet-griddle', { sheet: asked, addC }),
   };
@@ -149,11 +160,11 @@ function timeOf(
   };
   const slower = means === 'hover' ? timeFactor.min / TRADE.hoverOneSideFactor.min : 1;
   const start = Math.round(time.start * slower);
-  const wished = isFull && means === 'oven' ? Math.max(start, cureS.max) : start;
+  const wished = isFull && isAllRound(means) ? Math.max(start, cureS.max) : start;
   const byMaker = makerReason(name, sheet, wished, 'duration');
   const inOven = makerReason(name, cureS, cureS.min, 'duration').said;
   const share = (byMaker.value ?? wished) / cureS.min;
-  const said = means === 'oven' ? byMaker.said : say('reason.sheet-time', { sheet: inOven, share });
+  const said = isAllRound(means) ? byMaker.said : say('reason.sheet-time', { sheet: inOven, share });
   const usual = say('reason.melt-time', spanOf(time));
   const parts = own.isFromBothSides ? [usual, say('reason.melt-both-sides')] : [usual];
   return {

@@ -20,8 +20,9 @@ export function melterFor(input: PrintInput): Melter {
     oven: equipment.ovens.length > 0,
     griddle: equipment.griddles.length > 0,
     hover: equipment.presses.length > 0,
+    belt: equipment.belts.length > 0,
   };
-  const order: MeltMeans[] = [house.meltMeans, 'oven', 'hover', 'griddle'];
+  const order: MeltMeans[] = [house.meltMeans, 'oven', 'belt', 'hover', 'griddle'];
   const means = needed(
     order.find((own) => there[own]),
     'melter',
@@ -37,6 +38,10 @@ const MELTERS: Record<MeltMeans, (input: PrintInput) => Omit<Melter, 'means'>> =
   griddle: (input) => {
     const griddle = CHOICES.griddle(input).chosen;
     return { id: griddle.id, name: griddle.name, ability: griddle.surfaceC, surface: griddle };
+  },
+  belt: (input) => {
+    const { id, name, tunnelC, widthMm, tunnelMm } = CHOICES.belt(input).chosen;
+    return { id, name, ability: tunnelC, surface: { widthMm, heightMm: tunnelMm } };
   },
   hover: (input) => {
     const press = pressFor(input);

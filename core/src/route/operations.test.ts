@@ -59,7 +59,9 @@ describe('the operations of any route', () => {
       for (const operation of operations) {
         if (heatS(operation) === 0) continue;
         const { machineKind, stateC, phases } = plannedMode(operation);
-        expect(['press', 'cap-press', 'hand-iron', 'oven', 'griddle'], operation.id).to.include(machineKind);
+        expect(['press', 'cap-press', 'hand-iron', 'oven', 'griddle', 'belt'], operation.id).to.include(
+          machineKind,
+        );
         expect(countdownS(operation, 1), operation.id).to.be.closeTo(heatS(operation), 0.5);
         for (const { heat, eachS } of phases.filter((own) => own.heat !== null)) {
           expect(heat!.tempC, operation.id).to.equal(stateC);
@@ -271,6 +273,24 @@ describe('direct print', () => {
     expect(timedPhases(dry).map(({ label }) => label)).to.deep.equal(
       [1, 2, 3, 4, 5].map((i) => `burst ${i}`),
     );
+  });
+});
+
+describe('a belt through a tunnel', () => {
+  it('is told its speed, and takes film longer than the tunnel whole but not wider than the belt', () => {
+    const own = { house: housed({ meltMeans: 'belt' }) };
+    const codes = (input: Partial<PrintInput>): string[] =>
+      operationOf(routeOf(lineOf({ ...own, ...input })), 'melt-powder').checks.map(({ code }) => code);
+    const { checks, settings } = operationOf(routeOf(lineOf(own)), 'melt-powder');
+    const timeS = settings.find(({ key }) => key === 'dwellS')!.value;
+    const speed = checks.find(({ code }) => code === 'check.belt-speed')!;
+    expect(speed.params).to.deep.include({ tunnelMm: 1200, mmPerMin: Math.round((1200 * 60) / timeS) });
+    const print = lineInput().print;
+    const printers = equipment.printers.map((printer) => ({ ...printer, heightMm: 2000 }));
+    expect(codes({ print: { ...print, heightMm: 1300 }, ...shopWith({ printers }) })).to.not.include(
+      'check.half-by-half',
+    );
+    expect(codes({ print: { ...print, widthMm: 560, heightMm: 560 } })).to.include('check.half-by-half');
   });
 });
 

@@ -112,7 +112,7 @@ describe('each process', () => {
       '',
     );
     expect(refusals('dtf', shopWith({ films: [] }))).to.contain('No film');
-    expect(refusals('dtf', shopWith({ ovens: [], griddles: [], presses: [] }))).to.contain(
+    expect(refusals('dtf', shopWith({ ovens: [], belts: [], griddles: [], presses: [] }))).to.contain(
       'Nothing to melt powder with',
     );
     expect(refusals('dtf-platen', shopWith({ inkSets: [] }))).to.contain('No textile ink');

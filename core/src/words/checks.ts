@@ -84,6 +84,10 @@ export const CHECKS = {
   'check.plate-off-film': () => 'Plate never touches the film',
   'check.powder-up': () => 'Powder up, film down',
   'check.watch-it-clear': () => 'Watch it clear from the edge inwards',
+  'check.belt-speed': (
+    { tunnelMm, timeS, mmPerMin }: { tunnelMm: number; timeS: number; mmPerMin: number },
+    f: Figures,
+  ) => `Belt at ${f.mm(mmPerMin)} a minute: ${f.mm(tunnelMm)} of tunnel in ${f.s(timeS)}`,
   'check.grains-gone': () => 'White grains gone all over',
   'check.powder-clear': () => 'White powder clear; a trace of grain may stay',
   'check.half-by-half': ({ melter }: { melter: string }) =>
@@ -249,6 +253,8 @@ export const CAUTION_WORDS = {
   'caution.hot-plate': () => 'The plate burns and the press crushes: hands out before it closes.',
   'caution.hot-oven': () =>
     'Oven and tray burn: heat gloves. An oven used for curing never goes back to food.',
+  'caution.hot-tunnel': () =>
+    'The tunnel burns and the belt draws in: nothing loose near it, heat gloves where it comes out.',
   'caution.hot-griddle': () => 'The griddle burns: heat gloves. One used for curing never goes back to food.',
   'caution.hot-iron': () => 'The iron burns: set it down only on its stand.',
   'caution.fumes': () =>

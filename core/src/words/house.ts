@@ -74,6 +74,7 @@ export const HOUSE_WORDS = {
   meltMeans: school('Powder: melted by', {
     oven: ['Small oven', 'Even, and runs by itself; an oven that never sees food again.'],
     hover: ['Press held above', 'No extra machine; blocks the press for minutes.'],
+    belt: ['Belt through a tunnel', 'Steady by the hundred; its speed is the clock, and it wants the room.'],
     griddle: ['Griddle from below', 'Seconds, and you see it clear; wants watching.'],
   }),
   powderCure: school('Powder: how far', {

@@ -130,7 +130,8 @@ export const REFUSALS = {
     `${label} is either yes (1) or no (0), not ${value}.`,
   // processes
   'refusal.none-set-up': ({ thing }: { thing: ThingName }) => `No ${THING_NAMES[thing]} is set up.`,
-  'refusal.no-melter': () => 'Nothing to melt powder with is set up: an oven, a griddle or a press.',
+  'refusal.no-melter': () =>
+    'Nothing to melt powder with is set up: a tunnel, an oven, a griddle or a press.',
   'refusal.lies-there': () => 'It lies on the shelf already: there is nothing to make.',
   'refusal.stock-bought': () => 'Stock is bought as such: there is nothing to make.',
   'refusal.cap-on-platen': () => 'A cap does not lie flat on a platen.',

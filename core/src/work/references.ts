@@ -14,6 +14,7 @@ export const MACHINE_KINDS = [
   'hand-iron',
   'oven',
   'griddle',
+  'belt',
   'rack',
   'cooling-table',
 ] as const;

@@ -26,6 +26,8 @@ import { centreCheck } from './centre.ts';
 import { transferSourceOf, transferWish } from '../transferSource.ts';
 import {
   fabricChecks,
+  askedAgain,
+  askedDwell,
   glueLimit,
   isPressedNow,
   peelRest,
@@ -33,6 +35,7 @@ import {
   transferDwell,
   secondPressure,
 } from './transferPress.ts';
+import type { AskedAgain } from './transferPress.ts';
 
 const ROOM_C = 22; // a lower plate that is off
 
@@ -140,23 +143,21 @@ export const capPress: Practice = {
   },
 };
 
-/** The print covered and pressed once more on the form, where this house does so. */
+/** The print covered and pressed once more on the form, where its own sheet asks for it or this house does so. */
 export const capSecondPress: Practice = {
   id: 'second-press-cap',
   role: 'press-again',
   part: 'blank',
   station: 'cap-press',
-  applies: (input) => isPressedNow(input) && isCap(input.garment) && input.house.capSecondPress !== 'none',
+  applies: (input) =>
+    isPressedNow(input) &&
+    isCap(input.garment) &&
+    (input.house.capSecondPress !== 'none' || askedAgain(input) !== null),
   plan: (input, settle, before) => {
     const source = transferSourceOf(input);
     const wish = transferWish(input);
-    const sheet = texturedSheet(input);
-    const delay = sheet ? sheetDelay(sheet) : null;
-    const usual = {
-      value: TRADE.capSecondS.start,
-      said: say('reason.second-time', spanOf(TRADE.capSecondS)),
-    };
-    const longer = longerThrough(delay, usual);
+    const asked = askedAgain(input);
+    const sheet = asked ? askedSheet(input, asked) : texturedSheet(input);
     const temp = settle(
       capPlateProposal(
         input,
@@ -164,12 +165,7 @@ export const capSecondPress: Practice = {
         [sheetLimit(source.name, source.pressC), frontLimit()],
       ),
     );
-    const dwell = settle(
-      dwellProposal(
-        [houseReason(input, 'capSecondPress', null), tradeReason(longer.value, longer.said)],
-        [practiceLimit(spanThrough(delay, TRADE.capSecondS), 'press-again')],
-      ),
-    );
+    const dwell = settle(asked ? askedDwell(asked) : secondDwell(input, sheet));
     const pressure = capPressure(input, settle, secondPressure(before));
     return {
       title: 'Second press on the cap, covered',
@@ -184,6 +180,20 @@ export const capSecondPress: Practice = {
     };
   },
 };
+
+const askedSheet = ({ equipment }: PrintInput, asked: AskedAgain): CoverSheet | null =>
+  equipment.coverSheets.find(({ kind, purpose }) => kind === asked.sheet && purpose === 'ink') ?? null;
+
+/** As long as practice has it, longer through silicone. */
+function secondDwell(input: PrintInput, sheet: CoverSheet | null): ReturnType<typeof dwellProposal> {
+  const delay = sheet ? sheetDelay(sheet) : null;
+  const { start: value } = TRADE.capSecondS;
+  const longer = longerThrough(delay, { value, said: say('reason.second-time', spanOf(TRADE.capSecondS)) });
+  return dwellProposal(
+    [houseReason(input, 'capSecondPress', null), tradeReason(longer.value, longer.said)],
+    [practiceLimit(spanThrough(delay, TRADE.capSecondS), 'press-again')],
+  );
+}
 
 /** The textured sheet this house puts on caps; its own film, turned, where it has none or wants none. */
 const texturedSheet = ({ equipment, house }: PrintInput): CoverSheet | null =>

@@ -43,9 +43,16 @@ const WAYS: Record<MeltMeans, Way> = {
     cautions: [CAUTIONS.hotGriddle, CAUTIONS.fumes],
     checks: [say('check.powder-up'), say('check.watch-it-clear')],
   },
+  belt: {
+    kind: 'belt',
+    station: 'oven',
+    pressAt: () => IN_CHAMBER,
+    cautions: [CAUTIONS.hotTunnel, CAUTIONS.fumes],
+    checks: [say('check.powder-up'), say('check.film-flat')],
+  },
 };
 
-/** Melts the powder to a film of glue in an oven or on a griddle. */
+/** Melts the powder to a film of glue in an oven, on a griddle or through a tunnel. */
 export const filmMelt: Practice = {
   id: 'melt-powder',
   role: 'melt',
@@ -97,6 +104,7 @@ function melt(input: PrintInput, settle: Settle): OperationDraft {
     checks: [
       ...loadChecks(input, melter, { perSheet, perLoad }),
       ...way.checks,
+      ...(means === 'belt' ? [beltSpeed(melter, dwell.value)] : []),
       say(isFull ? 'check.grains-gone' : 'check.powder-clear'),
     ],
     look: say(isFull ? 'look.fused' : 'look.melted-lightly'),
@@ -105,14 +113,20 @@ function melt(input: PrintInput, settle: Settle): OperationDraft {
   };
 }
 
+/** A belt has no clock but its speed. */
+const beltSpeed = ({ surface: { heightMm: tunnelMm } }: Melter, timeS: number): Said =>
+  say('check.belt-speed', { tunnelMm, timeS, mmPerMin: Math.round((60 * tunnelMm) / timeS) });
+
 /** What to know where a print is larger than the heat, or several sheets are melted together. */
 function loadChecks(
   input: PrintInput,
-  { name, surface }: Melter,
+  { name, means, surface }: Melter,
   { perSheet, perLoad }: { perSheet: number; perLoad: number },
 ): Said[] {
   return [
-    ...(liesFlat(input, surface) ? [] : [say('check.half-by-half', { melter: name })]),
+    ...(liesFlat(input, means === 'belt' ? { ...surface, heightMm: Infinity } : surface)
+      ? []
+      : [say('check.half-by-half', { melter: name })]),
     ...(perLoad > perSheet
       ? [say('check.sheets-together', { sheets: perLoad / perSheet, withinS: LOOSE_POWDER_S })]
       : []),

@@ -1,14 +1,21 @@
 import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
-import { areaScale, needed, readyMadeFor, shelfTransferFor, supplierFor, transferOrigin } from '../equip.ts';
+import { areaScale, needed, shelfTransferFor, supplierFor, transferOrigin } from '../equip.ts';
 import { byHand } from '../practiceParts.ts';
 import type { OperationDraft, Practice } from '../practice.ts';
-import { dwellProposal, plateProposal, pressureProposal, sheetLimit } from '../proposals.ts';
+import { plateProposal, pressureProposal, sheetLimit } from '../proposals.ts';
 import { makerReason } from '../resolveSetting.ts';
 import { transferSourceOf, transferWish } from '../transferSource.ts';
 import { filmPeel } from './filmPeel.ts';
-import { isPressedFlat, pressAgain, pressTransfer, secondPressure } from './transferPress.ts';
+import {
+  askedAgain,
+  askedDwell,
+  isPressedFlat,
+  pressAgain,
+  pressTransfer,
+  secondPressure,
+} from './transferPress.ts';
 
 /** Counts what lies ready or came, and cuts it apart where it came on one sheet. */
 export const countTransfers: Practice = {
@@ -66,20 +73,17 @@ export const readyMadePress: Practice = {
 
 export const readyMadePeel: Practice = { ...filmPeel, applies: () => true };
 
-const secondPressOf = (input: PrintInput): NonNullable<ReturnType<typeof readyMadeFor>> =>
-  needed(readyMadeFor(input), 'bought-in');
-
 /** Where its sheet asks for it. */
 export const readyMadeSecondPress: Practice = {
   id: 'second-press',
   role: 'press-again',
   part: 'blank',
   station: 'press',
-  applies: (input) => isPressedFlat(input) && secondPressOf(input).secondPressS > 0,
+  applies: (input) => isPressedFlat(input) && askedAgain(input) !== null,
   plan: (input, settle, before) => {
-    const { name, pressC, secondPressS } = secondPressOf(input);
+    const own = needed(askedAgain(input), 'bought-in');
+    const { name, pressC } = own;
     const { temp } = transferWish(input);
-    const span = { min: secondPressS, max: secondPressS };
     return pressAgain(input, {
       temp: settle(
         plateProposal(
@@ -88,18 +92,7 @@ export const readyMadeSecondPress: Practice = {
           [sheetLimit(name, pressC)],
         ),
       ),
-      dwell: settle(
-        dwellProposal(
-          [
-            {
-              source: 'maker',
-              said: say('reason.own-second', { transfer: name, dwellS: secondPressS }),
-              value: secondPressS,
-            },
-          ],
-          [sheetLimit(name, span)],
-        ),
-      ),
+      dwell: settle(askedDwell(own)),
       pressure: settle(pressureProposal(input, secondPressure(before))),
       use: 'second-press',
     });

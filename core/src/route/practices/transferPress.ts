@@ -5,7 +5,7 @@ import { settingFor } from '../../work/index.ts';
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
-import { coverSheetFor, powderFor, pressFor, refOf, sheetDelay } from '../equip.ts';
+import { coverSheetFor, powderFor, pressFor, readyMadeFor, refOf, sheetDelay } from '../equip.ts';
 import type { SheetDelay, SheetUse } from '../equip.ts';
 import { isHeavyWoven } from '../fabric.ts';
 import { FIBRE_FACTS } from '../fibres.ts';
@@ -181,6 +181,28 @@ export function secondPressure(before: readonly Operation[]): PressureWish {
     firstKPa === null ? [] : [{ min: null, max: firstKPa, said: say('limit.second-softer', { firstKPa }) }];
   return { kPa: TRADE.secondPressKPa.start, said: say('reason.second-edges'), limits };
 }
+
+/** A transfer that did not come from here and is to be pressed again. */
+export type AskedAgain = NonNullable<ReturnType<typeof readyMadeFor>>;
+
+/** A transfer whose own sheet asks for a second press. */
+export function askedAgain(input: PrintInput): AskedAgain | null {
+  const readyMade = readyMadeFor(input);
+  return readyMade !== null && readyMade.secondPressS > 0 ? readyMade : null;
+}
+
+/** As long as its sheet says. */
+export const askedDwell = ({ name, secondPressS }: AskedAgain): ReturnType<typeof dwellProposal> =>
+  dwellProposal(
+    [
+      {
+        source: 'maker',
+        said: say('reason.own-second', { transfer: name, dwellS: secondPressS }),
+        value: secondPressS,
+      },
+    ],
+    [sheetLimit(name, { min: secondPressS, max: secondPressS })],
+  );
 
 /** A covered press after the film is off. */
 export function pressAgain(

@@ -30,5 +30,5 @@ export const filmPressingRoles = (line: LineInput): SourceRole[] =>
 export const FILM_ROLES: readonly SourceRole[] = ORIGIN_ROLES.here;
 
 /** Something to melt powder with. */
-export const melterNeed = ({ equipment: { ovens, griddles, presses } }: LineInput): Said[] =>
-  unless(ovens.length + griddles.length + presses.length > 0, say('refusal.no-melter'));
+export const melterNeed = ({ equipment: { belts, ovens, griddles, presses } }: LineInput): Said[] =>
+  unless(belts.length + ovens.length + griddles.length + presses.length > 0, say('refusal.no-melter'));

@@ -6,6 +6,7 @@ import type { Said } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
 import { heatLimits, isMostlyPolyester } from '../fabric.ts';
 import type {
+  Belt,
   CapPress,
   Griddle,
   Named,
@@ -261,6 +262,12 @@ const inHeat = <M extends Size>(line: Line, melters: readonly M[]): Candidate<M>
   candidates(melters, (melter) => fit(null, inHalves(line, melter, fitsEitherWay)));
 
 export const ovens = (line: Line): Candidate<Oven>[] => inHeat(line, line.equipment.ovens);
+/** What goes through a tunnel may be as long as it likes. */
+export const belts = (line: Line): Candidate<Belt>[] =>
+  candidates(line.equipment.belts, (belt) =>
+    fit(null, inHalves(line, { ...belt, heightMm: Infinity }, fitsEitherWay)),
+  );
+
 export const griddles = (line: Line): Candidate<Griddle>[] => inHeat(line, line.equipment.griddles);
 
 export const sprayers = (line: Pick<Line, 'equipment' | 'house'>): Candidate<Sprayer>[] =>
