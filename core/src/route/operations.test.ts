@@ -276,24 +276,6 @@ describe('direct print', () => {
   });
 });
 
-describe('a belt through a tunnel', () => {
-  it('is told its speed, and takes film longer than the tunnel whole but not wider than the belt', () => {
-    const own = { house: housed({ meltMeans: 'belt' }) };
-    const codes = (input: Partial<PrintInput>): string[] =>
-      operationOf(routeOf(lineOf({ ...own, ...input })), 'melt-powder').checks.map(({ code }) => code);
-    const { checks, settings } = operationOf(routeOf(lineOf(own)), 'melt-powder');
-    const timeS = settings.find(({ key }) => key === 'dwellS')!.value;
-    const speed = checks.find(({ code }) => code === 'check.belt-speed')!;
-    expect(speed.params).to.deep.include({ tunnelMm: 1200, mmPerMin: Math.round((1200 * 60) / timeS) });
-    const print = lineInput().print;
-    const printers = equipment.printers.map((printer) => ({ ...printer, heightMm: 2000 }));
-    expect(codes({ print: { ...print, heightMm: 1300 }, ...shopWith({ printers }) })).to.not.include(
-      'check.half-by-half',
-    );
-    expect(codes({ print: { ...print, widthMm: 560, heightMm: 560 } })).to.include('check.half-by-half');
-  });
-});
-
 describe('film on a platen', () => {
   it('waits between the two jobs on every sheet, and only as long as a layer sets where one job does both', () => {
     const [film, direct, desk] = equipment.printers;

@@ -151,7 +151,7 @@ describe('house methods in the route', () => {
     });
     expect(melted({}, 'griddle').machineKind).to.equal('griddle');
     expect(melted({ griddles: [] }, 'griddle').machineKind).to.equal('oven');
-    expect(melted({ ovens: [], griddles: [] }, 'oven')).to.include({
+    expect(melted({ ovens: [], belts: [], griddles: [] }, 'oven')).to.include({
       machineKind: 'press',
       station: 'press',
     });
@@ -266,5 +266,23 @@ describe('how the artwork is measured for a process', () => {
     const own = { operation: 'print-film', setting: 'chokeMm', value: 0.22, who: 'Ines', why: 'rim seen' };
     expect(job('dtf', cottonTee, {}, [own]).underbase).to.include({ chokeMm: 0.22, density: 0.6 });
     expect(job('dtg', polyesterBib).underbase).to.include({ chokeMm: 0.15, density: 1 });
+  });
+});
+
+describe('a belt through a tunnel', () => {
+  it('is told its speed, and takes film longer than the tunnel whole but not wider than the belt', () => {
+    const own = { house: housed({ meltMeans: 'belt' }) };
+    const codes = (input: Partial<PrintInput>): string[] =>
+      operationOf(routeOf(lineOf({ ...own, ...input })), 'melt-powder').checks.map(({ code }) => code);
+    const { checks, settings } = operationOf(routeOf(lineOf(own)), 'melt-powder');
+    const timeS = settings.find(({ key }) => key === 'dwellS')!.value;
+    const speed = checks.find(({ code }) => code === 'check.belt-speed')!;
+    expect(speed.params).to.deep.include({ tunnelMm: 1200, mmPerMin: Math.round((1200 * 60) / timeS) });
+    const print = lineInput().print;
+    const printers = equipment.printers.map((printer) => ({ ...printer, heightMm: 2000 }));
+    expect(codes({ print: { ...print, heightMm: 1300 }, ...shopWith({ printers }) })).to.not.include(
+      'check.half-by-half',
+    );
+    expect(codes({ print: { ...print, widthMm: 560, heightMm: 560 } })).to.include('check.half-by-half');
   });
 });

@@ -14,19 +14,22 @@ export const phaseS = ({ onceS, eachS }: Pick<Phase, 'onceS' | 'eachS'>, parts: 
 
 /** Parts in each of the units that a number of parts makes, in order: all full but the last. */
 export function unitsOf({ unit, size }: Pick<Operation, 'unit' | 'size'>, parts: number): number[] {
-  if (parts === 0) return [];
-  const full = unit === 'piece' ? 1 : (size ?? parts);
-  const count = Math.ceil(parts / full);
-  return Array.from({ length: count }, (_, i) => Math.min(full, parts - i * full));
+  const full = fullUnit({ unit, size }, parts);
+  return Array.from({ length: Math.ceil(parts / full) }, (_, i) => Math.min(full, parts - i * full));
 }
 
-const sumOver = (operation: Timed, parts: number, isCounted: (phase: Phase) => number): number =>
-  unitsOf(operation, parts).reduce(
-    (all, own) =>
-      all +
-      plannedMode(operation).phases.reduce((sum, phase) => sum + isCounted(phase) * phaseS(phase, own), 0),
+/** Parts in a full unit, ≥ 1. */
+const fullUnit = ({ unit, size }: Pick<Operation, 'unit' | 'size'>, parts: number): number =>
+  unit === 'piece' ? 1 : (size ?? Math.max(1, parts));
+
+/** Each phase once a unit, and more for each part. */
+function sumOver(operation: Timed, parts: number, isCounted: (phase: Phase) => number): number {
+  const units = Math.ceil(parts / fullUnit(operation, parts));
+  return plannedMode(operation).phases.reduce(
+    (sum, phase) => sum + isCounted(phase) * (phase.onceS * units + phase.eachS * parts),
     0,
   );
+}
 
 /** A person's time for all parts, s. */
 export const handsS = (operation: Timed, parts: number): number =>
