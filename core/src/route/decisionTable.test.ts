@@ -196,6 +196,8 @@ const TABLE: Row[] = [
   { what: 'direct on light polyester', process: 'dtg', garment: { fibres: POLYESTER, ...LIGHT }, expect: { 'cure.tempC': [138, 143] }, has: ['pretreat'] },
   { what: 'direct on a thin wicking knit: single layer', process: 'dtg', garment: WICKING, expect: { 'pre-press.dwellS': [2, 5], 'pre-press.kPa': [5, 20] }, has: ['split-load'] },
   { what: 'direct with two white hits', process: 'dtg', house: { whiteHits: 'double' }, expect: { 'print.whiteHits': [2, 2] } },
+  { what: 'direct, cured in two presses, which are no bursts', process: 'dtg', house: { directCure: 'two' }, expect: { 'cure.bursts': [2, 2], 'cure.dwellS': [60, 120] } },
+  { what: 'two presses on polyester: four or so bursts all the same', process: 'dtg', garment: polyesterBib, house: { directCure: 'two' }, expect: { 'cure.bursts': [4, 4] } },
   { what: 'direct, pretreatment air-dried', process: 'dtg', house: { pretreatmentDrying: 'air' }, expect: { 'air-dry.restS': [1200, 2400], 'lay-fibres.dwellS': [5, 15] }, lacks: ['dry-pretreatment'] },
   { what: 'direct, pretreatment hovered', process: 'dtg', house: { pretreatmentDrying: 'hover' }, expect: { 'dry-pretreatment.hoverS': [30, 90] }, lacks: ['air-dry'] },
   { what: 'direct on a cap', process: 'dtg', garment: cap, refusal: 'refusal.cap-on-platen' },

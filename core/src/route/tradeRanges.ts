@@ -105,6 +105,7 @@ export const TRADE = {
   directCureDarkS: trade(60, 120, 90),
   directCureLightS: trade(30, 45, 40),
   directCurePolyesterS: trade(100, 140, 120),
-  directCureBursts: trade(3, 5, 4),
+  directCureBursts: trade(2, 5, 4),
+  directCureBurstsPolyester: trade(3, 5, 4),
   directCureKPa: trade(5, 12, 10),
 } as const satisfies Record<string, TradeRange>;

@@ -132,6 +132,10 @@ export const HOUSE_WORDS = {
   }),
   directCure: school('Direct print: cured', {
     single: ['In one go', 'Fewer movements.'],
+    two: [
+      'In two presses, the sheet turned between',
+      'Half the time in one go, and one look at it; sticks less than one long press.',
+    ],
     bursts: ['In bursts, turning the sheet', 'Steam gets out, the sheet stays dry; more hands.'],
   }),
   placementRule: school('Placement: measured by', {

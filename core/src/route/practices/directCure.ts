@@ -68,11 +68,12 @@ export const directCure: Practice = {
       heat(label, temp.value, durationS, closed(pressure.value), laid);
     const hovered = heat('hover', temp.value, hover.value, hovering(gap.value), bare);
     const count = bursts?.value ?? 1;
+    const called = closingsIn(count);
     const closings = Array.from({ length: count }, (_, i) =>
-      covered(count > 1 ? `burst ${i + 1}` : 'cure', dwell.value / count),
+      covered(called.phase(i + 1), dwell.value / count),
     );
     return {
-      title: count > 1 ? `Cure in ${count} bursts` : 'Cure the print',
+      title: called.title,
       unit: 'piece',
       on: onPress(input),
       phases: around(20, [hovered, ...inBursts(closings, { label: 'turn the sheet', handsS: 10 })]),
@@ -90,6 +91,13 @@ export const directCure: Practice = {
   },
 };
 
+/** What a cure is called by how often the plate closes: two long presses are no bursts. */
+const closingsIn = (count: number): { title: string; phase: (nth: number) => string } => {
+  if (count === 1) return { title: 'Cure the print', phase: () => 'cure' };
+  if (count === 2) return { title: 'Cure in two presses', phase: (nth) => `press ${nth}` };
+  return { title: `Cure in ${count} bursts`, phase: (nth) => `burst ${nth}` };
+};
+
 /** The ink's sheet holds on every fabric; where it says nothing, practice does. */
 function curePlate(input: PrintInput): Parameters<Settle>[0] {
   const { fabric, reasons, limits } = cureHeat(input);
@@ -100,8 +108,10 @@ function curePlate(input: PrintInput): Parameters<Settle>[0] {
 /** How often the plate closes: once, or in bursts where the house or polyester wants it. */
 function cureBursts(input: PrintInput, settle: Settle): Setting | null {
   const isPolyester = isMostlyPolyester(input.garment);
-  if (!isPolyester && input.house.directCure !== 'bursts') return null;
-  const range = TRADE.directCureBursts;
+  const school = input.house.directCure;
+  if (!isPolyester && school === 'single') return null;
+  const range = isPolyester ? TRADE.directCureBurstsPolyester : TRADE.directCureBursts;
+  const count = school === 'two' ? 2 : range.start;
   return settle({
     key: 'bursts',
     sets: 'bursts',
@@ -110,7 +120,7 @@ function cureBursts(input: PrintInput, settle: Settle): Setting | null {
     reasons: isPolyester
       ? [tradeReason(range.start, say('reason.cure-bursts-polyester', spanOf(range)))]
       : [
-          houseReason(input, 'directCure', null),
+          houseReason(input, 'directCure', count),
           tradeReason(range.start, say('reason.cure-bursts', spanOf(range))),
         ],
     limits: [practiceLimit(range, 'cure-bursts')],
