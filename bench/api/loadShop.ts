@@ -56,8 +56,8 @@ const STEPS = [
      select m.line_id, '1', 1, case when m.state = 'needs-art' then null else v.artwork_id end, v.placement, v.drop_mm, v.width_mm, v.processes, '[]'
      from made m join way v on v.i = m.i % v.n`,
   `insert into order_line_size (line_id, size, quantity) select line_id, 'M', 3 from made union all select line_id, 'L', ${PIECES - 3} from made`,
-  `insert into route_version (id, line_id, number, document, cost, overrides, pieces, created_at, generation, format, processes, input, facts_sha256)
-     select gen_random_uuid(), m.line_id, 1, v.document, v.cost, '[]', ${PIECES}, m.came, 1, v.format, v.processes, v.input, v.facts_sha256
+  `insert into route_version (id, line_id, number, document, cost, overrides, sources, pieces, created_at, generation, format, processes, input, facts_sha256)
+     select gen_random_uuid(), m.line_id, 1, v.document, v.cost, '[]', '[]', ${PIECES}, m.came, 1, v.format, v.processes, v.input, v.facts_sha256
      from made m join way v on v.i = m.i % v.n where m.state <> 'needs-art'`,
   `create temp table ran as select row_number() over (order by m.i) as i, gen_random_uuid() as run_id, m.line_id, m.came + interval '2 days' as began, m.number,
        m.customer_id, m.i as made_i, v.id as version_id, v.processes

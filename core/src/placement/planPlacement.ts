@@ -107,8 +107,8 @@ export interface PlacementInput {
 export function planPlacement(input: PlacementInput): PlacementPlan {
   const { placement, platens } = input;
   const sizes = placement.sizes.map((own) => placeSize(input, own));
-  const widest = largest(sizes, 'widthMm');
-  const tallest = largest(sizes, 'heightMm');
+  const extent = extentOf(input, sizes);
+  const { widest, tallest } = extent;
   const platen = platens.find((own) => widest <= own.widthMm && tallest <= own.heightMm) ?? null;
   return {
     key: placement.key,
@@ -122,11 +122,9 @@ export function planPlacement(input: PlacementInput): PlacementPlan {
     problems: [
       ...misplaced(input),
       ...tooLarge(input, sizes),
-      ...(platens.length > 0 && platen === null
-        ? [offPlaten(platens[platens.length - 1], { widest, tallest })]
-        : []),
+      ...(platens.length > 0 && platen === null ? [offPlaten(platens[platens.length - 1], extent)] : []),
       ...(input.press && (widest > input.press.widthMm || tallest > input.press.heightMm)
-        ? [overPress(input.press, { widest, tallest })]
+        ? [overPress(input.press, extent, isCap(input.garment))]
         : []),
       ...obstacles(input, sizes),
     ],
@@ -137,12 +135,19 @@ export function planPlacement(input: PlacementInput): PlacementPlan {
 interface Extent {
   widest: number;
   tallest: number;
+  /** The width written on the line that comes out so wide, margins of the file included, mm. */
+  writtenMm: number;
 }
 
-/** So wide it may be to fit a room, in whole mm; its height follows. */
-const smaller = ({ widest, tallest }: Extent, room: { widthMm: number; heightMm: number }): Said =>
+const extentOf = ({ widthMm, lineWidthMm }: PlacementInput, sizes: readonly SizePlacement[]): Extent => {
+  const widest = largest(sizes, 'widthMm');
+  return { widest, tallest: largest(sizes, 'heightMm'), writtenMm: (widest / widthMm) * lineWidthMm };
+};
+
+/** So wide it may be written to fit a room, in whole mm; its height follows. */
+const smaller = ({ widest, tallest, writtenMm }: Extent, room: { widthMm: number; heightMm: number }): Said =>
   say('way.smaller', {
-    widthMm: Math.floor(widest * Math.min(room.widthMm / widest, room.heightMm / tallest)),
+    widthMm: Math.floor(writtenMm * Math.min(1, room.widthMm / widest, room.heightMm / tallest)),
   });
 
 const offPlaten = (room: Surface, extent: Extent): PlacementProblem => ({
@@ -155,7 +160,7 @@ const offPlaten = (room: Surface, extent: Extent): PlacementProblem => ({
   waysOut: [smaller(extent, room), say('way.another-process')],
 });
 
-const overPress = (press: Surface, extent: Extent): PlacementProblem => ({
+const overPress = (press: Surface, extent: Extent, isOnForm: boolean): PlacementProblem => ({
   said: say('place.over-press', {
     widthMm: extent.widest,
     heightMm: extent.tallest,
@@ -163,7 +168,7 @@ const overPress = (press: Surface, extent: Extent): PlacementProblem => ({
     pressWidthMm: press.widthMm,
     pressHeightMm: press.heightMm,
   }),
-  waysOut: [smaller(extent, press), say('way.in-two-goes')],
+  waysOut: [smaller(extent, press), ...(isOnForm ? [] : [say('way.in-two-goes')])],
 });
 
 const largest = (sizes: readonly SizePlacement[], key: 'widthMm' | 'heightMm'): number =>
@@ -250,7 +255,8 @@ const LENGTH_PER_WIDTH = 0.5;
  * Against the printable area at this place, which is given for the smallest size: wider sizes have as much more width as
  * their bodies are wider, and half of that more height.
  */
-function tooLarge({ placement }: PlacementInput, sizes: readonly SizePlacement[]): PlacementProblem[] {
+function tooLarge(input: PlacementInput, sizes: readonly SizePlacement[]): PlacementProblem[] {
+  const { placement } = input;
   const area = placement.areas.find((own) => own.placement === placement.key);
   if (!area) return [];
   const widths = placement.sizes.map(({ bodyWidthMm }) => bodyWidthMm);
@@ -262,7 +268,7 @@ function tooLarge({ placement }: PlacementInput, sizes: readonly SizePlacement[]
     return own.widthMm > area.widthMm + wider || own.heightMm > area.heightMm + LENGTH_PER_WIDTH * wider;
   });
   if (over.length === 0) return [];
-  const extent = { widest: largest(over, 'widthMm'), tallest: largest(over, 'heightMm') };
+  const extent = extentOf(input, over);
   return [
     {
       said: say('place.too-large', {
