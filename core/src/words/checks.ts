@@ -286,6 +286,7 @@ export const WAITS = {
   'wait.peel-warm': ({ transfer }: { transfer: string }) => `${transfer} peels warm: not at once, not cold.`,
   'wait.peel-cold': ({ transfer, table }: { transfer: string; table: string | null }) =>
     `${transfer} peels cold: to room temperature${table === null ? ', quicker on a metal plate' : `, sooner on ${table}`}.`,
+  'wait.tacked-cold': () => 'Only tacked, it comes off cold: to room temperature, on metal.',
   'wait.wet-pretreatment': () => 'Wet pretreatment spreads and sets unevenly when it lies.',
   'wait.dry-to-touch': () => 'Dry to the touch over the whole print area.',
   'wait.wet-ink': () => 'Wet ink stands about a minute and is touched by nothing.',

@@ -14,7 +14,7 @@ export const creaseMiddle: Practice = {
   role: 'mark',
   part: 'blank',
   station: 'preparation',
-  applies: ({ garment, house }) => !isCap(garment) && house.centring === 'crease',
+  applies: ({ garment, house }) => !isCap(garment) && garment.kind !== 'patch' && house.centring === 'crease',
 
   plan: ({ garment, placement }) => ({
     title: 'Crease the middle',

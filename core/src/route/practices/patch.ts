@@ -32,7 +32,7 @@ import { stackOf, stackUnder } from '../stack.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { transferSourceOf, warmedBelow } from '../transferSource.ts';
 import { capPressure, lowerPlate } from './capPress.ts';
-import { glueLimit, isIroned, peelRest, sourcePressure, transferDwell } from './transferPress.ts';
+import { ON_A_PATCH, glueLimit, isIroned, peelRest, sourcePressure, transferDwell } from './transferPress.ts';
 
 const patchOf = ({ equipment }: PrintInput): NonNullable<PrintInput['equipment']['patch']> =>
   needed(equipment.patch, 'patch');
@@ -84,7 +84,7 @@ export const patchPress: Practice = {
       ),
       takes: ['transfer'],
       sheet: refOf(sheet),
-      checks: [say('check.art-on-patch'), say('check.patch-glue-paper')],
+      checks: [...ON_A_PATCH],
       look: say('look.patch-printed'),
       consumes: [
         sheetUse(input, 'press'),
@@ -143,7 +143,7 @@ export const patchTackIron: Practice = {
       look: say('look.patch-tacked'),
       cautions: [CAUTIONS.hotIron],
       consumes: [{ id, what: blank.name, amount: 1, kind: 'count', cents, isAssumed: false }],
-      waitAfter: peelRest(input, { ...transferSourceOf(input), peel: 'cold' }),
+      waitAfter: { minS: TRADE.coldPeelMetalS.start, maxS: null, why: say('wait.tacked-cold') },
     };
   },
 };

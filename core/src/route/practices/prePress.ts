@@ -30,14 +30,17 @@ import { TRADE } from '../tradeRanges.ts';
 import { capPressure } from './capPress.ts';
 import { hasPad } from './transferPress.ts';
 
-/** Drives the moisture out and lays the fibres flat, before a transfer and before a direct print alike. */
+/**
+ * Drives the moisture out and lays the fibres flat, before a transfer and before a direct print alike. A patch has neither,
+ * and a plate would soften its own glue.
+ */
 export const prePress: Practice = {
   id: 'pre-press',
   shared: 'region',
   role: 'pre-press',
   part: 'blank',
   station: 'press',
-  applies: ({ garment }) => !isCap(garment),
+  applies: ({ garment }) => !isCap(garment) && garment.kind !== 'patch',
   plan: (input, settle) => {
     const { garment } = input;
     const { pretreated } = garment;

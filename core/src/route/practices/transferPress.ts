@@ -122,17 +122,24 @@ export function pressTransfer(
     sheet: refOf(sheet),
     checks: [
       say('check.white-down'),
-      ...centreCheck(input),
-      say(hasPad(input) ? 'check.pad-in-place' : 'check.flat-under-plate'),
-      ...(isClamOnThick(input) ? [say('check.pillow-clam')] : []),
-      ...(isHeavyWoven(garment) ? [say('check.seams-off')] : []),
+      ...(garment.kind === 'patch' ? ON_A_PATCH : onCloth(input)),
       ...fabricChecks(garment),
     ],
-    look: say('look.pressed'),
+    look: say(garment.kind === 'patch' ? 'look.patch-printed' : 'look.pressed'),
     consumes: [sheetUse(input, 'press')],
     waitAfter: peelRest(input, source),
   };
 }
+
+/** What is looked at where a transfer goes on a patch that lies flat. */
+export const ON_A_PATCH: readonly Said[] = [say('check.art-on-patch'), say('check.patch-glue-paper')];
+
+const onCloth = (input: PrintInput): Said[] => [
+  ...centreCheck(input),
+  say(hasPad(input) ? 'check.pad-in-place' : 'check.flat-under-plate'),
+  ...(isClamOnThick(input) ? [say('check.pillow-clam')] : []),
+  ...(isHeavyWoven(input.garment) ? [say('check.seams-off')] : []),
+];
 
 /** True where a pad or a pillow lies under the print, by its placement. */
 export const hasPad = (input: PrintInput): boolean =>

@@ -26,8 +26,8 @@ export const whenPressed = (practice: Practice): Practice => ({
   applies: (input) => isPressedNow(input) && practice.applies(input),
 });
 
-/** From wet powder to a finished piece: the same wherever film was printed. */
-export const AFTER_FILM: readonly Practice[] = [
+/** From wet ink to single transfers: the same wherever film was printed and whatever it goes on. */
+export const FUSED_AND_CUT: readonly Practice[] = [
   filmPowder,
   filmMelt,
   filmMeltHover,
@@ -35,6 +35,11 @@ export const AFTER_FILM: readonly Practice[] = [
   filmMeltAgain,
   filmMeltHoverAgain,
   filmCut,
+];
+
+/** From wet ink to a finished piece. */
+export const AFTER_FILM: readonly Practice[] = [
+  ...FUSED_AND_CUT,
   filmStore,
   whenPressed(bondTest),
   whenPressed(prePress),

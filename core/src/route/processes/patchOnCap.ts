@@ -1,10 +1,7 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
 import { say } from '../../words/index.ts';
 import { ORIGIN_ROLES, transferOrigin } from '../equip.ts';
-import { filmCut } from '../practices/filmCut.ts';
-import { filmMelt, filmMeltAgain, filmMeltHover, filmMeltHoverAgain } from '../practices/filmMelt.ts';
 import { filmPeel } from '../practices/filmPeel.ts';
-import { filmPowder, filmPowderAgain } from '../practices/filmPowder.ts';
 import { filmPrint, filmReady } from '../practices/filmPrint.ts';
 import { inspect } from '../practices/inspect.ts';
 import { patchCapPress, patchPress, patchTackIron } from '../practices/patch.ts';
@@ -13,6 +10,8 @@ import { countTransfers } from '../practices/readyMade.ts';
 import type { Practice } from '../practice.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
+import { FUSED_AND_CUT } from './filmTransfer.ts';
+import { leadTime } from './readyMade.ts';
 import type { ProcessModule } from './processModule.ts';
 import { melterNeed, sourceRefusals, unless } from './refusals.ts';
 
@@ -29,17 +28,7 @@ export const patchOnCap: ProcessModule = {
   shortName: PROCESS_SHORT_NAMES['patch-cap'],
   artProcess: () => 'dtf',
   practices: [
-    ...[
-      filmReady,
-      filmPrint,
-      filmPowder,
-      filmMelt,
-      filmMeltHover,
-      filmPowderAgain,
-      filmMeltAgain,
-      filmMeltHoverAgain,
-      filmCut,
-    ].map(whenMadeHere),
+    ...[filmReady, filmPrint, ...FUSED_AND_CUT].map(whenMadeHere),
     countTransfers,
     patchTackIron,
     patchPress,
@@ -72,9 +61,10 @@ export const patchOnCap: ProcessModule = {
     stretch: 0.2,
     said: say('hand.patch'),
   }),
-  risks: ({ garment }) => [
+  risks: (line) => [
     say('risk.glue-rim'),
-    ...(hasFeature(garment, 'stiffener') ? [say('risk.front-bubbles')] : []),
+    ...(hasFeature(line.garment, 'stiffener') ? [say('risk.front-bubbles')] : []),
+    ...(transferOrigin(line) === 'bought' ? [leadTime(line)] : []),
     say('risk.pushed-iron'),
   ],
   heatedAgain: {

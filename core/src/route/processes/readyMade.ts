@@ -46,6 +46,10 @@ const groundRisks = ({ garment }: LineInput): Said[] => [
   ...(garment.pretreated === null ? [] : [say('risk.pretreated-shows')]),
 ];
 
+/** Until a supplier's transfers are here. */
+export const leadTime = (line: LineInput): Said =>
+  say('risk.lead-time', { days: supplierFor(line).leadDays });
+
 const LOOK: Omit<Look, 'said'> = { opacity: 0.95, softness: 0.55, breathing: 0.45, stretch: 0.65 };
 
 /** A supplier's transfers: nothing but a press is needed, but a minimum and a lead time. */
@@ -61,11 +65,7 @@ export const boughtInTransfer: ProcessModule = {
     ...unless(line.house.filmUse === 'at-once', say('refusal.stock-bought')),
   ],
   look: () => ({ ...LOOK, said: say('hand.supplier') }),
-  risks: (line) => [
-    ...groundRisks(line),
-    say('risk.lead-time', { days: supplierFor(line).leadDays }),
-    say('risk.no-reprint'),
-  ],
+  risks: (line) => [...groundRisks(line), leadTime(line), say('risk.no-reprint')],
   heatedAgain: {
     harm: 1,
     said: say('again.supplier'),

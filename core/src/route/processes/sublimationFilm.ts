@@ -5,16 +5,14 @@ import { say } from '../../words/index.ts';
 import { filmFor, printerFor } from '../equip.ts';
 import { creaseMiddle } from '../practices/centre.ts';
 import { bondTest } from '../practices/bondTest.ts';
-import { filmCut, filmStore } from '../practices/filmCut.ts';
-import { filmMelt, filmMeltAgain, filmMeltHover, filmMeltHoverAgain } from '../practices/filmMelt.ts';
+import { filmStore } from '../practices/filmCut.ts';
 import { filmPeel } from '../practices/filmPeel.ts';
-import { filmPowder, filmPowderAgain } from '../practices/filmPowder.ts';
 import { filmPress } from '../practices/filmPress.ts';
 import { filmSecondPress } from '../practices/filmSecondPress.ts';
 import { inspect } from '../practices/inspect.ts';
 import { prePress } from '../practices/prePress.ts';
 import { isFed, sublimationFeed, sublimationPrint } from '../practices/sublimationPrint.ts';
-import { whenPressed } from './filmTransfer.ts';
+import { FUSED_AND_CUT, whenPressed } from './filmTransfer.ts';
 import { PROCESS_NAMES, PROCESS_SHORT_NAMES } from '../processNames.ts';
 import type { ProcessModule } from './processModule.ts';
 import { FILM_ROLES, melterNeed, filmPressingRoles, sourceRefusals, unless } from './refusals.ts';
@@ -33,13 +31,7 @@ export const sublimationFilm: ProcessModule = {
   practices: [
     sublimationFeed,
     sublimationPrint,
-    filmPowder,
-    filmMelt,
-    filmMeltHover,
-    filmPowderAgain,
-    filmMeltAgain,
-    filmMeltHoverAgain,
-    filmCut,
+    ...FUSED_AND_CUT,
     filmStore,
     whenPressed(bondTest),
     whenPressed(prePress),
