@@ -1,6 +1,6 @@
 import { PLACEMENTS, regionOf } from '../placement/index.ts';
 import type { Lane, Operation } from '../work/index.ts';
-import type { Said } from '../words/index.ts';
+import { saidOnce } from '../words/index.ts';
 import type { LinePrint, PrintInput, RouteInput } from './documents.ts';
 import { isBeforePrints, isLaidSingle, leastHarm } from './heatedAgain.ts';
 import type { Applied } from './heatedAgain.ts';
@@ -127,11 +127,6 @@ class Shared {
     ];
   }
 }
-
-/** What is said twice, once. */
-const saidOnce = (all: readonly Said[]): Said[] => [
-  ...new Map(all.map((said) => [JSON.stringify(said), said])).values(),
-];
 
 const areaOf = ({ print }: PrintInput): number => print.widthMm * print.heightMm;
 

@@ -171,7 +171,7 @@ const TABLE: Row[] = [
   { what: 'a pretreated tee where the fluid’s sheet wants more heat than the ink', process: 'dtg', garment: { pretreated: { ...millPrimer, pressC: { min: 180, max: 190 } } }, expect: { 'pre-press.tempC': [180, 190], 'cure.tempC': [160, 177] }, has: ['change-heat'] },
   { what: 'a transfer off the shelf by what came with it', process: 'shelf', own: STOCKED, expect: { 'press-transfer.tempC': [148, 156], 'press-transfer.dwellS': [10, 14], 'press-transfer.kPa': [40, 40], 'second-press.dwellS': [8, 8] }, has: ['trim'], lacks: ['print-film', 'powder', 'melt-powder'], source: { 'shelf-transfer': 'Crest, ready' } },
   { what: 'more than lie on the shelf', process: 'shelf', own: { ...STOCKED, pieces: 61 }, refusal: 'against.too-few' },
-  { what: 'art that does not lie there', process: 'shelf', own: { ...STOCKED, artwork: 'Owl' }, refusal: 'against.other-art' },
+  { what: 'art that does not lie there', process: 'shelf', own: { ...STOCKED, artwork: 'Owl' }, refusal: 'refusal.none-set-up' },
   { what: 'its art at another size', process: 'shelf', own: { ...STOCKED, ...small('left-chest'), print: { ...small('left-chest').print, widthMm: 90 } }, refusal: 'against.other-size' },
   { what: 'one size of the line printed larger than what lies there', process: 'shelf', own: { ...STOCKED, placement: { ...lineInput().placement, grades: [{ sizes: ['L'], widthMm: 320 }] } }, refusal: 'against.other-size' },
   { what: 'nothing on the shelf', process: 'shelf', refusal: 'refusal.none-set-up' },

@@ -12,16 +12,19 @@ type Sentence = (params: object, figures: Figures, tell: Tell) => string;
  * @param said with the figures its code asks for; a code this program does not know is shown as it is
  * @param speech units and language of who reads it
  */
-export function inWords(said: AnySaid, speech: Speech = METRIC_ENGLISH): string {
+export const inWords = (said: AnySaid, speech: Speech = METRIC_ENGLISH): string => teller(speech)(said);
+
+/** Tells sentence after sentence to one reader. */
+function teller(speech: Speech): Tell {
   const figures = new Figures(speech);
   const tell = ({ code, params }: AnySaid): string =>
     Object.hasOwn(SENTENCES, code) ? (SENTENCES[code as Code] as Sentence)(params, figures, tell) : code;
-  return tell(said);
+  return tell;
 }
 
 /** {@link inWords} for several, one after the other. */
 export const allInWords = (said: readonly AnySaid[], speech: Speech = METRIC_ENGLISH): string[] =>
-  said.map((own) => inWords(own, speech));
+  said.map(teller(speech));
 
 export const isCode = (text: string): text is Code => Object.hasOwn(SENTENCES, text);
 
@@ -48,11 +51,14 @@ export const isSaid = (value: unknown): value is AnySaid =>
  *
  * @returns a copy in which every `{ code, params }` has its `text`
  */
-export function withWords<T>(document: T, speech: Speech = METRIC_ENGLISH): T {
-  if (Array.isArray(document)) return document.map((own: unknown) => withWords(own, speech)) as T;
-  if (typeof document !== 'object' || document === null) return document;
-  if (isSaid(document) && !('source' in document)) return { ...document, text: inWords(document, speech) };
-  return Object.fromEntries(
-    Object.entries(document).map(([key, value]) => [key, withWords(value as unknown, speech)]),
-  ) as T;
+export const withWords = <T>(document: T, speech: Speech = METRIC_ENGLISH): T =>
+  withTold(document, teller(speech)) as T;
+
+function withTold(value: unknown, tell: Tell): unknown {
+  if (Array.isArray(value)) return value.map((own) => withTold(own, tell));
+  if (typeof value !== 'object' || value === null) return value;
+  if (isSaid(value) && !('source' in value)) return { ...value, text: tell(value) };
+  const copy: Record<string, unknown> = {};
+  for (const [key, own] of Object.entries(value)) copy[key] = withTold(own, tell);
+  return copy;
 }

@@ -6,7 +6,7 @@ export { FIBRE_NAMES, PLACE_NAMES, PROCESS_NAMES, PROCESS_SHORT_NAMES, SOURCE_NA
 export type { PlaceName, ProcessName, ThingName } from './names.ts';
 export { pressureLabel } from './reasons.ts';
 export type { AnySaid } from './said.ts';
-export { say } from './say.ts';
+export { say, saidOnce } from './say.ts';
 export type { Code, Said } from './say.ts';
 export type { TooLate } from './slipsAndRefusals.ts';
 export { METRIC_ENGLISH, hardestOf, pressureWord } from './speech.ts';

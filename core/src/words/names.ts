@@ -125,7 +125,7 @@ export const THING_NAMES = {
   'cap-press': 'cap press',
   patch: 'leatherette patch',
   'bought-in': 'bought-in transfer',
-  'shelf-transfer': 'transfer on the shelf',
+  'shelf-transfer': 'transfer of this artwork on the shelf',
   sprayer: 'sprayer',
   'hand-iron': 'hand iron',
   melter: 'tunnel, oven, griddle or press to melt powder',

@@ -20,3 +20,8 @@ export const say = <C extends Code>(
       ? []
       : [params: ParamsOf<C>]
 ): Said => ({ code, params: params ?? {} });
+
+/** What is said twice, once. */
+export const saidOnce = (all: readonly Said[]): Said[] => [
+  ...new Map(all.map((said) => [JSON.stringify(said), said])).values(),
+];

@@ -17,7 +17,6 @@ export const SOURCES = {
   'against.fibre': ({ fibre }: { fibre: string }) => `is made for ${fibre}`,
   'against.minimum': ({ minimum, pieces }: { minimum: number; pieces: number }) =>
     `is sold from ${minimum} pieces, and this line has ${pieces}`,
-  'against.other-art': ({ artwork }: { artwork: string }) => `carries “${artwork}”`,
   'against.other-size': ({ widthMm, wantedMm }: { widthMm: number; wantedMm: number }, f: Figures) =>
     `is ${f.mm(widthMm)} wide, and the print is ${f.mm(wantedMm)}`,
   'against.too-few': ({ stock, pieces }: { stock: number; pieces: number }) =>

@@ -1,5 +1,5 @@
 import { isCap } from '../../blank/index.ts';
-import { say } from '../../words/index.ts';
+import { say, saidOnce } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
 import { ORIGIN_ROLES, lackOf } from '../equip.ts';
 import type { SourceRole } from '../sources/index.ts';
@@ -11,7 +11,8 @@ export const unless = (holds: boolean, said: Said): Said[] => (holds ? [] : [sai
 
 /** What a process needs and the shop has none of, or none that fits: each with why. */
 export function sourceRefusals(line: LineInput, roles: readonly SourceRole[]): Said[] {
-  return roles.flatMap((role) => lackOf(line, role) ?? []);
+  const lacks = roles.flatMap((role) => lackOf(line, role) ?? []);
+  return saidOnce(lacks); // a sheet is asked for by a transfer that is missing already
 }
 
 /** What presses a transfer on: a flat press and sheets, or for a cap its own press and tape; nothing for the shelf. */

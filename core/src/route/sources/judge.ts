@@ -176,17 +176,18 @@ const SAME_SIZE = 0.03; // of its width: a print is never set nearer than that (
 const isSameArt = (one: string, other: string): boolean =>
   one.trim().toLowerCase() === other.trim().toLowerCase();
 
-/** Transfers that lie ready: of this artwork, at this size, as many as are wanted. */
-export const shelf = (line: Line): Candidate<ShelfTransfer>[] =>
-  candidates(line.equipment.shelf, (transfer) => {
-    const { artwork, widthMm, stock } = transfer;
-    if (!isSameArt(artwork, line.artwork)) return fit(say('against.other-art', { artwork }));
+/** Transfers of this artwork that lie ready: at this size, as many as are wanted. */
+export const shelf = (line: Line): Candidate<ShelfTransfer>[] => {
+  const ofThisArt = line.equipment.shelf.filter(({ artwork }) => isSameArt(artwork, line.artwork));
+  return candidates(ofThisArt, (transfer) => {
+    const { widthMm, stock } = transfer;
     const other = printWidths(line).find((own) => Math.abs(own - widthMm) > SAME_SIZE * widthMm);
     if (other !== undefined) return fit(say('against.other-size', { widthMm, wantedMm: Math.round(other) }));
     if (stock != null && stock < line.pieces)
       return fit(say('against.too-few', { stock, pieces: line.pieces }));
     return fit(notForCaps(line, transfer), tooHot(line, heatOf(line, transfer)));
   });
+};
 
 export const tapes = (line: Line): Candidate<Tape>[] =>
   candidates(line.equipment.tapes, (tape) =>
