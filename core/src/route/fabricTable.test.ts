@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { fibresOf } from '../blank/index.ts';
 import type { Garment } from '../blank/index.ts';
-import { cap, cottonTee, lineOf, operationOf, routeOf, small } from '../fixtures/index.ts';
+import { cap, cottonTee, lineOf, operationOf, routeOf, settingOf, small } from '../fixtures/index.ts';
 import { codesIn } from '../words/index.ts';
 import type { Code, Said } from '../words/index.ts';
 import { planRoute } from './index.ts';
@@ -23,27 +23,29 @@ interface Fabric {
   direct: Span | Code;
   /** Glue is tried before a line is pressed. */
   isTried?: boolean;
+  /** Why practice wants its plate: by one fibre, or between several. */
+  why: Code;
 }
 
 const pure = (fibre: keyof Garment['fibres']): Partial<Garment> => ({ fibres: fibresOf({ [fibre]: 1 }) });
 const FABRICS: Fabric[] = [
-  { what: 'cotton', garment: {}, bears: 180, limit: 'limit.scorch', film: [150, 165], filmKPa: [35, 65], direct: [160, 170] },
-  { what: 'linen', garment: { ...pure('linen'), construction: 'woven', massGM2: 180 }, bears: 180, limit: 'limit.scorch', film: [150, 165], filmKPa: [35, 65], direct: [160, 170] },
-  { what: 'viscose', garment: pure('viscose'), bears: 160, limit: 'limit.viscose', film: [140, 155], filmKPa: [30, 50], direct: [155, 160] },
-  { what: 'modal', garment: pure('modal'), bears: 160, limit: 'limit.modal', film: [140, 155], filmKPa: [30, 50], direct: [155, 160] },
-  { what: 'wool', garment: pure('wool'), bears: 140, limit: 'limit.wool', film: [130, 140], filmKPa: [20, 45], direct: 'limit.wool' },
-  { what: 'silk', garment: pure('silk'), bears: 140, limit: 'limit.silk', film: [130, 140], filmKPa: [10, 25], direct: 'limit.silk' },
-  { what: 'nylon', garment: pure('nylon'), bears: 145, limit: 'limit.nylon', film: [130, 145], filmKPa: [15, 35], direct: 'refusal.ink-on-fibre', isTried: true },
-  { what: 'polyester with dye', garment: pure('polyester'), bears: 140, limit: 'limit.dye', film: [130, 140], filmKPa: [15, 35], direct: [138, 143] },
-  { what: 'polyester without dye', garment: { ...pure('polyester'), dye: 'undyed' }, bears: 165, limit: 'limit.polyester', film: [130, 140], filmKPa: [15, 35], direct: [138, 143] },
-  { what: 'sports red, whose dye wanders', garment: { ...pure('polyester'), dye: 'migrating' }, bears: 130, limit: 'limit.dye', film: [130, 130], filmKPa: [15, 35], direct: 'limit.dye' },
-  { what: 'a heather of cotton and polyester', garment: { fibres: fibresOf({ cotton: 0.52, polyester: 0.48 }) }, bears: 142, limit: 'limit.dye-blend', film: [135, 150], filmKPa: [20, 50], direct: 'limit.dye-blend' },
-  { what: 'cotton with a tenth of elastane', garment: { fibres: fibresOf({ cotton: 0.9, elastane: 0.1 }) }, bears: 160, limit: 'limit.elastane', film: [150, 160], filmKPa: [35, 65], direct: [155, 160] },
-  { what: 'acrylic', garment: pure('acrylic'), bears: 120, limit: 'limit.acrylic', film: [130, 130], filmKPa: [15, 45], direct: 'refusal.ink-on-fibre' },
-  { what: 'coated canvas', garment: { construction: 'woven', massGM2: 340, features: ['coating'] }, bears: 140, limit: 'limit.coating', film: [130, 140], filmKPa: [35, 65], direct: 'refusal.ink-on-face', isTried: true },
-  { what: 'cotton with a water-repellent face', garment: { features: ['water-repellent'] }, bears: 150, limit: 'limit.water-repellent', film: [140, 150], filmKPa: [35, 65], direct: 'refusal.ink-on-face', isTried: true },
-  { what: 'a fabric nobody knows', garment: pure('other'), bears: 130, limit: 'limit.other', film: [110, 130], filmKPa: [10, 25], direct: 'limit.other', isTried: true },
-  { what: 'leatherette', garment: { ...pure('leatherette'), construction: 'woven', massGM2: 900 }, bears: 142, limit: 'limit.leatherette', film: [110, 140], filmKPa: [25, 45], direct: 'refusal.ink-on-fibre' },
+  { what: 'cotton', why: 'reason.practice', garment: {}, bears: 180, limit: 'limit.scorch', film: [150, 165], filmKPa: [35, 65], direct: [160, 170] },
+  { what: 'linen', why: 'reason.practice', garment: { ...pure('linen'), construction: 'woven', massGM2: 180 }, bears: 180, limit: 'limit.scorch', film: [150, 165], filmKPa: [35, 65], direct: [160, 170] },
+  { what: 'viscose', why: 'reason.practice', garment: pure('viscose'), bears: 160, limit: 'limit.viscose', film: [140, 155], filmKPa: [30, 50], direct: [155, 160] },
+  { what: 'modal', why: 'reason.practice', garment: pure('modal'), bears: 160, limit: 'limit.modal', film: [140, 155], filmKPa: [30, 50], direct: [155, 160] },
+  { what: 'wool', why: 'reason.practice', garment: pure('wool'), bears: 140, limit: 'limit.wool', film: [130, 140], filmKPa: [20, 45], direct: 'limit.wool' },
+  { what: 'silk', why: 'reason.practice', garment: pure('silk'), bears: 140, limit: 'limit.silk', film: [130, 140], filmKPa: [10, 25], direct: 'limit.silk' },
+  { what: 'nylon', why: 'reason.practice', garment: pure('nylon'), bears: 145, limit: 'limit.nylon', film: [130, 145], filmKPa: [15, 35], direct: 'refusal.ink-on-fibre', isTried: true },
+  { what: 'polyester with dye', why: 'reason.practice', garment: pure('polyester'), bears: 140, limit: 'limit.dye', film: [130, 140], filmKPa: [15, 35], direct: [138, 143] },
+  { what: 'polyester without dye', why: 'reason.practice', garment: { ...pure('polyester'), dye: 'undyed' }, bears: 165, limit: 'limit.polyester', film: [130, 140], filmKPa: [15, 35], direct: [138, 143] },
+  { what: 'sports red, whose dye wanders', why: 'reason.practice', garment: { ...pure('polyester'), dye: 'migrating' }, bears: 130, limit: 'limit.dye', film: [130, 130], filmKPa: [15, 35], direct: 'limit.dye' },
+  { what: 'a heather of cotton and polyester', why: 'reason.blend', garment: { fibres: fibresOf({ cotton: 0.52, polyester: 0.48 }) }, bears: 142, limit: 'limit.dye-blend', film: [135, 150], filmKPa: [20, 50], direct: 'limit.dye-blend' },
+  { what: 'cotton with a tenth of elastane', why: 'reason.practice', garment: { fibres: fibresOf({ cotton: 0.9, elastane: 0.1 }) }, bears: 160, limit: 'limit.elastane', film: [150, 160], filmKPa: [35, 65], direct: [155, 160] },
+  { what: 'acrylic', why: 'reason.practice', garment: pure('acrylic'), bears: 120, limit: 'limit.acrylic', film: [130, 130], filmKPa: [15, 45], direct: 'refusal.ink-on-fibre' },
+  { what: 'coated canvas', why: 'reason.practice', garment: { construction: 'woven', massGM2: 340, features: ['coating'] }, bears: 140, limit: 'limit.coating', film: [130, 140], filmKPa: [35, 65], direct: 'refusal.ink-on-face', isTried: true },
+  { what: 'cotton with a water-repellent face', why: 'reason.practice', garment: { features: ['water-repellent'] }, bears: 150, limit: 'limit.water-repellent', film: [140, 150], filmKPa: [35, 65], direct: 'refusal.ink-on-face', isTried: true },
+  { what: 'a fabric nobody knows', why: 'reason.practice', garment: pure('other'), bears: 130, limit: 'limit.other', film: [110, 130], filmKPa: [10, 25], direct: 'limit.other', isTried: true },
+  { what: 'leatherette', why: 'reason.practice', garment: { ...pure('leatherette'), construction: 'woven', massGM2: 900 }, bears: 142, limit: 'limit.leatherette', film: [110, 140], filmKPa: [25, 45], direct: 'refusal.ink-on-fibre' },
 ]; // prettier-ignore
 
 const BOUGHT: Span = [145, 155]; // the supplier's sheet
@@ -82,6 +84,17 @@ const settingAt = (route: Route, operation: string, key: string): number =>
 const against = (plan: RoutePlan): string[] =>
   plan.ok ? [] : plan.refusals.flatMap(({ said }) => codesIn(said));
 
+/** Whose word a plate is set by, and what else is said for it. */
+function expectReasons(route: Route, operation: string, by: { maker: string | null; why: Code }): void {
+  const reasons = settingOf(route, operation, 'tempC').reasons;
+  const bySheet = reasons.flatMap(({ source, said }) =>
+    source === 'maker' && said.code === 'reason.sheet' ? [(said.params as { maker: string }).maker] : [],
+  );
+  expect(bySheet).to.deep.equal(by.maker === null ? [] : [by.maker]);
+  const byPractice = reasons.filter(({ source }) => source === 'trade').flatMap(({ said }) => codesIn(said));
+  expect(byPractice).to.include(by.why);
+}
+
 /** Heat asked for by a sheet that a fabric does not bear is a conflict; else it lies in the span. */
 function expectHeat(route: Route, operation: string, span: Span, { bears, limit }: Fabric): void {
   const temp = settingAt(route, operation, 'tempC');
@@ -106,6 +119,8 @@ describe('every fabric by every process', () => {
             settingAt(route, 'press-transfer', 'kPa'),
           );
           expect(route.operations.some(({ id }) => id === 'bond-test')).to.equal(isTried);
+          const { name } = route.prints[0].sources.find(({ role }) => role === 'film')!;
+          expectReasons(route, 'press-transfer', { maker: name, why: fabric.why });
           expect(limitsAt(tooHot(process, 'press-transfer', fabric), 'press-transfer')).to.include(
             fabric.limit,
           );
@@ -113,8 +128,9 @@ describe('every fabric by every process', () => {
 
       it('sublimation ink on film: as hot as it bears, on a white one', () => {
         const route = routeOf(lineFor('sub-film', fabric));
-        const white = { ...fabric, ...(fabric.garment.dye ? {} : {}) };
-        expectHeat(route, 'press-transfer', [130, Math.min(165, fabric.bears)], white);
+        expectHeat(route, 'press-transfer', [130, Math.min(165, fabric.bears)], fabric);
+        const { name } = route.prints[0].sources.find(({ role }) => role === 'film')!;
+        expectReasons(route, 'press-transfer', { maker: name, why: 'reason.sublimation-film' });
         expect(limitsAt(tooHot('sub-film', 'press-transfer', fabric), 'press-transfer')).to.include(
           fabric.limit,
         );
@@ -124,6 +140,7 @@ describe('every fabric by every process', () => {
         const route = routeOf(lineFor('bought-in', fabric));
         expectHeat(route, 'press-transfer', BOUGHT, fabric);
         expect(settingAt(route, 'press-transfer', 'dwellS')).to.be.within(12, 15);
+        expectReasons(route, 'press-transfer', { maker: 'Quarry transfers', why: fabric.why });
         expect(limitsAt(tooHot('bought-in', 'press-transfer', fabric), 'press-transfer')).to.include(
           fabric.limit,
         );
@@ -142,6 +159,9 @@ describe('every fabric by every process', () => {
           expect(limitsAt(route, 'cure')).to.deep.equal([]);
         }
         expect(settingAt(route, 'cure', 'kPa'), 'wet ink: the lightest').to.be.at.most(12);
+        const [first] = settingOf(route, 'cure', 'tempC').reasons;
+        expect(first.source, 'the ink’s sheet comes first').to.equal('maker');
+        expect(codesIn(first.said)).to.include('reason.sheet');
         expect(settingAt(route, 'pre-press', 'tempC')).to.be.at.most(fabric.bears);
         expect(limitsAt(tooHot('dtg', 'cure', fabric), 'cure')).to.include(fabric.limit);
       });
@@ -154,6 +174,7 @@ describe('every fabric by every process', () => {
           expect(temp).to.be.at.most(fabric.bears);
           expect(limitsAt(route, 'press-cap'), 'too cool to hold').to.include('limit.practice');
         } else expectHeat(route, 'press-cap', CAP, own);
+        expectReasons(route, 'press-cap', { maker: null, why: 'reason.patch-on-cap' });
         expect(limitsAt(tooHot('patch-cap', 'press-cap', fabric), 'press-cap')).to.include(fabric.limit);
       });
     });

@@ -24,6 +24,7 @@ export const TRADE = {
   // a machine from cold: until it is hot, and until it is hot all over
   heatUpS: trade(480, 900, 660),
   settleS: trade(300, 600, 300),
+  ironUpS: assumed(120, 360, 240),
   // film
   filmPauseS: trade(15, 20, 18),
   filmWhiteDensity: trade(0.5, 0.7, 0.6),

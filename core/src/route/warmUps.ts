@@ -18,13 +18,14 @@ export const warmUpSaid = ({ machine, tempC, heatS, settleS }: WarmUp): Said =>
 export function warmUpsOf(operations: readonly Operation[], equipment: Equipment): WarmUp[] {
   const found = new Map<string, WarmUp>();
   for (const operation of operations) {
-    const { machine, stateC } = plannedMode(operation);
+    const { machine, machineKind, stateC } = plannedMode(operation);
     if (machine?.id == null || stateC === null || found.has(machine.id)) continue;
+    const isIron = machineKind === 'hand-iron'; // small, and watched by its own light
     found.set(machine.id, {
       machine,
       tempC: stateC,
-      heatS: heatUpS(machine.id, stateC, equipment),
-      settleS: TRADE.settleS.start,
+      heatS: isIron ? TRADE.ironUpS.start : heatUpS(machine.id, stateC, equipment),
+      settleS: isIron ? 0 : TRADE.settleS.start,
     });
   }
   return [...found.values()];

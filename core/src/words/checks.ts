@@ -278,7 +278,7 @@ export const WAITS = {
       ', ',
     ),
   'warm-up': (p: { machine: string; tempC: number; heatS: number; settleS: number }, f: Figures) =>
-    `${p.machine} to ${f.temp(p.tempC)}: about ${f.s(p.heatS)}, and ${f.s(p.settleS)} until it is even.`,
+    `${p.machine} to ${f.temp(p.tempC)}: about ${f.s(p.heatS)}${p.settleS > 0 ? `, and ${f.s(p.settleS)} until it is even` : ''}.`,
   'wait.powder': () => 'Powder holds only on wet ink: minutes, not tens of minutes.',
   'wait.loose-powder': () => 'Loose powder shakes off: melt it before the film is moved about.',
   'wait.film-cools': () => 'Let the film cool flat before it is cut.',
