@@ -5,8 +5,12 @@ import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import type { PrintInput, Process, RouteInput, Slip } from './documents.ts';
 import {
+  ORIGIN_ROLES,
+  capMatFor,
   coverSheetFor,
   filmFor,
+  lackOf,
+  pressFor,
   printerFor,
   readyMadeFor,
   sheetDelay,
@@ -15,6 +19,7 @@ import {
 } from './equip.ts';
 import { isMostlyPolyester, needsWhite } from './fabric.ts';
 import type { Stocked } from './materials.ts';
+import { melterFor } from './melters.ts';
 import { isIroned } from './practices/transferPress.ts';
 import { sourcesOf } from './routeSources.ts';
 import { TRADE } from './tradeRanges.ts';
@@ -60,6 +65,46 @@ const wrongPeel: Detector = (input, operations) => {
     ...(filmPull === 'as-film' || filmPull === film.pull
       ? []
       : [at(peel.id, null, say('slip.wrong-pull', { house: filmPull, film: film.name, pull: film.pull }))]),
+  ];
+};
+
+/** Transfers for patches come from elsewhere than this house likes: why, and where from. */
+const otherOrigin: Detector = (input, operations) => {
+  const wished = input.house.patchTransfer;
+  const taken = transferOrigin(input);
+  if (input.process !== 'patch-cap' || taken === wished) return [];
+  const [why] = ORIGIN_ROLES[wished].flatMap((role) => lackOf(input, role) ?? []);
+  const first = operations.find(({ lane }) => lane !== 'blank');
+  return why === undefined
+    ? []
+    : [at(first?.id ?? null, null, say('slip.other-origin', { wished, taken, why }))];
+};
+
+/** What this shop likes to work with is not set up: another way is planned. */
+const wayNotThere: Detector = (input, operations) => {
+  const { house, process, equipment } = input;
+  const missing = (
+    id: string | undefined,
+    key: 'meltMeans' | 'patchTack' | 'capMat' | 'capSecondPress',
+    instead: string | null = null,
+  ): Slip[] =>
+    id === undefined ? [] : [at(id, null, say('slip.way-not-there', { key, choice: house[key], instead }))];
+  const melt = operations.find(({ role }) => role === 'melt');
+  const again = isCap(input.garment) ? operations.find(({ role }) => role === 'press-again') : undefined;
+  const bonds = process === 'patch-cap' ? operations.filter(({ role }) => role === 'bond') : [];
+  const pressedPatch = bonds.find(({ lane }) => lane !== 'blank');
+  const patchOn = bonds.find(({ lane }) => lane === 'blank');
+  return [
+    ...(melt && melterFor(input).means !== house.meltMeans
+      ? missing(melt.id, 'meltMeans', melterFor(input).name)
+      : []),
+    ...(house.patchTack === 'hand-iron' && equipment.handIron === null
+      ? missing(pressedPatch?.id, 'patchTack', pressedPatch && pressFor(input).name)
+      : []),
+    ...(house.capMat === 'mat' && capMatFor(input) === null ? missing(patchOn?.id, 'capMat') : []),
+    ...(house.capSecondPress === 'silicone' && again?.sheet === null
+      ? missing(again.id, 'capSecondPress')
+      : []),
   ];
 };
 
@@ -183,6 +228,8 @@ function manyPlatesOnPolyester({ garment, prints }: RouteInput, operations: read
 
 const DETECTORS: readonly Detector[] = [
   wrongPeel,
+  otherOrigin,
+  wayNotThere,
   hotPolyester,
   fahrenheitTyped,
   minutesAsSeconds,

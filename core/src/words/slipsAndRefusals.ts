@@ -1,5 +1,5 @@
 import type { QuantityKind } from '../units/index.ts';
-import { houseWords } from './house.ts';
+import { HOUSE_WORDS, houseWords } from './house.ts';
 import { FEATURE_NAMES, FIBRE_NAMES, PLACE_NAMES, PROCESS_NAMES, THING_NAMES } from './names.ts';
 import type { FibreName, PlaceName, ProcessName, ThingName } from './names.ts';
 import type { AnySaid, Tell } from './said.ts';
@@ -10,6 +10,22 @@ import type { Figures } from './speech.ts';
 export const SLIPS = {
   'slip.wrong-peel': ({ house, film, peel }: { house: string; film: string; peel: string }) =>
     `This shop peels ${house}, but the film here, “${film}”, peels ${peel}: peeled ${house} it ${house === 'cold' ? 'may stick' : 'tears the print off'}. It is planned as the film asks.`,
+  'slip.other-origin': (
+    { wished, taken, why }: { wished: string; taken: string; why: AnySaid },
+    _f: Figures,
+    tell: Tell,
+  ) =>
+    `Transfers for patches: this shop’s way is “${houseWords('patchTransfer', wished).label.toLowerCase()}”. ${tell(why)} It is planned “${houseWords('patchTransfer', taken).label.toLowerCase()}”.`,
+  'slip.way-not-there': ({
+    key,
+    choice,
+    instead,
+  }: {
+    key: 'meltMeans' | 'patchTack' | 'capMat' | 'capSecondPress';
+    choice: string;
+    instead: string | null;
+  }) =>
+    `${HOUSE_WORDS[key].label}: this shop’s way is “${houseWords(key, choice).label.toLowerCase()}”, and what it takes is not set up. It is planned ${instead === null ? 'without' : `with ${instead}`}.`,
   'slip.wrong-pull': ({ house, film, pull }: { house: string; film: string; pull: string }) =>
     `This shop pulls ${house}, but “${film}” is made for a ${pull} pull.`,
   'slip.hot-polyester': ({ value, wandersC }: { value: number; wandersC: number }, f: Figures) =>
