@@ -1,7 +1,17 @@
 import { expect } from 'chai';
 import { fibresOf } from '../blank/index.ts';
 import type { Garment } from '../blank/index.ts';
-import { cap, cottonTee, lineOf, operationOf, routeOf, settingOf, small } from '../fixtures/index.ts';
+import {
+  cap,
+  cottonTee,
+  lineOf,
+  operationOf,
+  routeOf,
+  settingOf,
+  shelf,
+  shopWith,
+  small,
+} from '../fixtures/index.ts';
 import { codesIn } from '../words/index.ts';
 import type { Code, Said } from '../words/index.ts';
 import { planRoute } from './index.ts';
@@ -49,12 +59,14 @@ const FABRICS: Fabric[] = [
 ]; // prettier-ignore
 
 const BOUGHT: Span = [145, 155]; // the supplier's sheet
+const READY: Span = [148, 156]; // what lies on the shelf
 const CAP: Span = [135, 142];
 
 const lineFor = (process: Process, { garment }: Fabric, overrides: PrintInput['overrides'] = []) =>
   lineOf({
     process,
     overrides,
+    ...shopWith({ shelf }),
     ...(process === 'patch-cap'
       ? { garment: { ...cap, ...garment, kind: cap.kind, maxPressC: null }, ...small('cap-front') }
       : process === 'sub-film'
@@ -142,6 +154,17 @@ describe('every fabric by every process', () => {
         expect(settingAt(route, 'press-transfer', 'dwellS')).to.be.within(12, 15);
         expectReasons(route, 'press-transfer', { maker: 'Quarry transfers', why: fabric.why });
         expect(limitsAt(tooHot('bought-in', 'press-transfer', fabric), 'press-transfer')).to.include(
+          fabric.limit,
+        );
+      });
+
+      it('transfers from the shelf: by what came with them, and flagged where the fabric does not bear it', () => {
+        const route = routeOf(lineFor('shelf', fabric));
+        expectHeat(route, 'press-transfer', READY, fabric);
+        expect(settingAt(route, 'press-transfer', 'dwellS')).to.be.within(10, 14);
+        expect(settingAt(route, 'second-press', 'dwellS')).to.equal(8);
+        expectReasons(route, 'press-transfer', { maker: 'Crest, ready', why: fabric.why });
+        expect(limitsAt(tooHot('shelf', 'press-transfer', fabric), 'press-transfer')).to.include(
           fabric.limit,
         );
       });

@@ -66,6 +66,7 @@ const settingEndpoints = (shop: ShopService): Endpoint[] => [
       path: '/shop/changes/:id',
       summary: 'What a change of the set-up did to the routes not run yet, as far as they are planned',
       answer: ShopChange,
+      isWorded: true,
     },
     ({ params }) => shop.changeReport(params.id ?? ''),
   ),
