@@ -24,7 +24,8 @@ export const CHECKS = {
   'check.not-roughed': () => 'Not roughed up afterwards',
   'check.card-out': () => 'Card insert out',
   'check.sweatband': () => 'Sweatband folded out',
-  'check.front-smooth': () => 'Front smooth on the form, no crease at the seam',
+  'check.front-smooth': ({ hasSeam }: { hasSeam: boolean }) =>
+    `Front smooth on the form${hasSeam ? ', no crease at the seam' : ''}`,
   'check.riser': () => 'Riser under the part above the pocket until the whole print is at one height',
   'check.platen-tape': () => 'Tape on the bare platen beside the garment',
   'check.clearance-by-hand': () => 'Check the clearance to the head over the pocket’s edge by hand',
@@ -186,7 +187,7 @@ export const CHECKS = {
       : `Middle by the platen’s edges: print ${f.mm(leftMm)} from its left edge`,
   'check.centre-crease': () => 'Middle on the crease',
   'check.not-mirrored': () => 'Not mirrored',
-  'check.turn-between-bursts': () => 'Turn the sheet between bursts',
+  'check.turn-between-bursts': () => 'Turn the sheet each time the plate opens',
   'check.turn-each-piece': () => 'Turn the sheet after each piece',
   'check.no-ink-off': () => 'No ink comes off on the sheet',
   'check.one-layer-press': () => 'One layer only, underlay in place',

@@ -177,7 +177,11 @@ export const prePressCap: Practice = {
       ),
       ...(mat ? { sheet: refOf(mat), consumes: [sheetWear(mat)] } : {}),
       awaits: ['transfer', 'patch'],
-      checks: [say('check.card-out'), say('check.sweatband'), say('check.front-smooth')],
+      checks: [
+        say('check.card-out'),
+        say('check.sweatband'),
+        say('check.front-smooth', { hasSeam: hasFeature(garment, 'panel-seam') }),
+      ],
       look: say('look.keeps-curve'),
       cautions: [...PRESS_CAUTIONS, CAUTIONS.steam],
     };

@@ -60,6 +60,27 @@ describe('a list as a table', () => {
     expect(records(await readTable('machines', 'csv', text))).to.deep.equal(recordsOf('machines', catalogue));
   });
 
+  it('from before blanks could be pretreated and printers had a grip pad says nothing of either', async () => {
+    const older = { ...catalogue, styles: catalogue.styles.filter(({ pretreated }) => pretreated === null) };
+    const without = (list: 'blanks' | 'machines', left: RegExp): string => {
+      const { columns, rows } = tableOf(list, older);
+      return Papa.unparse({ fields: columns.filter((column) => !left.test(column)), data: rows });
+    };
+    expect(records(await readTable('blanks', 'csv', without('blanks', /^Pretreated/)))).to.deep.equal(
+      recordsOf('blanks', older),
+    );
+    const machines = records(await readTable('machines', 'csv', without('machines', /^Grip pad/))) as {
+      kind: string;
+      properties: { gripPadMm?: unknown };
+    }[];
+    const printers = machines.filter(({ kind }) => kind === 'printer');
+    expect(printers.map(({ properties }) => properties.gripPadMm)).to.deep.equal([null, null, null]);
+    const json = JSON.stringify(
+      (recordsOf('blanks', older) as object[]).map((record) => ({ ...record, pretreated: undefined })),
+    );
+    expect(records(await readTable('blanks', 'json', json))).to.deep.equal(recordsOf('blanks', older));
+  });
+
   it('keeps a name that looks like a formula, or begins with an apostrophe, as the name it is', async () => {
     const [tape] = catalogue.materials.filter(({ kind }) => kind === 'tape');
     const names = ['=1+1', '@home', '+49', "'tis", "'=1", "''", '-', "it's"];
