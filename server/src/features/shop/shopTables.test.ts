@@ -76,7 +76,7 @@ describe('a list as a table', () => {
     const printers = machines.filter(({ kind }) => kind === 'printer');
     expect(printers.map(({ properties }) => properties.gripPadMm)).to.deep.equal([null, null, null]);
     const json = JSON.stringify(
-      (recordsOf('blanks', older) as object[]).map((record) => ({ ...record, pretreated: undefined })),
+      recordsOf('blanks', older).map((record) => ({ ...record, pretreated: undefined })),
     );
     expect(records(await readTable('blanks', 'json', json))).to.deep.equal(recordsOf('blanks', older));
   });
