@@ -50,7 +50,7 @@ export const GarmentSize = strictObject({
 });
 
 /** What a blank was pretreated with before it was bought, by the sheet that came with it. */
-const BoughtPretreatment = strictObject({
+export const BoughtPretreatment = strictObject({
   fluid: shortText('Pretreated with'),
   fibre: choice('Pretreated for', ['cotton', 'polyester']),
   pressC: heat('Pretreated: press'),

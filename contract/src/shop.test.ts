@@ -102,6 +102,20 @@ describe('records of the set-up', () => {
     expect(refusal(() => parseBlank({ ...blank, colours: [] })).paths).to.deep.equal(['/colours']);
   });
 
+  it('say of a blank half described as pretreated what is missing of it, and nothing else', () => {
+    const spans = { pressC: { min: 150, max: 160 }, pressS: { min: 5, max: null } };
+    const pretreated = { fluid: 'Mill primer', fibre: 'cotton', ...spans, shelfDays: 200 };
+    const half = refusal(() => parseBlank({ ...blank, pretreated }));
+    expect(half.paths).to.deep.equal(['/pretreated/pressS/max']);
+    expect(half.message).to.equal('“Pretreated: time to” must be a number, but nothing was given.');
+    const crossed = refusal(() =>
+      parseBlank({ ...blank, pretreated: { ...pretreated, pressS: { min: 9, max: 6 } } }),
+    );
+    expect(crossed.message).to.equal('“Pretreated: time” begins at 9, above where it ends, 6.');
+    const whole = { ...blank, pretreated: { ...pretreated, pressS: { min: 5, max: 8 } } };
+    expect(parseBlank(whole)).to.deep.equal(whole);
+  });
+
   it('name the field within the properties that is wrong', () => {
     expect(refusal(() => parseMaterial(withProperties(film, { peel: 'tepid' }))).paths).to.deep.equal([
       '/properties/peel',

@@ -2,6 +2,7 @@ import { Type } from 'typebox';
 import type { TSchema } from 'typebox';
 import {
   BlankInput,
+  BoughtPretreatment,
   MACHINE_DOCUMENTS,
   MATERIAL_DOCUMENTS,
   MachineInput,
@@ -104,7 +105,7 @@ export type ImportReport = Static<typeof ImportReport>;
 /** Checks a blank beyond its shape. @throws DomainError `invalid-input` naming the fields */
 export function parseBlank(data: unknown): BlankInput {
   const blank = parse(BlankInput, data);
-  const { fibres, colours, sizes } = blank;
+  const { fibres, colours, sizes, pretreated } = blank;
   const whole = Object.values(fibres).reduce((sum, share) => sum + share, 0);
   const problems: FieldProblem[] = [];
   if (Math.abs(whole - 1) > 0.001)
@@ -113,6 +114,7 @@ export function parseBlank(data: unknown): BlankInput {
       message: `The fibres make ${Math.round(1000 * whole) / 10} % together; they must make 100 %.`,
     });
   problems.push(
+    ...(pretreated === null ? [] : crossedSpans(BoughtPretreatment, pretreated, '/pretreated')),
     ...twice(colours.map(({ name }) => name)).map((name) => ({
       path: '/colours',
       message: `The colour “${name}” is there twice.`,
@@ -145,7 +147,7 @@ export function parseMachine(data: unknown): MachineInput {
 
 function parseProperties(schema: TSchema, data: unknown): Record<string, unknown> {
   const properties = within('/properties', () => parse(schema, data)) as Record<string, unknown>;
-  refuse(crossedSpans(schema, properties));
+  refuse(crossedSpans(schema, properties, '/properties'));
   return properties;
 }
 
@@ -161,14 +163,14 @@ function within<T>(path: string, work: () => T): T {
 }
 
 /** Spans whose lower end is above their upper. */
-function crossedSpans(schema: TSchema, properties: Record<string, unknown>): FieldProblem[] {
+function crossedSpans(schema: TSchema, record: Record<string, unknown>, at: string): FieldProblem[] {
   const titles = (schema as { properties?: Record<string, { title?: string }> }).properties ?? {};
-  return Object.entries(properties).flatMap(([key, value]) => {
+  return Object.entries(record).flatMap(([key, value]) => {
     const { min, max } = (value ?? {}) as { min?: unknown; max?: unknown };
     return typeof min === 'number' && typeof max === 'number' && min > max
       ? [
           {
-            path: `/properties/${key}/min`,
+            path: `${at}/${key}/min`,
             message: `“${titles[key]?.title ?? key}” begins at ${min}, above where it ends, ${max}.`,
           },
         ]

@@ -78,6 +78,7 @@ function fieldProblems(errors: readonly ErrorObject[]): { fields: FieldProblem[]
   const fields: FieldProblem[] = [];
   for (const error of errors) {
     if (error.keyword === 'anyOf' || error.keyword === 'oneOf') continue; // its branches say it better
+    if (isHalfFilled(error, errors)) continue;
     const path = pathOf(error);
     if (paths.has(path)) continue;
     paths.add(path);
@@ -86,6 +87,12 @@ function fieldProblems(errors: readonly ErrorObject[]): { fields: FieldProblem[]
   if (fields.length === 0) fields.push({ path: '', message: 'The values sent cannot be used.' });
   return { fields, more: Math.max(0, paths.size - fields.length) };
 }
+
+/** What may be left out whole and is partly there: what is wrong inside it says it, not that it is there. */
+const isHalfFilled = ({ keyword, params, instancePath }: ErrorObject, all: readonly ErrorObject[]): boolean =>
+  keyword === 'type' &&
+  params.type === 'null' &&
+  all.some((other) => pathOf(other).startsWith(`${instancePath}/`));
 
 function pathOf({ instancePath, params, keyword }: ErrorObject): string {
   if (keyword === 'required') return `${instancePath}/${String(params.missingProperty)}`;
@@ -161,8 +168,9 @@ function fieldName(error: ErrorObject): string {
 const quoted = (name: string): string => `“${name === '' ? 'The body' : name}”`;
 
 function shown(data: unknown): string {
+  if (data === null) return 'nothing';
   if (typeof data === 'string') return `“${cut(data, 58)}”`;
   if (Array.isArray(data)) return data.length === 0 ? 'an empty list' : 'a list';
-  if (typeof data === 'object' && data !== null) return 'a set of fields';
+  if (typeof data === 'object') return 'a set of fields';
   return JSON.stringify(data);
 }
