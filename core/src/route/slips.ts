@@ -90,10 +90,19 @@ const wayNotThere: Detector = (input, operations) => {
   ): Slip[] =>
     id === undefined ? [] : [at(id, null, say('slip.way-not-there', { key, choice: house[key], instead }))];
   const melt = operations.find(({ role }) => role === 'melt');
-  const again = isCap(input.garment) ? operations.find(({ role }) => role === 'press-again') : undefined;
+  const again = operations.find(({ role, station }) => role === 'press-again' && station === 'cap-press');
   const bonds = process === 'patch-cap' ? operations.filter(({ role }) => role === 'bond') : [];
   const pressedPatch = bonds.find(({ lane }) => lane !== 'blank');
   const patchOn = bonds.find(({ lane }) => lane === 'blank');
+  /** Pressed again under its own film: said where a sheet was asked for, by what came with it or by the house. */
+  const bareOnCap = (id: string): Slip[] => {
+    const asked = readyMadeFor(input);
+    if (asked)
+      return [
+        at(id, null, say('slip.asked-sheet-missing', { kind: asked.sheet, sheet: 'its own film, turned' })),
+      ];
+    return house.capSecondPress === 'silicone' ? missing(id, 'capSecondPress') : [];
+  };
   return [
     ...(melt && melterFor(input).means !== house.meltMeans
       ? missing(melt.id, 'meltMeans', melterFor(input).name)
@@ -102,9 +111,7 @@ const wayNotThere: Detector = (input, operations) => {
       ? missing(pressedPatch?.id, 'patchTack', pressedPatch && pressFor(input).name)
       : []),
     ...(house.capMat === 'mat' && capMatFor(input) === null ? missing(patchOn?.id, 'capMat') : []),
-    ...(house.capSecondPress === 'silicone' && again?.sheet === null
-      ? missing(again.id, 'capSecondPress')
-      : []),
+    ...(again?.sheet === null ? bareOnCap(again.id) : []),
   ];
 };
 
@@ -179,8 +186,10 @@ const underbaseOnWhite: Detector = ({ process, garment, print: { whiteMl } }, op
 /** The sheet this shop works under is not set up: another one stands in. */
 const sheetNotThere: Detector = (input, operations) =>
   (['press', 'second-press'] as const).flatMap((use) => {
-    const operation = operations.find(({ role, sheet }) =>
-      use === 'press' ? sheet !== null && (role === 'bond' || role === 'cure') : role === 'press-again',
+    const operation = operations.find(({ role, sheet, station }) =>
+      use === 'press'
+        ? sheet !== null && (role === 'bond' || role === 'cure')
+        : role === 'press-again' && station === 'press',
     );
     if (!operation) return [];
     const sheet = coverSheetFor(input, use);
