@@ -1,3 +1,4 @@
+import { isPatch } from '@saltflat/core/blank';
 import type { Garment } from '@saltflat/core/blank';
 import type {
   Belt,
@@ -101,7 +102,7 @@ function learntOf(item: Material | Machine): Record<string, unknown> {
 
 /** The patch caps are given here: the first blank of that kind, in its first colour and size. */
 export function patchOf(styles: readonly GarmentStyle[]): Patch {
-  const style = styles.find(({ kind }) => kind === 'patch');
+  const style = styles.find(isPatch);
   const colour = style?.colours[0];
   return style && colour
     ? { id: style.id, blank: garmentOf(style, colour), cents: style.sizes[0]?.cents ?? 0 }

@@ -144,6 +144,12 @@ export function pressedThicknessMm({
 /** A cap of any build: pressed on a form, not on a flat press. */
 export const isCap = ({ kind }: Pick<Garment, 'kind'>): boolean => kind.startsWith('cap-');
 
+/** A patch by itself: pressed flat, with glue of its own under it. */
+export const isPatch = ({ kind }: Pick<Garment, 'kind'>): boolean => kind === 'patch';
+
+/** Cloth that lies flat: neither on a form nor a patch. */
+export const isCloth = (garment: Pick<Garment, 'kind'>): boolean => !isCap(garment) && !isPatch(garment);
+
 export const hasFeature = ({ features }: Pick<Garment, 'features'>, feature: Feature): boolean =>
   features.includes(feature);
 

@@ -7,6 +7,8 @@ export {
   fibresOf,
   hasFeature,
   isCap,
+  isCloth,
+  isPatch,
   isThinWicking,
   pressedThicknessMm,
 } from './blank.ts';

@@ -107,11 +107,12 @@ function optionFor(input: ComparisonInput, process: Process, without: number | n
   const print = input.prints[artProcess(input.line.garment)];
   if (print === undefined) return [];
   const line: LineInput = { ...input.line, process, sources: [], print };
-  const against = refusals(line);
-  if (against.length > 0) return [{ process: id, name, refusals: against, plan: null }];
   const planned = planRoute(lineWith(input, { ...printOf(input), process, print }));
-  if (!planned.ok)
-    return [{ process: id, name, refusals: planned.refusals.map(({ said }) => said), plan: null }];
+  if (!planned.ok) {
+    const own = refusals(line); // all of this process's own, before what stands against the line as a whole
+    const against = own.length > 0 ? own : planned.refusals.map(({ said }) => said);
+    return [{ process: id, name, refusals: against, plan: null }];
+  }
   const { route } = planned;
   const cost = priceRoute(route, input.blankCents, line.pieces, input.rates);
   return [

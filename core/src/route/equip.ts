@@ -2,7 +2,7 @@ import { meanAreaScale } from '../placement/index.ts';
 import type { Ref } from '../work/index.ts';
 import { say } from '../words/index.ts';
 import type { Said, ThingName } from '../words/index.ts';
-import type { PrintInput } from './documents.ts';
+import type { Equipment, PrintInput } from './documents.ts';
 import type { HouseMethods } from './house.ts';
 import type {
   Belt,
@@ -170,6 +170,12 @@ export function printModeFor(
   return { ...mode, isSolid, said: say('check.mode', { mode: mode.name, reason, share }) };
 }
 
+/** A press of either kind, by its id. */
+export const pressWith = (
+  { presses, capPresses }: Pick<Equipment, 'presses' | 'capPresses'>,
+  id: string,
+): Press | CapPress | undefined => [...presses, ...capPresses].find((own) => own.id === id);
+
 /** What a cover sheet is for: pretreatment and ink never share one. */
 export type SheetUse = 'press' | 'second-press' | 'cure' | 'pretreatment';
 
@@ -203,6 +209,10 @@ function sheetChoice(line: Sourced, use: SheetUse): Choice<CoverSheet> {
 
 /** The sheet for a use. */
 export const coverSheetFor = (line: Sourced, use: SheetUse): CoverSheet => sheetChoice(line, use).chosen;
+
+/** A sheet of just this kind that is kept for ink; `null` where there is none. */
+export const inkSheetOf = ({ equipment }: Line, wanted: SheetKind): CoverSheet | null =>
+  equipment.coverSheets.find(({ kind, purpose }) => kind === wanted && purpose === 'ink') ?? null;
 
 /** The thick mat patches are pressed under on caps, before and after, where this house has and wants one. */
 export const capMatFor = ({ process, house, equipment }: Line): CoverSheet | null =>

@@ -25,6 +25,10 @@ export const fibreWords = (blend: Pick<Garment, 'fibres'>): string =>
 export const isMostlyPolyester = ({ fibres }: Pick<Garment, 'fibres'>): boolean =>
   fibres.polyester >= MOSTLY_POLYESTER;
 
+/** The fibre a pretreatment must be made for here. */
+export const fluidFibre = (garment: Pick<Garment, 'fibres'>): 'cotton' | 'polyester' =>
+  isMostlyPolyester(garment) ? 'polyester' : 'cotton';
+
 /** Canvas and denim. */
 export const isHeavyWoven = ({ construction, massGM2, fibres }: Garment): boolean =>
   construction === 'woven' && massGM2 >= HEAVY_WOVEN_G_M2 && fibres.leatherette < 0.5;

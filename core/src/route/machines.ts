@@ -71,6 +71,13 @@ export interface CapPress extends Named {
   heightMm: number;
 }
 
+/** How long a press takes from one temperature to another by its own rates, in whole minutes, s. */
+export const heatChangeS = (
+  { heatsPerMin, coolsPerMin }: Pick<Press, 'heatsPerMin' | 'coolsPerMin'>,
+  fromC: number,
+  toC: number,
+): number => Math.ceil(Math.abs(toC - fromC) / (toC > fromC ? heatsPerMin : coolsPerMin)) * 60;
+
 export interface HandIron extends Named {
   plateC: Range;
 }

@@ -2,6 +2,9 @@ import { plannedMode, settingFor } from '../work/index.ts';
 import type { Operation, Setting } from '../work/index.ts';
 import { say } from '../words/index.ts';
 import type { Equipment } from './documents.ts';
+import { pressWith } from './equip.ts';
+import { heatChangeS } from './machines.ts';
+import type { CapPress, Press } from './machines.ts';
 import { alone } from './practiceParts.ts';
 
 /** Within this a press counts as being at one temperature: no nearer is it set and held, °C (assumption). */
@@ -64,7 +67,7 @@ export function agreedHeats(operations: readonly Operation[]): Map<string, numbe
 /** Where they cannot agree, the press is changed over: a step that takes the time it takes. */
 export function withHeatChanges<P extends { operation: Operation }>(
   placed: readonly P[],
-  { presses, capPresses }: Equipment,
+  equipment: Equipment,
 ): P[] {
   const at = new Map<string, number>();
   const found: P[] = [];
@@ -74,7 +77,7 @@ export function withHeatChanges<P extends { operation: Operation }>(
     if (heated) {
       const { machine, setting } = heated;
       const fromC = at.get(machine);
-      const press = [...presses, ...capPresses].find(({ id }) => id === machine);
+      const press = pressWith(equipment, machine);
       if (press && fromC !== undefined && Math.abs(fromC - setting.value) > SAME_PRESS_C) {
         changes++;
         const operation = changeOver(own.operation, { press, fromC, toC: setting.value }, changes);
@@ -88,13 +91,12 @@ export function withHeatChanges<P extends { operation: Operation }>(
 }
 
 interface Change {
-  press: { name: string; heatsPerMin: number; coolsPerMin: number };
+  press: Press | CapPress;
   fromC: number;
   toC: number;
 }
 
 function changeOver(before: Operation, { press, fromC, toC }: Change, number: number): Operation {
-  const minutes = Math.abs(toC - fromC) / (toC > fromC ? press.heatsPerMin : press.coolsPerMin);
   const mode = plannedMode(before);
   const isHotter = toC > fromC;
   return {
@@ -109,7 +111,9 @@ function changeOver(before: Operation, { press, fromC, toC }: Change, number: nu
       {
         ...mode,
         stateC: toC,
-        phases: [alone(isHotter ? 'heat up' : 'cool down', Math.ceil(minutes) * 60, { maxWaitS: null })],
+        phases: [
+          alone(isHotter ? 'heat up' : 'cool down', heatChangeS(press, fromC, toC), { maxWaitS: null }),
+        ],
         pools: [],
       },
     ],

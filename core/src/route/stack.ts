@@ -1,4 +1,4 @@
-import { hasFeature, isCap, pressedThicknessMm } from '../blank/index.ts';
+import { hasFeature, isCap, isCloth, isPatch, pressedThicknessMm } from '../blank/index.ts';
 import type { Garment } from '../blank/index.ts';
 import type { StackLayer, StackMaterial } from '../work/index.ts';
 import type { PrintInput } from './documents.ts';
@@ -39,7 +39,7 @@ export function shelfWaterGM2(garment: Garment): number {
 
 function fabricLayers(garment: Garment, waterGM2: number): StackLayer[] {
   const dMm = pressedThicknessMm(garment);
-  if (garment.kind === 'patch') return [layer('leatherette', dMm)];
+  if (isPatch(garment)) return [layer('leatherette', dMm)];
   if (isCap(garment))
     return [
       layer('cap-twill', dMm, waterGM2),
@@ -77,7 +77,7 @@ export function stackUnder(
   } = {},
 ): Laid {
   const { sheet = null, carries = 'nothing', waterGM2 = 0, wetGM2 = 0, patch = null } = own;
-  const layers = own.layers ?? (isCap(garment) || garment.kind === 'patch' ? 1 : 2);
+  const layers = own.layers ?? (isCloth(garment) ? 2 : 1);
   return {
     layers: [
       ...(sheet ? [layer(SHEET_MATERIALS[sheet.kind], sheet.thicknessMm)] : []),

@@ -1,11 +1,11 @@
-import { plannedMode } from '../work/index.ts';
+import { ROOM_C, plannedMode } from '../work/index.ts';
 import type { Operation } from '../work/index.ts';
 import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import type { Equipment, WarmUp } from './documents.ts';
+import { pressWith } from './equip.ts';
+import { heatChangeS } from './machines.ts';
 import { TRADE } from './tradeRanges.ts';
-
-const ROOM_C = 20;
 
 /** A warm-up in words. */
 export const warmUpSaid = ({ machine, tempC, heatS, settleS }: WarmUp): Said =>
@@ -31,8 +31,7 @@ export function warmUpsOf(operations: readonly Operation[], equipment: Equipment
   return [...found.values()];
 }
 
-function heatUpS(machine: string, toC: number, { presses, capPresses }: Equipment): number {
-  const press = [...presses, ...capPresses].find(({ id }) => id === machine);
-  if (press === undefined) return TRADE.heatUpS.start;
-  return Math.ceil(Math.max(0, toC - ROOM_C) / press.heatsPerMin) * 60;
+function heatUpS(machine: string, toC: number, equipment: Equipment): number {
+  const press = pressWith(equipment, machine);
+  return press === undefined ? TRADE.heatUpS.start : heatChangeS(press, ROOM_C, Math.max(ROOM_C, toC));
 }

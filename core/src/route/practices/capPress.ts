@@ -1,8 +1,9 @@
 import { hasFeature, isCap } from '../../blank/index.ts';
+import { ROOM_C } from '../../work/index.ts';
 import type { Limit, Setting } from '../../work/index.ts';
 import { say } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
-import { capPressFor, refOf, sheetDelay, tapeFor } from '../equip.ts';
+import { capPressFor, inkSheetOf, refOf, sheetDelay, tapeFor } from '../equip.ts';
 import type { CoverSheet } from '../materials.ts';
 import { pressureLimits } from '../fabric.ts';
 import { onCapPress, pressedOnce, sheetWear, tapeUse } from '../practiceParts.ts';
@@ -35,11 +36,8 @@ import {
   transferDwell,
   secondPressure,
 } from './transferPress.ts';
-import type { AskedAgain } from './transferPress.ts';
 
-const ROOM_C = 22; // a lower plate that is off
-
-/** Lower plate of the cap press: off, or warm at most; hotter and the stiffener lets go. */
+/** Lower plate of the cap press: off and as the room is, or warm at most; hotter and the stiffener lets go. */
 export function lowerPlate(input: PrintInput, settle: Settle): Setting {
   const { lowerC, name } = capPressFor(input);
   const isWarm = input.house.capLower === 'warm' && lowerC !== null;
@@ -157,7 +155,7 @@ export const capSecondPress: Practice = {
     const source = transferSourceOf(input);
     const wish = transferWish(input);
     const asked = askedAgain(input);
-    const sheet = asked ? askedSheet(input, asked) : texturedSheet(input);
+    const sheet = asked ? inkSheetOf(input, asked.sheet) : texturedSheet(input);
     const temp = settle(
       capPlateProposal(
         input,
@@ -181,9 +179,6 @@ export const capSecondPress: Practice = {
   },
 };
 
-const askedSheet = ({ equipment }: PrintInput, asked: AskedAgain): CoverSheet | null =>
-  equipment.coverSheets.find(({ kind, purpose }) => kind === asked.sheet && purpose === 'ink') ?? null;
-
 /** As long as practice has it, longer through silicone. */
 function secondDwell(input: PrintInput, sheet: CoverSheet | null): ReturnType<typeof dwellProposal> {
   const delay = sheet ? sheetDelay(sheet) : null;
@@ -196,8 +191,5 @@ function secondDwell(input: PrintInput, sheet: CoverSheet | null): ReturnType<ty
 }
 
 /** The textured sheet this house puts on caps; its own film, turned, where it has none or wants none. */
-const texturedSheet = ({ equipment, house }: PrintInput): CoverSheet | null =>
-  house.capSecondPress === 'silicone'
-    ? (equipment.coverSheets.find(({ kind, purpose }) => kind === 'silicone-textured' && purpose === 'ink') ??
-      null)
-    : null;
+const texturedSheet = (input: PrintInput): CoverSheet | null =>
+  input.house.capSecondPress === 'silicone' ? inkSheetOf(input, 'silicone-textured') : null;

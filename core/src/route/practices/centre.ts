@@ -1,4 +1,4 @@
-import { isCap } from '../../blank/index.ts';
+import { isCap, isCloth } from '../../blank/index.ts';
 import { dropFrom } from '../../placement/index.ts';
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
@@ -14,7 +14,7 @@ export const creaseMiddle: Practice = {
   role: 'mark',
   part: 'blank',
   station: 'preparation',
-  applies: ({ garment, house }) => !isCap(garment) && garment.kind !== 'patch' && house.centring === 'crease',
+  applies: ({ garment, house }) => isCloth(garment) && house.centring === 'crease',
 
   plan: ({ garment, placement }) => ({
     title: 'Crease the middle',

@@ -1,4 +1,4 @@
-import { hasFeature, isCap } from '../../blank/index.ts';
+import { hasFeature, isCap, isCloth } from '../../blank/index.ts';
 import type { BoughtPretreatment, Garment } from '../../blank/index.ts';
 import { crossesPocket } from '../../placement/index.ts';
 import { say } from '../../words/index.ts';
@@ -40,7 +40,7 @@ export const prePress: Practice = {
   role: 'pre-press',
   part: 'blank',
   station: 'press',
-  applies: ({ garment }) => !isCap(garment) && garment.kind !== 'patch',
+  applies: ({ garment }) => isCloth(garment),
   plan: (input, settle) => {
     const { garment } = input;
     const { pretreated } = garment;

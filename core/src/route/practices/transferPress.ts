@@ -1,4 +1,4 @@
-import { isCap, pressedThicknessMm } from '../../blank/index.ts';
+import { isCap, isPatch, pressedThicknessMm } from '../../blank/index.ts';
 import type { Garment } from '../../blank/index.ts';
 import type { Limit, Operation, Setting } from '../../work/index.ts';
 import { settingFor } from '../../work/index.ts';
@@ -122,10 +122,10 @@ export function pressTransfer(
     sheet: refOf(sheet),
     checks: [
       say('check.white-down'),
-      ...(garment.kind === 'patch' ? ON_A_PATCH : onCloth(input)),
+      ...(isPatch(garment) ? ON_A_PATCH : onCloth(input)),
       ...fabricChecks(garment),
     ],
-    look: say(garment.kind === 'patch' ? 'look.patch-printed' : 'look.pressed'),
+    look: say(isPatch(garment) ? 'look.patch-printed' : 'look.pressed'),
     consumes: [sheetUse(input, 'press')],
     waitAfter: peelRest(input, source),
   };
@@ -190,7 +190,7 @@ export function secondPressure(before: readonly Operation[]): PressureWish {
 }
 
 /** A transfer that did not come from here and is to be pressed again. */
-export type AskedAgain = NonNullable<ReturnType<typeof readyMadeFor>>;
+type AskedAgain = NonNullable<ReturnType<typeof readyMadeFor>>;
 
 /** A transfer whose own sheet asks for a second press. */
 export function askedAgain(input: PrintInput): AskedAgain | null {

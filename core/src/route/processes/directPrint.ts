@@ -2,7 +2,7 @@ import { hasFeature, isCap } from '../../blank/index.ts';
 import type { Garment } from '../../blank/index.ts';
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
-import { inkHoldsWeakly, inkRefuses, isMostlyPolyester, needsWhite } from '../fabric.ts';
+import { fluidFibre, inkHoldsWeakly, inkRefuses, isMostlyPolyester, needsWhite } from '../fabric.ts';
 import { creaseMiddle } from '../practices/centre.ts';
 import { directCure } from '../practices/directCure.ts';
 import { directAirDry, directDry, directLayFibres } from '../practices/directDry.ts';
@@ -23,9 +23,9 @@ function weakInk(garment: Garment): Said[] {
 }
 
 /** Fluid that was made for another fibre does not hold the ink. */
-function wrongFluid({ name: blank, pretreated, ...garment }: Garment): Said[] {
-  const wanted = isMostlyPolyester(garment) ? 'polyester' : 'cotton';
-  return pretreated === null || pretreated.fibre === wanted
+function wrongFluid(garment: Garment): Said[] {
+  const { name: blank, pretreated } = garment;
+  return pretreated === null || pretreated.fibre === fluidFibre(garment)
     ? []
     : [say('refusal.pretreated-for', { blank, fibre: pretreated.fibre })];
 }

@@ -4,7 +4,7 @@ import type { Range } from '../../work/index.ts';
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
 import type { PrintInput } from '../documents.ts';
-import { heatLimits, isMostlyPolyester } from '../fabric.ts';
+import { fluidFibre, heatLimits, isMostlyPolyester } from '../fabric.ts';
 import type {
   Belt,
   CapPress,
@@ -149,7 +149,7 @@ export const inks = (line: Line, use: InkUse): Candidate<InkSet>[] =>
   );
 
 export const fluids = (line: Line): Candidate<Pretreatment>[] => {
-  const fibre = isMostlyPolyester(line.garment) ? 'polyester' : 'cotton';
+  const fibre = fluidFibre(line.garment);
   return candidates(line.equipment.pretreatments, (fluid) =>
     fit(fluid.fibre === fibre ? null : say('against.fibre', { fibre: fluid.fibre }), outOfStock(fluid)),
   );
