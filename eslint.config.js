@@ -11,6 +11,21 @@ const sizes = (lines, perFunction, params) => ({
   'max-depth': ['error', 4],
 });
 
+const FRONT_DOORS = {
+  selector: 'ExportAllDeclaration',
+  message: 'List what the front door offers, name by name.',
+};
+/** Whatever is pressed, typed in or laid out in rows is a piece of the kit, which alone knows how it looks and is reached. */
+const KIT_ONLY = {
+  selector: 'JSXOpeningElement[name.name=/^(button|select|input|textarea|table|dialog|details|form)$/]',
+  message: 'Use a piece of web/src/ui: pages are made of those, so that all of them look and work alike.',
+};
+const KIT_LIBRARIES = {
+  group: ['@mui/*', '@emotion/*', '@tanstack/*', 'react-dropzone'],
+  message: 'Only web/src/ui knows which library a piece is made with.',
+};
+const KEY_LIBRARY = { group: ['react-hotkeys-hook'], message: 'Keys are bound by web/src/keys alone.' };
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.dependency-cruiser.cjs', 'test-results/**'] },
   js.configs.recommended,
@@ -35,10 +50,7 @@ export default tseslint.config(
       ],
       '@typescript-eslint/no-deprecated': 'off', // the form event's type has no successor yet
       ...sizes(400, 60, 4),
-      'no-restricted-syntax': [
-        'error',
-        { selector: 'ExportAllDeclaration', message: 'List what the front door offers, name by name.' },
-      ],
+      'no-restricted-syntax': ['error', FRONT_DOORS],
     },
   },
   {
@@ -63,9 +75,21 @@ export default tseslint.config(
       ...sizes(400, 200, 4),
     },
   },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    ignores: ['web/src/ui/**'],
+    rules: {
+      'no-restricted-syntax': ['error', FRONT_DOORS, KIT_ONLY],
+      'no-restricted-imports': ['error', { patterns: [KIT_LIBRARIES, KEY_LIBRARY] }],
+    },
+  },
+  {
+    files: ['web/src/keys/**/*.{ts,tsx}'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [KIT_LIBRARIES] }] },
+  },
   { files: ['demo/src/**/*.ts'], rules: { 'max-params': ['error', 6] } },
   {
-    files: ['**/*.test.ts', 'e2e/**/*.ts'],
+    files: ['**/*.test.{ts,tsx}', 'e2e/**/*.ts'],
     rules: {
       '@typescript-eslint/no-unused-expressions': 'off',
       '@typescript-eslint/no-non-null-assertion': 'off',

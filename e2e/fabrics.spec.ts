@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
-import { discPng, orderOverApi } from './shop.ts';
+import { choose, unfold, discPng, orderOverApi } from './shop.ts';
 
 /** A new order with art on a blank, its quantity written, ready for a process. */
 async function begin(page: Page, own: { customer: string; blank: string; seed: number; size: string }) {
@@ -9,7 +9,7 @@ async function begin(page: Page, own: { customer: string; blank: string; seed: n
   await page
     .getByLabel('Artwork of line 1')
     .setInputFiles({ name: `disc-${own.seed}.png`, mimeType: 'image/png', buffer: discPng(own.seed) });
-  await page.getByLabel('Garment', { exact: true }).selectOption({ label: own.blank });
+  await choose(page, 'Garment', own.blank);
   await page.getByLabel(`Quantity, size ${own.size}`).fill('12');
 }
 const leftOut = (page: Page) => page.getByRole('list', { name: 'Left out' });
@@ -27,6 +27,7 @@ test('a nylon jacket is pressed cool, after a bond test, and never printed direc
   await expect(leftOut(page)).toContainText('Direct ink does not hold on nylon.');
   await page.getByRole('radio', { name: /^Film transfer \(DTF\)/ }).check();
   await takeIn(page);
+  await unfold(page.locator('#operation-bond-test'));
   await expect(page.locator('#operation-bond-test')).toContainText('whether glue holds on nylon');
   const press = page.locator('#operation-press-transfer');
   await press.getByRole('button', { name: /^Plate/ }).click();
@@ -64,9 +65,10 @@ test('one press for hovering and for polyester is changed over, and the minutes 
   await page.getByRole('radio', { name: /^Film transfer \(DTF\)/ }).check();
   await takeIn(page);
   const change = page.locator('#operation-change-heat');
+  await unfold(change);
   await expect(change).toContainText('Let the press cool down');
   await expect(change).toContainText(/from 162\s°C to 135\s°C, for the whole line at once/);
-  await expect(change.locator('.times')).toContainText('11 min'); // 27 degrees at 2.5 a minute
+  await expect(change.getByLabel('How long')).toContainText('11 min'); // 27 degrees at 2.5 a minute
 });
 
 interface Machine {
@@ -94,6 +96,7 @@ test('a shop with nothing but presses presses a supplier’s transfers on caps a
     await expect(made).toContainText('Ledge low-heat transfers');
     await expect(made).toContainText('Not Quarry ganged transfers: says nothing for caps on its sheet');
     await expect(page.locator('#operation-press-cap')).toContainText(/Upper plate\s*13[2-9]\s°C/);
+    await unfold(page.locator('#operation-peel'));
     await expect(page.locator('#operation-peel')).toContainText('Rub down with a cloth');
 
     // the same on patches: nothing is printed here, and an iron and the cap press do the rest
@@ -102,6 +105,7 @@ test('a shop with nothing but presses presses a supplier’s transfers on caps a
     await page.getByRole('radio', { name: /^Film transfer on a patch/ }).check();
     await takeIn(page);
     await expect(page.locator('#operation-trim')).toContainText('Count the transfers');
+    await unfold(page.locator('#operation-tack-transfer'));
     await expect(page.locator('#operation-tack-transfer')).toContainText('Iron on the carrier film only');
     await expect(page.locator('#operation-press-cap')).toContainText(/Upper plate\s*13[5-9]\s°C/);
     await expect(page.locator('#operation-print-film')).toHaveCount(0);
@@ -121,6 +125,7 @@ test('a tee bought pretreated is pressed shortly by its sheet and printed, and n
   await expect(page.locator('#operation-pretreat')).toHaveCount(0);
   await expect(page.locator('#operation-dry-pretreatment')).toHaveCount(0);
   const press = page.locator('#operation-pre-press');
+  await unfold(press);
   await expect(press).toContainText('Press the pretreated blank');
   await expect(press).toContainText('it keeps 270 days');
   await press.getByRole('button', { name: /^Dwell/ }).click();

@@ -5,7 +5,7 @@ import type { Page } from '@playwright/test';
 import { finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
 
 const secondsLeft = async (page: Page): Promise<number> => {
-  const text = await page.getByRole('timer').locator('.timer-figure').innerText();
+  const text = await page.getByRole('timer').locator('span').first().innerText();
   const [minutes = 0, seconds = 0] = text.split(':').map(Number);
   return 60 * minutes + seconds;
 };

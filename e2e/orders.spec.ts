@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { discPng, orderOverApi } from './shop.ts';
+import { choose, typeDue, discPng, orderOverApi } from './shop.ts';
 
 /** A new order with art on a blank, as far as the sizes. */
 async function begin(page: Page, customer: string, blank: string, seed: number): Promise<void> {
@@ -9,7 +9,7 @@ async function begin(page: Page, customer: string, blank: string, seed: number):
   await page
     .getByLabel('Artwork of line 1')
     .setInputFiles({ name: `disc-${seed}.png`, mimeType: 'image/png', buffer: discPng(seed) });
-  await page.getByLabel('Garment', { exact: true }).selectOption({ label: blank });
+  await choose(page, 'Garment', blank);
 }
 const recommended = (page: Page) => page.getByText(/is recommended:/);
 const openRoute = (page: Page): Promise<void> =>
@@ -30,11 +30,11 @@ test('a cap has a cap’s places and processes, and a patch promised too soon is
     'A cap does not lie flat on a platen.',
   );
   await page.getByRole('radio', { name: /^Film transfer on a patch/ }).check();
-  const soon = new Date(Date.now() + 6 * 3_600_000 - new Date().getTimezoneOffset() * 60_000);
-  await page.getByLabel('Due').fill(soon.toISOString().slice(0, 16));
+  const soon = new Date(Date.now() + 6 * 3_600_000);
+  await typeDue(page, soon);
   await expect(page.getByText(/Promised too soon: a patched cap rests 24 h/)).toBeVisible();
   const later = new Date(soon.getTime() + 4 * 86_400_000);
-  await page.getByLabel('Due').fill(later.toISOString().slice(0, 16));
+  await typeDue(page, later);
   await expect(page.getByText(/Promised too soon/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Take in the order' }).click();
   await openRoute(page);
@@ -86,7 +86,7 @@ test('a machine is taken out of use: the lines that need it say so, and it is pu
   await page.getByRole('button', { name: 'Take in the order' }).click();
   await expect(page.getByRole('button', { name: 'Start on the floor' })).toBeVisible();
   await page.goto('/shop/machines');
-  await page.getByRole('button', { name: 'Film printer', exact: true }).click();
+  await page.getByRole('row', { name: /^Film printer/ }).click();
   await page.getByRole('button', { name: 'Take out of use' }).click();
   const changes = page.getByRole('status', { name: 'What changed in the routes' });
   await expect(changes).toContainText('Regatta Juniors');
@@ -102,7 +102,7 @@ test('a record that someone else changed meanwhile says so, after a reload too; 
   request,
 }) => {
   await page.goto('/shop/materials');
-  await page.getByRole('button', { name: 'Amber heat tape' }).click();
+  await page.getByRole('row', { name: /^Amber heat tape/ }).click();
   const form = page.getByRole('form', { name: 'Change Amber heat tape' });
   await form.getByLabel('In stock').fill('7');
   const read = async () => {

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { discPng, finishStep, nextTitle } from './shop.ts';
+import { choose, discPng, finishStep, nextTitle } from './shop.ts';
 
 test('a front and a back on one shirt go from art to ledger, and a spare saves printing film again', async ({
   page,
@@ -8,8 +8,8 @@ test('a front and a back on one shirt go from art to ledger, and a spare saves p
   test.slow(); // two pieces, one of them twice
   await page.goto('/orders/new');
   await page.getByLabel('Customer').fill('Two Sides of the Pier');
-  await page.getByLabel('Garment', { exact: true }).selectOption({ label: 'Harbour tee' });
-  await page.getByLabel('Colour', { exact: true }).selectOption({ label: 'White (light)' });
+  await choose(page, 'Garment', 'Harbour tee');
+  await choose(page, 'Colour', 'White (light)');
   await page.getByLabel('Quantity, size M').fill('2');
   const art = (name: string, seed: number) => ({ name, mimeType: 'image/png', buffer: discPng(seed) });
   await page.getByLabel('Artwork of line 1', { exact: true }).setInputFiles(art('gull.png', 201));
@@ -51,7 +51,7 @@ test('a front and a back on one shirt go from art to ledger, and a spare saves p
   // the route: ink before film, the blank once, and what its heat does to the front
   await page.getByRole('link', { name: 'Route', exact: true }).last().click();
   await expect(page.getByRole('list', { name: 'Left chest: Direct print (DTG)' })).toBeVisible();
-  const titles = await page.locator('.operation-title').allInnerTexts();
+  const titles = await page.locator('[id^=operation-] h3').allInnerTexts();
   expect(titles.filter((title) => /^(Pre-press|Inspect)/.test(title))).toEqual([
     'Pre-press the blank',
     'Inspect the piece',

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { discPng, orderOverApi } from './shop.ts';
+import { choose, discPng, orderOverApi } from './shop.ts';
 
 /** The text a downloaded file begins with. */
 async function downloaded(page: Page, click: () => Promise<void>): Promise<{ name: string; head: string }> {
@@ -55,7 +55,7 @@ test('a blank of a new fabric is added, ordered, compared, quoted and printed ou
   await page
     .getByLabel('Artwork of line 1')
     .setInputFiles({ name: 'stewards.png', mimeType: 'image/png', buffer: discPng(31) });
-  await page.getByLabel('Garment', { exact: true }).selectOption({ label: 'Lantern zip fleece' });
+  await choose(page, 'Garment', 'Lantern zip fleece');
   await expect(page.getByText('60 % cotton, 35 % polyester, 5 % elastane, 280 g/m²')).toBeVisible();
   for (const [size, count] of [
     ['S', '5'],

@@ -1,5 +1,5 @@
 import { deflateSync } from 'node:zlib';
-import type { APIRequestContext, Page } from '@playwright/test';
+import type { APIRequestContext, Locator, Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 
 type Rgba = readonly [number, number, number, number];
@@ -41,6 +41,27 @@ function chunk(type: string, data: Buffer): Buffer {
   }
   framed.writeUInt32BE((crc ^ 0xffffffff) >>> 0, body.length + 4);
   return framed;
+}
+
+/** All checks of an operation of a route, where they were folded away. */
+export async function unfold(operation: Locator): Promise<void> {
+  await operation.getByRole('button', { name: /^and (a check|\d+ checks)$/ }).click();
+}
+
+/** Picks one of many by typing what it is called. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  const field = page.getByRole('combobox', { name: label, exact: true });
+  if ((await field.inputValue()) === option) return;
+  await field.fill(option);
+  await page.getByRole('option', { name: option }).first().click();
+}
+
+/** Types a day and a time as the browser of these journeys has them: day first, twenty-four hours. */
+export async function typeDue(page: Page, at: Date): Promise<void> {
+  const two = (value: number): string => String(value).padStart(2, '0');
+  const day = `${two(at.getDate())}${two(at.getMonth() + 1)}${at.getFullYear()}`;
+  await page.getByRole('group', { name: 'Due' }).getByRole('spinbutton', { name: 'Day' }).click();
+  await page.keyboard.type(`${day}${two(at.getHours())}${two(at.getMinutes())}`);
 }
 
 interface Line {
@@ -109,7 +130,7 @@ export async function finishStep(page: Page, title: string): Promise<void> {
   const next = page.getByRole('region', { name: 'Next' });
   const start = next.getByRole('button', { name: /^Start/ });
   if (await start.isVisible()) {
-    const [code = '', part = ''] = await next.locator('.next-head > span').allInnerTexts();
+    const [code = '', part = ''] = await next.locator('> div').first().locator('> span').allInnerTexts();
     await start.click();
     const onMachines = page
       .getByRole('region', { name: 'Stations' })

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { discPng, finishStep, nextTitle } from './shop.ts';
+import { choose, discPng, finishStep, nextTitle } from './shop.ts';
 
 test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in, ledger', async ({
   page,
@@ -16,8 +16,8 @@ test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in,
     .getByLabel('Artwork of line 1')
     .setInputFiles({ name: 'terns.png', mimeType: 'image/png', buffer: discPng(1) });
   await expect(page.getByRole('img', { name: 'terns.png' })).toBeVisible();
-  await page.getByLabel('Garment', { exact: true }).selectOption({ label: 'Harbour tee' });
-  await page.getByLabel('Colour', { exact: true }).selectOption({ label: 'Navy (dark)' });
+  await choose(page, 'Garment', 'Harbour tee');
+  await choose(page, 'Colour', 'Navy (dark)');
   await page.getByLabel('Quantity, size M').fill('1');
   await page.getByLabel('Printed width').fill('8 in');
   await expect(page.getByText('203 mm')).toBeHidden();
@@ -93,7 +93,7 @@ test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in,
 
 test('an order is taken in, run and logged with the keyboard alone', async ({ page }) => {
   await page.goto('/orders');
-  await expect(page.getByRole('table')).toBeVisible();
+  await expect(page.getByRole('grid')).toBeVisible();
   await page.keyboard.press('n');
   await expect(page.getByLabel('Customer')).toBeFocused();
   await page.keyboard.type('Keys of the Quay');
@@ -104,6 +104,7 @@ test('an order is taken in, run and logged with the keyboard alone', async ({ pa
   await expect(page.getByRole('img', { name: 'keys.png' })).toBeVisible();
   await tabTo(page, 'Garment');
   await page.keyboard.type('Mark');
+  await page.keyboard.press('Enter');
   await tabTo(page, 'Quantity, size One size');
   await page.keyboard.type('1');
   await page.keyboard.press('Enter');

@@ -57,6 +57,14 @@ await run(async () => {
       /(\d+) passing/,
       /(\d+) failing/,
     );
+    await suite(
+      'component tests',
+      bin('mocha'),
+      ['--config', 'web/testing/.mocharc.json', '--exit'], // apart: they stand on a document, which servers must not see
+      { TSX_TSCONFIG_PATH: join(ROOT, 'web', 'tsconfig.json') },
+      /(\d+) passing/,
+      /(\d+) failing/,
+    );
     report(LINT, await linting);
     const server = await startDemoServer(cluster, { log: join(home, 'server.log') });
     const env = { SALTFLAT_E2E_URL: server.url, SALTFLAT_E2E_DATABASE: server.databaseUrl };

@@ -21,6 +21,7 @@ export type {
 } from './catalogue.ts';
 export { BackupSettings, Backups, BackupsChange, DEFAULT_BACKUPS } from './backups.ts';
 export { Device, DeviceDrive } from './devices.ts';
+export { FindQuery, Found } from './find.ts';
 export type { LiveMessage } from './devices.ts';
 export { equipmentOf, garmentOf, patchOf } from './equipment.ts';
 export { ComparisonAnswer, ComparisonQuery } from './comparisons.ts';

@@ -22,6 +22,7 @@ import {
   simulateDevice,
 } from './features/devices/index.ts';
 import type { DeviceService } from './features/devices/index.ts';
+import { findEndpoints } from './features/find/index.ts';
 import { healthEndpoints, watchLoop } from './features/health/index.ts';
 import { ledgerEndpoints } from './features/ledger/index.ts';
 import { createLiveStream } from './features/live/index.ts';
@@ -191,6 +192,7 @@ function endpointsOf(
     ...jobEndpoints({ jobs: services.jobs, findLine: (lineId) => services.orders.getLine(lineId) }),
     ...runEndpoints(services.runs),
     ...ledgerEndpoints(db),
+    ...findEndpoints(db),
     ...deviceEndpoints(devices),
     ...backupEndpoints(services.backups),
     ...health,

@@ -1,24 +1,25 @@
 import { Navigate, createBrowserRouter, useRouteError } from 'react-router';
-import Button from '@mui/material/Button';
 import { Shell } from '../pages/Shell.tsx';
-import { Notice } from '../ui/Notice.tsx';
+import { Button, Empty } from '../ui/index.ts';
 
 /** Says what broke and offers the way on; the rest of the application stays. */
 function Broken() {
   const error = useRouteError();
   const isMissing = (error as { status?: number } | null)?.status === 404;
   return (
-    <div className="empty">
-      <h1>{isMissing ? 'There is no such page' : 'This page broke'}</h1>
-      <p style={{ margin: '8px 0 16px' }}>
-        {isMissing
-          ? 'The address may be old.'
-          : 'Nothing you saved is lost. Reload the page; if it breaks again, go back to the orders.'}
-      </p>
-      <Button variant="contained" href="/orders">
-        Back to the orders
-      </Button>
-    </div>
+    <Empty
+      isPage
+      title={isMissing ? 'There is no such page' : 'This page broke'}
+      action={
+        <Button look="primary" to="/orders">
+          Back to the orders
+        </Button>
+      }
+    >
+      {isMissing
+        ? 'The address may be old.'
+        : 'Nothing you saved is lost. Reload the page; if it breaks again, go back to the orders.'}
+    </Empty>
   );
 }
 
@@ -32,7 +33,7 @@ export const router = createBrowserRouter([
         <Broken />
       </main>
     ),
-    hydrateFallbackElement: <Notice title="Saltflat">Opening …</Notice>,
+    hydrateFallbackElement: <Empty title="Saltflat">Opening …</Empty>,
     children: [
       {
         errorElement: <Broken />,
@@ -69,6 +70,10 @@ export const router = createBrowserRouter([
           {
             path: 'shop/:part?/:recordId?',
             lazy: async () => ({ Component: (await import('../pages/ShopPage.tsx')).ShopPage }),
+          },
+          {
+            path: 'kit',
+            lazy: async () => ({ Component: (await import('../pages/kit/KitPage.tsx')).KitPage }),
           },
           {
             path: 'devices',

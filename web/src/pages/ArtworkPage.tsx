@@ -3,13 +3,12 @@ import { equipmentOf, garmentOf } from '@saltflat/contract/equipment';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import type { ArtJob } from '@saltflat/core/artwork';
 import { PRINTS_WITH, PROCESS_NAMES, artJobFor, withTriedWhite } from '@saltflat/core/route';
-import Button from '@mui/material/Button';
-import Snackbar from '@mui/material/Snackbar';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { useLineQuery, useRouteVersionsQuery } from '../api/linesApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
+import { useAttempt } from '../api/useAttempt.ts';
 import {
   ArtworkView,
   Filmstrip,
@@ -19,7 +18,7 @@ import {
 import type { ArtDraft, PrintPrices } from '../features/artwork/index.ts';
 import { LinePicker, useOrderQuery, useUploadArtworkMutation } from '../features/orders/index.ts';
 import { usePerson } from '../person/personSlice.ts';
-import { Loading, Notice } from '../ui/Notice.tsx';
+import { Empty, Failed, FileButton, Loading, Note, PageHead, Refusal, useToast } from '../ui/index.ts';
 
 /** Getting the file right, for one line. */
 export function ArtworkPage() {
@@ -27,10 +26,7 @@ export function ArtworkPage() {
   if (lineId) return <LineArtwork key={lineId} lineId={lineId} />;
   return (
     <>
-      <div className="page-head">
-        <h1>Artwork</h1>
-        <span className="muted">Choose a line to see its art on the garment.</span>
-      </div>
+      <PageHead title="Artwork" says="Choose a line to see its art on the garment." />
       <LinePicker to={(id) => `/artwork/${id}`} what="artwork" />
     </>
   );
@@ -42,7 +38,7 @@ function LineArtwork({ lineId }: { lineId: string }) {
   const { data: versions } = useRouteVersionsQuery(lineId);
   const { data: order } = useOrderQuery(data?.orderId ?? '', { skip: !data });
   const [params] = useSearchParams();
-  if (error) return <Notice title="This line cannot be shown">{problemMessage(error)}</Notice>;
+  if (error) return <Failed title="This line cannot be shown">{problemMessage(error)}</Failed>;
   if (!data || !catalogue || !versions) return <Loading what="the artwork" />;
   const { line, customer, orderId } = data;
   const wished = params.get('print');
@@ -53,9 +49,9 @@ function LineArtwork({ lineId }: { lineId: string }) {
   if (!print?.artwork) {
     return (
       <>
-        <Notice title={`${nameOf(line, print)} has no artwork yet`}>
+        <Empty title={`${nameOf(line, print)} has no artwork yet`}>
           <Link to={`/orders/${orderId}/edit`}>Open the order</Link> and drop the file there.
-        </Notice>
+        </Empty>
         {print && <Filmstrip lines={order?.lines ?? [line]} current={{ line, print }} />}
       </>
     );
@@ -89,7 +85,8 @@ const NO_OVERRIDES: SettingOverride[] = [];
 function Desk({ line, print, lines, customer, orderId, catalogue, route }: DeskProps) {
   const [prepare] = usePrepareMutation();
   const by = usePerson().trim() || 'not named';
-  const [told, setTold] = useState('');
+  const attempt = useAttempt();
+  const tell = useToast();
   const style = catalogue.styles.find(({ id }) => id === line.styleId);
   const equipment = useMemo(() => equipmentOf(catalogue), [catalogue]);
   const overrides = route?.overrides ?? NO_OVERRIDES;
@@ -106,47 +103,53 @@ function Desk({ line, print, lines, customer, orderId, catalogue, route }: DeskP
       ),
     [style, line, print, equipment, overrides],
   );
-  if (!job || !print.artwork) return <Notice title="This garment is not in the shop’s list any more" />;
-  const keep = async (draft: ArtDraft, basedOn: number | null): Promise<boolean> => {
-    const answer = await prepare({
-      lineId: line.id,
-      print: print.id,
-      steps: draft.steps,
-      white: draft.white,
-      widthMm: draft.widthMm,
-      overrides: withWhite(overrides, draft, job, { print, who: by }),
-      basedOn,
-      by,
-    });
-    setTold(
-      answer.error
-        ? problemMessage(answer.error)
-        : `Kept: ${line.code} is now on route version ${answer.data.number}.`,
+  if (!job || !print.artwork) return <Empty title="This garment is not in the shop’s list any more" />;
+  const keep = (draft: ArtDraft, basedOn: number | null, onKept: () => void): Promise<void> =>
+    attempt.make(
+      'keep',
+      () =>
+        prepare({
+          lineId: line.id,
+          print: print.id,
+          steps: draft.steps,
+          white: draft.white,
+          widthMm: draft.widthMm,
+          overrides: withWhite(overrides, draft, job, { print, who: by }),
+          basedOn,
+          by,
+        }),
+      ({ number }) => {
+        onKept();
+        tell({ words: `Kept: ${line.code} is now on route version ${number}.` });
+      },
     );
-    return !answer.error;
-  };
   const isOpen = line.state === 'ready' || line.state === 'failed';
   return (
     <>
-      <div className="page-head">
-        <h1>
-          <span className="code">{line.code}</span> {print.artwork.name}
-        </h1>
-        <span className="muted">
-          {customer}, {line.colour.name} {line.styleName},{' '}
-          {line.prints.length > 1 && `${PLACEMENTS[print.placement].label.toLowerCase()}, `}
-          {PROCESS_NAMES[print.process]}
-          {print.preparation && `, version ${print.preparation.number}`}
-        </span>
-        <span className="spacer" />
-        {isOpen && <ReplaceFile lineId={line.id} print={print.id} onTold={setTold} />}
+      <PageHead
+        title={
+          <>
+            <span className="code">{line.code}</span> {print.artwork.name}
+          </>
+        }
+        says={
+          <>
+            {customer}, {line.colour.name} {line.styleName},{' '}
+            {line.prints.length > 1 && `${PLACEMENTS[print.placement].label.toLowerCase()}, `}
+            {PROCESS_NAMES[print.process]}
+            {print.preparation && `, version ${print.preparation.number}`}
+          </>
+        }
+      >
+        {isOpen && <ReplaceFile lineId={line.id} print={print.id} />}
         <Link to={`/orders/${orderId}`}>Order</Link>
         {route && <Link to={`/route/${line.id}`}>Route</Link>}
-      </div>
+      </PageHead>
+      <Refusal {...attempt.refusal('keep')} />
       {print.artwork.readingNotes.map((note) => (
-        <p key={note} className="caution small" style={{ marginBottom: 6 }}>
+        <Note tone="caution" isSmall key={note}>
           {note}
-        </p>
+        </Note>
       ))}
       <ArtworkView
         key={print.artwork.id}
@@ -155,52 +158,42 @@ function Desk({ line, print, lines, customer, orderId, catalogue, route }: DeskP
         prices={pricesOf(equipment, print.process, job.process)}
         onKeep={isOpen ? keep : null}
       />
-      <Snackbar open={told !== ''} autoHideDuration={8000} onClose={() => setTold('')} message={told} />
     </>
   );
 }
 
 /** Another file for the print; the same content is recognised, and size and placement stay. */
-function ReplaceFile({
-  lineId,
-  print,
-  onTold,
-}: {
-  lineId: string;
-  print: string;
-  onTold: (words: string) => void;
-}) {
-  const input = useRef<HTMLInputElement>(null);
-  const [upload, { isLoading }] = useUploadArtworkMutation();
+function ReplaceFile({ lineId, print }: { lineId: string; print: string }) {
+  const [upload] = useUploadArtworkMutation();
   const [replace] = useReplaceArtworkMutation();
-  const take = async (file: File): Promise<void> => {
-    const sent = await upload(file);
-    if (sent.error) return onTold(problemMessage(sent.error));
-    const done = await replace({ lineId, print, artworkId: sent.data.id });
-    const isKnown = sent.data.name !== file.name;
-    onTold(
-      done.error
-        ? problemMessage(done.error)
-        : `The file is replaced; size and placement stay.${isKnown ? ` Its content is that of “${sent.data.name}”, which was here already.` : ''}`,
+  const attempt = useAttempt();
+  const tell = useToast();
+  const take = (file: File): void =>
+    void attempt.make(
+      'replace',
+      async () => {
+        const sent = await upload(file);
+        if (sent.error) return { error: sent.error };
+        const done = await replace({ lineId, print, artworkId: sent.data.id });
+        return done.error ? { error: done.error } : { data: sent.data };
+      },
+      ({ name }) =>
+        tell({
+          words: `The file is replaced; size and placement stay.${name === file.name ? '' : ` Its content is that of “${name}”, which was here already.`}`,
+        }),
     );
-  };
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        hidden
+      <FileButton
+        size="small"
+        label="Another file for this print"
         accept=".png,.jpg,.jpeg,.tif,.tiff,.svg"
-        aria-label="Another file for this print"
-        onChange={({ target }) => {
-          const file = target.files?.[0];
-          target.value = '';
-          if (file) void take(file);
-        }}
-      />
-      <Button size="small" variant="outlined" disabled={isLoading} onClick={() => input.current?.click()}>
-        {isLoading ? 'Reading …' : 'Replace the file'}
-      </Button>
+        isBusy={attempt.isBusy('replace')}
+        onFile={take}
+      >
+        {attempt.isBusy('replace') ? 'Reading …' : 'Replace the file'}
+      </FileButton>
+      <Refusal {...attempt.refusal('replace')} />
     </>
   );
 }

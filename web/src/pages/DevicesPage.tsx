@@ -2,7 +2,7 @@ import { useSelector } from 'react-redux';
 import type { Device } from '@saltflat/contract';
 import { problemMessage } from '../api/problemMessage.ts';
 import { DevicePanel, useDevicesQuery } from '../features/devices/index.ts';
-import { Loading, Notice } from '../ui/Notice.tsx';
+import { Columns, Failed, Loading, PageHead } from '../ui/index.ts';
 
 /** The devices the shop reads, and knobs for the simulated ones. */
 export function DevicesPage() {
@@ -12,23 +12,21 @@ export function DevicesPage() {
   );
   return (
     <>
-      <div className="page-head">
-        <h1>Devices</h1>
-        <span className="muted">
-          Stand-ins that lag, drift, are noisy and can fail. The floor reads them like real ones.
-        </span>
-      </div>
+      <PageHead
+        title="Devices"
+        says="Stand-ins that lag, drift, are noisy and can fail. The floor reads them like real ones."
+      />
       {error && (
-        <Notice title="The devices cannot be read" onRetry={() => void refetch()}>
+        <Failed title="The devices cannot be read" onRetry={() => void refetch()}>
           {problemMessage(error)}
-        </Notice>
+        </Failed>
       )}
       {!data && !error && <Loading what="the devices" />}
-      <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(380px, 1fr))', gap: 16 }}>
+      <Columns least={380} gap={16}>
         {data?.map((device) => (
           <DevicePanel key={device.id} device={live[device.id] ?? device} />
         ))}
-      </div>
+      </Columns>
     </>
   );
 }

@@ -1,8 +1,8 @@
 import type { ReadyLine, Run } from '@saltflat/contract';
-import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { problemMessage } from '../api/problemMessage.ts';
+import { useAttempt } from '../api/useAttempt.ts';
 import {
   FinishedRun,
   FloorView,
@@ -15,7 +15,7 @@ import {
 import { shortNames } from '@saltflat/core/route';
 import { STATION_NAMES } from '@saltflat/core/work';
 import { usePerson } from '../person/personSlice.ts';
-import { Loading, Notice } from '../ui/Notice.tsx';
+import { Button, Empty, Failed, Loading, PageHead, Panel, Refusal, Row, Rows, Swatch } from '../ui/index.ts';
 
 const stationName = (station: string): string =>
   STATION_NAMES[station as keyof typeof STATION_NAMES] ?? station;
@@ -31,9 +31,9 @@ export function FloorPage() {
   const failure = runs ? ownError : (error ?? ownError);
   if (failure) {
     return (
-      <Notice title="The floor cannot be fetched" onRetry={() => void refetch()}>
+      <Failed title="The floor cannot be fetched" onRetry={() => void refetch()}>
         {problemMessage(failure)}
-      </Notice>
+      </Failed>
     );
   }
   if (!runs || (runId !== null && !own)) return <Loading what="the floor" />;
@@ -41,14 +41,14 @@ export function FloorPage() {
   const open = live.filter(({ state }) => state.finishedAt === null);
   return (
     <>
-      <div className="page-head" style={{ minHeight: 44, paddingBottom: 0 }}>
-        <h1>Floor</h1>
-        <span className="muted">
-          {open.length === 0
+      <PageHead
+        title="Floor"
+        says={
+          open.length === 0
             ? 'Nothing on the floor'
-            : `${open.length} ${open.length === 1 ? 'line' : 'lines'} on the floor`}
-        </span>
-      </div>
+            : `${open.length} ${open.length === 1 ? 'line' : 'lines'} on the floor`
+        }
+      />
       {isFinished && <FinishedRun live={chosen} />}
       {!isFinished && open.length > 0 && (
         <FloorView
@@ -74,29 +74,18 @@ const MOST_READY = 180;
 function ReadyLines() {
   const [limit, setLimit] = useState(READY_STEP);
   const { currentData: fresh, data = fresh } = useReadyLinesQuery(limit);
-  const [problem, setProblem] = useState('');
   if (!data) return null;
   return (
-    <section className="panel" style={{ marginTop: 16 }} aria-label="Ready to start">
-      <header>
-        <h2>Ready to start</h2>
-      </header>
-      {problem !== '' && (
-        <p className="alarm" role="alert">
-          {problem}
-        </p>
-      )}
-      <ul>
+    <Panel title="Ready to start" style={{ marginTop: 16 }}>
+      <Rows>
         {data.items.map((line) => (
-          <ReadyRow key={line.lineId} line={line} onProblem={setProblem} />
+          <ReadyRow key={line.lineId} line={line} />
         ))}
-      </ul>
+      </Rows>
       {data.nextCursor !== null && (
-        <div className="row" style={{ padding: 12 }}>
+        <div style={{ padding: 12 }}>
           {limit < MOST_READY ? (
-            <Button variant="outlined" onClick={() => setLimit(Math.min(MOST_READY, limit + READY_STEP))}>
-              Show more
-            </Button>
+            <Button onClick={() => setLimit(Math.min(MOST_READY, limit + READY_STEP))}>Show more</Button>
           ) : (
             <span className="muted">
               These are the {MOST_READY} due soonest. <Link to="/orders?state=ready">All that are ready</Link>
@@ -105,38 +94,43 @@ function ReadyLines() {
         </div>
       )}
       {data.items.length === 0 && (
-        <Notice title="No lines are ready">
+        <Empty title="No lines are ready">
           <Link to="/orders/new">Take in an order</Link>: it can be started once its route is planned.
-        </Notice>
+        </Empty>
       )}
-    </section>
+    </Panel>
   );
 }
 
-function ReadyRow({ line, onProblem }: { line: ReadyLine; onProblem: (text: string) => void }) {
-  const [start, { isLoading }] = useStartRunMutation();
+function ReadyRow({ line }: { line: ReadyLine }) {
+  const [start] = useStartRunMutation();
+  const attempt = useAttempt();
   const by = usePerson().trim() || 'not named';
   const navigate = useNavigate();
-  const onStart = async (): Promise<void> => {
-    const answer = await start({ lineIds: [line.lineId], by });
-    if (answer.error) onProblem(problemMessage(answer.error));
-    else void navigate(`/floor/${answer.data.id}`);
-  };
+  const onStart = (): void =>
+    void attempt.make(
+      'start',
+      () => start({ lineIds: [line.lineId], by }),
+      (run) => void navigate(`/floor/${run.id}`),
+    );
   return (
-    <li className="row" style={{ padding: '6px 16px', borderBottom: '1px solid #e8eef0' }}>
-      <span className="swatch" style={{ background: line.colourHex }} />
-      <span className="code" style={{ width: 72 }}>
-        {line.code}
-      </span>
-      <span style={{ flex: 1, minWidth: 200 }}>
-        {line.customer}{' '}
-        <span className="muted">
-          {line.pieces} {line.garment}, {shortNames(line.processes)}
+    <li style={{ padding: '6px 16px' }}>
+      <Row>
+        <Swatch hex={line.colourHex} />
+        <span className="code" style={{ width: 72 }}>
+          {line.code}
         </span>
-      </span>
-      <Button variant="outlined" disabled={isLoading} onClick={() => void onStart()} sx={{ minHeight: 44 }}>
-        Start {line.code}
-      </Button>
+        <span style={{ flex: 1, minWidth: 200 }}>
+          {line.customer}{' '}
+          <span className="muted">
+            {line.pieces} {line.garment}, {shortNames(line.processes)}
+          </span>
+        </span>
+        <Button isBusy={attempt.isBusy('start')} onClick={onStart}>
+          Start {line.code}
+        </Button>
+      </Row>
+      <Refusal {...attempt.refusal('start')} />
     </li>
   );
 }

@@ -1,13 +1,23 @@
-import type { LedgerQuery } from '@saltflat/contract';
+import type { LedgerPage as Page, LedgerQuery } from '@saltflat/contract';
 import { PROCESSES, PROCESS_SHORT_NAMES } from '@saltflat/core/route';
 import { FAULTS } from '@saltflat/core/run';
-import Button from '@mui/material/Button';
-import { useDeferredValue } from 'react';
+import { useCallback, useDeferredValue, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { problemMessage } from '../api/problemMessage.ts';
 import { LedgerTable, useLedgerPagesInfiniteQuery } from '../features/ledger/index.ts';
 import { withoutEmpty } from '../features/orders/index.ts';
-import { Loading, Notice } from '../ui/Notice.tsx';
+import {
+  Button,
+  Empty,
+  Failed,
+  FillSplit,
+  Loading,
+  Note,
+  PageHead,
+  Panel,
+  SearchField,
+  SelectField,
+} from '../ui/index.ts';
 
 const PAGE = 100;
 
@@ -27,7 +37,8 @@ export function LedgerPage() {
   const { data, error, refetch, fetchNextPage, hasNextPage, isFetchingNextPage } =
     useLedgerPagesInfiniteQuery(query);
   const [first] = data?.pages ?? [];
-  const rows = data?.pages.flatMap(({ items }) => items) ?? [];
+  const rows = useMemo(() => data?.pages.flatMap(({ items }) => items) ?? [], [data]);
+  const more = useCallback(() => void fetchNextPage(), [fetchNextPage]);
   const set = (key: string, value: string): void =>
     setParams(
       (before) => {
@@ -39,40 +50,27 @@ export function LedgerPage() {
   const exportTo = (form: string): string =>
     `/api/v1/ledger.${form}?${new URLSearchParams(withoutEmpty(filter)).toString()}`;
   const select = (key: 'verdict' | 'process' | 'fault', label: string, options: [string, string][]) => (
-    <select
-      className="filter"
-      aria-label={label}
+    <SelectField
+      label={label}
+      isNameHidden
+      width={148}
       value={filter[key]}
-      onChange={(event) => set(key, event.target.value)}
-    >
-      <option value="">{label}: any</option>
-      {options.map(([value, name]) => (
-        <option key={value} value={value}>
-          {name}
-        </option>
-      ))}
-    </select>
+      options={[
+        { value: '', label: `${label}: any` },
+        ...options.map(([value, name]) => ({ value, label: name })),
+      ]}
+      onChange={(value) => set(key, value)}
+    />
   );
   return (
     <>
-      <div className="page-head">
-        <h1>Ledger</h1>
-        {first && (
-          <span className="muted">
-            {first.isMore ? 'the latest ' : ''}
-            {first.total} pieces: {first.counts.good} good, {first.counts.reprint} reprinted,{' '}
-            {first.counts.scrap} scrapped{first.isMore ? '; there are more' : ''}
-          </span>
-        )}
-        <span className="spacer" />
-        <input
-          type="search"
-          className="search"
-          style={{ width: 216 }}
-          aria-label="Search the ledger"
+      <PageHead title="Ledger" says={first && countWords(first)}>
+        <SearchField
+          label="Search the ledger"
           placeholder="Line, customer, person, lot"
+          width={216}
           value={search}
-          onChange={(event) => set('search', event.target.value)}
+          onChange={(text) => set('search', text)}
         />
         {select('verdict', 'Came out', [
           ['good', 'good'],
@@ -89,47 +87,48 @@ export function LedgerPage() {
           'Fault',
           Object.entries(FAULTS).map(([key, { name }]) => [key, name]),
         )}
-        <Button variant="outlined" component="a" href={exportTo('csv')} download>
-          CSV
-        </Button>
-        <Button variant="outlined" component="a" href={exportTo('json')} download>
-          JSON
-        </Button>
-      </div>
+        <Button download={exportTo('json')}>JSON</Button>
+      </PageHead>
       {filter.step !== '' && (
-        <p className="caution row" style={{ marginBottom: 8 }} role="status">
-          <span>Only what was made in one go.</span>
-          <Button size="small" variant="outlined" onClick={() => setParams({})}>
-            Show all
-          </Button>
-        </p>
+        <Note
+          tone="caution"
+          role="status"
+          actions={
+            <Button size="small" onClick={() => setParams({})}>
+              Show all
+            </Button>
+          }
+        >
+          Only what was made in one go.
+        </Note>
       )}
-      <div
-        className="panel"
-        style={{ overflowX: 'auto' }}
-        tabIndex={0}
-        role="region"
-        aria-label="Judged pieces"
-      >
-        {error && (
-          <Notice title="The ledger cannot be fetched" onRetry={() => void refetch()}>
-            {problemMessage(error)}
-          </Notice>
-        )}
-        {!data && !error && <Loading what="the ledger" />}
-        {data && rows.length === 0 && (
-          <Notice title="Nothing here">Pieces appear as soon as they are judged on the floor.</Notice>
-        )}
-        {rows.length > 0 && <LedgerTable rows={rows} />}
-      </div>
-      {hasNextPage && (
-        <div className="row" style={{ marginTop: 12 }}>
-          <Button variant="outlined" disabled={isFetchingNextPage} onClick={() => void fetchNextPage()}>
-            {isFetchingNextPage ? 'Fetching …' : 'Show older'}
-          </Button>
-          <span className="muted">{rows.length} shown, newest first</span>
-        </div>
-      )}
+      <FillSplit columns="minmax(0, 1fr)" below={0}>
+        <Panel as="div">
+          {error && (
+            <Failed title="The ledger cannot be fetched" onRetry={() => void refetch()}>
+              {problemMessage(error)}
+            </Failed>
+          )}
+          {!data && !error && <Loading what="the ledger" />}
+          {data && rows.length === 0 && (
+            <Empty title="Nothing here">Pieces appear as soon as they are judged on the floor.</Empty>
+          )}
+          {rows.length > 0 && (
+            <LedgerTable
+              rows={rows}
+              says={`${rows.length} loaded, newest first`}
+              csvHref={exportTo('csv')}
+              isMoreComing={isFetchingNextPage}
+              onNearEnd={hasNextPage && !isFetchingNextPage ? more : undefined}
+            />
+          )}
+        </Panel>
+      </FillSplit>
     </>
   );
 }
+
+const countWords = ({ isMore, total, counts }: Page): string =>
+  `${isMore ? 'the latest ' : ''}${total} pieces: ${counts.good} good, ${counts.reprint} reprinted, ${counts.scrap} scrapped${
+    isMore ? '; there are more' : ''
+  }`;

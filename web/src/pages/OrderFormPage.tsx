@@ -2,7 +2,7 @@ import { useNavigate, useParams } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import { OrderForm, useOrderQuery } from '../features/orders/index.ts';
-import { Loading, Notice } from '../ui/Notice.tsx';
+import { Failed, Loading, PageHead } from '../ui/index.ts';
 
 /** A new order, or one being changed. */
 export function OrderFormPage() {
@@ -11,16 +11,24 @@ export function OrderFormPage() {
   const catalogue = useCatalogueQuery();
   const order = useOrderQuery(orderId ?? '', { skip: orderId === undefined });
   const error = catalogue.error ?? order.error;
+  const again = (): void => {
+    if (catalogue.error) void catalogue.refetch();
+    if (order.error) void order.refetch();
+  };
   return (
     <>
-      <div className="page-head">
-        <h1>{orderId ? `Change ${order.data?.code ?? 'the order'}` : 'New order'}</h1>
-        <span className="muted">
-          {!orderId &&
-            'Drop the art, choose the garment, say how many. The route is planned as soon as it is taken in.'}
-        </span>
-      </div>
-      {error && <Notice title="The form cannot be filled">{problemMessage(error)}</Notice>}
+      <PageHead
+        title={orderId ? `Change ${order.data?.code ?? 'the order'}` : 'New order'}
+        says={
+          !orderId &&
+          'Drop the art, choose the garment, say how many. The route is planned as soon as it is taken in.'
+        }
+      />
+      {error && (
+        <Failed title="The form cannot be filled" onRetry={again}>
+          {problemMessage(error)}
+        </Failed>
+      )}
       {!error && (!catalogue.data || (orderId && !order.data)) && <Loading what="garments and customers" />}
       {catalogue.data && (!orderId || order.data) && (
         <OrderForm

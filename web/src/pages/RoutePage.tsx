@@ -2,8 +2,6 @@ import type { OrderLine, ProvenLine, RouteVersion, SettingOverride, SourceChoice
 import { promiseSlip } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
 import { skipToken } from '@reduxjs/toolkit/query';
-import Button from '@mui/material/Button';
-import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   useLazyRouteVersionsQuery,
@@ -16,13 +14,13 @@ import {
 } from '../api/linesApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import { serverNow } from '../api/serverClock.ts';
+import { useAttempt } from '../api/useAttempt.ts';
 import { useStartRunMutation } from '../features/floor/index.ts';
 import { LinePicker, Measuring } from '../features/orders/index.ts';
 import { RouteView } from '../features/route/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
-import { Loading, Notice } from '../ui/Notice.tsx';
-import { StateMark } from '../ui/StateMark.tsx';
 import { useDispatch } from 'react-redux';
+import { Button, Empty, Failed, Loading, Note, PageHead, Refusal, StateMark } from '../ui/index.ts';
 
 /** The settings of one line and why they are what they are. */
 export function RoutePage() {
@@ -30,25 +28,22 @@ export function RoutePage() {
   if (lineId) return <LineRoute key={lineId} lineId={lineId} />;
   return (
     <>
-      <div className="page-head">
-        <h1>Route</h1>
-        <span className="muted">Choose a line to see its settings and the reasons for them.</span>
-      </div>
+      <PageHead title="Route" says="Choose a line to see its settings and the reasons for them." />
       <LinePicker to={(id) => `/route/${id}`} what="route" />
     </>
   );
 }
 
 function LineRoute({ lineId }: { lineId: string }) {
-  const { data, error } = useLineQuery(lineId);
-  const { data: versions, error: routeError } = useRouteVersionsQuery(lineId);
+  const { data, error, refetch } = useLineQuery(lineId);
+  const { data: versions, error: routeError, refetch: refetchRoute } = useRouteVersionsQuery(lineId);
   const hasRoute = versions !== undefined && versions.length > 0;
   const isOpen = hasRoute && data?.line.state === 'ready';
   const { currentData: document } = useLineDocumentQuery(isOpen ? lineId : skipToken);
   const { currentData: quote, error: quoteError } = useQuoteQuery(
     data?.line.routeNumber == null ? skipToken : lineId,
   );
-  const [problem, setProblem] = useState('');
+  const attempt = useAttempt();
   const { data: provenLines } = useProvenLinesQuery(isOpen ? lineId : skipToken);
   const [readVersions] = useLazyRouteVersionsQuery();
   const [params, setParams] = useSearchParams();
@@ -58,7 +53,12 @@ function LineRoute({ lineId }: { lineId: string }) {
   const navigate = useNavigate();
   const dispatch = useDispatch();
   const failure = error ?? routeError;
-  if (failure) return <Notice title="This route cannot be shown">{problemMessage(failure)}</Notice>;
+  if (failure)
+    return (
+      <Failed title="This route cannot be shown" onRetry={() => void (error ? refetch() : refetchRoute())}>
+        {problemMessage(failure)}
+      </Failed>
+    );
   if (!data || !versions) return <Loading what="the route" />;
   const { line, customer, orderId, dueAt } = data;
   const [latest] = versions;
@@ -84,11 +84,12 @@ function LineRoute({ lineId }: { lineId: string }) {
     );
   const otherSources = (print: string, role: SourceChoice['role']): SourceChoice[] =>
     latest.sources.filter((own) => own.print !== print || own.role !== role);
-  const onStart = async (): Promise<void> => {
-    const answer = await start({ lineIds: [lineId], by });
-    if (answer.error) setProblem(problemMessage(answer.error));
-    else void navigate(`/floor/${answer.data.id}`);
-  };
+  const onStart = (): void =>
+    void attempt.make(
+      'start',
+      () => start({ lineIds: [lineId], by }),
+      (run) => void navigate(`/floor/${run.id}`),
+    );
   const readProven = async ({ lineId: from, routeNumber }: ProvenLine): Promise<Route | null> => {
     const { data: theirs } = await readVersions(from, true);
     return theirs?.find(({ number }) => number === routeNumber)?.route ?? null;
@@ -96,32 +97,28 @@ function LineRoute({ lineId }: { lineId: string }) {
   const paper = (path: string, size: string): string => `/api/v1${path}?paper=${size}`;
   return (
     <>
-      <div className="page-head">
-        <h1>
-          <span className="code">{line.code}</span> {customer}
-        </h1>
-        <StateMark state={line.state} />
-        <span className="muted" style={{ flex: 1, minWidth: 260 }}>
-          {version.route.summary}
-          {version.number !== current.number &&
-            `. You are looking at version ${version.number}; version ${current.number} is the one it is made by.`}
-        </span>
+      <PageHead
+        title={
+          <>
+            <span className="code">{line.code}</span> {customer}
+          </>
+        }
+        mark={<StateMark state={line.state} />}
+        says={`${version.route.summary}${
+          version.number === current.number
+            ? ''
+            : `. You are looking at version ${version.number}; version ${current.number} is the one it is made by.`
+        }`}
+      >
         <Link to={`/orders/${orderId}`}>Order</Link>
         <Link to={`/artwork/${lineId}`}>Artwork</Link>
         {line.state === 'ready' && (
-          <Button variant="contained" onClick={() => void onStart()}>
+          <Button look="primary" onClick={onStart} isBusy={attempt.isBusy('start')}>
             Start on the floor
           </Button>
         )}
-      </div>
-      {problem !== '' && (
-        <p className="alarm row" role="alert" style={{ justifyContent: 'space-between' }}>
-          <span>{problem}</span>
-          <Button size="small" variant="outlined" onClick={() => setProblem('')}>
-            Understood
-          </Button>
-        </p>
-      )}
+      </PageHead>
+      <Refusal {...attempt.refusal('start')} />
       <NotCurrent line={line} shown={version} />
       <RouteView
         version={version}
@@ -154,12 +151,8 @@ function LineRoute({ lineId }: { lineId: string }) {
           dispatch(personNamed(own.who));
           return plan(latest.overrides, [...otherSources(own.print, own.role), own]);
         }}
-        onUnchoose={(print, role) =>
-          void plan(latest.overrides, otherSources(print, role)).then((refusal) => setProblem(refusal ?? ''))
-        }
-        onTakeBack={(operation, setting) =>
-          void plan(without([{ operation, setting }])).then((refusal) => setProblem(refusal ?? ''))
-        }
+        onUnchoose={(print, role) => plan(latest.overrides, otherSources(print, role))}
+        onTakeBack={(operation, setting) => plan(without([{ operation, setting }]))}
         readProven={readProven}
       />
     </>
@@ -170,17 +163,17 @@ function LineRoute({ lineId }: { lineId: string }) {
 function NotCurrent({ line, shown }: { line: OrderLine; shown: RouteVersion }) {
   if (line.state === 'planning')
     return (
-      <div className="caution">
+      <Note tone="caution">
         ◐ {line.code} is being planned anew. Version {shown.number} below is from before.
         <Measuring lineId={line.id} />
-      </div>
+      </Note>
     );
   if (line.state === 'failed')
     return (
-      <p className="alarm" role="status">
+      <Note tone="alarm" role="status">
         ■ {line.code} cannot be planned as it now is: {line.planProblem} Version {shown.number} below is from
         before.
-      </p>
+      </Note>
     );
   return null;
 }
@@ -199,9 +192,9 @@ function NoRoute({
       ? 'It is being planned. Nothing is lost when you leave this page.'
       : 'It has no artwork yet.');
   return (
-    <Notice title={isPlanning ? `${line.code} has no route yet` : `${line.code} has no route`}>
+    <Empty title={isPlanning ? `${line.code} has no route yet` : `${line.code} has no route`}>
       {why} <Link to={`/orders/${orderId}/edit`}>Open the order</Link>
       {isPlanning && <Measuring lineId={line.id} />}
-    </Notice>
+    </Empty>
   );
 }

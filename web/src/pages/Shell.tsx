@@ -1,9 +1,5 @@
 import { countdownS } from '@saltflat/core/run';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
-import { Suspense, useCallback, useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { Link, NavLink, Outlet } from 'react-router';
 import { useConnection, useDevice } from '../api/liveSlice.ts';
@@ -16,18 +12,34 @@ import {
   useOutbox,
 } from '../features/floor/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
-import { Loading } from '../ui/Notice.tsx';
-import { useNow } from '../ui/useNow.ts';
-import { unitsChanged, useUnits } from '../units/unitsSlice.ts';
-import { KEYS, PLACES } from './places.ts';
+import { otherUnits, unitsChanged, useUnits } from '../units/unitsSlice.ts';
+import { KeySheet } from '../keys/index.ts';
+import { PLACES } from './places.ts';
 import { ShiftStrip } from './ShiftStrip.tsx';
 import { useGlobalKeys } from './useGlobalKeys.ts';
-import './shell.css';
+import {
+  Banner,
+  Button,
+  Loading,
+  Place,
+  SkipLink,
+  TextField,
+  Tip,
+  TopBar,
+  WideOnly,
+  barLink,
+  styled,
+  useNow,
+} from '../ui/index.ts';
+
+/** What is found where is asked for only once somebody looks for it. */
+const FindBox = lazy(async () => ({ default: (await import('../features/find/index.ts')).FindBox }));
 
 /** What is on every screen: the places, the timers, the units, the shift. */
 export function Shell() {
   const [isHelp, setIsHelp] = useState(false);
-  useGlobalKeys(useCallback(() => setIsHelp(true), []));
+  const [isFinding, setIsFinding] = useState(false);
+  useGlobalKeys({ onHelp: () => setIsHelp(true), onFind: () => setIsFinding(true) });
   const { data: runs = [] } = useActiveRunsQuery();
   const live = useLiveRuns(runs);
   const nowMs = useNow(serverNow, 1000);
@@ -40,13 +52,9 @@ export function Shell() {
   ).length;
   return (
     <>
-      <a className="skip" href="#place">
-        To the page
-      </a>
-      <header className="top-bar">
-        <Link to="/orders" className="brand">
-          Saltflat
-        </Link>
+      <SkipLink href="#place">To the page</SkipLink>
+      <TopBar>
+        <Brand to="/orders">Saltflat</Brand>
         <nav aria-label="Places">
           {PLACES.map(({ path, name }) => (
             <NavLink key={path} to={path}>
@@ -54,51 +62,62 @@ export function Shell() {
             </NavLink>
           ))}
         </nav>
-        <span className="spacer" />
-        <Link to="/floor" className="timers">
-          {timers === 1 ? '1 timer' : `${timers} timers`}
-        </Link>
+        <Room />
+        <Button look="quiet" size="small" label="Find anything" hint="/" onClick={() => setIsFinding(true)}>
+          Find
+        </Button>
+        <WideOnly>
+          <BarLink to="/floor">{timers === 1 ? '1 timer' : `${timers} timers`}</BarLink>
+        </WideOnly>
         <UnitSwitch />
-        <Humidity />
+        <WideOnly>
+          <Humidity />
+        </WideOnly>
         <WorkingAs />
-        <Button
-          size="small"
-          variant="text"
-          aria-label="Keys"
-          onClick={() => setIsHelp(true)}
-          sx={{ minWidth: 36, paddingInline: '6px' }}
-        >
+        <Button look="quiet" size="small" label="Keys" onClick={() => setIsHelp(true)}>
           ?
         </Button>
-      </header>
+      </TopBar>
       <ShiftStrip moments={moments} nowMs={nowMs} />
       <Offline />
-      <main id="place" className="page" tabIndex={-1}>
+      <Place id="place" tabIndex={-1}>
         <Suspense fallback={<Loading what="the page" />}>
           <Outlet />
         </Suspense>
-      </main>
-      {isHelp && <KeyList onClose={() => setIsHelp(false)} />}
+      </Place>
+      {isHelp && <KeySheet onClose={() => setIsHelp(false)} />}
+      {isFinding && (
+        <Suspense fallback={null}>
+          <FindBox onClose={() => setIsFinding(false)} onHelp={() => setIsHelp(true)} />
+        </Suspense>
+      )}
     </>
   );
 }
 
+const Brand = styled(Link)({
+  fontSize: 18,
+  fontWeight: 720,
+  fontStretch: '112%',
+  color: 'inherit',
+  textDecoration: 'none',
+  marginRight: 12,
+});
+const Room = styled('span')({ flex: 1 });
+const BarLink = styled(Link)(barLink);
+
 function UnitSwitch() {
   const units = useUnits();
   const dispatch = useDispatch();
-  const other =
-    units.temperature === 'C'
-      ? ({ temperature: 'F', length: 'in' } as const)
-      : ({ temperature: 'C', length: 'mm' } as const);
+  const other = otherUnits(units);
   return (
-    <button
-      type="button"
-      className="unit-switch"
-      aria-label={`Units: °${units.temperature} and ${units.length}. Change to °${other.temperature} and ${other.length}`}
+    <Button
+      size="small"
+      label={`Units: °${units.temperature} and ${units.length}. Change to °${other.temperature} and ${other.length}`}
       onClick={() => dispatch(unitsChanged(other))}
     >
       °{units.temperature} {units.length}
-    </button>
+    </Button>
   );
 }
 
@@ -106,16 +125,14 @@ function Humidity() {
   const hygrometer = useDevice('hygrometer');
   const value = hygrometer?.value ?? null;
   const isHumid = value !== null && value > 60;
+  const isAlarm = isHumid || (hygrometer !== undefined && hygrometer.fault !== null);
   return (
-    <Link
-      to="/devices"
-      className="humidity"
-      data-alarm={isHumid || (hygrometer !== undefined && hygrometer.fault !== null)}
-      title={isHumid ? 'Over 60 %: powder clings to bare film' : (hygrometer?.fault ?? 'Room humidity')}
-    >
-      RH {value === null ? '–' : `${value} %`}
-      {isHumid && ' ◆ humid'}
-    </Link>
+    <Tip says={isHumid ? 'Over 60 %: powder clings to bare film' : (hygrometer?.fault ?? 'Room humidity')}>
+      <BarLink to="/devices" style={isAlarm ? { color: 'var(--rose-ink)', fontWeight: 600 } : {}}>
+        RH {value === null ? '–' : `${value} %`}
+        {isHumid && ' ◆ humid'}
+      </BarLink>
+    </Tip>
   );
 }
 
@@ -123,13 +140,14 @@ function WorkingAs() {
   const name = usePerson();
   const dispatch = useDispatch();
   return (
-    <input
-      className="working-as"
-      aria-label="Your name"
+    <TextField
+      label="Your name"
+      isNameHidden
       placeholder="Your name"
       maxLength={60}
+      width={124}
       value={name}
-      onChange={(event) => dispatch(personNamed(event.target.value))}
+      onChange={(typed) => dispatch(personNamed(typed))}
     />
   );
 }
@@ -139,32 +157,9 @@ function Offline() {
   const { waiting } = useOutbox();
   if (connection !== 'lost') return null;
   return (
-    <p className="offline" role="status">
+    <Banner role="status">
       ■ No connection to the server. What you see may be old. Floor steps are kept on this device
       {waiting.length > 0 && ` (${waiting.length} waiting)`} and sent when it is back.
-    </p>
-  );
-}
-
-function KeyList({ onClose }: { onClose: () => void }) {
-  return (
-    <Dialog open onClose={onClose} aria-labelledby="keys-title">
-      <DialogTitle id="keys-title">Keys</DialogTitle>
-      <DialogContent>
-        <table className="dense">
-          <tbody>
-            {KEYS.map(([keys, does]) => (
-              <tr key={keys}>
-                <td className="code nowrap">{keys}</td>
-                <td>{does}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        <Button onClick={onClose} variant="outlined" sx={{ mt: 2 }}>
-          Close
-        </Button>
-      </DialogContent>
-    </Dialog>
+    </Banner>
   );
 }

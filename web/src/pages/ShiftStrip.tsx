@@ -3,6 +3,7 @@ import dayjs from 'dayjs';
 import { Link } from 'react-router';
 import { codesIn } from '../features/floor/index.ts';
 import type { Moment } from '../features/floor/moments.ts';
+import './shiftStrip.css';
 
 const STARTS_AT = 7;
 const ENDS_AT = 19;

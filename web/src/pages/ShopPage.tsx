@@ -1,7 +1,6 @@
 import type { Catalogue, ShopChanged } from '@saltflat/contract';
-import Button from '@mui/material/Button';
-import { useState } from 'react';
-import { NavLink, useNavigate, useParams } from 'react-router';
+import { useMemo, useState } from 'react';
+import { useMatch, useNavigate, useParams } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import {
@@ -19,9 +18,24 @@ import {
   useRetireRecordMutation,
 } from '../features/shop/index.ts';
 import type { RecordList } from '../features/shop/index.ts';
-import '../features/shop/shop.css';
-import { Loading, Notice } from '../ui/Notice.tsx';
 import { useUnits } from '../units/unitsSlice.ts';
+import {
+  Button,
+  Failed,
+  FillSplit,
+  Grow,
+  Loading,
+  PageHead,
+  Panel,
+  Refusal,
+  Row,
+  RowLink,
+  Rows,
+  Scroll,
+  SearchField,
+  Split,
+  Stack,
+} from '../ui/index.ts';
 
 const PARTS = [
   ['blanks', 'Blanks'],
@@ -38,23 +52,26 @@ const isList = (part: string): part is RecordList => ['blanks', 'materials', 'ma
 /** What the shop works with and how: every route is planned from here. */
 export function ShopPage() {
   const { part = 'blanks', recordId } = useParams();
-  const { data, error } = useCatalogueQuery();
-  if (error) return <Notice title="The set-up cannot be shown">{problemMessage(error)}</Notice>;
+  const { data, error, refetch } = useCatalogueQuery();
+  if (error)
+    return (
+      <Failed title="The set-up cannot be shown" onRetry={() => void refetch()}>
+        {problemMessage(error)}
+      </Failed>
+    );
   if (!data) return <Loading what="the set-up" />;
   return (
     <>
-      <div className="page-head">
-        <h1>Shop</h1>
-        <span className="muted">
-          What is set up here. A change re-plans the routes that were not run yet, and says how.
-        </span>
-      </div>
+      <PageHead
+        title="Shop"
+        says="What is set up here. A change re-plans the routes that were not run yet, and says how."
+      />
       {isList(part) ? (
         <Records key={part} list={part} recordId={recordId ?? null} catalogue={data} />
       ) : (
-        <div className="shop-split">
+        <Split columns="176px minmax(0, 1fr)" below={1000}>
           <PartIndex catalogue={data} />
-          <div className="stack">
+          <Stack>
             {part === 'methods' && (
               <>
                 <MethodsPanel house={data.house.document} version={data.house.version} />
@@ -64,8 +81,8 @@ export function ShopPage() {
             {part === 'lots' && <LotsPanel materials={data.materials} />}
             {part === 'prices' && <RatesPanel rates={data.rates.document} version={data.rates.version} />}
             {part === 'backups' && <BackupsPanel />}
-          </div>
-        </div>
+          </Stack>
+        </Split>
       )}
     </>
   );
@@ -78,16 +95,32 @@ function PartIndex({ catalogue }: { catalogue: Catalogue }) {
     machines: catalogue.machines.length,
   };
   return (
-    <nav className="panel shop-index" aria-label="Parts of the set-up">
-      {PARTS.map(([part, name]) => (
-        <NavLink key={part} to={`/shop/${part}`}>
-          <span>{name}</span>
-          <span className="muted small">{counts[part]}</span>
-        </NavLink>
-      ))}
-    </nav>
+    <Panel as="div">
+      <nav aria-label="Parts of the set-up">
+        <Rows>
+          {PARTS.map(([part, name]) => (
+            <li key={part}>
+              <PartLink to={`/shop/${part}`}>
+                <span>{name}</span>
+                <span className="muted small">{counts[part]}</span>
+              </PartLink>
+            </li>
+          ))}
+        </Rows>
+      </nav>
+    </Panel>
   );
 }
+
+const PartLink = ({ to, children }: { to: string; children: React.ReactNode }) => (
+  <RowLink
+    to={to}
+    aria-current={useMatch(`${to}/*`) ? 'page' : undefined}
+    style={{ justifyContent: 'space-between', paddingInline: 12 }}
+  >
+    {children}
+  </RowLink>
+);
 
 interface Told {
   words: string;
@@ -112,11 +145,7 @@ function Records({
   const [refusal, setRefusal] = useState('');
   const [retire] = useRetireRecordMutation();
   const [putFirst] = usePutFirstMutation();
-  const rows = rowsOf(list, catalogue);
-  const wanted = search.trim().toLowerCase();
-  const shown = rows.filter(({ name, kind, maker }) =>
-    `${name} ${kind} ${maker}`.toLowerCase().includes(wanted),
-  );
+  const rows = useMemo(() => rowsOf(list, catalogue), [list, catalogue]);
   const row = rows.find(({ id }) => id === recordId) ?? null;
   const isEditing = recordId === 'new' || row !== null;
   const open = (id: string | null): void =>
@@ -146,78 +175,64 @@ function Records({
   const canBeFirst = row !== null && list !== 'blanks' && standInsOf(row, rows)[0]?.id !== row.id;
 
   return (
-    <div className="shop-split" data-editing={isEditing}>
+    <FillSplit columns={isEditing ? '176px minmax(250px, 1fr) minmax(0, 3fr)' : '176px minmax(0, 1fr)'}>
       <PartIndex catalogue={catalogue} />
-      <div className="stack">
-        <div className="row">
-          <input
-            type="search"
-            className="search"
-            aria-label={`Search the ${list}`}
+      <Stack style={{ height: '100%' }}>
+        <Row>
+          <SearchField
+            label={`Search the ${list}`}
             placeholder={`Search the ${list}`}
             value={search}
-            onChange={(event) => setSearch(event.target.value)}
+            onChange={setSearch}
           />
-          <span style={{ flex: 1 }} />
-          <Button variant="contained" onClick={() => open('new')}>
+          <Grow />
+          <Button look="primary" onClick={() => open('new')}>
             New {list.slice(0, -1)}
           </Button>
-        </div>
-        {refusal !== '' && (
-          <p className="alarm" role="alert">
-            {refusal}
-          </p>
-        )}
+        </Row>
+        <Refusal words={refusal} />
         {told && (
           <>
-            <div className="row" role="status">
+            <Row role="status">
               <strong>{told.words}</strong>
               {told.undo && (
-                <Button size="small" variant="outlined" onClick={told.undo}>
+                <Button size="small" onClick={told.undo}>
                   Undo
                 </Button>
               )}
-            </div>
+            </Row>
             <Followed changeId={told.changed.changeId} drafts={told.changed.drafts} />
           </>
         )}
-        <section className="panel shop-list" tabIndex={0} role="region" aria-label={`All ${list}`}>
-          {shown.length === 0 ? (
-            <div className="empty">
-              <h2>{rows.length === 0 ? `No ${list} yet` : 'Nothing found'}</h2>
-              <p>
-                {rows.length === 0
-                  ? `Add the first one: routes are planned from what is here.`
-                  : 'Search for less, or add it.'}
-              </p>
-            </div>
-          ) : (
-            <RecordTable
-              list={list}
-              rows={shown}
-              picked={row?.id ?? null}
-              isNarrow={isEditing}
-              system={system}
-              onPick={open}
-            />
-          )}
-        </section>
+        <Panel as="div" style={{ flex: 1, minHeight: 240 }}>
+          <RecordTable
+            list={list}
+            rows={rows}
+            picked={row?.id ?? null}
+            search={search}
+            isNarrow={isEditing}
+            system={system}
+            onPick={open}
+          />
+        </Panel>
         <ImportPanel list={list} />
-      </div>
+      </Stack>
       {isEditing && (
-        <RecordEditor
-          key={recordId}
-          list={list}
-          row={row}
-          onSaved={(changed, name) => {
-            tell({ data: changed }, row ? `“${name}” is changed` : `“${name}” is added`);
-            open(changed.id);
-          }}
-          onRetire={row ? () => void takeOut() : null}
-          onPutFirst={canBeFirst ? () => void makeFirst() : null}
-          onLeave={() => open(null)}
-        />
+        <Scroll>
+          <RecordEditor
+            key={recordId}
+            list={list}
+            row={row}
+            onSaved={(changed, name) => {
+              tell({ data: changed }, row ? `“${name}” is changed` : `“${name}” is added`);
+              open(changed.id);
+            }}
+            onRetire={row ? () => void takeOut() : null}
+            onPutFirst={canBeFirst ? () => void makeFirst() : null}
+            onLeave={() => open(null)}
+          />
+        </Scroll>
       )}
-    </div>
+    </FillSplit>
   );
 }

@@ -1,44 +1,18 @@
-import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { PLACES } from './places.ts';
+import { useKeys } from '../keys/index.ts';
+import { ASIDE, PLACES } from './places.ts';
 
-/** `g` then a letter goes to a place, `n` begins an order, `/` searches, `?` lists the keys. */
-export function useGlobalKeys(onHelp: () => void): void {
+/** What works everywhere: `g` and a letter goes to a place, `n` begins an order, `/` finds anything, `?` lists the keys. */
+export function useGlobalKeys({ onHelp, onFind }: { onHelp: () => void; onFind: () => void }): void {
   const navigate = useNavigate();
-  const hasG = useRef(false);
-  useEffect(() => {
-    const goTo = (key: string): void => {
-      const place = key === 'd' ? '/devices' : PLACES.find((own) => own.key === key)?.path;
-      if (place) void navigate(place);
-    };
-    const onKey = (event: KeyboardEvent): void => {
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        isField(event.target) ||
-        document.querySelector('[role=dialog]')
-      )
-        return;
-      if (hasG.current) {
-        hasG.current = false;
-        event.stopImmediatePropagation(); // the letter belongs to the pair
-        goTo(event.key);
-      } else if (event.key === 'g') hasG.current = true;
-      else if (event.key === 'n') void navigate('/orders/new');
-      else if (event.key === '?') onHelp();
-      else if (event.key === '/') {
-        const search = document.querySelector<HTMLInputElement>('input[type=search]');
-        search?.focus();
-        if (search) event.preventDefault();
-      } else return;
-    };
-    window.addEventListener('keydown', onKey, { capture: true });
-    return () => window.removeEventListener('keydown', onKey, { capture: true });
-  }, [navigate, onHelp]);
+  useKeys('Everywhere', [
+    { key: '/', does: 'find an order, an artwork, a blank, a place, an action', act: onFind },
+    ...[...PLACES, ...ASIDE].map(({ key, name, path }) => ({
+      key: `g ${key}`,
+      does: `go to ${name}`,
+      act: () => void navigate(path),
+    })),
+    { key: 'n', does: 'new order', act: () => void navigate('/orders/new') },
+    { key: '?', does: 'this list', act: onHelp },
+  ]);
 }
-
-const isField = (target: EventTarget | null): boolean =>
-  target instanceof HTMLInputElement ||
-  target instanceof HTMLTextAreaElement ||
-  target instanceof HTMLSelectElement;

@@ -3,6 +3,7 @@ import { formatQuantity } from '@saltflat/core/units';
 import { isSaid } from '@saltflat/core/words';
 import { useUnits } from './unitsSlice.ts';
 import { useWords } from './useWords.ts';
+import { Stack } from '../ui/index.ts';
 
 /** What differs, one a line: where, what, before and after, in the units that are shown. */
 export function DifferenceList({ differences }: { differences: readonly RouteDifference[] }) {
@@ -13,18 +14,18 @@ export function DifferenceList({ differences }: { differences: readonly RouteDif
     return isSaid(shown) ? words(shown) : formatQuantity(shown.value, shown.kind, system);
   };
   return (
-    <ul className="differences">
+    <Stack as="ul" gap={4}>
       {differences.map(({ operation, what, before, after }, i) => (
         <li key={i}>
           <span className="muted">
             {operation}, {what}:
           </span>{' '}
-          {before !== null && <s>{written(before)}</s>}
+          {before !== null && <s className="muted">{written(before)}</s>}
           {before !== null && after !== null && ' → '}
           {after !== null && <strong>{written(after)}</strong>}
           {after === null && before !== null && ' gone'}
         </li>
       ))}
-    </ul>
+    </Stack>
   );
 }

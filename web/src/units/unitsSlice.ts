@@ -29,3 +29,7 @@ export const unitsSlice = createSlice({
 export const { unitsChanged } = unitsSlice.actions;
 
 export const useUnits = (): UnitSystem => useSelector((state: { units: UnitSystem }) => state.units);
+
+/** What the switch changes to: both units together. */
+export const otherUnits = ({ temperature }: UnitSystem): UnitSystem =>
+  temperature === 'C' ? { temperature: 'F', length: 'in' } : { temperature: 'C', length: 'mm' };

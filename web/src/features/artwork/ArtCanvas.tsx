@@ -4,6 +4,7 @@ import { createPortal } from 'react-dom';
 import type { ArtPicture } from '../../worker/artwork.worker.ts';
 import { drawArt, fitView, sizeMm, viewOfPlace, zoomAbout } from './drawArt.ts';
 import type { Scene, View } from './drawArt.ts';
+import { Pressable, Row, TOKENS, styled } from '../../ui/index.ts';
 
 export interface Place {
   x: number;
@@ -126,26 +127,26 @@ export function ArtCanvas(props: Props) {
     else setView({ ...shown, x: shown.x + now.x - was.x, y: shown.y + now.y - was.y });
   };
   const zoom = (
-    <div className="zoom-keys">
-      <button type="button" onClick={() => middle(1 / STEP)} aria-label="Zoom out">
+    <Row gap={2}>
+      <ZoomKey look="words" label="Zoom out" onClick={() => middle(1 / STEP)}>
         −
-      </button>
-      <span className="small" aria-live="polite">
+      </ZoomKey>
+      <span className="small" aria-live="polite" style={{ minWidth: 48, textAlign: 'center' }}>
         {Math.round((100 * shown.pxPerMm) / artPxPerMm)} %
       </span>
-      <button type="button" onClick={() => middle(STEP)} aria-label="Zoom in">
+      <ZoomKey look="words" label="Zoom in" onClick={() => middle(STEP)}>
         +
-      </button>
-      <button type="button" onClick={() => setView(null)}>
+      </ZoomKey>
+      <ZoomKey look="words" onClick={() => setView(null)}>
         Fit
-      </button>
-      <button type="button" onClick={() => magnify(1)} aria-label="One screen pixel for each">
+      </ZoomKey>
+      <ZoomKey look="words" label="One screen pixel for each" onClick={() => magnify(1)}>
         1 : 1
-      </button>
-      <button type="button" onClick={() => magnify(8)} aria-label="Eight screen pixels for each">
+      </ZoomKey>
+      <ZoomKey look="words" label="Eight screen pixels for each" onClick={() => magnify(8)}>
         1 : 8
-      </button>
-    </div>
+      </ZoomKey>
+    </Row>
   );
   return (
     <>
@@ -196,3 +197,14 @@ function pinched(view: View, rests: Point, [was, now]: [Point, Point], picture: 
   const after = Math.hypot(now.x - rests.x, now.y - rests.y);
   return before < 1 ? view : zoomAbout(view, after / before, rests, picture);
 }
+
+const ZoomKey = styled(Pressable)({
+  minWidth: 32,
+  height: 28,
+  justifyContent: 'center',
+  padding: '0 6px',
+  fontWeight: 600,
+  color: 'inherit',
+  textDecoration: 'none',
+  '&:hover': { background: TOKENS.brinePale },
+});

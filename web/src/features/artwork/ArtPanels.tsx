@@ -2,8 +2,6 @@ import { isFilmProcess } from '@saltflat/core/route';
 import type { LinePrint, OrderLine, Preparation } from '@saltflat/contract';
 import type { Finding, Fix, PrintProcess } from '@saltflat/core/artwork';
 import type { UnitSystem } from '@saltflat/core/units';
-import Tab from '@mui/material/Tab';
-import Tabs from '@mui/material/Tabs';
 import { useState } from 'react';
 import { FigureTable } from './FigureTable.tsx';
 import type { PrintPrices } from './FigureTable.tsx';
@@ -16,6 +14,7 @@ import type { ArtState } from './useArtwork.ts';
 import { Versions } from './Versions.tsx';
 import { WeighPrint } from './WeighPrint.tsx';
 import { WhitePanel } from './WhitePanel.tsx';
+import { Panel, TOKENS, Tabs, styled } from '../../ui/index.ts';
 
 interface Props {
   line: OrderLine;
@@ -37,8 +36,8 @@ interface Props {
 }
 
 const PANELS = ['findings', 'white', 'figures', 'versions', 'out'] as const;
-type Panel = (typeof PANELS)[number];
-const NAMES: Record<Panel, string> = {
+type Part = (typeof PANELS)[number];
+const NAMES: Record<Part, string> = {
   findings: 'Findings',
   white: 'White',
   figures: 'Figures',
@@ -49,35 +48,21 @@ const NAMES: Record<Panel, string> = {
 /** The right column: one panel at a time. */
 export function ArtPanels(props: Props) {
   const { line, print, art, desk, process, prices, system, by } = props;
-  const [panel, setPanel] = useState<Panel>('findings');
+  const [panel, setPanel] = useState<Part>('findings');
   const { draft } = desk;
   const count = art.figures?.findings.length ?? 0;
   return (
-    <section className="panel art-panels" aria-label="About the artwork">
+    <Panel label="About the artwork" style={{ display: 'flex', flexDirection: 'column' }}>
       <Tabs
+        label="About the artwork"
+        tabs={PANELS.map((one) => ({
+          value: one,
+          label: one === 'findings' && count > 0 ? `Findings ${count}` : NAMES[one],
+        }))}
         value={panel}
-        onChange={(_, next: Panel) => setPanel(next)}
-        variant="fullWidth"
-        aria-label="About the artwork"
-      >
-        {PANELS.map((one) => (
-          <Tab
-            key={one}
-            value={one}
-            id={`art-tab-${one}`}
-            aria-controls={`art-panel-${one}`}
-            label={one === 'findings' && count > 0 ? `Findings ${count}` : NAMES[one]}
-          />
-        ))}
-      </Tabs>
-      <div
-        role="tabpanel"
-        id={`art-panel-${panel}`}
-        aria-labelledby={`art-tab-${panel}`}
-        tabIndex={0}
-        className="art-panel-body"
-        data-stale={art.isStale && art.figures !== null}
-        aria-busy={art.isStale}
+        onChange={setPanel}
+        isBusy={art.isStale}
+        isStale={art.isStale && art.figures !== null}
       >
         <h2 className="visually-hidden">{NAMES[panel]}</h2>
         {panel === 'findings' && (
@@ -91,9 +76,9 @@ export function ArtPanels(props: Props) {
                 onFix={props.onFix}
               />
             ) : (
-              <p className="empty">Measuring every pixel …</p>
+              <Measuring />
             )}
-            <h3 className="panel-title">Done to the file before it is printed</h3>
+            <Under>Done to the file before it is printed</Under>
             <StepList
               steps={draft.steps}
               system={system}
@@ -119,7 +104,7 @@ export function ArtPanels(props: Props) {
               />
             </>
           ) : (
-            <p className="empty">Measuring every pixel …</p>
+            <Measuring />
           ))}
         {panel === 'versions' && (
           <Versions
@@ -133,7 +118,18 @@ export function ArtPanels(props: Props) {
           />
         )}
         {panel === 'out' && <OutPanel line={line} print={print} by={by} isChanged={desk.isChanged} />}
-      </div>
-    </section>
+      </Tabs>
+    </Panel>
   );
 }
+
+const Measuring = () => (
+  <p className="muted" role="status" style={{ padding: 24, textAlign: 'center' }}>
+    Measuring every pixel …
+  </p>
+);
+const Under = styled('h3')({
+  padding: '10px 16px 6px',
+  borderTop: `1px solid ${TOKENS.hairline}`,
+  background: TOKENS.ground,
+});

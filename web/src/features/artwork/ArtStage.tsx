@@ -13,6 +13,7 @@ import { isMask } from './layers.ts';
 import type { Layer } from './layers.ts';
 import { closePicture } from './useArtwork.ts';
 import type { ArtState } from './useArtwork.ts';
+import { Grow, Panel, Pressable, Swatch, TOKENS, styled } from '../../ui/index.ts';
 
 interface Props {
   line: OrderLine;
@@ -75,37 +76,37 @@ export function ArtStage(props: Props) {
   const shown = layers.find((one) => one.layer === layer);
   const split = before ? 'x' : null;
   return (
-    <section className="panel art-stage" aria-label="Picture">
-      <div role="group" aria-label="Layers" className="layer-keys">
+    <Panel label="Picture" style={{ display: 'flex', flexDirection: 'column' }}>
+      <LayerKeys role="group" aria-label="Layers">
         {layers.map((one) => (
-          <button
+          <LayerKey
             key={one.layer}
-            type="button"
-            aria-pressed={layer === one.layer}
+            look="words"
+            isPressed={layer === one.layer}
             title={one.says}
             onClick={() => props.onLayer(one.layer)}
           >
             {one.name} <kbd>{one.key}</kbd>
-          </button>
+          </LayerKey>
         ))}
-        <span className="layer-gap" />
-        <button
-          type="button"
-          aria-pressed={beforeJob !== null}
+        <Grow />
+        <LayerKey
+          look="words"
+          isPressed={beforeJob !== null}
           title={`Left: ${beforeName}. [ and ] move the line`}
           onClick={props.onSplit}
         >
           Split <kbd>x</kbd>
-        </button>
-        <button
-          type="button"
-          aria-pressed={isOnGarment}
+        </LayerKey>
+        <LayerKey
+          look="words"
+          isPressed={isOnGarment}
           title="The print to scale on a middle size of the garment"
           onClick={props.onGarment}
         >
           Outline <kbd>o</kbd>
-        </button>
-      </div>
+        </LayerKey>
+      </LayerKeys>
       <div className="art-frame" style={{ background: job.garment }} data-busy={art.isStale}>
         {art.picture && (
           <ArtCanvas
@@ -122,7 +123,7 @@ export function ArtStage(props: Props) {
           />
         )}
       </div>
-      <div className="readout small">
+      <Readings className="small">
         {props.onPick ? (
           <strong>Click the colour to take out.</strong>
         ) : hovered ? (
@@ -133,12 +134,40 @@ export function ArtStage(props: Props) {
             {isMask(layer) && art.isStale ? ' (shown once every pixel is measured)' : ''}
           </span>
         )}
-        <span style={{ flex: 1 }} />
+        <Grow />
         <span ref={setZoomRoom} />
-      </div>
-    </section>
+      </Readings>
+    </Panel>
   );
 }
+
+const LayerKeys = styled('div')({
+  display: 'flex',
+  flexWrap: 'wrap',
+  gap: 2,
+  padding: '6px 8px',
+  borderBottom: `1px solid ${TOKENS.hairline}`,
+});
+const LayerKey = styled(Pressable)({
+  minHeight: 30,
+  padding: '0 6px',
+  fontSize: 13,
+  whiteSpace: 'nowrap',
+  color: 'inherit',
+  textDecoration: 'none',
+  '& kbd': { marginLeft: 0, padding: '0 3px' },
+  '&:hover': { background: TOKENS.brinePale },
+  '&[aria-pressed="true"], &[aria-pressed="true"]:hover': { background: TOKENS.brine, color: TOKENS.surface },
+});
+const Readings = styled('div')({
+  display: 'flex',
+  gap: 12,
+  alignItems: 'center',
+  flexWrap: 'wrap',
+  minHeight: 30,
+  padding: '2px 12px',
+  borderTop: `1px solid ${TOKENS.hairline}`,
+});
 
 function Readout({ at, system }: { at: ArtProbe; system: UnitSystem }) {
   const width =
@@ -151,8 +180,7 @@ function Readout({ at, system }: { at: ArtProbe; system: UnitSystem }) {
     <span className="nowrap">
       {at.alpha > 0 && (
         <>
-          <span className="swatch" style={{ background: at.hex }} /> <span className="code">{at.hex}</span>
-          ,{' '}
+          <Swatch hex={at.hex} /> <span className="code">{at.hex}</span>,{' '}
         </>
       )}
       alpha {Math.round(100 * at.alpha)} %, white {Math.round(100 * at.white)} %, {width}

@@ -1,10 +1,8 @@
 import type { LinePrint, OrderLine, Preparation } from '@saltflat/contract';
 import type { ArtJob, Finding, Fix, PrintProcess } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
-import Button from '@mui/material/Button';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Overtaken } from '../../draft/index.ts';
-import { Notice } from '../../ui/Notice.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import type { ArtLayer } from '../../worker/artwork.worker.ts';
 import { artworkTasks } from '../../worker/artworkClient.ts';
@@ -19,6 +17,7 @@ import { useArtDraft } from './useArtDraft.ts';
 import type { ArtDraft } from './useArtDraft.ts';
 import { useArtwork } from './useArtwork.ts';
 import './artwork.css';
+import { Button, Failed, FillSplit, Grow, Note, Refusal, Row, SelectField } from '../../ui/index.ts';
 
 interface Props {
   line: OrderLine;
@@ -31,8 +30,8 @@ interface Props {
   by: string;
   /** The route version the line is made by; `null` where there is none. */
   basedOn: number | null;
-  /** Has the line printed with what was tried; resolves to whether it was taken. `null` where the line is closed. */
-  onKeep: ((draft: ArtDraft, basedOn: number | null) => Promise<boolean>) | null;
+  /** Has the line printed with what was tried, and says once it is; `null` where the line is closed. */
+  onKeep: ((draft: ArtDraft, basedOn: number | null, onKept: () => void) => Promise<void>) | null;
 }
 
 /** The file as it will be on the garment: picture on the left, what is to be said and done about it on the right. */
@@ -54,6 +53,7 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
   const tried = useDeferredValue(useMemo(() => jobOf(job, draft, process), [job, draft, process]));
   const art = useArtwork(artworkId, tried, layer);
   const layers = layersFor(process);
+  const hasStrip = lines.some(({ prints }) => prints.length > 1) || lines.length > 1;
 
   useArtKeys({
     layers,
@@ -70,7 +70,7 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
   };
   const keep = async (): Promise<void> => {
     setIsKeeping(true);
-    if (await onKeep?.(draft, desk.basedOn)) desk.wasKept();
+    await onKeep?.(draft, desk.basedOn, desk.wasKept);
     setIsKeeping(false);
   };
   const clean = async (index: number): Promise<void> => {
@@ -102,9 +102,9 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
 
   if (art.problem && !art.picture)
     return (
-      <Notice title="The artwork cannot be shown" onRetry={art.retry}>
+      <Failed title="The artwork cannot be shown" onRetry={art.retry}>
         {art.problem}
-      </Notice>
+      </Failed>
     );
   const point = (finding: Finding, place: number): void => setPointed({ code: finding.code, place });
   return (
@@ -112,36 +112,37 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
       {desk.isOvertaken && (
         <Overtaken what={`The route of ${line.code}`} onKeepMine={desk.keepMine} onStartAgain={desk.reset} />
       )}
-      <div className="art-bar">
-        <label className="row" style={{ gap: 8 }}>
-          <span className="muted">Judged for</span>
-          <select value={process} onChange={(event) => setProcess(event.target.value as PrintProcess)}>
-            {PROCESSES.map(([value, words]) => (
-              <option key={value} value={value}>
-                {words}
-                {value === job.process ? ', as planned' : ''}
-              </option>
-            ))}
-          </select>
-        </label>
+      <Row style={{ paddingBottom: 8 }}>
+        <SelectField
+          label="Judged for"
+          width={300}
+          value={process}
+          options={PROCESSES.map(([value, words]) => ({
+            value,
+            label: value === job.process ? `${words}, as planned` : words,
+          }))}
+          onChange={setProcess}
+        />
         {process !== job.process && (
-          <span className="caution small">Only tried: the line stays as it is planned.</span>
+          <Note tone="caution" isSmall>
+            Only tried: the line stays as it is planned.
+          </Note>
         )}
-        <span style={{ flex: 1 }} />
+        <Grow />
         <span className="muted small" role="status">
           {statusWords(art, draft.widthMm, system)}
         </span>
         {onKeep && (
           <>
-            <Button size="small" variant="outlined" disabled={!desk.canUndo} onClick={desk.undo}>
+            <Button size="small" disabled={!desk.canUndo} onClick={desk.undo}>
               Undo
             </Button>
-            <Button size="small" variant="outlined" disabled={!desk.canRedo} onClick={desk.redo}>
+            <Button size="small" disabled={!desk.canRedo} onClick={desk.redo}>
               Redo
             </Button>
             <Button
+              look="primary"
               size="small"
-              variant="contained"
               disabled={!desk.isChanged || isKeeping}
               onClick={() => void keep()}
             >
@@ -149,16 +150,9 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
             </Button>
           </>
         )}
-      </div>
-      {art.problem && (
-        <p className="alarm row" role="alert" style={{ marginBottom: 8 }}>
-          {art.problem}
-          <Button size="small" variant="outlined" onClick={art.retry}>
-            Try again
-          </Button>
-        </p>
-      )}
-      <div className="artwork-view" data-strip={lines.length > 1}>
+      </Row>
+      <Refusal words={art.problem ?? ''} onRetry={art.retry} />
+      <FillSplit columns="minmax(0, 1fr) 384px" below={900} footPx={hasStrip ? 100 : 16}>
         <ArtStage
           {...{ line, print, art, layers, layer, artworkId, system, isOnGarment, pointed }}
           job={tried}
@@ -180,7 +174,7 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
           onPick={setPicking}
           onCompare={setCompared}
         />
-      </div>
+      </FillSplit>
       <Filmstrip lines={lines} current={{ line, print }} />
     </>
   );

@@ -1,6 +1,8 @@
 import type { ArtFigures, InkChannel } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
+import { SimpleTable } from '../../ui/index.ts';
+import type { TableColumn } from '../../ui/index.ts';
 
 /** What the shop pays, cents; for the cost of one print. */
 export interface PrintPrices {
@@ -48,40 +50,36 @@ export function FigureTable({
   ];
   const total = rows.reduce((sum, { cents }) => sum + (cents ?? 0), 0);
   return (
-    <table className="dense figures">
-      <thead>
-        <tr>
-          <th>One print</th>
-          <th className="number">Amount</th>
-          <th className="number">Cents</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ name, value, cents, basis }) => (
-          <tr key={name}>
-            <td>
-              {name}
-              <div className="muted small">{basis}</div>
-            </td>
-            <td className="number nowrap">{value}</td>
-            <td className="number nowrap">{cents === null ? '' : cents.toFixed(1)}</td>
-          </tr>
-        ))}
-      </tbody>
-      <tfoot>
-        <tr>
-          <td>
-            <strong>Ink, film, powder and pretreatment</strong>
-          </td>
-          <td />
-          <td className="number">
-            <strong>{total.toFixed(1)}</strong>
-          </td>
-        </tr>
-      </tfoot>
-    </table>
+    <SimpleTable
+      label="What one print uses"
+      columns={COLUMNS}
+      rows={rows}
+      keyOf={({ name }) => name}
+      isTopAligned
+      foot={['Ink, film, powder and pretreatment', '', total.toFixed(1)]}
+    />
   );
 }
+
+const COLUMNS: TableColumn<Row>[] = [
+  {
+    key: 'name',
+    title: 'One print',
+    cell: ({ name, basis }) => (
+      <>
+        {name}
+        <div className="muted small">{basis}</div>
+      </>
+    ),
+  },
+  { key: 'amount', title: 'Amount', isNumber: true, cell: ({ value }) => value },
+  {
+    key: 'cents',
+    title: 'Cents',
+    isNumber: true,
+    cell: ({ cents }) => (cents === null ? '' : cents.toFixed(1)),
+  },
+];
 
 function sizeRows(
   { bboxMm, dpi, px, inkMm2, coverage, solid, parts }: ArtFigures,

@@ -1,9 +1,9 @@
 import type { Finding, Fix } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
-import Button from '@mui/material/Button';
 import { findingWords } from './findingWords.ts';
 import { fixWords } from './stepWords.ts';
+import { Button, Mark, Pressable, Row, Rows, Swatch, TOKENS } from '../../ui/index.ts';
 
 const MARKS = { stop: '■', warn: '◆', note: '○' } as const;
 const WORDS = { stop: 'stops the print', warn: 'will show', note: 'worth knowing' } as const;
@@ -33,65 +33,63 @@ export function Findings({ findings, system, pointed, onPoint, onFix }: Props) {
     );
   }
   return (
-    <ul aria-label="Findings">
+    <Rows aria-label="Findings">
       {findings.map((finding) => {
         const { title, text } = findingWords(finding, system);
         const place = pointed?.code === finding.code ? pointed.place : -1;
         return (
           <li
             key={finding.code}
-            className="finding"
-            data-severity={finding.severity}
-            data-pointed={place >= 0}
+            style={{
+              padding: '10px 16px',
+              boxShadow: place >= 0 ? `inset 3px 0 0 ${TOKENS.rose}` : undefined,
+            }}
           >
-            <div className="finding-head">
+            <Row justify="space-between" align="baseline" gap={8}>
               <h3>{title}</h3>
-              <span className="state small" data-tone={finding.severity === 'note' ? 'calm' : 'hands'}>
-                <span aria-hidden="true">{MARKS[finding.severity]}</span>
+              <Mark
+                mark={MARKS[finding.severity]}
+                tone={finding.severity === 'note' ? 'calm' : 'hands'}
+                isSmall
+              >
                 {WORDS[finding.severity]}
-              </span>
-            </div>
+              </Mark>
+            </Row>
             <p>
               {text}
               {finding.confidence === 'likely' && (
                 <span className="muted"> Likely, not sure: look for yourself.</span>
               )}
             </p>
-            <div className="finding-acts">
+            <Row gap={8} style={{ paddingTop: 6 }}>
               {onFix &&
                 finding.fixes.map((fix, i) => (
                   <Button
+                    look={i === 0 && finding.severity !== 'note' ? 'primary' : 'second'}
                     key={fixWords(fix, system)}
                     size="small"
-                    variant={i === 0 && finding.severity !== 'note' ? 'contained' : 'outlined'}
-                    startIcon={swatchOf(fix)}
+                    icon={swatchOf(fix)}
                     onClick={() => onFix(fix)}
                   >
                     {fixWords(fix, system)}
                   </Button>
                 ))}
               {finding.places.length > 0 && (
-                <button
-                  type="button"
-                  className="link"
-                  onClick={() => onPoint(finding, (place + 1) % finding.places.length)}
-                >
+                <Pressable look="words" onClick={() => onPoint(finding, (place + 1) % finding.places.length)}>
                   {placeWords(finding, place)}
-                </button>
+                </Pressable>
               )}
-            </div>
+            </Row>
           </li>
         );
       })}
-    </ul>
+    </Rows>
   );
 }
 
 /** The colour a knock-out takes out. */
 function swatchOf(fix: Fix): React.ReactNode {
-  return fix.kind === 'step' && fix.step.kind === 'knock-out' ? (
-    <span className="swatch" style={{ background: fix.step.hex }} />
-  ) : undefined;
+  return fix.kind === 'step' && fix.step.kind === 'knock-out' ? <Swatch hex={fix.step.hex} /> : undefined;
 }
 
 function placeWords({ places, placeCount }: Finding, place: number): string {

@@ -1,11 +1,10 @@
 import { isFilmProcess } from '@saltflat/core/route';
 import type { LinePrint, OrderLine } from '@saltflat/contract';
 import { RIGHTS_WORDS } from './rightsWords.ts';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { useAnswerProofMutation, useProofAnswersQuery, useSayRightsMutation } from './preparationsApi.ts';
+import { Button, Note, RadioField, Refusal, Row, Rows, Stack, TextField } from '../../ui/index.ts';
 
 interface Props {
   line: OrderLine;
@@ -18,16 +17,16 @@ interface Props {
 /** Files and pages of the print, the customer's answer, and whose image it is. */
 export function OutPanel({ line, print, by, isChanged }: Props) {
   return (
-    <div className="stack out-panel">
+    <Stack gap={20} pad="14px 16px">
       {isChanged && (
-        <p className="caution small">
+        <Note tone="caution" isSmall>
           Files are made of what is kept for the line. Keep what you are trying first.
-        </p>
+        </Note>
       )}
       <Files line={line} print={print} />
       <Proof line={line} by={by} />
       <Rights print={print} by={by} />
-    </div>
+    </Stack>
   );
 }
 
@@ -46,12 +45,12 @@ function Files({ line, print }: { line: OrderLine; print: LinePrint }) {
       : []),
   ];
   return (
-    <section aria-label="Files">
+    <Stack as="section" aria-label="Files" gap={8}>
       <h3>Files at the print’s resolution</h3>
-      <ul className="files">
+      <Rows>
         {rows.map(([plane, name]) => (
-          <li key={plane}>
-            <span>{name}</span>
+          <li key={plane} style={{ display: 'flex', gap: 14, padding: '5px 0' }}>
+            <span style={{ flex: 1 }}>{name}</span>
             {(['png', 'tiff'] as const).map((format) => (
               <a
                 key={format}
@@ -64,11 +63,11 @@ function Files({ line, print }: { line: OrderLine; print: LinePrint }) {
             ))}
           </li>
         ))}
-      </ul>
+      </Rows>
       {isFilm && (
         <p className="muted small">The pair is mirrored already: switch mirroring off where it is printed.</p>
       )}
-    </section>
+    </Stack>
   );
 }
 
@@ -88,7 +87,7 @@ function Proof({ line, by }: { line: OrderLine; by: string }) {
     if (!done.error) setNote('');
   };
   return (
-    <section aria-label="Proof">
+    <Stack as="section" aria-label="Proof" gap={8}>
       <h3>Proof for the customer</h3>
       <p>
         <a href={`/api/v1/lines/${line.id}/proof.pdf`} download>
@@ -104,26 +103,14 @@ function Proof({ line, by }: { line: OrderLine; by: string }) {
           {said !== '' && `: ${said}`}
         </p>
       ))}
-      <div className="row" style={{ gap: 8 }}>
-        <TextField
-          size="small"
-          label="Who answered"
-          value={customerName}
-          onChange={(event) => setCustomerName(event.target.value)}
-          sx={{ flex: 1, minWidth: 120 }}
-        />
-        <TextField
-          size="small"
-          label="Note"
-          value={note}
-          onChange={(event) => setNote(event.target.value)}
-          sx={{ flex: 1, minWidth: 120 }}
-        />
-      </div>
-      <div className="row" style={{ gap: 8 }}>
+      <Row gap={8}>
+        <TextField label="Who answered" value={customerName} onChange={setCustomerName} />
+        <TextField label="Note" width={180} value={note} onChange={setNote} />
+      </Row>
+      <Row gap={8}>
         <Button
+          look="primary"
           size="small"
-          variant="contained"
           disabled={isLoading || customerName.trim() === ''}
           onClick={() => void answer('approved')}
         >
@@ -131,58 +118,49 @@ function Proof({ line, by }: { line: OrderLine; by: string }) {
         </Button>
         <Button
           size="small"
-          variant="outlined"
           disabled={isLoading || customerName.trim() === ''}
           onClick={() => void answer('changes-wanted')}
         >
           Changes wanted
         </Button>
-      </div>
-      {error && (
-        <p className="field-problem" role="alert">
-          {problemMessage(error)}
-        </p>
-      )}
-    </section>
+      </Row>
+      <Refusal words={error ? problemMessage(error) : ''} />
+    </Stack>
   );
 }
+
+type Said = (typeof RIGHTS_WORDS)[number][0];
+
+/** What was said of an image; nothing while nobody has asked. */
+const saidOf = (artwork: LinePrint['artwork']): Said | null =>
+  artwork === null || artwork.rights === 'unasked' ? null : artwork.rights;
 
 function Rights({ print, by }: { print: LinePrint; by: string }) {
   const [say, { error }] = useSayRightsMutation();
   const { artwork } = print;
-  const [chosen, setChosen] = useState(artwork?.rights ?? 'unasked');
+  const [chosen, setChosen] = useState<Said | null>(saidOf(artwork));
   if (!artwork) return null;
-  const choose = async (rights: (typeof RIGHTS_WORDS)[number][0]): Promise<void> => {
+  const choose = async (rights: Said): Promise<void> => {
     setChosen(rights);
     const done = await say({ artworkId: artwork.id, rights, note: artwork.rightsNote, by });
-    if (done.error) setChosen(artwork.rights);
+    if (done.error) setChosen(saidOf(artwork));
   };
   return (
-    <section aria-label="Rights">
+    <Stack as="section" aria-label="Rights" gap={8}>
       <h3>Whose image is it?</h3>
       <p className="muted small">
         Selling a transfer is selling the image; a licence to put it on a garment may not cover that. Asked
         once for this file.
       </p>
-      <fieldset className="choice">
-        <legend className="visually-hidden">Whose image is it?</legend>
-        {RIGHTS_WORDS.map(([rights, words]) => (
-          <label key={rights} className="row" style={{ gap: 6 }}>
-            <input
-              type="radio"
-              name="rights"
-              checked={chosen === rights}
-              onChange={() => void choose(rights)}
-            />
-            {words}
-          </label>
-        ))}
-      </fieldset>
-      {error && (
-        <p className="field-problem" role="alert">
-          {problemMessage(error)}
-        </p>
-      )}
-    </section>
+      <RadioField
+        label="Whose image is it?"
+        isNameHidden
+        look="list"
+        value={chosen}
+        options={RIGHTS_WORDS.map(([rights, words]) => ({ value: rights, label: words }))}
+        onChange={(rights) => void choose(rights)}
+      />
+      <Refusal words={error ? problemMessage(error) : ''} />
+    </Stack>
   );
 }

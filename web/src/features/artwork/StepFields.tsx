@@ -1,8 +1,7 @@
 import type { ArtStep } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
-import Button from '@mui/material/Button';
-import { Slider } from './Slider.tsx';
+import { Button, ColourField, RadioField, Row, SliderField, Stack } from '../../ui/index.ts';
 
 interface Props {
   step: ArtStep;
@@ -13,6 +12,9 @@ interface Props {
   onPick: () => void;
 }
 
+/** Under the step’s title. */
+const INSIDE = '4px 16px 14px 42px';
+
 /** The knobs of one step. */
 export function StepFields({ step, system, isCleaning, onChange, onClean, onPick }: Props) {
   const fine = (value: number): string =>
@@ -22,8 +24,8 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
       return <KnockOutFields {...{ step, isCleaning, onChange, onClean, onPick }} />;
     case 'harden-edges':
       return (
-        <div className="step-fields">
-          <Slider
+        <Stack gap={10} pad={INSIDE}>
+          <SliderField
             label="Full ink from"
             shown={`${Math.round((100 * step.threshold) / 255)} % alpha`}
             min={1}
@@ -32,12 +34,12 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
             value={step.threshold}
             onChange={(threshold) => onChange({ ...step, threshold })}
           />
-        </div>
+        </Stack>
       );
     case 'screen-soft':
       return (
-        <div className="step-fields">
-          <Slider
+        <Stack gap={10} pad={INSIDE}>
+          <SliderField
             label="Dots apart"
             shown={fine(step.cellMm)}
             min={0.6}
@@ -47,12 +49,12 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
             onChange={(cellMm) => onChange({ ...step, cellMm })}
             hint="Dots under 0.2 mm² would not hold and are left out: wider apart keeps more of the faint parts."
           />
-        </div>
+        </Stack>
       );
     case 'thicken':
       return (
-        <div className="step-fields">
-          <Slider
+        <Stack gap={10} pad={INSIDE}>
+          <SliderField
             label="What is thinner than"
             shown={fine(step.thinnerThanMm)}
             min={0.1}
@@ -61,7 +63,7 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
             value={step.thinnerThanMm}
             onChange={(thinnerThanMm) => onChange({ ...step, thinnerThanMm })}
           />
-          <Slider
+          <SliderField
             label="By"
             shown={fine(step.byMm)}
             min={0.05}
@@ -70,12 +72,12 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
             value={step.byMm}
             onChange={(byMm) => onChange({ ...step, byMm })}
           />
-        </div>
+        </Stack>
       );
     case 'drop-specks':
       return (
-        <div className="step-fields">
-          <Slider
+        <Stack gap={10} pad={INSIDE}>
+          <SliderField
             label="Smaller than"
             shown={`${step.smallerThanMm2.toFixed(2)} mm²`}
             min={0.05}
@@ -84,12 +86,12 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
             value={step.smallerThanMm2}
             onChange={(smallerThanMm2) => onChange({ ...step, smallerThanMm2 })}
           />
-        </div>
+        </Stack>
       );
     case 'perforate':
       return (
-        <div className="step-fields">
-          <Slider
+        <Stack gap={10} pad={INSIDE}>
+          <SliderField
             label="Holes"
             shown={fine(step.holeMm)}
             min={0.8}
@@ -100,7 +102,7 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
               onChange({ ...step, holeMm, pitchMm: Math.max(step.pitchMm, holeMm + 0.4) })
             }
           />
-          <Slider
+          <SliderField
             label="From hole to hole"
             shown={fine(step.pitchMm)}
             min={1.4}
@@ -109,10 +111,14 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
             value={step.pitchMm}
             onChange={(pitchMm) => onChange({ ...step, pitchMm: Math.max(pitchMm, step.holeMm + 0.4) })}
           />
-        </div>
+        </Stack>
       );
     default:
-      return <p className="muted small step-fields">Nothing to set.</p>;
+      return (
+        <p className="muted small" style={{ padding: INSIDE }}>
+          Nothing to set.
+        </p>
+      );
   }
 }
 
@@ -126,36 +132,28 @@ interface KnockOutProps {
 
 function KnockOutFields({ step, isCleaning, onChange, onClean, onPick }: KnockOutProps) {
   return (
-    <div className="step-fields">
-      <div className="row">
-        <label className="row" style={{ gap: 8 }}>
+    <Stack gap={10} pad={INSIDE}>
+      <Row>
+        <Row gap={8}>
           Colour
-          <input
-            type="color"
-            value={step.hex}
-            onChange={(event) => onChange({ ...step, hex: event.target.value })}
-          />
+          <ColourField label="Colour" hex={step.hex} onChange={(hex) => onChange({ ...step, hex })} />
           <span className="code">{step.hex}</span>
-        </label>
-        <Button size="small" variant="outlined" onClick={onPick}>
+        </Row>
+        <Button size="small" onClick={onPick}>
           Pick from the picture
         </Button>
-      </div>
-      <fieldset className="row choice">
-        <legend className="visually-hidden">Where</legend>
-        {(
-          [
-            ['global', 'Wherever it is'],
-            ['flood', 'From the border in'],
-          ] as const
-        ).map(([mode, words]) => (
-          <label key={mode} className="row" style={{ gap: 6 }}>
-            <input type="radio" checked={step.mode === mode} onChange={() => onChange({ ...step, mode })} />
-            {words}
-          </label>
-        ))}
-      </fieldset>
-      <Slider
+      </Row>
+      <RadioField
+        label="Where"
+        isNameHidden
+        value={step.mode}
+        options={[
+          { value: 'global', label: 'Wherever it is' },
+          { value: 'flood', label: 'From the border in' },
+        ]}
+        onChange={(mode) => onChange({ ...step, mode })}
+      />
+      <SliderField
         label="Tolerance"
         shown={String(step.tol)}
         min={0}
@@ -165,7 +163,7 @@ function KnockOutFields({ step, isCleaning, onChange, onClean, onPick }: KnockOu
         onChange={(tol) => onChange({ ...step, tol })}
         hint="How different a colour may be and still go: 1 is just visible."
       />
-      <Slider
+      <SliderField
         label="Fade"
         shown={String(step.soft)}
         min={0}
@@ -175,9 +173,9 @@ function KnockOutFields({ step, isCleaning, onChange, onClean, onPick }: KnockOu
         onChange={(soft) => onChange({ ...step, soft })}
         hint="Over how much difference edges fade out."
       />
-      <Button size="small" variant="outlined" disabled={isCleaning} onClick={onClean}>
+      <Button size="small" isBusy={isCleaning} onClick={onClean}>
         {isCleaning ? 'Looking …' : 'Raise the tolerance until clean'}
       </Button>
-    </div>
+    </Stack>
   );
 }

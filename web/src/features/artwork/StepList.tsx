@@ -3,6 +3,17 @@ import type { UnitSystem } from '@saltflat/core/units';
 import { useState } from 'react';
 import { StepFields } from './StepFields.tsx';
 import { stepWords } from './stepWords.ts';
+import {
+  ArrowDown,
+  ArrowUp,
+  CheckField,
+  Close,
+  IconButton,
+  Pressable,
+  Row,
+  Rows,
+  Swatch,
+} from '../../ui/index.ts';
 
 interface Props {
   steps: readonly ArtStep[];
@@ -40,56 +51,48 @@ export function StepList({ steps, system, onChange, onClean, isCleaning, onPick 
       kind,
     );
   return (
-    <ol className="steps" aria-label="Steps">
+    <Rows as="ol" aria-label="Steps">
       {steps.map((step, i) => {
         const { title, detail } = stepWords(step, system);
         const isOpen = open === i;
         return (
-          <li key={`${i} ${step.kind}`} data-off={step.isOff === true}>
-            <div className="step-head">
-              <input
-                type="checkbox"
-                checked={step.isOff !== true}
-                aria-label={`${title}, done`}
-                onChange={({ target }) => {
+          <li key={`${i} ${step.kind}`}>
+            <Row gap={2} isOneLine style={{ padding: '2px 8px' }}>
+              <CheckField
+                label={`${title}, done`}
+                isNameHidden
+                isChecked={step.isOff !== true}
+                onChange={(isDone) => {
                   const { isOff: _was, ...on } = step;
-                  replace(i, target.checked ? on : { ...on, isOff: true });
+                  replace(i, isDone ? on : { ...on, isOff: true });
                 }}
               />
-              <button
-                type="button"
-                className="step-title"
-                aria-expanded={isOpen}
+              <Pressable
+                isExpanded={isOpen}
                 onClick={() => setOpen(isOpen ? null : i)}
+                sx={{ flex: 1, padding: '0 6px', flexWrap: 'wrap', gap: '2px 8px' }}
               >
-                {step.kind === 'knock-out' && <span className="swatch" style={{ background: step.hex }} />}
-                <strong>{title}</strong>
+                {step.kind === 'knock-out' && <Swatch hex={step.hex} />}
+                <strong style={step.isOff === true ? { textDecoration: 'line-through' } : {}}>{title}</strong>
                 <span className="muted small">{detail}</span>
-              </button>
-              <button
-                type="button"
-                aria-label={`${title}: earlier`}
-                disabled={i === 0}
-                onClick={() => move(i, -1)}
-              >
-                ↑
-              </button>
-              <button
-                type="button"
-                aria-label={`${title}: later`}
+              </Pressable>
+              <IconButton label={`${title}: earlier`} disabled={i === 0} onClick={() => move(i, -1)}>
+                <ArrowUp fontSize="small" />
+              </IconButton>
+              <IconButton
+                label={`${title}: later`}
                 disabled={i === steps.length - 1}
                 onClick={() => move(i, 1)}
               >
-                ↓
-              </button>
-              <button
-                type="button"
-                aria-label={`${title}: remove`}
+                <ArrowDown fontSize="small" />
+              </IconButton>
+              <IconButton
+                label={`${title}: remove`}
                 onClick={() => onChange(steps.filter((_, k) => k !== i))}
               >
-                ×
-              </button>
-            </div>
+                <Close fontSize="small" />
+              </IconButton>
+            </Row>
             {isOpen && (
               <StepFields
                 step={step}
@@ -103,6 +106,6 @@ export function StepList({ steps, system, onChange, onClean, isCleaning, onPick 
           </li>
         );
       })}
-    </ol>
+    </Rows>
   );
 }

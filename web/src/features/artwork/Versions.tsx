@@ -4,6 +4,7 @@ import type { UnitSystem } from '@saltflat/core/units';
 import { useArtworkUsesQuery, usePreparationsQuery } from './preparationsApi.ts';
 import { stepWords } from './stepWords.ts';
 import { Link } from 'react-router';
+import { Pressable, Rows, Stack, dayAndTime } from '../../ui/index.ts';
 
 interface Props {
   artworkId: string;
@@ -23,43 +24,38 @@ export function Versions({ artworkId, current, keptId, system, comparedNumber, o
   const { data: uses = [] } = useArtworkUsesQuery(artworkId);
   const others = uses.filter((use) => use.lineId !== current.lineId || use.print !== current.print);
   return (
-    <div className="stack out-panel">
+    <Stack gap={20} pad="14px 16px">
       <section aria-label="Versions">
         <h3>Versions of this artwork</h3>
         {versions.length === 0 && (
           <p className="muted small">None yet: keeping what you try makes the first.</p>
         )}
-        <ul className="versions">
+        <Rows>
           {versions.map((version) => (
-            <li key={version.id}>
-              <div>
+            <li key={version.id} style={{ display: 'flex', gap: 12, padding: '8px 0' }}>
+              <div style={{ flex: 1 }}>
                 <strong>Version {version.number}</strong>
                 {version.id === keptId && <span className="muted small"> on this print</span>}
                 <div className="muted small">
-                  {version.byName},{' '}
-                  {new Date(version.createdAt).toLocaleString('en-GB', {
-                    dateStyle: 'short',
-                    timeStyle: 'short',
-                  })}
+                  {version.byName}, {dayAndTime(version.createdAt)}
                 </div>
                 <div className="small">
                   {version.steps.map((step) => stepWords(step, system).title).join(', ') || 'white only'}
                 </div>
               </div>
-              <button type="button" className="link" onClick={() => onTake(version)}>
+              <Pressable look="words" onClick={() => onTake(version)}>
                 Take it
-              </button>
-              <button
-                type="button"
-                className="link"
-                aria-pressed={comparedNumber === version.number}
+              </Pressable>
+              <Pressable
+                look="words"
+                isPressed={comparedNumber === version.number}
                 onClick={() => onCompare(comparedNumber === version.number ? null : version)}
               >
                 {comparedNumber === version.number ? 'End comparing' : 'Compare'}
-              </button>
+              </Pressable>
             </li>
           ))}
-        </ul>
+        </Rows>
       </section>
       <section aria-label="Other prints">
         <h3>Also printed on</h3>
@@ -78,6 +74,6 @@ export function Versions({ artworkId, current, keptId, system, comparedNumber, o
           ))}
         </ul>
       </section>
-    </div>
+    </Stack>
   );
 }

@@ -1,8 +1,7 @@
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { useLaydownsQuery, useWeighPrintMutation } from './preparationsApi.ts';
+import { Button, NumberField, RadioField, Refusal, Row, Stack } from '../../ui/index.ts';
 
 interface Props {
   lineId: string;
@@ -12,60 +11,48 @@ interface Props {
   by: string;
 }
 
-const grams = (text: string): number => Number(text.trim().replace(',', '.'));
-const isNumber = (text: string): boolean => text.trim() !== '' && Number.isFinite(grams(text));
-
 /** A print on the scale before and after: its laydowns are then fitted from what was weighed, not assumed. */
 export function WeighPrint({ lineId, print, hasPowder, by }: Props) {
   const { data: laydowns = [] } = useLaydownsQuery();
   const [weigh, { isLoading, error }] = useWeighPrintMutation();
   const [of, setOf] = useState<'ink' | 'powder'>('ink');
-  const [before, setBefore] = useState('');
-  const [after, setAfter] = useState('');
-  const isReady = isNumber(before) && isNumber(after);
+  const [before, setBefore] = useState<number | null>(null);
+  const [after, setAfter] = useState<number | null>(null);
   const send = async (): Promise<void> => {
-    const done = await weigh({ lineId, print, of, beforeG: grams(before), afterG: grams(after), by });
+    if (before === null || after === null) return;
+    const done = await weigh({ lineId, print, of, beforeG: before, afterG: after, by });
     if (done.error) return;
-    setBefore('');
-    setAfter('');
+    setBefore(null);
+    setAfter(null);
   };
   return (
-    <section aria-label="Weigh a print" className="stack" style={{ padding: '12px 16px', gap: 8 }}>
+    <Stack as="section" aria-label="Weigh a print" gap={8} pad="12px 16px">
       <h3>Weigh a print of this line</h3>
       <p className="muted small">
         Weigh it, lay ink or powder on, weigh it again while wet. Assumed laydowns then give way to your own.
       </p>
-      <fieldset className="row choice">
-        <legend className="visually-hidden">What was laid on</legend>
-        {(hasPowder ? (['ink', 'powder'] as const) : (['ink'] as const)).map((one) => (
-          <label key={one} className="row" style={{ gap: 6 }}>
-            <input type="radio" name="weighed" checked={of === one} onChange={() => setOf(one)} />
-            {one}
-          </label>
-        ))}
-      </fieldset>
-      <div className="row" style={{ gap: 8, flexWrap: 'nowrap' }}>
-        <TextField
-          size="small"
-          label="Before, g"
-          value={before}
-          onChange={(event) => setBefore(event.target.value)}
-        />
-        <TextField
-          size="small"
-          label="After, g"
-          value={after}
-          onChange={(event) => setAfter(event.target.value)}
-        />
-        <Button size="small" variant="outlined" disabled={!isReady || isLoading} onClick={() => void send()}>
+      <RadioField
+        label="What was laid on"
+        isNameHidden
+        value={of}
+        options={(hasPowder ? (['ink', 'powder'] as const) : (['ink'] as const)).map((one) => ({
+          value: one,
+          label: one,
+        }))}
+        onChange={setOf}
+      />
+      <Row gap={8} isOneLine>
+        <NumberField label="Before, g" value={before} onChange={setBefore} />
+        <NumberField label="After, g" value={after} onChange={setAfter} />
+        <Button isBusy={isLoading} disabled={before === null || after === null} onClick={() => void send()}>
           Keep
         </Button>
-      </div>
-      {error && (
-        <p className="field-problem" role="alert">
-          {problemMessage(error)}
-        </p>
-      )}
+      </Row>
+      <Refusal
+        words={error ? problemMessage(error) : ''}
+        onRetry={() => void send()}
+        isRetrying={isLoading}
+      />
       <ul className="small">
         {laydowns.map(({ material, weighings, amounts }) => (
           <li key={material}>
@@ -83,6 +70,6 @@ export function WeighPrint({ lineId, print, hasPowder, by }: Props) {
           </li>
         ))}
       </ul>
-    </section>
+    </Stack>
   );
 }

@@ -2,9 +2,9 @@ import type { ArtFigures, PrintProcess } from '@saltflat/core/artwork';
 import { WHITE_PRESETS, defaultUnderbase } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
-import Button from '@mui/material/Button';
-import { Slider } from './Slider.tsx';
+import { useState } from 'react';
 import type { ArtDraft } from './useArtDraft.ts';
+import { Button, Pressable, Row, SliderField, Stack } from '../../ui/index.ts';
 
 interface Props {
   process: PrintProcess;
@@ -16,6 +16,7 @@ interface Props {
 
 /** White under the colour: house presets, then every knob. */
 export function WhitePanel({ process, draft, figures, system, onChange }: Props) {
+  const [isWhy, setWhy] = useState(false);
   if (process === 'dtg-light' || process === 'sub') {
     return (
       <p style={{ padding: '12px 16px' }}>
@@ -43,25 +44,25 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
   });
   const chosen = presets.find(({ isOn }) => isOn);
   return (
-    <div className="stack white-panel">
-      <div className="presets" role="group" aria-label="House presets">
+    <Stack pad="14px 16px">
+      <Row gap={6} role="group" aria-label="House presets">
         {presets.map(({ name, tradeOff, isOn, part }) => (
           <Button
+            look={isOn ? 'primary' : 'second'}
             key={name}
             size="small"
-            variant={isOn ? 'contained' : 'outlined'}
-            aria-pressed={isOn}
+            isPressed={isOn}
             title={tradeOff}
             onClick={() => onChange(part, '')}
           >
             {name}
           </Button>
         ))}
-      </div>
+      </Row>
       <p className="muted small">
         {chosen ? chosen.tradeOff : 'Your own setting: none of the house presets.'}
       </p>
-      <Slider
+      <SliderField
         label="Density"
         shown={percent(draft.density)}
         min={0.3}
@@ -71,7 +72,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
         onChange={(density) => onChange({ density }, 'density')}
         hint="More hides better; less feels lighter and dries sooner."
       />
-      <Slider
+      <SliderField
         label="Choke"
         shown={fine(draft.chokeMm)}
         min={0}
@@ -80,11 +81,13 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
         value={draft.chokeMm}
         onChange={(chokeMm) => onChange({ chokeMm }, 'choke')}
       />
-      <details className="why">
-        <summary>Why this choke</summary>
-        <p className="small">{chokeReason(draft.chokeMm, process, figures, system)}</p>
-      </details>
-      <Slider
+      <div>
+        <Pressable look="words" isExpanded={isWhy} onClick={() => setWhy(!isWhy)}>
+          Why this choke
+        </Pressable>
+        {isWhy && <p className="small">{chokeReason(draft.chokeMm, process, figures, system)}</p>}
+      </div>
+      <SliderField
         label="Smallest dot"
         shown={percent(own.minDot)}
         min={0}
@@ -96,7 +99,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
       />
       {isDirect && (
         <>
-          <Slider
+          <SliderField
             label="White begins"
             shown={`${own.nearGarment.from} from the garment’s colour`}
             min={0}
@@ -107,7 +110,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
               white({ nearGarment: { from, to: Math.max(own.nearGarment.to, from + 1) } }, 'near')
             }
           />
-          <Slider
+          <SliderField
             label="White is full"
             shown={`${own.nearGarment.to} from it`}
             min={1}
@@ -119,7 +122,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
             }
             hint="Difference to the eye: 1 is just visible. Colours near the garment’s need less white."
           />
-          <Slider
+          <SliderField
             label="Second white"
             shown={own.highlight === 0 ? 'none' : percent(own.highlight)}
             min={0}
@@ -131,7 +134,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
           />
         </>
       )}
-    </div>
+    </Stack>
   );
 }
 

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useKeyNotes, useKeys } from '../../keys/index.ts';
 import type { ArtLayer } from '../../worker/artwork.worker.ts';
 import type { Layer } from './layers.ts';
 
@@ -11,41 +11,24 @@ interface Keys {
   onRedo: () => void;
 }
 
-/** One key per layer, x for the split view, o for the garment's outline, Ctrl or ⌘ with z and y; unless a field is being typed in. */
-export function useArtKeys(keys: Keys): void {
-  const latest = useRef(keys);
-  useEffect(() => {
-    latest.current = keys;
-  });
-  useEffect(() => {
-    let isAfterG = false; // “g a” goes to a place: its letter is not ours
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.altKey || isTyping(event.target)) return;
-      const { layers, onLayer, onSplit, onGarment, onUndo, onRedo } = latest.current;
-      if (event.ctrlKey || event.metaKey) {
-        if (event.key !== 'z' && event.key !== 'y' && event.key !== 'Z') return;
-        event.preventDefault();
-        if (event.key === 'z') onUndo();
-        else onRedo();
-        return;
-      }
-      const wasAfterG = isAfterG;
-      isAfterG = event.key === 'g';
-      if (wasAfterG) return;
-      if (event.key === 'x') onSplit();
-      else if (event.key === 'o') onGarment();
-      const found = layers.find(({ key }) => key === event.key);
-      if (found) onLayer(found.layer);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+/** One key per layer, x for the split view, o for the garment's outline, Ctrl or ⌘ with z and y. */
+export function useArtKeys({ layers, onLayer, onSplit, onGarment, onUndo, onRedo }: Keys): void {
+  useKeys('Artwork', [
+    ...layers.map(({ layer, key, name }) => ({
+      key,
+      does: `show: ${name.toLowerCase()}`,
+      act: () => onLayer(layer),
+    })),
+    { key: 'x', does: 'split before and now; [ and ] move the line', act: onSplit },
+    { key: 'o', does: 'outline of the garment', act: onGarment },
+    { key: 'mod+z', shown: 'Ctrl z', does: 'undo', act: onUndo },
+    { key: 'mod+y', shown: 'Ctrl y', does: 'redo', act: onRedo },
+  ]);
+  useKeyNotes('Picture, once it has the focus', PICTURE);
 }
 
-const isTyping = (target: EventTarget | null): boolean =>
-  (target instanceof HTMLInputElement &&
-    target.type !== 'range' &&
-    target.type !== 'checkbox' &&
-    target.type !== 'radio') ||
-  target instanceof HTMLTextAreaElement ||
-  target instanceof HTMLSelectElement;
+const PICTURE = [
+  { shown: '+ −', does: 'zoom in and out' },
+  { shown: '0 1 8', does: 'fit; pixels 1 : 1 and 1 : 8' },
+  { shown: '← ↑ → ↓', does: 'move' },
+];

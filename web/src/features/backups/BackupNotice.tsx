@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { useBackupsQuery } from '../../api/backupsApi.ts';
-import { dayAndTime } from '../../ui/fileWords.ts';
+import { Note, dayAndTime } from '../../ui/index.ts';
 
 const ASK_MS = 10 * 60_000;
 
@@ -10,11 +10,11 @@ export function BackupNotice() {
   if (!data?.isLate) return null;
   const [last] = data.kept;
   return (
-    <p className="alarm" role="status" style={{ marginBottom: 12 }}>
+    <Note tone="alarm" role="status">
       {last
         ? `The last backup is from ${dayAndTime(last.madeAt)}: the one that was due is not there. `
         : 'There is no backup of this shop yet, and one was due. '}
       <Link to="/shop/backups">Look at the backups</Link>
-    </p>
+    </Note>
   );
 }

@@ -1,8 +1,19 @@
 import type { Device } from '@saltflat/contract';
-import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { useDriveDeviceMutation } from './devicesApi.ts';
+import {
+  Button,
+  CheckField,
+  Form,
+  Mark,
+  Note,
+  NumberField,
+  Panel,
+  Refusal,
+  Row,
+  Stack,
+} from '../../ui/index.ts';
 
 const PRESETS: Record<Device['id'], [string, number][]> = {
   scale: [
@@ -22,34 +33,27 @@ const PRESETS: Record<Device['id'], [string, number][]> = {
 /** One simulated device: what it says, and knobs that act like the world around it. */
 export function DevicePanel({ device }: { device: Device }) {
   const [drive, { error }] = useDriveDeviceMutation();
-  const [target, setTarget] = useState(device.drive.target);
+  const [target, setTarget] = useState<number | null>(device.drive.target);
   const turn = (knobs: Parameters<typeof drive>[0]): void => void drive(knobs);
   const digits = device.id === 'scale' ? 1 : 0;
   return (
-    <section className="panel" aria-label={device.name}>
-      <header>
-        <h2>{device.name}</h2>
-        <span className="muted">{device.isSimulated ? 'simulated stand-in' : 'connected'}</span>
-      </header>
-      <div className="stack" style={{ padding: 16 }}>
+    <Panel title={device.name} says={device.isSimulated ? 'simulated stand-in' : 'connected'} pad={16}>
+      <Stack>
         <p style={{ fontSize: 40, fontWeight: 640, lineHeight: 1 }}>
           {device.value === null ? '–' : device.value.toFixed(digits)} {device.unit}
         </p>
-        <p>
-          {device.fault ? (
-            <span className="alarm">■ {device.fault}</span>
-          ) : device.isStable ? (
-            <span className="muted">● steady</span>
-          ) : (
-            <span className="muted">○ settling</span>
-          )}
-        </p>
-        <div className="row" role="group" aria-label="Set it to">
+        {device.fault ? (
+          <Note tone="alarm">■ {device.fault}</Note>
+        ) : (
+          <Mark mark={device.isStable ? '●' : '○'} tone="calm">
+            {device.isStable ? 'steady' : 'settling'}
+          </Mark>
+        )}
+        <Row role="group" aria-label="Set it to">
           {PRESETS[device.id].map(([name, value]) => (
             <Button
               key={name}
               size="small"
-              variant="outlined"
               onClick={() => {
                 setTarget(value);
                 turn({ id: device.id, target: value });
@@ -58,64 +62,39 @@ export function DevicePanel({ device }: { device: Device }) {
               {name}
             </Button>
           ))}
-        </div>
-        <form
-          className="row"
-          onSubmit={(event) => {
-            event.preventDefault();
-            turn({ id: device.id, target });
-          }}
-        >
-          <label>
-            True value, {device.unit}{' '}
-            <input
-              type="number"
-              step="0.1"
-              value={target}
-              onChange={(event) => setTarget(Number(event.target.value))}
-              className="plain-input"
-            />
-          </label>
-          <Button type="submit" size="small" variant="outlined">
-            Put it there
-          </Button>
-          <label>
-            Noise{' '}
-            <input
-              type="number"
-              step="0.05"
-              min="0"
-              value={device.drive.noise}
-              onChange={(event) => turn({ id: device.id, noise: Number(event.target.value) })}
-              className="plain-input"
-            />
-          </label>
-          <label>
-            Drift per hour{' '}
-            <input
-              type="number"
-              step="0.1"
-              value={device.drive.driftPerHour}
-              onChange={(event) => turn({ id: device.id, driftPerHour: Number(event.target.value) })}
-              className="plain-input"
-            />
-          </label>
-        </form>
-        <label className="row">
-          <input
-            type="checkbox"
-            checked={device.drive.hasFault}
-            onChange={(event) => turn({ id: device.id, hasFault: event.target.checked })}
-            style={{ width: 18, height: 18, accentColor: '#0B6B73' }}
+        </Row>
+        <Form isRow onSubmit={() => target !== null && turn({ id: device.id, target })}>
+          <NumberField
+            label="True value"
+            unit={device.unit}
+            width={140}
+            value={target}
+            problem={target === null ? 'A number.' : undefined}
+            onChange={setTarget}
           />
-          Fault: it sends nothing
-        </label>
-        {error && (
-          <p className="field-problem" role="alert">
-            {problemMessage(error)}
-          </p>
-        )}
-      </div>
-    </section>
+          <Button type="submit">Put it there</Button>
+          <NumberField
+            label="Noise"
+            unit={device.unit}
+            width={120}
+            value={device.drive.noise}
+            onChange={(noise) => noise !== null && turn({ id: device.id, noise })}
+          />
+          <NumberField
+            label="Drift per hour"
+            unit={device.unit}
+            width={140}
+            value={device.drive.driftPerHour}
+            onChange={(driftPerHour) => driftPerHour !== null && turn({ id: device.id, driftPerHour })}
+          />
+        </Form>
+        <CheckField
+          label="Fault: it sends nothing"
+          isChecked={device.drive.hasFault}
+          onChange={(hasFault) => turn({ id: device.id, hasFault })}
+        />
+        <Refusal words={error ? problemMessage(error) : ''} />
+      </Stack>
+    </Panel>
   );
 }

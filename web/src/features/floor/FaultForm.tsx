@@ -1,10 +1,9 @@
 import type { Route } from '@saltflat/core/route';
 import { faultsOf } from '@saltflat/core/run';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { useUploadPhotoMutation } from './floorApi.ts';
+import { Button, FileButton, Refusal, Row, Stack, TextField } from '../../ui/index.ts';
 
 /** What was seen on something that is not good. */
 export interface Seen {
@@ -30,45 +29,42 @@ export function FaultForm({ route, word, onTell }: Props) {
     setFaults((before) =>
       before.includes(fault) ? before.filter((own) => own !== fault) : [...before, fault],
     );
-  const takePhoto = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const [sent, setSent] = useState<File | null>(null);
+  const takePhoto = async (file: File): Promise<void> => {
+    setSent(file);
     const answer = await upload(file);
     if (answer.data) setPhoto(answer.data.sha256);
   };
   return (
-    <div className="stack">
-      <div role="group" aria-label="What was seen" className="row" style={{ gap: 6 }}>
+    <Stack>
+      <Row role="group" aria-label="What was seen" gap={6}>
         {faultsOf(route).map(([fault, { name }]) => (
           <Button
             key={fault}
-            className="fault"
-            variant={faults.includes(fault) ? 'contained' : 'outlined'}
-            aria-pressed={faults.includes(fault)}
+            size="large"
+            look={faults.includes(fault) ? 'primary' : 'second'}
+            isPressed={faults.includes(fault)}
             onClick={() => toggle(fault)}
           >
             {name}
           </Button>
         ))}
-      </div>
-      <div className="row">
-        <TextField
-          label="Note (optional)"
-          value={note}
-          onChange={(event) => setNote(event.target.value)}
-          sx={{ flex: 1, minWidth: 220 }}
-        />
-        <Button component="label" variant="outlined" sx={{ minHeight: 56 }}>
+      </Row>
+      <Row>
+        <div style={{ flex: 1, minWidth: 220 }}>
+          <TextField label="Note (optional)" value={note} onChange={setNote} />
+        </div>
+        <FileButton
+          label="Add a photo (optional)"
+          accept="image/png,image/jpeg"
+          isBusy={isLoading}
+          onFile={(file) => void takePhoto(file)}
+        >
           {isLoading ? 'Sending the photo …' : photo ? '● Photo kept' : 'Add a photo (optional)'}
-          <input
-            type="file"
-            accept="image/png,image/jpeg"
-            className="visually-hidden"
-            onChange={(event) => void takePhoto(event.target.files?.[0])}
-          />
-        </Button>
+        </FileButton>
         <Button
-          className="primary"
-          variant="contained"
+          size="huge"
+          look="primary"
           disabled={faults.length === 0}
           onClick={() =>
             onTell({
@@ -80,13 +76,13 @@ export function FaultForm({ route, word, onTell }: Props) {
         >
           {word}
         </Button>
-      </div>
+      </Row>
       {faults.length === 0 && <p className="muted">Choose at least one fault.</p>}
-      {error && (
-        <p className="field-problem" role="alert">
-          {problemMessage(error)}
-        </p>
-      )}
-    </div>
+      <Refusal
+        words={error ? `The photo was not taken: ${problemMessage(error)}` : ''}
+        onRetry={sent ? () => void takePhoto(sent) : undefined}
+        isRetrying={isLoading}
+      />
+    </Stack>
   );
 }

@@ -3,27 +3,25 @@ import type { FilmOnFloor } from '@saltflat/core/run';
 import { formatClock } from '@saltflat/core/units';
 import { codesIn, partOf, titleIn } from './moments.ts';
 import type { LiveRun } from './useRunState.ts';
+import { Note, Panel, Rows, styled } from '../../ui/index.ts';
 
 /** Each sheet of film that is under way: what is on it, how far it is, and how long it may wait. */
 export function FilmSheets({ live, nowMs }: { live: LiveRun; nowMs: number }) {
   const sheets = filmOnFloor(live.plan, live.state);
   if (sheets.length === 0) return null;
   return (
-    <section className="panel" aria-label="Film">
-      <header>
-        <h2>Film</h2>
-      </header>
-      <ul>
+    <Panel title="Film">
+      <Rows>
         {sheets.map((sheet) => (
-          <li key={sheet.printed.id} className="film-sheet">
+          <Sheet key={sheet.printed.id}>
             <strong>{partOf(live, { ...sheet.printed, parts: sheet.parts })}</strong>
             <span className="muted code">{codesIn(live, sheet.printed)}</span>
             <span>{stage(live, sheet)}</span>
             <Window sheet={sheet} nowMs={nowMs} />
-          </li>
+          </Sheet>
         ))}
-      </ul>
-    </section>
+      </Rows>
+    </Panel>
   );
 }
 
@@ -36,8 +34,18 @@ function Window({ sheet: { next }, nowMs }: { sheet: FilmOnFloor; nowMs: number 
   if (next?.latestAt == null) return null;
   const leftS = (next.latestAt - nowMs) / 1000;
   return (
-    <span className={leftS < 0 ? 'alarm' : 'caution'}>
-      {leftS < 0 ? `window closed ${formatClock(-leftS)} ago` : `within ${formatClock(leftS)}`}
-    </span>
+    <div style={{ justifySelf: 'end' }}>
+      <Note tone={leftS < 0 ? 'alarm' : 'caution'} isSmall>
+        {leftS < 0 ? `window closed ${formatClock(-leftS)} ago` : `within ${formatClock(leftS)}`}
+      </Note>
+    </div>
   );
 }
+
+const Sheet = styled('li')({
+  display: 'grid',
+  gridTemplateColumns: '1fr auto',
+  gap: '2px 10px',
+  padding: '10px 16px',
+  '& strong::first-letter': { textTransform: 'uppercase' },
+});

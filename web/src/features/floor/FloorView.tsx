@@ -1,20 +1,14 @@
 import { countdownS, floorSlips } from '@saltflat/core/run';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
-import TextField from '@mui/material/TextField';
-import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useCallback, useState } from 'react';
+import { useKeys } from '../../keys/index.ts';
 import { useDispatch } from 'react-redux';
-import { useNow } from '../../ui/useNow.ts';
 import { serverNow } from '../../api/serverClock.ts';
 import { useDevice } from '../../api/liveSlice.ts';
 import { usePerson } from '../../person/personSlice.ts';
 import type { RunEventKind, RunEventPayload } from '@saltflat/core/run';
 import { momentsOf, stepsByLine, titleIn } from './moments.ts';
 import type { Moment } from './moments.ts';
-import { takesSpace } from './keys.ts';
+import { FloorFrame } from './floorParts.tsx';
 import { NextPanel } from './NextPanel.tsx';
 import { eventHappened, makeEvent, refusalsSeen, useOutbox } from './outboxSlice.ts';
 import { RunTabs } from './RunTabs.tsx';
@@ -23,7 +17,7 @@ import { FlowChoice } from './FlowChoice.tsx';
 import { SpoiledDialog } from './SpoiledDialog.tsx';
 import { LinedUp, Stations } from './Stations.tsx';
 import type { LiveRun } from './useRunState.ts';
-import './floor.css';
+import { Button, Dialog, Note, Refusal, Stack, TextField, useNow } from '../../ui/index.ts';
 
 interface Props {
   runs: readonly LiveRun[];
@@ -78,46 +72,41 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
   const undo = useCallback(() => {
     if (chosen && lastEventId !== null) record(chosen, 'undone', null, { eventId: lastEventId });
   }, [chosen, lastEventId, record]);
-  useFloorKeys({
-    onSpace: act,
-    onUndo: undo,
-    onProblem: () => setIsTelling(true),
-    onSpoiled: () => setIsSpoiled(true),
-  });
+  useKeys('Floor', [
+    { key: ' ', shown: 'Space', does: 'start or finish the step', act },
+    { key: 'u', does: 'undo the last step', act: undo },
+    { key: 'x', does: 'say what was spoiled', act: () => setIsSpoiled(true) },
+    { key: 'p', does: 'note a problem', act: () => setIsTelling(true) },
+  ]);
 
   return (
-    <div className="floor">
-      <div className="stack">
+    <FloorFrame>
+      <Stack>
         <RunTabs runs={runs} chosenId={chosen?.run.id ?? null} onChoose={(runId) => pick(runId, null)} />
         {refused.length > 0 && (
-          <div className="alarm row" role="alert">
-            <span>
-              The server did not take {refused.length === 1 ? 'a step' : `${refused.length} steps`}:{' '}
-              {refused[0]?.reason}
-            </span>
-            <Button size="small" variant="outlined" onClick={() => dispatch(refusalsSeen())}>
-              Understood
-            </Button>
-          </div>
+          <Refusal
+            words={`The server did not take ${refused.length === 1 ? 'a step' : `${refused.length} steps`}: ${refused[0]?.reason ?? ''}`}
+            onSeen={() => dispatch(refusalsSeen())}
+          />
         )}
         {damaged > 0 && (
-          <div className="alarm row" role="alert">
-            <span>
-              {damaged === 1 ? 'A step' : `${damaged} steps`} kept on this device cannot be read any more and
-              was not sent. Look whether the last steps are all there.
-            </span>
-            <Button size="small" variant="outlined" onClick={() => dispatch(refusalsSeen())}>
-              Understood
-            </Button>
-          </div>
+          <Refusal
+            words={`${damaged === 1 ? 'A step' : `${damaged} steps`} kept on this device cannot be read any more and was not sent. Look whether the last steps are all there.`}
+            onSeen={() => dispatch(refusalsSeen())}
+          />
         )}
         {chosen?.state.problem && (
-          <div className="alarm row" role="status">
+          <Note
+            tone="alarm"
+            role="status"
+            actions={
+              <Button size="small" onClick={() => record(chosen, 'problem-cleared', null)}>
+                Solved
+              </Button>
+            }
+          >
             <strong>■ Problem:</strong> {chosen.state.problem.text} ({chosen.state.problem.by})
-            <Button size="small" variant="outlined" onClick={() => record(chosen, 'problem-cleared', null)}>
-              Solved
-            </Button>
-          </div>
+          </Note>
         )}
         {moment && (
           <NextPanel
@@ -141,8 +130,8 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
             onUndo={lastEventId === null ? null : undo}
           />
         )}
-      </div>
-      <div className="stack">
+      </Stack>
+      <Stack>
         <Stations
           runs={runs}
           nowMs={nowMs}
@@ -165,7 +154,7 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
         <p className="muted small">
           Working as <strong>{by}</strong>. Change it at the top right.
         </p>
-      </div>
+      </Stack>
       {isSpoiled && moment && (
         <SpoiledDialog
           key={moment.action.step.id}
@@ -186,7 +175,7 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
           }}
         />
       )}
-    </div>
+    </FloorFrame>
   );
 }
 
@@ -203,75 +192,23 @@ function useRecorder() {
   return { record, by };
 }
 
-function useFloorKeys({
-  onSpace,
-  onUndo,
-  onProblem,
-  onSpoiled,
-}: {
-  onSpace: () => void;
-  onUndo: () => void;
-  onProblem: () => void;
-  onSpoiled: () => void;
-}): void {
-  const acts = useRef<Record<string, () => void>>({});
-  useLayoutEffect(() => {
-    acts.current = { ' ': onSpace, u: onUndo, p: onProblem, x: onSpoiled }; // with what is shown, not a moment later: a key means what the page says
-  });
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        event.repeat ||
-        document.querySelector('[role=dialog]')
-      )
-        return;
-      const act = acts.current[event.key];
-      if (
-        !act ||
-        (event.key === ' '
-          ? takesSpace(event.target)
-          : takesSpace(event.target) && !(event.target instanceof HTMLButtonElement))
-      )
-        return;
-      event.preventDefault();
-      act();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
-}
-
 function ProblemDialog({ onClose, onTell }: { onClose: () => void; onTell: (text: string) => void }) {
   const [text, setText] = useState('');
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="problem-title">
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (text.trim() !== '') onTell(text.trim());
-        }}
-      >
-        <DialogTitle id="problem-title">What is the problem?</DialogTitle>
-        <DialogContent>
-          <TextField
-            autoFocus
-            fullWidth
-            label="In a few words"
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-            sx={{ mt: 1 }}
-          />
-        </DialogContent>
-        <DialogActions>
+    <Dialog
+      title="What is the problem?"
+      onClose={onClose}
+      onSubmit={() => text.trim() !== '' && onTell(text.trim())}
+      actions={
+        <>
           <Button onClick={onClose}>Back</Button>
-          <Button type="submit" variant="contained" disabled={text.trim() === ''}>
+          <Button look="primary" type="submit" disabled={text.trim() === ''}>
             Note the problem
           </Button>
-        </DialogActions>
-      </form>
+        </>
+      }
+    >
+      <TextField autoFocus label="In a few words" value={text} onChange={setText} />
     </Dialog>
   );
 }

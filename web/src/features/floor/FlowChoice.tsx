@@ -1,31 +1,23 @@
 import { HOUSE_METHODS } from '@saltflat/core/route';
 import type { Flow } from '@saltflat/core/work';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { Stack, ToggleField } from '../../ui/index.ts';
 
 const { choices } = HOUSE_METHODS.pieceFlow;
 
 /** How the pieces of a line go on; what it begins with is the house's way. */
 export function FlowChoice({ flow, onChange }: { flow: Flow; onChange: (flow: Flow) => void }) {
   return (
-    <div className="flow-choice">
-      <span className="muted small" id="flow-label">
-        Pieces go on
-      </span>
-      <ToggleButtonGroup
-        exclusive
-        fullWidth
+    <Stack gap={6}>
+      <ToggleField
+        label="Pieces go on"
+        isWide
         value={flow}
-        aria-labelledby="flow-label"
-        onChange={(_event, next: Flow | null) => next !== null && onChange(next)}
-      >
-        {Object.entries(choices).map(([key, { label }]) => (
-          <ToggleButton key={key} value={key}>
-            {label}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
+        options={FLOWS.map((key) => ({ value: key, label: choices[key].label }))}
+        onChange={onChange}
+      />
       <span className="muted small">{choices[flow].tradeOff}</span>
-    </div>
+    </Stack>
   );
 }
+
+const FLOWS = Object.keys(choices) as Flow[]; // its own keys

@@ -1,10 +1,11 @@
 import type { Route } from '@saltflat/core/route';
 import type { Verdict } from '@saltflat/core/run';
-import Button from '@mui/material/Button';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
+import { useKeys } from '../../keys/index.ts';
+import { Look } from './floorParts.tsx';
 import { FaultForm } from './FaultForm.tsx';
 import type { Seen } from './FaultForm.tsx';
-import { isTyping } from './keys.ts';
+import { Button, Row, Stack } from '../../ui/index.ts';
 
 export interface Judgement extends Seen {
   verdict: Verdict;
@@ -19,46 +20,33 @@ interface Props {
 /** Good with one press; for a reprint or scrap, what was seen, a note and a photo if there is time. */
 export function Inspection({ route, checks, onJudge }: Props) {
   const [bad, setBad] = useState<'reprint' | 'scrap' | null>(null);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key === '1') onJudge({ verdict: 'good', faults: [] });
-      if (event.key === '2') setBad('reprint');
-      if (event.key === '3') setBad('scrap');
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [onJudge]);
+  useKeys('Inspection', [
+    { key: '1', does: 'good', act: () => onJudge({ verdict: 'good', faults: [] }) },
+    { key: '2', does: 'reprint', act: () => setBad('reprint') },
+    { key: '3', does: 'scrap', act: () => setBad('scrap') },
+  ]);
   return (
-    <div className="inspection" role="group" aria-label="How did it come out?">
-      <ul className="next-look">
+    <Stack gap={14} pad="0 20px 16px" role="group" aria-label="How did it come out?">
+      <Look as="ul">
         {checks.map((check) => (
           <li key={check}>· {check}</li>
         ))}
-      </ul>
-      <div className="row">
+      </Look>
+      <Row>
         <Button
-          className="primary"
-          variant={bad === null ? 'contained' : 'outlined'}
+          look={bad === null ? 'primary' : 'second'}
           onClick={() => onJudge({ verdict: 'good', faults: [] })}
+          hint="1"
         >
-          ● Good <kbd>1</kbd>
+          ● Good
         </Button>
-        <Button
-          className="primary"
-          variant={bad === 'reprint' ? 'contained' : 'outlined'}
-          onClick={() => setBad('reprint')}
-        >
-          ◆ Reprint <kbd>2</kbd>
+        <Button look={bad === 'reprint' ? 'primary' : 'second'} onClick={() => setBad('reprint')} hint="2">
+          ◆ Reprint
         </Button>
-        <Button
-          className="primary"
-          variant={bad === 'scrap' ? 'contained' : 'outlined'}
-          onClick={() => setBad('scrap')}
-        >
-          ■ Scrap <kbd>3</kbd>
+        <Button look={bad === 'scrap' ? 'primary' : 'second'} onClick={() => setBad('scrap')} hint="3">
+          ■ Scrap
         </Button>
-      </div>
+      </Row>
       {bad && (
         <FaultForm
           route={route}
@@ -66,6 +54,6 @@ export function Inspection({ route, checks, onJudge }: Props) {
           onTell={(seen) => onJudge({ verdict: bad, ...seen })}
         />
       )}
-    </div>
+    </Stack>
   );
 }

@@ -5,7 +5,6 @@ import type { Operation } from '@saltflat/core/work';
 import { formatClock, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import type { Said } from '@saltflat/core/words';
-import Button from '@mui/material/Button';
 import { HeatTrace } from '../../trace/index.ts';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { useWords } from '../../units/useWords.ts';
@@ -13,7 +12,20 @@ import { Inspection } from './Inspection.tsx';
 import type { Judgement } from './Inspection.tsx';
 import { codesOf, lineOf, linesIn, operationOf, partOf } from './moments.ts';
 import type { Moment } from './moments.ts';
+import {
+  BigFigure,
+  Look,
+  NextActions,
+  NextBody,
+  NextFrame,
+  NextHead,
+  NextSettings,
+  NextTitle,
+  NextTrace,
+  TimerFrame,
+} from './floorParts.tsx';
 import { WeighIn } from './WeighIn.tsx';
+import { Button, Note, Stack } from '../../ui/index.ts';
 
 interface Props {
   moment: Moment;
@@ -65,12 +77,8 @@ export function NextPanel({
   const isWeighed =
     operation.weighIn !== null && (action.step.beforeG === null || action.step.afterG === null);
   return (
-    <section
-      className="panel next"
-      data-due={primary.isDue && action.kind !== 'start' && timerS > 0}
-      aria-label="Next"
-    >
-      <div className="next-head">
+    <NextFrame isDue={primary.isDue && action.kind !== 'start' && timerS > 0} aria-label="Next">
+      <NextHead>
         <span className="code">{codesOf({ lines })}</span>
         <span>{partOf(live, action.step)}</span>
         <span className="muted">
@@ -84,30 +92,30 @@ export function NextPanel({
             )
             .join(' and ')}
         </span>
-      </div>
-      <div className="next-body">
-        <div className="stack" style={{ gap: 10 }}>
-          <h2 className="next-title">{operation.title}</h2>
+      </NextHead>
+      <NextBody>
+        <Stack gap={10}>
+          <NextTitle>{operation.title}</NextTitle>
           <SettingsLine operation={operation} system={system} />
-          <p className="next-look">{words(operation.look)}</p>
+          <Look>{words(operation.look)}</Look>
           {action.isTaken && (
-            <p className="caution" role="status">
+            <Note tone="caution" role="status">
               ◆ {plannedMode(operation).machine?.name} is at work for another line.
-            </p>
+            </Note>
           )}
           {slips.map((slip) => (
-            <p key={slip.code} className="alarm" role="alert">
+            <Note tone="alarm" key={slip.code} role="alert">
               ◆ {words(slip)}
-            </p>
+            </Note>
           ))}
           {operation.cautions.map((caution) => (
-            <p key={caution.code} className="caution">
+            <Note tone="caution" key={caution.code}>
               {words(caution)}
-            </p>
+            </Note>
           ))}
-        </div>
+        </Stack>
         <Timer moment={moment} nowMs={nowMs} />
-      </div>
+      </NextBody>
       {isWeighed && operation.weighIn && (
         <WeighIn weighIn={operation.weighIn} step={action.step} onWeigh={onWeigh} />
       )}
@@ -119,25 +127,25 @@ export function NextPanel({
           onJudge={onJudge}
         />
       )}
-      <div className="next-actions">
+      <NextActions>
         {!isJudged && !isWeighed && (
-          <Button className="primary" variant={primary.isDue ? 'contained' : 'outlined'} onClick={onPrimary}>
-            {primary.word} <kbd>Space</kbd>
+          <Button size="huge" look={primary.isDue ? 'primary' : 'second'} hint="Space" onClick={onPrimary}>
+            {primary.word}
           </Button>
         )}
         {!isJudged && (
-          <Button variant="outlined" onClick={onSpoiled}>
-            Spoiled <kbd>x</kbd>
+          <Button hint="x" onClick={onSpoiled}>
+            Spoiled
           </Button>
         )}
-        <Button variant="outlined" onClick={onProblem}>
-          Problem <kbd>p</kbd>
+        <Button hint="p" onClick={onProblem}>
+          Problem
         </Button>
-        <Button variant="outlined" onClick={onUndo ?? undefined} disabled={onUndo === null}>
-          Undo last <kbd>u</kbd>
+        <Button hint="u" onClick={onUndo ?? undefined} disabled={onUndo === null}>
+          Undo last
         </Button>
-      </div>
-      <div className="next-trace">
+      </NextActions>
+      <NextTrace>
         <HeatTrace
           pieces={traceHeat(line.route.operations, line.pieces).map((segment) => ({
             ...segment,
@@ -146,8 +154,8 @@ export function NextPanel({
           height={84}
           current={operation.id}
         />
-      </div>
-    </section>
+      </NextTrace>
+    </NextFrame>
   );
 }
 
@@ -162,14 +170,14 @@ function SettingsLine({ operation, system }: { operation: Operation; system: Uni
   }));
   if (shown.length === 0 && operation.sheet === null) return null;
   return (
-    <p className="next-settings" data-many={shown.length > MANY}>
+    <NextSettings isMany={shown.length > MANY}>
       {shown.map(({ key, label, text }) => (
         <span key={key} className="nowrap">
           <span className="muted">{label}</span> {text}
         </span>
       ))}
       {operation.sheet && <span>{operation.sheet.name}</span>}
-    </p>
+    </NextSettings>
   );
 }
 
@@ -181,26 +189,26 @@ function Timer({ moment: { action }, nowMs }: { moment: Moment; nowMs: number })
   if (action.kind === 'start' && !isResting) {
     const closesS = action.latestAt === null ? null : (action.latestAt - nowMs) / 1000;
     return (
-      <div className="timer">
-        {timerS > 0 && <span className="timer-figure">{formatClock(timerS)}</span>}
+      <TimerFrame>
+        {timerS > 0 && <BigFigure>{formatClock(timerS)}</BigFigure>}
         {closesS !== null && (
-          <span className={closesS < 0 ? 'alarm' : 'caution'}>
+          <Note tone={closesS < 0 ? 'alarm' : 'caution'}>
             {closesS < 0
               ? `window closed ${formatClock(-closesS)} ago`
               : `start within ${formatClock(closesS)}`}
-          </span>
+          </Note>
         )}
-      </div>
+      </TimerFrame>
     );
   }
-  if (timerS === 0 && !isResting) return <div className="timer" />;
+  if (timerS === 0 && !isResting) return <TimerFrame />;
   return (
-    <div className="timer" role="timer" aria-label={isResting ? 'Rest left' : 'Time left'}>
-      <span className="timer-figure" data-over={leftS <= 0}>
+    <TimerFrame role="timer" aria-label={isResting ? 'Rest left' : 'Time left'}>
+      <BigFigure isOver={leftS <= 0}>
         {leftS > 0 ? formatClock(Math.ceil(leftS)) : `+${formatClock(-leftS)}`}
-      </span>
+      </BigFigure>
       <span>{isResting ? '∿ resting' : leftS > 0 ? `▶ ${runningWords(action)}` : '◆ time is up'}</span>
-    </div>
+    </TimerFrame>
   );
 }
 

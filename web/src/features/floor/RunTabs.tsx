@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { codesOf } from './moments.ts';
 import type { LiveRun } from './useRunState.ts';
+import { Pressable, Swatch, styled } from '../../ui/index.ts';
 
 /** The lines on the floor, each with how far it is. */
 export function RunTabs({
@@ -20,28 +21,38 @@ export function RunTabs({
       ?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
   }, [chosenId]);
   return (
-    <div ref={group} role="group" aria-label="Lines on the floor" className="run-tabs">
+    <Strip ref={group} role="group" aria-label="Lines on the floor">
       {runs.map(({ run, state }) => {
         const left = state.pieces - state.outcomes.length;
         return (
-          <button
+          <Pressable
             key={run.id}
-            type="button"
-            aria-pressed={run.id === chosenId}
-            className="run-tab"
+            look="tile"
+            isPressed={run.id === chosenId}
             onClick={() => onChoose(run.id)}
+            sx={TAB}
           >
             {run.lines.map(({ key, colourHex }) => (
-              <span key={key} className="swatch" style={{ background: colourHex }} />
+              <Swatch hex={colourHex} key={key} />
             ))}
             <span className="code">{codesOf(run)}</span>
             <span>
               {state.outcomes.length} of {state.pieces} judged
             </span>
             <span className="muted small">{left === 0 ? 'finished' : `${left} to go`}</span>
-          </button>
+          </Pressable>
         );
       })}
-    </div>
+    </Strip>
   );
 }
+
+const TAB = { minHeight: 56, padding: '6px 14px', flex: 'none' } as const;
+const Strip = styled('div')({
+  display: 'flex',
+  gap: 8,
+  flexWrap: 'wrap',
+  maxHeight: 122, // two rows: what is next stays in sight however many lines there are
+  overflowY: 'auto',
+  '@media (max-width: 620px)': { flexWrap: 'nowrap', overflowX: 'auto', paddingBottom: 4 },
+});

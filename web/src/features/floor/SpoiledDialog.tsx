@@ -1,21 +1,11 @@
 import { currentIn } from '@saltflat/core/run';
 import type { RunEventPayload } from '@saltflat/core/run';
 import type { Part } from '@saltflat/core/work';
-import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
-import FormControl from '@mui/material/FormControl';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import FormLabel from '@mui/material/FormLabel';
-import Radio from '@mui/material/Radio';
-import RadioGroup from '@mui/material/RadioGroup';
 import { useState } from 'react';
 import { FaultForm } from './FaultForm.tsx';
 import { lineOf, partNoun } from './moments.ts';
 import type { Moment } from './moments.ts';
+import { Button, CheckSet, Dialog, RadioField } from '../../ui/index.ts';
 
 type Lost = NonNullable<RunEventPayload['lost']>;
 
@@ -43,53 +33,46 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
   );
   const [isReplaced, setIsReplaced] = useState(true);
   const isPiece = candidates.some(({ id, part }) => chosen.includes(id) && part === 'blank');
-  const toggle = (id: string): void =>
-    setChosen((before) => (before.includes(id) ? before.filter((own) => own !== id) : [...before, id]));
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="spoiled-title">
-      <DialogTitle id="spoiled-title">What was spoiled at “{moment.title}”?</DialogTitle>
-      <DialogContent className="floor-dialog stack">
-        <FormControl component="fieldset">
-          <FormLabel component="legend">Lost</FormLabel>
-          <div className="row" style={{ gap: 4 }}>
-            {candidates.map(({ id, part, code, number }) => (
-              <FormControlLabel
-                key={id}
-                control={<Checkbox checked={chosen.includes(id)} onChange={() => toggle(id)} />}
-                label={`${capital(partNoun(part))} ${number}${code === '' ? '' : ` of ${code}`}`}
-              />
-            ))}
-          </div>
-        </FormControl>
-        {isPiece && (
-          <FormControl component="fieldset">
-            <FormLabel component="legend">The piece</FormLabel>
-            <RadioGroup
-              row
-              value={isReplaced ? 'again' : 'scrap'}
-              onChange={(_event, value) => setIsReplaced(value === 'again')}
-            >
-              <FormControlLabel value="again" control={<Radio />} label="is made again on a new blank" />
-              <FormControlLabel value="scrap" control={<Radio />} label="is scrap, the order is one short" />
-            </RadioGroup>
-          </FormControl>
-        )}
-        <p className="muted">
-          {chosen.length === 0 ? 'Choose what was lost.' : consequence(isPiece, isPiece ? isReplaced : true)}
-        </p>
-        {chosen.length > 0 && (
-          <FaultForm
-            route={lineOf(live.run, moment.action.step.line).route}
-            word={isPiece && !isReplaced ? 'Log as scrap' : 'Log, and make it again'}
-            onTell={(seen) =>
-              onTell(chosen.map((part) => ({ part, isReplaced: isPiece ? isReplaced : true, ...seen })))
-            }
-          />
-        )}
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Nothing was spoiled</Button>
-      </DialogActions>
+    <Dialog
+      title={`What was spoiled at “${moment.title}”?`}
+      width="md"
+      className="floor-dialog"
+      onClose={onClose}
+      actions={<Button onClick={onClose}>Nothing was spoiled</Button>}
+    >
+      <CheckSet
+        label="Lost"
+        options={candidates.map(({ id, part, code, number }) => ({
+          value: id,
+          label: `${capital(partNoun(part))} ${number}${code === '' ? '' : ` of ${code}`}`,
+        }))}
+        chosen={chosen}
+        onChange={setChosen}
+      />
+      {isPiece && (
+        <RadioField
+          label="The piece"
+          value={isReplaced ? 'again' : 'scrap'}
+          options={[
+            { value: 'again', label: 'is made again on a new blank' },
+            { value: 'scrap', label: 'is scrap, the order is one short' },
+          ]}
+          onChange={(value) => setIsReplaced(value === 'again')}
+        />
+      )}
+      <p className="muted">
+        {chosen.length === 0 ? 'Choose what was lost.' : consequence(isPiece, isPiece ? isReplaced : true)}
+      </p>
+      {chosen.length > 0 && (
+        <FaultForm
+          route={lineOf(live.run, moment.action.step.line).route}
+          word={isPiece && !isReplaced ? 'Log as scrap' : 'Log, and make it again'}
+          onTell={(seen) =>
+            onTell(chosen.map((part) => ({ part, isReplaced: isPiece ? isReplaced : true, ...seen })))
+          }
+        />
+      )}
     </Dialog>
   );
 }

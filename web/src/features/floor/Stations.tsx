@@ -3,6 +3,7 @@ import { formatClock } from '@saltflat/core/units';
 import type { Moment } from './moments.ts';
 import { codesIn, operationOf, partOf, titleOf } from './moments.ts';
 import type { LiveRun } from './useRunState.ts';
+import { Panel, Pressable, Rows, TOKENS, ownProps, styled } from '../../ui/index.ts';
 
 interface Props {
   runs: readonly LiveRun[];
@@ -33,34 +34,33 @@ export function Stations({ runs, nowMs, stationName, shown, onPick }: Props) {
       }),
   );
   return (
-    <section className="panel" aria-label="Stations">
-      <header>
-        <h2>On the machines</h2>
-      </header>
+    <Panel title="On the machines" label="Stations">
       {busy.length === 0 && (
         <p className="muted" style={{ padding: '12px 16px' }}>
           Nothing is running.
         </p>
       )}
-      <ul>
+      <Rows>
         {busy.map(({ key, pick, station, code, part, leftS }) => (
           <li key={key}>
-            <button type="button" className="station-row" aria-pressed={key === shown} onClick={pick}>
-              <span className="muted">{stationName(station)}</span>
+            <Pressable isPressed={key === shown} onClick={pick} sx={TALL}>
+              <span className="muted" style={{ flex: 1 }}>
+                {stationName(station)}
+              </span>
               <span className="code">{code}</span>
               <span>{part}</span>
-              <strong data-over={leftS !== null && leftS <= 0}>
+              <Left isOver={leftS !== null && leftS <= 0}>
                 {leftS === null
                   ? '▶'
                   : leftS > 0
                     ? `▶ ${formatClock(Math.ceil(leftS))}`
                     : `◆ +${formatClock(-leftS)}`}
-              </strong>
-            </button>
+              </Left>
+            </Pressable>
           </li>
         ))}
-      </ul>
-    </section>
+      </Rows>
+    </Panel>
   );
 }
 
@@ -75,32 +75,37 @@ export function LinedUp({
   onPick: (moment: Moment) => void;
 }) {
   return (
-    <section className="panel" aria-label="Lined up">
-      <header>
-        <h2>Lined up</h2>
-      </header>
+    <Panel title="Lined up">
       {moments.length === 0 && (
         <p className="muted" style={{ padding: '12px 16px' }}>
           Nothing else is waiting.
         </p>
       )}
-      <ul>
+      <Rows>
         {moments.map((moment) => {
           const leftS = (moment.action.dueAt - nowMs) / 1000;
           return (
             <li key={`${moment.live.run.id} ${moment.action.step.id}`}>
-              <button type="button" className="lined-up" onClick={() => onPick(moment)}>
-                <strong>{leftS > 0 ? `◆ ${formatClock(Math.ceil(leftS))}` : '◆ now'}</strong>
+              <Pressable onClick={() => onPick(moment)} sx={TALL}>
+                <strong style={{ width: 76, flex: 'none' }}>
+                  {leftS > 0 ? `◆ ${formatClock(Math.ceil(leftS))}` : '◆ now'}
+                </strong>
                 <span>
                   {titleOf(moment.live, moment.action)}{' '}
                   <span className="muted code">{codesIn(moment.live, moment.action.step)}</span>
                   <span className="muted"> {partOf(moment.live, moment.action.step)}</span>
                 </span>
-              </button>
+              </Pressable>
             </li>
           );
         })}
-      </ul>
-    </section>
+      </Rows>
+    </Panel>
   );
 }
+
+const TALL = { minHeight: 56 } as const;
+const Left = styled(
+  'strong',
+  ownProps('isOver'),
+)<{ isOver: boolean }>(({ isOver }) => ({ fontSize: 20, color: isOver ? TOKENS.rose : undefined }));

@@ -1,8 +1,9 @@
 import type { StepState, WeighResult } from '@saltflat/core/run';
 import { judgeWeighIn } from '@saltflat/core/run';
 import { formatQuantity } from '@saltflat/core/units';
-import Button from '@mui/material/Button';
+import { BigFigure, WeighFrame } from './floorParts.tsx';
 import { useDevice } from '../../api/liveSlice.ts';
+import { Button, Note } from '../../ui/index.ts';
 
 interface Props {
   weighIn: { targetG: number; toleranceG: number };
@@ -25,11 +26,11 @@ export function WeighIn({ weighIn, step, onWeigh }: Props) {
   const massG = scale?.value ?? null;
   const soFar = massG !== null && step.beforeG !== null ? judgeWeighIn(weighIn, step.beforeG, massG) : null;
   return (
-    <div className="weigh-in" role="group" aria-label="Weigh in">
+    <WeighFrame role="group" aria-label="Weigh in">
       <div>
         <div className="muted">Scale now</div>
-        <div className="timer-figure">{massG === null ? '–' : grams(massG)}</div>
-        {scale?.fault && <p className="alarm">{scale.fault}</p>}
+        <BigFigure>{massG === null ? '–' : grams(massG)}</BigFigure>
+        {scale?.fault && <Note tone="alarm">{scale.fault}</Note>}
         {scale && !scale.fault && !scale.isStable && <p className="muted">settling …</p>}
       </div>
       <dl>
@@ -53,13 +54,13 @@ export function WeighIn({ weighIn, step, onWeigh }: Props) {
         )}
       </dl>
       <Button
-        className="primary"
-        variant="contained"
+        look="primary"
         disabled={massG === null || !scale?.isStable}
         onClick={() => massG !== null && onWeigh(what, massG)}
+        hint="Space"
       >
-        Take the weight {what} <kbd>Space</kbd>
+        Take the weight {what}
       </Button>
-    </div>
+    </WeighFrame>
   );
 }

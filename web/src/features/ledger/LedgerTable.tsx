@@ -3,108 +3,92 @@ import { shortNames } from '@saltflat/core/route';
 import { FAULTS, readStepId } from '@saltflat/core/run';
 import type { Role } from '@saltflat/core/work';
 import { formatQuantity } from '@saltflat/core/units';
-import { createColumnHelper, flexRender, getCoreRowModel, useReactTable } from '@tanstack/react-table';
 import dayjs from 'dayjs';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { StateMark } from '../../ui/StateMark.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import type { UnitSystem } from '@saltflat/core/units';
+import { DataTable, StateMark } from '../../ui/index.ts';
+import type { TableColumn } from '../../ui/index.ts';
 
-const column = createColumnHelper<LedgerRow>();
 const seconds = (value: number | null): string =>
   value === null ? '–' : formatQuantity(Math.round(value), 'duration');
 
-const columns = (system: UnitSystem) => [
-  column.accessor('at', {
-    header: 'When',
-    cell: ({ getValue }) => <span className="nowrap">{dayjs(getValue()).format('D MMM, HH:mm')}</span>,
-  }),
-  column.accessor('code', {
-    header: 'Line',
-    cell: ({ row: { original } }) => (
-      <Link className="code nowrap" to={`/orders/${original.orderId}`}>
-        {original.code}
+const columnsIn = (system: UnitSystem): TableColumn<LedgerRow>[] => [
+  { key: 'at', title: 'When', isNoWrap: true, cell: ({ at }) => dayjs(at).format('D MMM, HH:mm') },
+  {
+    key: 'code',
+    title: 'Line',
+    isNoWrap: true,
+    cell: ({ code, orderId }) => (
+      <Link className="code" to={`/orders/${orderId}`}>
+        {code}
       </Link>
     ),
-  }),
-  column.accessor('piece', { header: 'Piece', meta: 'number' }),
-  column.accessor('customer', {
-    header: 'Customer and garment',
-    cell: ({ row: { original } }) => (
+  },
+  { key: 'piece', title: 'Piece', isNumber: true, cell: ({ piece }) => piece },
+  {
+    key: 'customer',
+    title: 'Customer and garment',
+    cell: ({ customer, garment }) => (
       <>
-        {original.customer} <span className="muted">{original.garment}</span>
+        {customer} <span className="muted">{garment}</span>
       </>
     ),
-  }),
-  column.accessor('processes', {
-    header: 'Process',
-    cell: ({ getValue }) => shortNames(getValue()),
-  }),
-  column.accessor('plateC', {
-    header: 'Plate',
-    meta: 'number',
-    cell: ({ getValue }) => {
-      const value = getValue();
-      return value === null ? '' : formatQuantity(value, 'temperature', system);
-    },
-  }),
-  column.accessor('dwellS', {
-    header: 'Dwell, set / kept',
-    meta: 'number',
-    cell: ({ row: { original } }) => (
-      <span className="nowrap">
-        {seconds(original.dwellS)} / {seconds(original.actualDwellS)}
-      </span>
-    ),
-  }),
-  column.accessor('pretreatmentG', {
-    header: () => <span className="two-lines">Pretreatment, wanted / weighed</span>,
-    meta: 'number',
-    cell: ({ row: { original } }) =>
-      original.pretreatmentTargetG === null ? (
-        ''
-      ) : (
-        <span className="nowrap">
-          {formatQuantity(original.pretreatmentTargetG, 'mass', system, 1)} /{' '}
-          {original.pretreatmentG === null
-            ? 'not weighed'
-            : formatQuantity(original.pretreatmentG, 'mass', system, 1)}
-        </span>
-      ),
-  }),
-  column.accessor('verdict', {
-    header: 'Came out',
-    cell: ({ getValue }) => <StateMark state={getValue()} />,
-  }),
-  column.accessor('faults', {
-    header: 'Fault, first cause to look at',
-    cell: ({ row: { original } }) => (
-      <>
-        {original.faults.map((fault) => (
-          <div key={fault}>
-            {FAULTS[fault]?.name ?? fault} <span className="muted">{FAULTS[fault]?.firstCause}</span>
-          </div>
-        ))}
-        {original.note && <div className="muted">“{original.note}”</div>}
-        {original.photo && (
-          <a href={`/api/v1/photos/${original.photo}`} target="_blank" rel="noreferrer">
-            Photo
-          </a>
-        )}
-        {original.verdict !== 'good' && (
-          <Link to={`/route/${original.lineId}?version=${original.routeNumber}`}>
-            Route, version {original.routeNumber}
-          </Link>
-        )}
-      </>
-    ),
-  }),
-  column.accessor('made', {
-    header: 'Made together with, and from which lots',
-    cell: ({ row: { original } }) => <MadeTogether row={original} />,
-  }),
-  column.accessor('by', { header: 'By' }),
+  },
+  { key: 'process', title: 'Process', cell: ({ processes }) => shortNames(processes) },
+  {
+    key: 'plate',
+    title: 'Plate',
+    isNumber: true,
+    cell: ({ plateC }) => (plateC === null ? '' : formatQuantity(plateC, 'temperature', system)),
+  },
+  {
+    key: 'dwell',
+    title: 'Dwell, set / kept',
+    isNumber: true,
+    cell: ({ dwellS, actualDwellS }) => `${seconds(dwellS)} / ${seconds(actualDwellS)}`,
+  },
+  {
+    key: 'pretreatment',
+    title: 'Pretreated, wanted / weighed',
+    isNumber: true,
+    cell: ({ pretreatmentTargetG, pretreatmentG }) =>
+      pretreatmentTargetG === null
+        ? ''
+        : `${formatQuantity(pretreatmentTargetG, 'mass', system, 1)} / ${
+            pretreatmentG === null ? 'not weighed' : formatQuantity(pretreatmentG, 'mass', system, 1)
+          }`,
+  },
+  { key: 'verdict', title: 'Came out', cell: ({ verdict }) => <StateMark state={verdict} /> },
+  { key: 'fault', title: 'Fault, first cause to look at', cell: (row) => <Seen row={row} /> },
+  {
+    key: 'made',
+    title: 'Made together with, and from which lots',
+    cell: (row) => <MadeTogether row={row} />,
+  },
+  { key: 'by', title: 'By', cell: ({ by }) => by },
 ];
+
+/** What was seen on a piece, with its first cause, a photo, and the route it was made by. */
+const Seen = ({ row }: { row: LedgerRow }) => (
+  <>
+    {row.faults.map((fault) => (
+      <div key={fault}>
+        {FAULTS[fault]?.name ?? fault} <span className="muted">{FAULTS[fault]?.firstCause}</span>
+      </div>
+    ))}
+    {row.note && <div className="muted">“{row.note}”</div>}
+    {row.photo && (
+      <a href={`/api/v1/photos/${row.photo}`} target="_blank" rel="noreferrer">
+        Photo
+      </a>
+    )}{' '}
+    {row.verdict !== 'good' && (
+      <Link to={`/route/${row.lineId}?version=${row.routeNumber}`}>Route, version {row.routeNumber}</Link>
+    )}
+  </>
+);
 
 const DONE: Partial<Record<Role, string>> = {
   print: 'printed',
@@ -147,34 +131,29 @@ function MadeTogether({ row: { runId, made, lots } }: { row: LedgerRow }) {
   );
 }
 
-/** What came out, one row a piece, with the settings and readings it really had. */
-export function LedgerTable({ rows }: { rows: LedgerRow[] }) {
+interface Props {
+  rows: readonly LedgerRow[];
+  says: string;
+  csvHref: string;
+  isMoreComing: boolean;
+  onNearEnd: (() => void) | undefined;
+}
+
+/** What came out, one row a piece, with the settings and readings it really had; newest first, however many there are. */
+export function LedgerTable(props: Props) {
   const system = useUnits();
-  const table = useReactTable({ data: rows, columns: columns(system), getCoreRowModel: getCoreRowModel() });
+  const columns = useMemo(() => columnsIn(system), [system]);
   return (
-    <table className="dense">
-      <thead>
-        {table.getHeaderGroups().map((group) => (
-          <tr key={group.id}>
-            {group.headers.map((header) => (
-              <th key={header.id} className={header.column.columnDef.meta === 'number' ? 'number' : ''}>
-                {flexRender(header.column.columnDef.header, header.getContext())}
-              </th>
-            ))}
-          </tr>
-        ))}
-      </thead>
-      <tbody>
-        {table.getRowModel().rows.map((row) => (
-          <tr key={row.id}>
-            {row.getVisibleCells().map((cell) => (
-              <td key={cell.id} className={cell.column.columnDef.meta === 'number' ? 'number' : ''}>
-                {flexRender(cell.column.columnDef.cell, cell.getContext())}
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      name="ledger"
+      label="Judged pieces"
+      columns={columns}
+      keyOf={({ runId, code, piece, at }) => `${runId}/${code}/${piece}/${at}`}
+      sorting={NEWEST}
+      onSort={() => undefined}
+      {...props}
+    />
   );
 }
+
+const NEWEST = { key: 'at', direction: 'desc' } as const;

@@ -1,9 +1,8 @@
 import type { Artwork } from '@saltflat/contract';
-import Button from '@mui/material/Button';
-import { useDropzone } from 'react-dropzone';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { ArtThumb } from './ArtThumb.tsx';
 import { useUploadArtworkMutation } from './ordersApi.ts';
+import { FileDrop, Note, Stack } from '../../ui/index.ts';
 
 interface Props {
   artwork: Artwork | null;
@@ -27,35 +26,18 @@ export function ArtDrop({ artwork, colourHex, label, onChange }: Props) {
     const answer = await upload(file);
     if (answer.data) onChange(answer.data);
   };
-  const { getRootProps, getInputProps, isDragActive, open, fileRejections } = useDropzone({
-    onDrop: (files) => void take(files),
-    accept: ACCEPT,
-    multiple: false,
-    noClick: artwork !== null,
-    noKeyboard: true,
-  });
-  const refusal = error
-    ? problemMessage(error)
-    : fileRejections[0]
-      ? `“${fileRejections[0].file.name}” is not a PNG, JPEG, TIFF or SVG file.`
-      : '';
   return (
-    <div>
-      <div
-        {...getRootProps()}
-        style={{
-          border: `1px dashed ${isDragActive ? 'var(--brine)' : '#8AA0A7'}`,
-          background: isDragActive ? 'var(--brine-pale)' : 'var(--surface)',
-          borderRadius: 4,
-          padding: 12,
-          minHeight: 200,
-          display: 'grid',
-          placeItems: 'center',
-          gap: 8,
-          textAlign: 'center',
-        }}
+    <Stack gap={6}>
+      <FileDrop
+        label={label}
+        accept={ACCEPT}
+        acceptWords="PNG, JPEG, TIFF or SVG"
+        words={artwork ? 'Replace the file' : 'Choose a file'}
+        isEmpty={artwork === null}
+        isBusy={isLoading}
+        problem={error ? problemMessage(error) : ''}
+        onFiles={(files) => void take(files)}
       >
-        <input {...getInputProps({ 'aria-label': label })} />
         {artwork ? (
           <>
             <ArtThumb artworkId={artwork.id} colourHex={colourHex} size={150} alt={artwork.name} />
@@ -71,20 +53,12 @@ export function ArtDrop({ artwork, colourHex, label, onChange }: Props) {
             {isLoading ? 'Reading the file …' : 'Drop the artwork here: PNG, JPEG, TIFF or SVG'}
           </p>
         )}
-        <Button variant="outlined" size="small" onClick={open} disabled={isLoading}>
-          {artwork ? 'Replace the file' : 'Choose a file'}
-        </Button>
-      </div>
-      {refusal !== '' && (
-        <p className="field-problem" role="alert">
-          {refusal}
-        </p>
-      )}
+      </FileDrop>
       {artwork?.readingNotes.map((note) => (
-        <p key={note} className="caution small" style={{ marginTop: 6 }}>
+        <Note tone="caution" isSmall key={note}>
           {note}
-        </p>
+        </Note>
       ))}
-    </div>
+    </Stack>
   );
 }

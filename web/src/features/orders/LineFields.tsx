@@ -1,14 +1,12 @@
 import type { GarmentStyle } from '@saltflat/contract';
 import { fibreWords } from '@saltflat/core/route';
 import type { HouseMethods } from '@saltflat/core/route';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { LineMethods } from './LineMethods.tsx';
 import { anotherPrint, piecesOf, printsOn } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
 import { PrintFields } from './PrintFields.tsx';
 import { SizesField } from './SizesField.tsx';
-import './orders.css';
+import { Button, ChoiceField, FieldProblem, Panel, Split, Stack } from '../../ui/index.ts';
 
 interface Props {
   index: number;
@@ -47,19 +45,17 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
   };
   const another = anotherPrint(style, line.prints);
   return (
-    <section className="panel" aria-label={`Line ${index + 1}`}>
-      <header>
-        <h2>Line {index + 1}</h2>
-        <span className="muted">
-          {piecesOf(line)} pieces{line.prints.length > 1 && `, ${line.prints.length} prints on each`}
-        </span>
-        <span style={{ flex: 1 }} />
-        {onRemove && (
-          <Button size="small" variant="text" onClick={onRemove}>
+    <Panel
+      title={`Line ${index + 1}`}
+      says={`${piecesOf(line)} pieces${line.prints.length > 1 ? `, ${line.prints.length} prints on each` : ''}`}
+      actions={
+        onRemove && (
+          <Button size="small" look="quiet" onClick={onRemove}>
             Remove the line
           </Button>
-        )}
-      </header>
+        )
+      }
+    >
       {line.prints.map((print, k) => (
         <PrintFields
           key={print.id}
@@ -87,23 +83,17 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
                 problem={problem('sizes')}
                 onChange={(quantities) => set({ quantities })}
               />
-              {['styleId', 'colourId', 'id'].map(
-                (field) =>
-                  problem(field) && (
-                    <p key={field} className="field-problem" role="alert">
-                      {problem(field)}
-                    </p>
-                  ),
-              )}
+              {['styleId', 'colourId', 'id'].map((field) => (
+                <FieldProblem key={field}>{problem(field)}</FieldProblem>
+              ))}
             </>
           )}
         </PrintFields>
       ))}
-      <div className="line-below">
+      <Stack pad="0 16px 16px">
         <div>
           <Button
             size="small"
-            variant="outlined"
             disabled={another === null}
             onClick={() => another && onChange((own) => ({ ...own, prints: [...own.prints, another] }))}
           >
@@ -111,8 +101,8 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
           </Button>
         </div>
         <LineMethods shop={house} own={line.house} onChange={(own) => set({ house: own })} />
-      </div>
-    </section>
+      </Stack>
+    </Panel>
   );
 }
 
@@ -130,46 +120,31 @@ function Garment({
   onStyle: (id: string) => void;
   onColour: (id: string) => void;
 }) {
-  const colour = style?.colours.find(({ id }) => id === line.colourId);
   return (
-    <div className="line-row">
-      <TextField
-        select
+    <Split columns="1fr 1fr" gap={12}>
+      <ChoiceField
         label="Garment"
-        size="small"
+        recent="blanks"
         value={line.styleId}
-        helperText={style ? `${fibreWords(style)}, ${style.massGM2} g/m²` : ' '}
-        onChange={(event) => onStyle(event.target.value)}
-        slotProps={{ select: { native: true } }}
-      >
-        {styles.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </TextField>
-      <TextField
-        select
+        choices={styles.map((own) => ({
+          id: own.id,
+          label: own.name,
+          says: `${fibreWords(own)}, ${own.maker}`,
+        }))}
+        help={style ? `${fibreWords(style)}, ${style.massGM2} g/m²` : ' '}
+        onChange={onStyle}
+      />
+      <ChoiceField
         label="Colour"
-        size="small"
         value={line.colourId}
-        onChange={(event) => onColour(event.target.value)}
-        slotProps={{
-          select: { native: true },
-          input: {
-            startAdornment: (
-              <span className="swatch" style={{ background: colour?.hex, marginRight: 8, flex: 'none' }} />
-            ),
-          },
-        }}
-      >
-        {style?.colours.map(({ id, name, tone }) => (
-          <option key={id} value={id}>
-            {name} ({tone})
-          </option>
-        ))}
-      </TextField>
-    </div>
+        choices={(style?.colours ?? []).map(({ id, name, tone, hex }) => ({
+          id,
+          label: `${name} (${tone})`,
+          hex,
+        }))}
+        onChange={onColour}
+      />
+    </Split>
   );
 }
 

@@ -1,8 +1,7 @@
 import { HOUSE_KEYS, HOUSE_METHODS } from '@saltflat/core/route';
 import type { HouseKey, HouseMethods } from '@saltflat/core/route';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { Button, Row, SelectField, Stack } from '../../ui/index.ts';
 
 interface Props {
   shop: HouseMethods;
@@ -17,68 +16,56 @@ export function LineMethods({ shop, own, onChange }: Props) {
   const without = (key: HouseKey): Partial<HouseMethods> =>
     Object.fromEntries(Object.entries(own).filter(([name]) => name !== key));
   return (
-    <div className="stack" style={{ gap: 8 }}>
+    <Stack gap={8}>
       {chosen.map((key) => {
         const { label, choices } = HOUSE_METHODS[key];
         const value = own[key] ?? shop[key];
         const words = (choices as Record<string, { tradeOff: string }>)[value]?.tradeOff;
         return (
-          <div key={key} className="row" style={{ alignItems: 'flex-start' }}>
-            <TextField
-              select
+          <Row align="flex-start" key={key}>
+            <SelectField
               label={label}
-              size="small"
               value={value}
-              helperText={words}
-              sx={{ minWidth: 320 }}
-              onChange={(event) => onChange({ ...own, [key]: event.target.value })}
-              slotProps={{ select: { native: true } }}
-            >
-              {Object.entries<{ label: string }>(choices).map(([choice, { label: name }]) => (
-                <option key={choice} value={choice}>
-                  {name}
-                  {choice === shop[key] ? ' (as the shop)' : ''}
-                </option>
-              ))}
-            </TextField>
-            <Button size="small" variant="text" onClick={() => onChange(without(key))}>
+              help={words}
+              width={340}
+              options={Object.entries<{ label: string }>(choices).map(([choice, { label: name }]) => ({
+                value: choice,
+                label: choice === shop[key] ? `${name} (as the shop)` : name,
+              }))}
+              onChange={(choice) => onChange({ ...own, [key]: choice })}
+            />
+            <Button look="quiet" size="small" onClick={() => onChange(without(key))}>
               As the shop again
             </Button>
-          </div>
+          </Row>
         );
       })}
       {isAdding ? (
-        <TextField
-          select
+        <SelectField<HouseKey | ''>
           label="Method of this line"
-          size="small"
           value=""
           autoFocus
-          sx={{ maxWidth: 420 }}
-          onChange={(event) => {
-            const key = event.target.value as HouseKey;
-            onChange({ ...own, [key]: otherChoice(key, shop[key]) });
+          width={420}
+          options={[
+            { value: '', label: 'choose one', disabled: true },
+            ...HOUSE_KEYS.filter((key) => own[key] === undefined).map((key) => ({
+              value: key,
+              label: HOUSE_METHODS[key].label,
+            })),
+          ]}
+          onChange={(key) => {
+            if (key !== '') onChange({ ...own, [key]: otherChoice(key, shop[key]) });
             setAdding(false);
           }}
-          slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
-        >
-          <option value="" disabled>
-            choose one
-          </option>
-          {HOUSE_KEYS.filter((key) => own[key] === undefined).map((key) => (
-            <option key={key} value={key}>
-              {HOUSE_METHODS[key].label}
-            </option>
-          ))}
-        </TextField>
+        />
       ) : (
         <div>
-          <Button size="small" variant="text" onClick={() => setAdding(true)}>
+          <Button look="quiet" size="small" onClick={() => setAdding(true)}>
             Do something otherwise than the shop does
           </Button>
         </div>
       )}
-    </div>
+    </Stack>
   );
 }
 

@@ -1,10 +1,9 @@
 import { Link } from 'react-router';
 import { problemMessage } from '../../api/problemMessage.ts';
-import { Loading, Notice } from '../../ui/Notice.tsx';
-import { StateMark } from '../../ui/StateMark.tsx';
 import { dueWords } from './dates.ts';
 import { useOrderQuery, useOrdersQuery } from './ordersApi.ts';
 import { ArtThumb } from './ArtThumb.tsx';
+import { Empty, Failed, Loading, Panel, RowLink, Rows, StateMark } from '../../ui/index.ts';
 
 /** Open lines to choose from, where a place has nothing chosen yet. `to` makes the address of a line. */
 export function LinePicker({ to, what }: { to: (lineId: string) => string; what: string }) {
@@ -16,24 +15,26 @@ export function LinePicker({ to, what }: { to: (lineId: string) => string; what:
   });
   if (error)
     return (
-      <Notice title="The orders cannot be fetched" onRetry={() => void refetch()}>
+      <Failed title="The orders cannot be fetched" onRetry={() => void refetch()}>
         {problemMessage(error)}
-      </Notice>
+      </Failed>
     );
   if (!data) return <Loading what="the open orders" />;
   if (data.items.length === 0) {
     return (
-      <Notice title="No open orders">
+      <Empty title="No open orders">
         <Link to="/orders/new">Take in an order</Link> and its {what} appears here.
-      </Notice>
+      </Empty>
     );
   }
   return (
-    <ul className="panel" aria-label="Open lines">
-      {data.items.map(({ id }) => (
-        <OrderLines key={id} orderId={id} to={to} />
-      ))}
-    </ul>
+    <Panel as="div">
+      <Rows aria-label="Open lines">
+        {data.items.map(({ id }) => (
+          <OrderLines key={id} orderId={id} to={to} />
+        ))}
+      </Rows>
+    </Panel>
   );
 }
 
@@ -42,12 +43,8 @@ function OrderLines({ orderId, to }: { orderId: string; to: (lineId: string) => 
   return order?.lines
     .filter(({ prints }) => prints.some(({ artwork }) => artwork !== null))
     .map((line) => (
-      <li key={line.id} style={{ borderBottom: '1px solid var(--hairline)' }}>
-        <Link
-          to={to(line.id)}
-          className="row"
-          style={{ padding: '8px 16px', color: 'inherit', textDecoration: 'none' }}
-        >
+      <li key={line.id}>
+        <RowLink to={to(line.id)}>
           {line.prints.map(({ id, artwork }) => (
             <ArtThumb key={id} artworkId={artwork?.id ?? null} colourHex={line.colour.hex} size={48} alt="" />
           ))}
@@ -63,7 +60,7 @@ function OrderLines({ orderId, to }: { orderId: string; to: (lineId: string) => 
           </span>
           <span className="muted nowrap">due {dueWords(order.dueAt)}</span>
           <StateMark state={line.state} />
-        </Link>
+        </RowLink>
       </li>
     ));
 }

@@ -10,6 +10,7 @@ import { gradesOf, piecesOf } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
 import { useWords } from '../../units/useWords.ts';
 import { ProcessComparison } from './ProcessComparison.tsx';
+import { Note, RadioField, Refusal } from '../../ui/index.ts';
 
 interface Props {
   /** Of the radio buttons: one group a print. */
@@ -29,7 +30,7 @@ const TYPING_MS = 350;
 export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
   const words = useWords();
   const query = useSettled(queryOf(line, print), TYPING_MS);
-  const { data, error, isFetching } = useComparisonQuery(query ?? skipToken);
+  const { data, error, isFetching, refetch } = useComparisonQuery(query ?? skipToken);
   const recommended = data?.recommended ?? null;
   const { process, isProcessChosen } = print;
   useEffect(() => {
@@ -48,9 +49,9 @@ export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
     return (
       <>
         {promise !== null && (
-          <p className="alarm" role="status">
+          <Note tone="alarm" role="status">
             ◆ {words(promise)}
-          </p>
+          </Note>
         )}
         <ProcessComparison
           name={name}
@@ -63,26 +64,29 @@ export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
       </>
     );
   return (
-    <fieldset className="comparison">
-      <legend className="muted small">Process</legend>
-      <div className="row" style={{ gap: 8 }}>
-        {PROCESSES.map((key) => (
-          <label key={key} className="choice" data-chosen={process === key}>
-            <input
-              type="radio"
-              name={name}
-              value={key}
-              checked={process === key}
-              onChange={() => choose(key)}
-            />
-            <span>{PROCESS_NAMES[key]}</span>
-          </label>
-        ))}
+    <div>
+      <RadioField
+        label="Process"
+        name={name}
+        look="tiles"
+        value={process}
+        options={PROCESSES.map((key) => ({ value: key, label: PROCESS_NAMES[key] }))}
+        onChange={choose}
+      />
+      <div style={{ marginTop: 6 }}>
+        {error ? (
+          <Refusal
+            words={`The processes cannot be compared: ${problemMessage(error)}`}
+            onRetry={() => void refetch()}
+            isRetrying={isFetching}
+          />
+        ) : (
+          <p className="muted small" role="status">
+            {waitingWords(print, query)}
+          </p>
+        )}
       </div>
-      <p className={error ? 'field-problem' : 'muted small'} role="status" style={{ marginTop: 6 }}>
-        {error ? problemMessage(error) : waitingWords(print, query)}
-      </p>
-    </fieldset>
+    </div>
   );
 }
 

@@ -1,12 +1,12 @@
 import { useLineJobQuery } from '../../api/linesApi.ts';
-import { JobProgress } from '../../ui/JobProgress.tsx';
+import { Progress } from '../../ui/index.ts';
 
 /** How far a line is that waits for its route: its art is measured, or it is about to be. */
 export function Measuring({ lineId }: { lineId: string }) {
   const { data } = useLineJobQuery(lineId);
   const job = data?.job?.state === 'running' ? data.job : null;
   return (
-    <JobProgress
+    <Progress
       words={job ? 'Measuring every pixel of the art' : 'The route is being planned'}
       share={job?.share ?? null}
     />

@@ -2,14 +2,14 @@ import type { LinePrint, Order, OrderLine } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
-import Button from '@mui/material/Button';
 import { Suspense, lazy } from 'react';
 import { Link } from 'react-router';
-import { StateMark } from '../../ui/StateMark.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { ArtThumb } from './ArtThumb.tsx';
 import { dueWords } from './dates.ts';
 import { Measuring } from './Measuring.tsx';
+import type { Attempt, RefusalProps } from '../../api/useAttempt.ts';
+import { Button, Note, Panel, Refusal, Row, Stack, StateMark } from '../../ui/index.ts';
 
 /** With its fields it weighs as much as the list: it comes when an order is looked at. */
 const QuotePanel = lazy(async () => ({ default: (await import('./QuotePanel.tsx')).QuotePanel }));
@@ -24,87 +24,100 @@ interface Props {
   onCancel: () => void;
   onRestore: () => void;
   onStart: (lineId: string) => void;
+  /** What was refused of it: `edit`, `duplicate`, `cancel`, `restore`, or a line that could not be started. */
+  attempt: Pick<Attempt, 'refusal' | 'isBusy'>;
 }
 
 /** The selected order: its ticket, its lines, and what can be done with it. */
-export function OrderDetail({ order, by, nowMs, onEdit, onDuplicate, onCancel, onRestore, onStart }: Props) {
+export function OrderDetail(props: Props) {
+  const { order, by, nowMs, onEdit, onDuplicate, onCancel, onRestore, onStart, attempt } = props;
   const isCancelled = order.state === 'cancelled';
   return (
-    <section className="panel" aria-label={`Order ${order.code}`}>
-      <header>
-        <h2>
+    <Panel
+      label={`Order ${order.code}`}
+      title={
+        <>
           <span className="code">{order.code}</span> {order.customer}
-        </h2>
-        <StateMark state={order.state} />
-      </header>
-      <div className="stack" style={{ padding: 16 }}>
+        </>
+      }
+      actions={<StateMark state={order.state} />}
+      pad={16}
+    >
+      <Stack>
         <p>
           Due <strong>{dueWords(order.dueAt)}</strong>
         </p>
         {order.note !== '' && <p className="muted">{order.note}</p>}
-        <div className="row">
+        <Row>
           {!isCancelled && (
-            <Button variant="outlined" size="small" onClick={onEdit}>
+            <Button size="small" onClick={onEdit}>
               Edit
             </Button>
           )}
-          <Button variant="outlined" size="small" onClick={onDuplicate}>
+          <Button size="small" onClick={onDuplicate} isBusy={attempt.isBusy('duplicate')}>
             Duplicate
           </Button>
           {isCancelled ? (
-            <Button variant="outlined" size="small" onClick={onRestore}>
+            <Button size="small" onClick={onRestore} isBusy={attempt.isBusy('restore')}>
               Restore
             </Button>
           ) : (
             order.state !== 'done' && (
-              <Button variant="outlined" size="small" onClick={onCancel} disabled={order.state === 'running'}>
+              <Button
+                size="small"
+                onClick={onCancel}
+                disabled={order.state === 'running'}
+                isBusy={attempt.isBusy('cancel')}
+              >
                 Cancel order
               </Button>
             )
           )}
-        </div>
+        </Row>
+        {['duplicate', 'restore', 'cancel'].map((at) => (
+          <Refusal key={at} {...attempt.refusal(at)} />
+        ))}
         {order.lines.map((line) => (
-          <LineCard key={line.id} line={line} isCancelled={isCancelled} onStart={() => onStart(line.id)} />
+          <LineCard
+            key={line.id}
+            line={line}
+            isCancelled={isCancelled}
+            refusal={attempt.refusal(line.id)}
+            onStart={() => onStart(line.id)}
+          />
         ))}
         <Suspense fallback={<p className="muted small">Working the quote out …</p>}>
           <QuotePanel key={order.id} orderId={order.id} by={by} nowMs={nowMs} isCancelled={isCancelled} />
         </Suspense>
-      </div>
-    </section>
+      </Stack>
+    </Panel>
   );
 }
 
-function LineCard({
-  line,
-  isCancelled,
-  onStart,
-}: {
+interface LineProps {
   line: OrderLine;
   isCancelled: boolean;
+  refusal: RefusalProps;
   onStart: () => void;
-}) {
+}
+
+function LineCard({ line, isCancelled, refusal, onStart }: LineProps) {
   return (
-    <article style={{ borderTop: '1px solid var(--hairline)', paddingTop: 12 }}>
-      <div className="stack" style={{ gap: 8 }}>
-        <div className="row" style={{ gap: 8 }}>
-          <h3>
-            <span className="code">{line.code}</span> {line.colour.name} {line.styleName}
-          </h3>
-          <StateMark state={isCancelled ? 'cancelled' : line.state} />
-        </div>
-        <p>{line.sizes.map(({ size, quantity }) => `${quantity} × ${size}`).join(', ')}</p>
-        {line.prints.map((print) => (
-          <PrintCard key={print.id} print={print} line={line} isOne={line.prints.length === 1} />
-        ))}
-      </div>
+    <Stack as="article" gap={8} style={{ borderTop: '1px solid var(--hairline)', paddingTop: 12 }}>
+      <Row gap={8}>
+        <h3>
+          <span className="code">{line.code}</span> {line.colour.name} {line.styleName}
+        </h3>
+        <StateMark state={isCancelled ? 'cancelled' : line.state} />
+      </Row>
+      <p>{line.sizes.map(({ size, quantity }) => `${quantity} × ${size}`).join(', ')}</p>
+      {line.prints.map((print) => (
+        <PrintCard key={print.id} print={print} line={line} isOne={line.prints.length === 1} />
+      ))}
       {line.state === 'planning' && !isCancelled && <Measuring lineId={line.id} />}
-      {line.planProblem && (
-        <p className="alarm" style={{ marginTop: 8 }}>
-          No route: {line.planProblem}
-        </p>
-      )}
+      {line.planProblem && <Note tone="alarm">No route: {line.planProblem}</Note>}
       {line.proof && (
-        <p className="small" style={{ marginTop: 8 }}>
+        <p className="small">
           <span aria-hidden="true">{line.proof.verdict === 'approved' ? '● ' : '◆ '}</span>
           {line.proof.verdict === 'approved' ? 'Proof approved by' : 'Changes to the proof wanted by'}{' '}
           {line.proof.customerName}, {new Date(line.proof.at).toLocaleDateString('en-GB')}
@@ -112,19 +125,19 @@ function LineCard({
         </p>
       )}
       {rightsCautions(line).map((words) => (
-        <p key={words} className="caution small" style={{ marginTop: 8 }}>
+        <Note tone="caution" isSmall key={words}>
           {words}
-        </p>
+        </Note>
       ))}
       {!isCancelled && (
-        <div className="row" style={{ marginTop: 10 }}>
+        <Row>
           {line.state === 'ready' && (
-            <Button variant="contained" size="small" onClick={onStart}>
+            <Button look="primary" size="small" onClick={onStart}>
               Start on the floor
             </Button>
           )}
           {line.activeRunId && (
-            <Button variant="contained" size="small" component={Link} to={`/floor/${line.activeRunId}`}>
+            <Button look="primary" size="small" to={`/floor/${line.activeRunId}`}>
               Go on with it on the floor
             </Button>
           )}
@@ -139,9 +152,10 @@ function LineCard({
               </a>
             </>
           )}
-        </div>
+        </Row>
       )}
-    </article>
+      <Refusal {...refusal} />
+    </Stack>
   );
 }
 
@@ -151,7 +165,7 @@ function PrintCard({ print, line, isOne }: { print: LinePrint; line: OrderLine; 
   const { artwork, placement, dropMm, widthMm, process } = print;
   const { label, from } = PLACEMENTS[placement];
   return (
-    <div className="row" style={{ alignItems: 'flex-start', flexWrap: 'nowrap' }}>
+    <Row align="flex-start" isOneLine>
       <ArtThumb
         artworkId={artwork?.id ?? null}
         colourHex={line.colour.hex}
@@ -167,7 +181,7 @@ function PrintCard({ print, line, isOne }: { print: LinePrint; line: OrderLine; 
         </p>
         <p className="muted">{PROCESS_NAMES[process]}</p>
       </div>
-    </div>
+    </Row>
   );
 }
 

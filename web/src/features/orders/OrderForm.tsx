@@ -1,7 +1,5 @@
 import type { Order } from '@saltflat/contract';
 import type { Catalogue } from '@saltflat/contract';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Controller, useFieldArray, useForm } from 'react-hook-form';
 import { fieldProblems, problemMessage } from '../../api/problemMessage.ts';
@@ -17,6 +15,18 @@ import {
   useCustomersQuery,
   useIsArtComing,
 } from './ordersApi.ts';
+import {
+  Button,
+  DateTimeField,
+  Form,
+  Grow,
+  Panel,
+  Refusal,
+  Row,
+  Split,
+  SuggestField,
+  TextField,
+} from '../../ui/index.ts';
 
 interface Props {
   catalogue: Catalogue;
@@ -32,7 +42,7 @@ const DRAFT_KEY = 'saltflat.order-draft-4'; // counted up when the form's values
 export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
   const draftKey = `${DRAFT_KEY}.${order?.id ?? 'new'}`;
   const [kept] = useState(() => readDraft<OrderValues>(sessionStorage, draftKey));
-  const { control, register, handleSubmit, watch, reset, getValues } = useForm<OrderValues>({
+  const { control, handleSubmit, watch, reset, getValues } = useForm<OrderValues>({
     defaultValues: kept?.values ?? (order ? valuesOf(order) : emptyOrder(catalogue.styles, serverNow())),
   });
   const { fields, append, remove } = useFieldArray({ control, name: 'lines' });
@@ -90,40 +100,53 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
   };
 
   return (
-    <form className="stack" onSubmit={(event) => void handleSubmit(save)(event)} noValidate>
-      <section className="panel order-head" aria-label="Ticket">
-        <TextField
-          {...register('customer')}
-          label="Customer"
-          size="small"
-          autoFocus={order === null}
-          error={'/customer' in problems}
-          helperText={problems['/customer'] ?? ' '}
-          slotProps={{ htmlInput: { list: 'customers', autoComplete: 'off' }, inputLabel: { shrink: true } }}
-        />
-        <datalist id="customers">
-          {customers.map(({ id, name }) => (
-            <option key={id} value={name} />
-          ))}
-        </datalist>
-        <TextField
-          {...register('due')}
-          type="datetime-local"
-          label="Due"
-          size="small"
-          error={'/dueAt' in problems}
-          helperText={problems['/dueAt'] ?? ' '}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
-        <TextField
-          {...register('note')}
-          label="Note"
-          size="small"
-          error={'/note' in problems}
-          helperText={problems['/note'] ?? ' '}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
-      </section>
+    <Form onSubmit={() => void handleSubmit(save)()}>
+      <Panel label="Ticket" pad="16px 16px 4px">
+        <Split columns="1.2fr 232px 2fr" gap={12}>
+          <Controller
+            control={control}
+            name="customer"
+            render={({ field: { value, onChange } }) => (
+              <SuggestField
+                label="Customer"
+                autoFocus={order === null}
+                recent="customers"
+                value={value}
+                suggestions={customers.map(({ name }) => name)}
+                problem={problems['/customer']}
+                keepsRoom
+                onChange={onChange}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name="due"
+            render={({ field: { value, onChange } }) => (
+              <DateTimeField
+                label="Due"
+                value={value}
+                problem={problems['/dueAt']}
+                keepsRoom
+                onChange={onChange}
+              />
+            )}
+          />
+          <Controller
+            control={control}
+            name="note"
+            render={({ field: { value, onChange } }) => (
+              <TextField
+                label="Note"
+                value={value}
+                problem={problems['/note']}
+                keepsRoom
+                onChange={onChange}
+              />
+            )}
+          />
+        </Split>
+      </Panel>
       {fields.map((field, i) => (
         <Controller
           key={field.id}
@@ -143,33 +166,26 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
           )}
         />
       ))}
-      <div className="row">
-        <Button variant="outlined" onClick={() => append(emptyLine(catalogue.styles))}>
-          Add a line
-        </Button>
-        <span style={{ flex: 1 }} />
-        <Button variant="outlined" onClick={leave}>
-          Leave without saving
-        </Button>
+      <Row>
+        <Button onClick={() => append(emptyLine(catalogue.styles))}>Add a line</Button>
+        <Grow />
+        <Button onClick={leave}>Leave without saving</Button>
         {isArtComing && (
           <span className="muted small" role="status">
             The artwork is still on its way.
           </span>
         )}
         <Button
+          look="primary"
           type="submit"
-          variant="contained"
-          disabled={adding.isLoading || changing.isLoading || isArtComing}
+          isBusy={adding.isLoading || changing.isLoading}
+          disabled={isArtComing}
         >
           {order ? 'Save the order' : 'Take in the order'}
         </Button>
-      </div>
+      </Row>
       {isOvertaken && <Overtaken what={order.code} onKeepMine={keepMine} onStartAgain={startAgain} />}
-      {refusal !== '' && (
-        <p className="alarm" role="alert">
-          {refusal}
-        </p>
-      )}
-    </form>
+      <Refusal words={refusal} />
+    </Form>
   );
 }

@@ -1,142 +1,88 @@
 import type { OrderSummary } from '@saltflat/contract';
 import { PROCESS_NAMES, shortNames } from '@saltflat/core/route';
-import { createColumnHelper, flexRender, getCoreRowModel, useReactTable } from '@tanstack/react-table';
+import { useMemo } from 'react';
 import { Spark } from '../../trace/index.ts';
-import { StateMark } from '../../ui/StateMark.tsx';
 import { dueWords, isLate } from './dates.ts';
-import './orders.css';
-
-const column = createColumnHelper<OrderSummary>();
+import { DataTable, Mark, StateMark, Tip } from '../../ui/index.ts';
+import type { Sorting, TableColumn } from '../../ui/index.ts';
 
 interface Props {
-  orders: OrderSummary[];
+  orders: readonly OrderSummary[];
   selectedId: string | null;
-  sort: string;
-  direction: 'asc' | 'desc';
+  sorting: Sorting;
   nowMs: number;
-  onSort: (sort: 'due' | 'code' | 'customer') => void;
-  onSelect: (id: string) => void;
+  /** How many there are in all, in words. */
+  says: string;
+  /** Address of the whole list as a file. */
+  csvHref: string;
+  isMoreComing: boolean;
+  onSort: (sorting: Sorting) => void;
+  onOpen: (id: string) => void;
+  onNearEnd: (() => void) | undefined;
 }
 
-const SORTABLE: Record<string, 'due' | 'code' | 'customer'> = {
-  code: 'code',
-  customer: 'customer',
-  due: 'due',
-};
+const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
+  { key: 'code', title: 'Order', isSortable: true, cell: ({ code }) => <span className="code">{code}</span> },
+  {
+    key: 'customer',
+    title: 'Customer and garments',
+    isSortable: true,
+    cell: ({ customer, garments }) => (
+      <>
+        {customer}
+        <div className="muted">{garments.join(', ')}</div>
+      </>
+    ),
+  },
+  { key: 'pieces', title: 'Pieces', isNumber: true, cell: ({ pieces }) => pieces },
+  {
+    key: 'processes',
+    title: 'Process',
+    cell: ({ processes }) => (
+      <Tip says={processes.map((process) => PROCESS_NAMES[process]).join(', ')}>
+        <span>{shortNames(processes)}</span>
+      </Tip>
+    ),
+  },
+  {
+    key: 'spark',
+    title: 'Heat trace',
+    cell: ({ spark }) => (
+      <Spark pieces={spark.map(([tempC, durationS, isHandsOn]) => ({ tempC, durationS, isHandsOn }))} />
+    ),
+  },
+  {
+    key: 'due',
+    title: 'Due',
+    isSortable: true,
+    isNoWrap: true,
+    cell: ({ dueAt, state }) =>
+      isLate(dueAt, state, nowMs) ? (
+        <Mark mark="◆" tone="hands">
+          late, {dueWords(dueAt)}
+        </Mark>
+      ) : (
+        dueWords(dueAt)
+      ),
+  },
+  { key: 'state', title: 'State', cell: ({ state }) => <StateMark state={state} /> },
+];
 
-function columns(nowMs: number) {
-  return [
-    column.accessor('code', {
-      header: 'Order',
-      cell: ({ getValue }) => <span className="code">{getValue()}</span>,
-    }),
-    column.accessor('customer', {
-      header: 'Customer and garments',
-      cell: ({ getValue, row }) => (
-        <>
-          {getValue()}
-          <div className="muted">{row.original.garments.join(', ')}</div>
-        </>
-      ),
-    }),
-    column.accessor('pieces', { header: 'Pieces', meta: 'number' }),
-    column.accessor('processes', {
-      header: 'Process',
-      cell: ({ getValue }) => (
-        <span
-          title={getValue()
-            .map((process) => PROCESS_NAMES[process])
-            .join(', ')}
-        >
-          {shortNames(getValue())}
-        </span>
-      ),
-    }),
-    column.accessor('spark', {
-      header: 'Heat trace',
-      cell: ({ getValue }) => (
-        <Spark
-          pieces={getValue().map(([tempC, durationS, isHandsOn]) => ({ tempC, durationS, isHandsOn }))}
-        />
-      ),
-    }),
-    column.accessor('dueAt', {
-      id: 'due',
-      header: 'Due',
-      cell: ({ getValue, row }) =>
-        isLate(getValue(), row.original.state, nowMs) ? (
-          <span className="state" data-tone="hands">
-            <span aria-hidden="true">◆</span>late, {dueWords(getValue())}
-          </span>
-        ) : (
-          <span className="nowrap">{dueWords(getValue())}</span>
-        ),
-    }),
-    column.accessor('state', { header: 'State', cell: ({ getValue }) => <StateMark state={getValue()} /> }),
-  ];
-}
+const MINUTE_MS = 60_000;
 
-/** The order list: dense, sortable by its headings, walked with the arrow keys. */
-export function OrderTable({ orders, selectedId, sort, direction, nowMs, onSort, onSelect }: Props) {
-  const table = useReactTable({
-    data: orders,
-    columns: columns(nowMs),
-    getCoreRowModel: getCoreRowModel(),
-    manualSorting: true,
-  });
-  const move = (event: React.KeyboardEvent<HTMLTableRowElement>): void => {
-    const step = { ArrowDown: 'nextElementSibling', ArrowUp: 'previousElementSibling' }[event.key] as
-      'nextElementSibling' | undefined;
-    if (!step) return;
-    event.preventDefault();
-    (event.currentTarget[step] as HTMLElement | null)?.focus();
-  };
+/** The order list: dense, sortable by its headings, walked with the arrow keys, as long as it is. */
+export function OrderTable({ orders, selectedId, nowMs, ...rest }: Props) {
+  const minute = Math.floor(nowMs / MINUTE_MS); // late by the minute: the columns stay the same between
+  const columns = useMemo(() => columnsAt(minute * MINUTE_MS), [minute]);
   return (
-    <table className="dense">
-      <thead>
-        {table.getHeaderGroups().map((group) => (
-          <tr key={group.id}>
-            {group.headers.map((header) => {
-              const key = SORTABLE[header.id];
-              const isSorted = key !== undefined && key === sort;
-              return (
-                <th
-                  key={header.id}
-                  className={header.column.columnDef.meta === 'number' ? 'number' : ''}
-                  aria-sort={isSorted ? (direction === 'asc' ? 'ascending' : 'descending') : undefined}
-                >
-                  {key ? (
-                    <button type="button" onClick={() => onSort(key)}>
-                      {flexRender(header.column.columnDef.header, header.getContext())}
-                      <span aria-hidden="true">{isSorted ? (direction === 'asc' ? '↑' : '↓') : '↕'}</span>
-                    </button>
-                  ) : (
-                    flexRender(header.column.columnDef.header, header.getContext())
-                  )}
-                </th>
-              );
-            })}
-          </tr>
-        ))}
-      </thead>
-      <tbody>
-        {table.getRowModel().rows.map((row) => (
-          <tr
-            key={row.id}
-            tabIndex={0}
-            aria-selected={row.original.id === selectedId}
-            style={{ cursor: 'pointer' }}
-            onClick={() => onSelect(row.original.id)}
-            onKeyDown={(event) => (event.key === 'Enter' ? onSelect(row.original.id) : move(event))}
-          >
-            {row.getVisibleCells().map((cell) => (
-              <td key={cell.id} className={cell.column.columnDef.meta === 'number' ? 'number' : ''}>
-                {flexRender(cell.column.columnDef.cell, cell.getContext())}
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      name="orders"
+      label="Orders"
+      columns={columns}
+      rows={orders}
+      keyOf={({ id }) => id}
+      selectedKey={selectedId}
+      {...rest}
+    />
   );
 }

@@ -1,16 +1,24 @@
 import type { GarmentStyle } from '@saltflat/contract';
 import { PLACEMENTS, placementsOn } from '@saltflat/core/placement';
-import type { PlacementKey } from '@saltflat/core/placement';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import type { ReactNode } from 'react';
-import { QuantityField } from '../../ui/QuantityField.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { ArtDrop } from './ArtDrop.tsx';
 import { LineProcess } from './LineProcess.tsx';
 import { orderedSizes, usualPlace } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
 import { WidthsField } from './WidthsField.tsx';
+import {
+  Button,
+  FieldProblem,
+  Grow,
+  QuantityField,
+  Row,
+  SelectField,
+  Split,
+  Stack,
+  TOKENS,
+  styled,
+} from '../../ui/index.ts';
 
 interface Props {
   /** Of the line on the order and of the print on the line, from 0. */
@@ -45,46 +53,42 @@ export function PrintFields({
   const which = place.print === 0 ? '' : `, print ${place.print + 1}`;
   const { from, label } = PLACEMENTS[print.placement];
   return (
-    <section aria-label={`Print ${place.print + 1} of line ${place.line + 1}`} className="print-fields">
+    <Frame aria-label={`Print ${place.print + 1} of line ${place.line + 1}`}>
       {!isAlone && (
-        <header className="row">
+        <Row as="header" style={{ padding: '12px 16px 0' }}>
           <h3>
             Print {place.print + 1}: {label.toLowerCase()}
           </h3>
-          <span style={{ flex: 1 }} />
+          <Grow />
           {onRemove && (
-            <Button size="small" variant="text" onClick={onRemove}>
+            <Button look="quiet" size="small" onClick={onRemove}>
               Remove the print
             </Button>
           )}
-        </header>
+        </Row>
       )}
-      <div className="line-fields">
+      <Split columns="260px minmax(0, 1fr)" gap={20} pad={16}>
         <ArtDrop
           artwork={print.artwork}
           colourHex={style?.colours.find(({ id }) => id === line.colourId)?.hex ?? '#ffffff'}
           label={`Artwork of line ${place.line + 1}${which}`}
           onChange={(artwork) => onChange({ artwork })}
         />
-        <div className="stack">
+        <Stack>
           {children}
-          <div className="line-row three">
-            <TextField
-              select
+          <Split columns="1fr 1fr 1fr" gap={12}>
+            <SelectField
               label="Placement"
-              size="small"
               value={print.placement}
-              error={problem('placement') !== undefined}
-              helperText={problem('placement') ?? ' '}
-              onChange={(event) => onChange(usualPlace(style, event.target.value as PlacementKey))}
-              slotProps={{ select: { native: true } }}
-            >
-              {placementsOn(style?.kind ?? 'tee').map((key) => (
-                <option key={key} value={key} disabled={elsewhere.includes(key)}>
-                  {PLACEMENTS[key].label}
-                </option>
-              ))}
-            </TextField>
+              problem={problem('placement')}
+              keepsRoom
+              options={placementsOn(style?.kind ?? 'tee').map((key) => ({
+                value: key,
+                label: PLACEMENTS[key].label,
+                disabled: elsewhere.includes(key),
+              }))}
+              onChange={(key) => onChange(usualPlace(style, key))}
+            />
             <QuantityField
               label={from === 'collar' ? 'Below the collar' : 'Below the upper edge'}
               kind="length"
@@ -101,24 +105,19 @@ export function PrintFields({
               problem={problem('widthMm')}
               onChange={(widthMm) => onChange({ widthMm })}
             />
-          </div>
+          </Split>
           <WidthsField
             sizes={orderedSizes(line)}
             widths={print.widths}
             widthMm={print.widthMm}
             onChange={(widths) => onChange({ widths })}
           />
-          {['artworkId', 'id', 'process', 'grades'].map(
-            (field) =>
-              problem(field) && (
-                <p key={field} className="field-problem" role="alert">
-                  {problem(field)}
-                </p>
-              ),
-          )}
-        </div>
-      </div>
-      <div className="line-below">
+          {['artworkId', 'id', 'process', 'grades'].map((field) => (
+            <FieldProblem key={field}>{problem(field)}</FieldProblem>
+          ))}
+        </Stack>
+      </Split>
+      <Stack pad="0 16px 16px">
         <LineProcess
           name={`process-${place.line}-${place.print}`}
           of={`print ${place.print + 1} of line ${place.line + 1}`}
@@ -127,7 +126,9 @@ export function PrintFields({
           dueMs={dueMs}
           onChange={onChange}
         />
-      </div>
-    </section>
+      </Stack>
+    </Frame>
   );
 }
+
+const Frame = styled('section')({ '& + &': { borderTop: `1px solid ${TOKENS.hairline}` } });

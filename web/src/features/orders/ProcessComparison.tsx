@@ -3,6 +3,19 @@ import type { ProcessOption } from '@saltflat/core/compare';
 import type { Process } from '@saltflat/core/route';
 import { formatDuration, formatMoney } from '@saltflat/core/units';
 import { useWords } from '../../units/useWords.ts';
+import {
+  Group,
+  GroupName,
+  Note,
+  RadioChoice,
+  Sideways,
+  SimpleTable,
+  Stack,
+  TOKENS,
+  ownProps,
+  styled,
+} from '../../ui/index.ts';
+import type { TableColumn } from '../../ui/index.ts';
 
 interface Props {
   /** Of the radio buttons: one group a print. */
@@ -15,137 +28,136 @@ interface Props {
   onChange: (process: Process) => void;
 }
 
+type Possible = ProcessOption & { plan: NonNullable<ProcessOption['plan']> };
+
 /** Every process side by side, with numbers and reasons; a person chooses. */
 export function ProcessComparison({ name, of, comparison, process, isFetching, onChange }: Props) {
   const words = useWords();
   const { options, recommended, reasons, wouldChange, taken } = comparison;
-  const possible = options.filter(({ plan }) => plan !== null);
+  const possible = options.filter((option): option is Possible => option.plan !== null);
   const excluded = options.filter(({ plan }) => plan === null);
   const first = options.find((option) => option.process === recommended);
+  const columns: TableColumn<Possible>[] = [
+    {
+      key: 'process',
+      title: 'Process',
+      cell: (option) => (
+        <RadioChoice
+          name={name}
+          value={option.process}
+          isChosen={option.process === process}
+          onChoose={() => onChange(option.process)}
+          label={
+            <>
+              {option.name}
+              {option.process === recommended && <span className="muted small"> recommended</span>}
+            </>
+          }
+        />
+      ),
+    },
+    { key: 'cost', title: 'Cost each', isNumber: true, cell: ({ plan }) => <Cost plan={plan} /> },
+    { key: 'hands', title: 'Hands, all', isNumber: true, cell: ({ plan }) => formatDuration(plan.handsS) },
+    { key: 'elapsed', title: 'Elapsed', isNumber: true, cell: ({ plan }) => <Elapsed plan={plan} /> },
+    {
+      key: 'look',
+      title: 'Look and hand',
+      cell: ({ plan }) => <span className="small">{words(plan.look.said)}</span>,
+    },
+    ...SCALES.map(([key, title]) => ({
+      key,
+      title,
+      cell: ({ plan }: Possible) => <Scale value={plan.look[key]} />,
+    })),
+    { key: 'risks', title: 'Risks and limits', cell: ({ plan }) => <Risks plan={plan} taken={taken} /> },
+  ];
   return (
-    <fieldset className="comparison" aria-busy={isFetching}>
-      <legend className="muted small">Process, compared for this print</legend>
+    <Group aria-busy={isFetching}>
+      <GroupName>Process, compared for this print</GroupName>
       {first && (
-        <p className="recommendation">
+        <p style={{ marginBottom: 8 }}>
           <strong>{first.name}</strong> is recommended: {reasons.map(words).join('; ')}. {words(wouldChange)}{' '}
           <span className="muted">What hand, cover and risk are worth is an assumption.</span>
         </p>
       )}
-      {!first && <p className="alarm">{words(wouldChange)}</p>}
-      <div
-        className="comparison-scroll"
-        tabIndex={0}
-        role="region"
-        aria-label={`Processes side by side for ${of}`}
-      >
-        <table className="dense">
-          <thead>
-            <tr>
-              <th>Process</th>
-              <th className="number">Cost each</th>
-              <th className="number">Hands, all</th>
-              <th className="number">Elapsed</th>
-              <th>Look and hand</th>
-              <th>Cover</th>
-              <th>Soft</th>
-              <th>Breathes</th>
-              <th>Stretch</th>
-              <th>Risks and limits</th>
-            </tr>
-          </thead>
-          <tbody>
-            {possible.map((option) => (
-              <OptionRow
-                key={option.process}
-                option={option}
-                name={name}
-                isChosen={option.process === process}
-                isFirst={option.process === recommended}
-                taken={taken}
-                onChoose={() => onChange(option.process)}
-              />
-            ))}
-          </tbody>
-        </table>
-      </div>
+      {!first && <Note tone="alarm">{words(wouldChange)}</Note>}
+      <Frame isFetching={isFetching}>
+        <Sideways label={`Processes side by side for ${of}`}>
+          <SimpleTable
+            label="Processes"
+            columns={columns}
+            rows={possible}
+            keyOf={(option) => option.process}
+            isSelected={(option) => option.process === process}
+            isTopAligned
+          />
+        </Sideways>
+      </Frame>
       {excluded.length > 0 && (
-        <ul className="small excluded" aria-label="Left out">
+        <Stack as="ul" gap={2} className="small" aria-label="Left out" style={{ marginTop: 8 }}>
           {excluded.map((option) => (
             <li key={option.process}>
               <span className="muted">Not</span> {option.name}: {option.refusals.map(words).join(' ')}
             </li>
           ))}
-        </ul>
+        </Stack>
       )}
-    </fieldset>
+    </Group>
   );
 }
 
-function OptionRow({
-  option,
-  name,
-  isChosen,
-  isFirst,
-  taken,
-  onChoose,
-}: {
-  option: ProcessOption;
-  name: string;
-  isChosen: boolean;
-  isFirst: boolean;
-  taken: ComparisonAnswer['taken'];
-  onChoose: () => void;
-}) {
+/** Dashed while it is being worked out again: still to be read. */
+const Frame = styled(
+  'div',
+  ownProps('isFetching'),
+)<{ isFetching: boolean }>(({ isFetching }) => ({
+  border: `1px ${isFetching ? 'dashed' : 'solid'} ${TOKENS.hairline}`,
+  borderRadius: 4,
+}));
+
+const SCALES = [
+  ['opacity', 'Cover'],
+  ['softness', 'Soft'],
+  ['breathing', 'Breathes'],
+  ['stretch', 'Stretch'],
+] as const;
+
+const Cost = ({ plan }: { plan: Possible['plan'] }) => (
+  <>
+    {formatMoney(plan.cost.totalCents)}
+    {plan.addsCents !== null && (
+      <div className="muted small">{formatMoney(plan.addsCents)} for this print</div>
+    )}
+  </>
+);
+
+const Elapsed = ({ plan }: { plan: Possible['plan'] }) => (
+  <>
+    {formatDuration(plan.elapsedS)}
+    {plan.restBeforeDispatchS > 0 && (
+      <div className="muted small">+ {formatDuration(plan.restBeforeDispatchS)} rest</div>
+    )}
+  </>
+);
+
+function Risks({ plan, taken }: { plan: Possible['plan']; taken: ComparisonAnswer['taken'] }) {
   const words = useWords();
-  const { plan } = option;
-  if (plan === null) return null;
-  const busy = taken.filter(({ machine }) => plan.machines.includes(machine));
   return (
-    <tr data-chosen={isChosen}>
-      <td>
-        <label className="option-name">
-          <input type="radio" name={name} value={option.process} checked={isChosen} onChange={onChoose} />
-          <span>
-            {option.name}
-            {isFirst && <span className="muted small"> recommended</span>}
-          </span>
-        </label>
-      </td>
-      <td className="number nowrap">
-        {formatMoney(plan.cost.totalCents)}
-        {plan.addsCents !== null && (
-          <div className="muted small">{formatMoney(plan.addsCents)} for this print</div>
-        )}
-      </td>
-      <td className="number nowrap">{formatDuration(plan.handsS)}</td>
-      <td className="number nowrap">
-        {formatDuration(plan.elapsedS)}
-        {plan.restBeforeDispatchS > 0 && (
-          <div className="muted small">+ {formatDuration(plan.restBeforeDispatchS)} rest</div>
-        )}
-      </td>
-      <td className="small">{words(plan.look.said)}</td>
-      {([plan.look.opacity, plan.look.softness, plan.look.breathing, plan.look.stretch] as const).map(
-        (value, i) => (
-          <td key={i}>
-            <Scale value={value} />
-          </td>
-        ),
-      )}
-      <td className="small">
-        {[...plan.conflicts, ...plan.problems].map(words).map((text) => (
-          <div key={text} className="conflict-words">
-            ■ {text}
-          </div>
-        ))}
-        {busy.map(({ machine, code }) => (
+    <div className="small">
+      {[...plan.conflicts, ...plan.problems].map(words).map((text) => (
+        <div key={text} style={{ color: TOKENS.roseInk }}>
+          ■ {text}
+        </div>
+      ))}
+      {taken
+        .filter(({ machine }) => plan.machines.includes(machine))
+        .map(({ machine, code }) => (
           <div key={machine}>
             ▶ {machine} is on {code} now
           </div>
         ))}
-        <span className="muted">{plan.risks.slice(0, 2).map(words).join(' · ')}</span>
-      </td>
-    </tr>
+      <span className="muted">{plan.risks.slice(0, 2).map(words).join(' · ')}</span>
+    </div>
   );
 }
 
@@ -155,13 +167,23 @@ const WORDS = ['little', 'some', 'fair', 'good', 'full'] as const;
 function Scale({ value }: { value: number }) {
   const step = Math.min(4, Math.max(0, Math.round(value * 4)));
   return (
-    <span className="scale nowrap">
-      <span aria-hidden="true" className="scale-bars">
+    <span className="nowrap" style={{ display: 'inline-flex', flexDirection: 'column', gap: 2 }}>
+      <span aria-hidden="true" style={{ display: 'inline-flex', gap: 2 }}>
         {WORDS.map((word, i) => (
-          <i key={word} data-on={i <= step} />
+          <Bar key={word} isOn={i <= step} />
         ))}
       </span>
       <span className="small">{WORDS[step]}</span>
     </span>
   );
 }
+
+const Bar = styled(
+  'i',
+  ownProps('isOn'),
+)<{ isOn: boolean }>(({ isOn }) => ({
+  width: 8,
+  height: 6,
+  background: isOn ? TOKENS.muted : TOKENS.hairline,
+  forcedColorAdjust: 'none',
+}));

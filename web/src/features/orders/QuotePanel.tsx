@@ -1,11 +1,10 @@
 import type { GivenQuote, OrderQuotes } from '@saltflat/contract';
 import { formatMoney } from '@saltflat/core/units';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { useAcceptQuoteMutation, useGiveQuoteMutation, useOrderQuotesQuery } from './quotesApi.ts';
 import { quoteStanding } from './quoteStanding.ts';
+import { Button, Form, Mark, Refusal, Row, Stack, TextField } from '../../ui/index.ts';
 
 interface Props {
   orderId: string;
@@ -19,16 +18,14 @@ export function QuotePanel({ orderId, by, nowMs, isCancelled }: Props) {
   const { data, error, refetch } = useOrderQuotesQuery(orderId);
   if (error)
     return (
-      <p className="alarm row" role="alert">
-        The quotes cannot be fetched: {problemMessage(error)}
-        <Button size="small" variant="outlined" onClick={() => void refetch()}>
-          Try again
-        </Button>
-      </p>
+      <Refusal
+        words={`The quotes cannot be fetched: ${problemMessage(error)}`}
+        onRetry={() => void refetch()}
+      />
     );
   if (!data) return <p className="muted small">Working the quote out …</p>;
   return (
-    <section aria-label="Quotes" className="stack quotes" style={{ gap: 8 }}>
+    <Stack as="section" aria-label="Quotes" gap={8}>
       <h3>Quotes</h3>
       <Draft orderId={orderId} draft={data.draft} by={by} isCancelled={isCancelled} />
       {data.given.length > 0 && (
@@ -38,7 +35,7 @@ export function QuotePanel({ orderId, by, nowMs, isCancelled }: Props) {
           ))}
         </ul>
       )}
-    </section>
+    </Stack>
   );
 }
 
@@ -69,8 +66,8 @@ function Draft({
     setRefusal(answer.error ? problemMessage(answer.error) : '');
   };
   return (
-    <div className="stack" style={{ gap: 6 }}>
-      <div className="row">
+    <Stack gap={6}>
+      <Row>
         <span>
           ○ Draft{' '}
           <strong>{draft.lines.length > 0 ? formatMoney(draft.totalCents) : 'without a price yet'}</strong>
@@ -79,13 +76,12 @@ function Draft({
           <>
             <TextField
               label="Good for, days"
-              size="small"
               value={days}
-              onChange={(event) => setDays(event.target.value)}
-              sx={{ width: 116 }}
-              slotProps={{ htmlInput: { inputMode: 'numeric' }, inputLabel: { shrink: true } }}
+              onChange={setDays}
+              width={116}
+              inputMode="numeric"
             />
-            <Button size="small" variant="outlined" disabled={isLoading} onClick={() => void onGive()}>
+            <Button size="small" isBusy={isLoading} onClick={() => void onGive()}>
               Give this quote
             </Button>
           </>
@@ -95,18 +91,14 @@ function Draft({
             Draft as PDF
           </a>
         )}
-      </div>
+      </Row>
       {draft.unpriced.map(({ code, why }) => (
         <p key={code} className="muted small">
           {why}
         </p>
       ))}
-      {refusal !== '' && (
-        <p className="alarm" role="alert">
-          {refusal}
-        </p>
-      )}
-    </div>
+      <Refusal words={refusal} />
+    </Stack>
   );
 }
 
@@ -117,13 +109,12 @@ function Given({ quote, nowMs }: { quote: GivenQuote; nowMs: number }) {
   const standing = quoteStanding(quote, nowMs);
   return (
     <li style={{ borderTop: '1px solid var(--hairline)', padding: '6px 0' }}>
-      <div className="row">
+      <Row>
         <span className="code">{quote.code}</span>
         <strong>{formatMoney(quote.document.totalCents)}</strong>
-        <span className="state" data-tone={standing.tone}>
-          <span aria-hidden="true">{standing.mark}</span>
+        <Mark mark={standing.mark} tone={standing.tone}>
           {standing.word}
-        </span>
+        </Mark>
         <span className="muted small">
           {quote.acceptedAt
             ? `${day(quote.acceptedAt)} by ${quote.acceptedBy ?? ''}`
@@ -133,11 +124,11 @@ function Given({ quote, nowMs }: { quote: GivenQuote; nowMs: number }) {
           PDF
         </a>
         {standing.canBeAccepted && !isAsking && (
-          <Button size="small" variant="outlined" onClick={() => setIsAsking(true)}>
+          <Button size="small" onClick={() => setIsAsking(true)}>
             The customer said yes
           </Button>
         )}
-      </div>
+      </Row>
       {isAsking && standing.canBeAccepted && (
         <Acceptance quoteId={quote.id} onDone={() => setIsAsking(false)} />
       )}
@@ -149,31 +140,27 @@ function Acceptance({ quoteId, onDone }: { quoteId: string; onDone: () => void }
   const [name, setName] = useState('');
   const [refusal, setRefusal] = useState('');
   const [accept, { isLoading }] = useAcceptQuoteMutation();
-  const submit = async (event: React.FormEvent): Promise<void> => {
-    event.preventDefault();
+  const submit = async (): Promise<void> => {
     if (name.trim() === '') return setRefusal('Who said yes? The name is kept with the quote.');
     const answer = await accept({ quoteId, customerName: name.trim() });
     if (answer.error) setRefusal(problemMessage(answer.error));
     else onDone();
   };
   return (
-    <form className="row" style={{ marginTop: 6 }} onSubmit={(event) => void submit(event)}>
+    <Form isRow onSubmit={() => void submit()}>
       <TextField
         autoFocus
         label="Who said yes"
-        size="small"
         value={name}
-        error={refusal !== ''}
-        helperText={refusal || undefined}
-        onChange={(event) => setName(event.target.value)}
-        slotProps={{ inputLabel: { shrink: true } }}
+        problem={refusal || undefined}
+        onChange={setName}
       />
-      <Button type="submit" size="small" variant="contained" disabled={isLoading}>
+      <Button look="primary" type="submit" size="small" isBusy={isLoading}>
         Note it
       </Button>
-      <Button size="small" variant="text" onClick={onDone}>
+      <Button look="quiet" size="small" onClick={onDone}>
         Back
       </Button>
-    </form>
+    </Form>
   );
 }

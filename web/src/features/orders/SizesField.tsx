@@ -1,5 +1,4 @@
-import TextField from '@mui/material/TextField';
-
+import { FieldProblem, Group, GroupName, Row, TextField } from '../../ui/index.ts';
 interface Props {
   sizes: readonly { size: string }[];
   quantities: Record<string, string>;
@@ -10,29 +9,23 @@ interface Props {
 /** One number per size, side by side as on a paper ticket. */
 export function SizesField({ sizes, quantities, problem, onChange }: Props) {
   return (
-    <fieldset style={{ border: 0, padding: 0, margin: 0 }}>
-      <legend className="muted small" style={{ padding: 0, marginBottom: 6 }}>
-        Quantity by size
-      </legend>
-      <div className="row" style={{ gap: 8 }}>
+    <Group>
+      <GroupName>Quantity by size</GroupName>
+      <Row gap={8}>
         {sizes.map(({ size }) => (
           <TextField
             key={size}
             label={size}
-            size="small"
-            sx={{ width: size.length > 4 ? 110 : 76 }}
+            spokenLabel={`Quantity, size ${size}`}
+            width={size.length > 4 ? 110 : 76}
+            inputMode="numeric"
+            isWrong={problem !== undefined}
             value={quantities[size] ?? ''}
-            error={problem !== undefined}
-            slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': `Quantity, size ${size}` } }}
-            onChange={(event) => onChange({ ...quantities, [size]: event.target.value })}
+            onChange={(text) => onChange({ ...quantities, [size]: text })}
           />
         ))}
-      </div>
-      {problem && (
-        <p className="field-problem" role="alert">
-          {problem}
-        </p>
-      )}
-    </fieldset>
+      </Row>
+      <FieldProblem>{problem}</FieldProblem>
+    </Group>
   );
 }

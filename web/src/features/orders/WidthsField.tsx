@@ -1,6 +1,5 @@
-import Button from '@mui/material/Button';
-import { QuantityField } from '../../ui/QuantityField.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
+import { Button, QuantityField, Row } from '../../ui/index.ts';
 
 interface Props {
   /** Sizes that are ordered. */
@@ -17,7 +16,7 @@ export function WidthsField({ sizes, widths, widthMm, onChange }: Props) {
   const system = useUnits();
   if (Object.keys(widths).length > 0)
     return (
-      <div className="row" style={{ gap: 8, alignItems: 'flex-start' }}>
+      <Row gap={8} align="flex-start">
         {sizes.map((size) => (
           <div key={size} style={{ width: 130 }}>
             <QuantityField
@@ -29,17 +28,17 @@ export function WidthsField({ sizes, widths, widthMm, onChange }: Props) {
             />
           </div>
         ))}
-        <Button size="small" variant="text" onClick={() => onChange({})}>
+        <Button look="quiet" size="small" onClick={() => onChange({})}>
           One width for all
         </Button>
-      </div>
+      </Row>
     );
   if (sizes.length < 2 || widthMm === null) return null;
   return (
     <div>
       <Button
+        look="quiet"
         size="small"
-        variant="text"
         onClick={() => onChange(Object.fromEntries(sizes.map((size) => [size, widthMm])))}
       >
         Another width for some sizes

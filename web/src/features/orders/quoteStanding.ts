@@ -4,9 +4,9 @@ import type { GivenQuote } from '@saltflat/contract';
 export function quoteStanding(
   { state, goodUntil }: Pick<GivenQuote, 'state' | 'goodUntil'>,
   nowMs: number,
-): { mark: string; word: string; tone: 'done' | 'hands' | undefined; canBeAccepted: boolean } {
-  if (state === 'accepted') return { mark: '●', word: 'accepted', tone: 'done', canBeAccepted: false };
+): { mark: string; word: string; tone: 'calm' | 'go'; canBeAccepted: boolean } {
+  if (state === 'accepted') return { mark: '●', word: 'accepted', tone: 'calm', canBeAccepted: false };
   return Date.parse(goodUntil) < nowMs
-    ? { mark: '■', word: 'lapsed', tone: undefined, canBeAccepted: false }
-    : { mark: '◐', word: 'given', tone: undefined, canBeAccepted: true };
+    ? { mark: '■', word: 'lapsed', tone: 'calm', canBeAccepted: false }
+    : { mark: '◐', word: 'given', tone: 'go', canBeAccepted: true };
 }

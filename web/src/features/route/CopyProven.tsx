@@ -1,5 +1,6 @@
 import type { ProvenLine } from '@saltflat/contract';
 import { useState } from 'react';
+import { Panel, Pressable, TwoLines } from '../../ui/index.ts';
 
 interface Props {
   lines: readonly ProvenLine[] | undefined;
@@ -10,10 +11,7 @@ interface Props {
 export function CopyProven({ lines, onCopy }: Props) {
   const [told, setTold] = useState('');
   return (
-    <section className="panel" aria-label="Copy from a proven line">
-      <header>
-        <h2>Copy what proved itself</h2>
-      </header>
+    <Panel title="Copy what proved itself" label="Copy from a proven line">
       {lines?.length === 0 && (
         <p className="muted" style={{ padding: 16 }}>
           No other line of this process has been run to the end yet.
@@ -22,18 +20,16 @@ export function CopyProven({ lines, onCopy }: Props) {
       <ul>
         {lines?.slice(0, 6).map((own) => (
           <li key={own.lineId}>
-            <button
-              type="button"
-              className="version"
-              onClick={() => void onCopy(own).then((words) => setTold(words))}
-            >
-              <strong>
-                {own.code} {own.customer}
-              </strong>
-              <span className="muted small">
-                {own.garment}, {own.good} of {own.pieces} good
-              </span>
-            </button>
+            <Pressable onClick={() => void onCopy(own).then((words) => setTold(words))}>
+              <TwoLines>
+                <strong>
+                  {own.code} {own.customer}
+                </strong>
+                <span className="muted small">
+                  {own.garment}, {own.good} of {own.pieces} good
+                </span>
+              </TwoLines>
+            </Pressable>
           </li>
         ))}
       </ul>
@@ -42,6 +38,6 @@ export function CopyProven({ lines, onCopy }: Props) {
           {told}
         </p>
       )}
-    </section>
+    </Panel>
   );
 }

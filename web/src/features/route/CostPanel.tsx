@@ -2,6 +2,8 @@ import type { PieceCost, Quote } from '@saltflat/core/cost';
 import type { Route } from '@saltflat/core/route';
 import { formatDuration, formatMoney } from '@saltflat/core/units';
 import { useState } from 'react';
+import { Panel, Pressable, Row, SimpleTable, Stack, TwoLines } from '../../ui/index.ts';
+import type { TableColumn } from '../../ui/index.ts';
 
 interface Props {
   route: Route;
@@ -21,40 +23,28 @@ const percent = (share: number): string => `${Math.round(1000 * share) / 10} %`;
 export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <section className="panel" aria-label="Time and cost">
-      <header>
-        <h2>{pieces} pieces</h2>
-        <span style={{ flex: 1 }} />
-        <a href={papers.runSheetA4} download>
-          Run sheet A4
-        </a>
-        <a href={papers.runSheetLetter} download>
-          Letter
-        </a>
-      </header>
-      <table className="dense">
-        <tbody>
-          <Row name="Hands-on, all pieces" value={formatDuration(route.totals.handsS)} />
-          <Row name="Elapsed, one person" value={formatDuration(route.totals.elapsedS)} />
-          {route.restBeforeDispatchS > 0 && (
-            <Row name="Rest before it leaves" value={formatDuration(route.restBeforeDispatchS)} />
-          )}
-          {route.usesBlanks && <Row name="Blank, mean of the sizes" value={formatMoney(cost.blankCents)} />}
-          {cost.materials.map(({ what, cents, isAssumed }) => (
-            <Row key={what} name={what} value={formatMoney(cents)} note={isAssumed ? 'assumed use' : ''} />
-          ))}
-          <Row name="Labour" value={formatMoney(cost.labourCents)} />
-          <Row name="Set-up, spread" value={formatMoney(cost.setUpCents)} />
-          <Row name="Machines" value={formatMoney(cost.machineCents)} />
-          <Row name="Warming up, this line’s share" value={formatMoney(cost.warmUpCents)} />
-          <Row
-            name="Spoilage"
-            value={formatMoney(cost.spoilageCents)}
-            note={`${percent(cost.spoilageShare)}, ${cost.spoilageFrom === 'measured' ? 'measured here' : 'assumed'}`}
-          />
-          <Row name="Cost per piece" value={formatMoney(cost.totalCents)} isSum />
-        </tbody>
-      </table>
+    <Panel
+      title={`${pieces} pieces`}
+      label="Time and cost"
+      actions={
+        <>
+          <a href={papers.runSheetA4} download>
+            Run sheet A4
+          </a>
+          <a href={papers.runSheetLetter} download>
+            Letter
+          </a>
+        </>
+      }
+    >
+      <SimpleTable
+        label="Time and cost"
+        isHeadHidden
+        columns={COST_COLUMNS}
+        rows={costRows(route, cost)}
+        keyOf={({ name }) => name}
+        isStrong={({ isSum }) => isSum === true}
+      />
       {noQuote !== '' && (
         <p className="muted small" style={{ padding: '8px 16px' }}>
           {noQuote}
@@ -62,53 +52,36 @@ export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props
       )}
       {quote && (
         <>
-          <button type="button" className="version" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-            <strong>
-              Quote {formatMoney(quote.totalCents)} <span className="muted">for all</span>
-            </strong>
-            <span className="muted small">
-              {isOpen ? 'hide how it comes about' : 'show how it comes about'}
-            </span>
-          </button>
+          <Pressable isExpanded={isOpen} onClick={() => setOpen(!isOpen)}>
+            <TwoLines>
+              <strong>
+                Quote {formatMoney(quote.totalCents)} <span className="muted">for all</span>
+              </strong>
+              <span className="muted small">
+                {isOpen ? 'hide how it comes about' : 'show how it comes about'}
+              </span>
+            </TwoLines>
+          </Pressable>
           {isOpen && <QuoteTable quote={quote} />}
-          <div className="row" style={{ padding: '8px 16px' }}>
+          <Row style={{ padding: '8px 16px' }}>
             <a href={papers.quoteA4} download>
               Draft of the quote, A4
             </a>
             <a href={papers.quoteLetter} download>
               Letter
             </a>
-          </div>
+          </Row>
         </>
       )}
-    </section>
+    </Panel>
   );
 }
 
 function QuoteTable({ quote }: { quote: Quote }) {
   const { sizes, offShare, upCharges, marginShare, ladder, assumptions } = quote;
   return (
-    <div className="stack" style={{ gap: 8, padding: '0 16px 8px' }}>
-      <table className="dense">
-        <thead>
-          <tr>
-            <th>Size</th>
-            <th className="number">Pieces</th>
-            <th className="number">Cost</th>
-            <th className="number">Price</th>
-          </tr>
-        </thead>
-        <tbody>
-          {sizes.map(({ size, quantity, costCents, eachCents }) => (
-            <tr key={size}>
-              <td>{size}</td>
-              <td className="number">{quantity}</td>
-              <td className="number nowrap">{formatMoney(costCents)}</td>
-              <td className="number nowrap">{formatMoney(eachCents)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+    <Stack gap={8} pad="0 16px 8px">
+      <SimpleTable label="Price by size" columns={SIZE_COLUMNS} rows={sizes} keyOf={({ size }) => size} />
       <p className="small">
         Cost over one minus the margin of {percent(marginShare)}
         {upCharges.map(({ what, cents }) => `, ${formatMoney(cents)} more for ${what}`).join('')}
@@ -123,27 +96,58 @@ function QuoteTable({ quote }: { quote: Quote }) {
           ○ {text}
         </p>
       ))}
-    </div>
+    </Stack>
   );
 }
 
-function Row({
-  name,
-  value,
-  note = '',
-  isSum = false,
-}: {
+interface CostRow {
   name: string;
   value: string;
   note?: string;
   isSum?: boolean;
-}) {
-  return (
-    <tr style={isSum ? { fontWeight: 650 } : undefined}>
-      <td>
-        {name} {note !== '' && <span className="muted small">{note}</span>}
-      </td>
-      <td className="number nowrap">{value}</td>
-    </tr>
-  );
+}
+
+const COST_COLUMNS: TableColumn<CostRow>[] = [
+  {
+    key: 'name',
+    title: 'What',
+    cell: ({ name, note }) => (
+      <>
+        {name} {note && <span className="muted small">{note}</span>}
+      </>
+    ),
+  },
+  { key: 'value', title: 'How much', isNumber: true, cell: ({ value }) => value },
+];
+
+const SIZE_COLUMNS: TableColumn<Quote['sizes'][number]>[] = [
+  { key: 'size', title: 'Size', cell: ({ size }) => size },
+  { key: 'pieces', title: 'Pieces', isNumber: true, cell: ({ quantity }) => quantity },
+  { key: 'cost', title: 'Cost', isNumber: true, cell: ({ costCents }) => formatMoney(costCents) },
+  { key: 'price', title: 'Price', isNumber: true, cell: ({ eachCents }) => formatMoney(eachCents) },
+];
+
+/** Time of the whole line, then what a piece costs by where it goes. */
+function costRows(route: Route, cost: PieceCost): CostRow[] {
+  const { handsS, elapsedS } = route.totals;
+  const spoilage = `${percent(cost.spoilageShare)}, ${cost.spoilageFrom === 'measured' ? 'measured here' : 'assumed'}`;
+  return [
+    { name: 'Hands-on, all pieces', value: formatDuration(handsS) },
+    { name: 'Elapsed, one person', value: formatDuration(elapsedS) },
+    ...(route.restBeforeDispatchS > 0
+      ? [{ name: 'Rest before it leaves', value: formatDuration(route.restBeforeDispatchS) }]
+      : []),
+    ...(route.usesBlanks ? [{ name: 'Blank, mean of the sizes', value: formatMoney(cost.blankCents) }] : []),
+    ...cost.materials.map(({ what, cents, isAssumed }) => ({
+      name: what,
+      value: formatMoney(cents),
+      note: isAssumed ? 'assumed use' : '',
+    })),
+    { name: 'Labour', value: formatMoney(cost.labourCents) },
+    { name: 'Set-up, spread', value: formatMoney(cost.setUpCents) },
+    { name: 'Machines', value: formatMoney(cost.machineCents) },
+    { name: 'Warming up, this line’s share', value: formatMoney(cost.warmUpCents) },
+    { name: 'Spoilage', value: formatMoney(cost.spoilageCents), note: spoilage },
+    { name: 'Cost per piece', value: formatMoney(cost.totalCents), isSum: true },
+  ];
 }

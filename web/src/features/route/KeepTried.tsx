@@ -1,7 +1,6 @@
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Signed } from './useTriedRoute.ts';
+import { Button, FieldProblem, Form, Panel, TOKENS, TextField } from '../../ui/index.ts';
 
 interface Props {
   count: number;
@@ -18,8 +17,7 @@ export function KeepTried({ count, problem, who, onKeep, onGiveUp }: Props) {
   const [name, setName] = useState(who);
   const [why, setWhy] = useState('');
   const [refusal, setRefusal] = useState('');
-  const submit = async (event: React.FormEvent): Promise<void> => {
-    event.preventDefault();
+  const submit = async (): Promise<void> => {
     if (name.trim() === '' || why.trim() === '') {
       setRefusal('Who you are and why: both are kept with the route.');
       return;
@@ -28,27 +26,19 @@ export function KeepTried({ count, problem, who, onKeep, onGiveUp }: Props) {
   };
   const wrong = problem || refusal;
   return (
-    <form
-      className="panel keep-tried"
-      aria-label="Values being tried"
-      onSubmit={(event) => void submit(event)}
-    >
-      <strong>
-        ◆ {count === 1 ? 'One value is' : `${count} values are`} being tried: trace, cost and limits follow.
-      </strong>
-      <TextField label="Who" size="small" value={name} onChange={(event) => setName(event.target.value)} />
-      <TextField label="Why" size="small" value={why} onChange={(event) => setWhy(event.target.value)} />
-      <Button type="submit" variant="contained" size="small" disabled={problem !== ''}>
-        Plan with {count === 1 ? 'this value' : 'these values'}
-      </Button>
-      <Button variant="outlined" size="small" onClick={onGiveUp}>
-        As it was
-      </Button>
-      {wrong !== '' && (
-        <p className="field-problem" role="alert">
-          {wrong}
-        </p>
-      )}
-    </form>
+    <Panel as="div" pad="12px 16px" style={{ borderColor: TOKENS.brine }}>
+      <Form isRow label="Values being tried" onSubmit={() => void submit()}>
+        <strong style={{ flex: 1, minWidth: 260 }}>
+          ◆ {count === 1 ? 'One value is' : `${count} values are`} being tried: trace, cost and limits follow.
+        </strong>
+        <TextField label="Who" width={160} value={name} onChange={setName} />
+        <TextField label="Why" width={260} value={why} onChange={setWhy} />
+        <Button look="primary" type="submit" disabled={problem !== ''}>
+          Plan with {count === 1 ? 'this value' : 'these values'}
+        </Button>
+        <Button onClick={onGiveUp}>As it was</Button>
+      </Form>
+      <FieldProblem>{wrong}</FieldProblem>
+    </Panel>
   );
 }

@@ -2,31 +2,40 @@ import { STATION_NAMES, aloneS, goesWords, handsS, plannedMode, unitsOf } from '
 import type { Operation } from '@saltflat/core/work';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
+import { useState } from 'react';
 import { useWords } from '../../units/useWords.ts';
+import { Note, Pressable, Row, Stack, TOKENS, ownProps, styled } from '../../ui/index.ts';
 
 interface Props {
   operation: Operation;
   /** Of the line that go through it. */
   parts: number;
+  /** What is to be minded that was not said before. */
+  cautions: Operation['cautions'];
   isLit: boolean;
   picked: string | null;
   system: UnitSystem;
   onPick: (setting: string) => void;
 }
 
+/** Letters of checks that are shown at once; more are one press away. */
+const SHORT = 80;
+
 /** One operation: where, what, with which settings, how long, and how to know it is right. */
-export function OperationRow({ operation, parts: all, isLit, picked, system, onPick }: Props) {
-  const { id, station, modes, title, settings, sheet, checks, look, cautions, waitAfter, weighIn } =
-    operation;
+export function OperationRow({ operation, parts: all, cautions, isLit, picked, system, onPick }: Props) {
+  const { id, station, modes, title, settings, sheet, checks, look, waitAfter, weighIn } = operation;
   const words = useWords();
+  const [isWhole, setWhole] = useState(false);
+  const told = checks.map(words).join(' · ');
+  const isFolded = told.length > SHORT;
   const { machine } = plannedMode(operation);
   const parts = unitsOf(operation, all)[0] ?? 1;
   const [hands, alone] = [handsS(operation, parts), aloneS(operation, parts)];
   return (
-    <li className="operation" id={`operation-${id}`} data-lit={isLit}>
+    <Line id={`operation-${id}`} isLit={isLit}>
       <div>
         <div className="muted small">{STATION_NAMES[station]}</div>
-        <h2 className="operation-title">{title}</h2>
+        <h3>{title}</h3>
         <div className="muted small">
           {machine && `${machine.name}, `}
           {goesWords(operation)}
@@ -41,39 +50,38 @@ export function OperationRow({ operation, parts: all, isLit, picked, system, onP
           </div>
         )}
       </div>
-      <div className="stack" style={{ gap: 8 }}>
-        <div className="row" style={{ gap: 6 }}>
+      <Stack gap={6}>
+        <Row gap={6}>
           {settings.map((setting) => (
-            <button
+            <Setting
               key={setting.key}
-              type="button"
-              className="pill"
-              data-conflict={setting.conflicts.length > 0}
-              data-own={setting.reasons[0]?.source === 'override'}
-              aria-expanded={picked === setting.key}
-              onClick={() => onPick(setting.key)}
-            >
-              <span className="muted">{setting.label}</span>{' '}
-              {formatQuantity(setting.value, setting.kind, system)}
-              {setting.conflicts.length > 0 && <span> ■ over a limit</span>}
-              {setting.reasons[0]?.source === 'override' && <span> ◆ changed</span>}
-            </button>
+              setting={setting}
+              isPicked={picked === setting.key}
+              system={system}
+              onPick={() => onPick(setting.key)}
+            />
           ))}
-          {sheet && <span className="plain-pill">under {sheet.name}</span>}
+          {sheet && <span className="muted">under {sheet.name}</span>}
           {weighIn && (
-            <span className="plain-pill">
+            <span className="muted">
               weigh in {formatQuantity(weighIn.targetG, 'mass', system)} ±{' '}
               {formatQuantity(weighIn.toleranceG, 'mass', system)}
             </span>
           )}
-        </div>
+        </Row>
         <p className="small">
-          <strong>Right:</strong> {words(look)} <span className="muted">{checks.map(words).join(' · ')}</span>
+          <strong>Right:</strong> {words(look)}{' '}
+          {(isWhole || !isFolded) && <span className="muted">{told} </span>}
+          {isFolded && (
+            <Pressable look="words" isExpanded={isWhole} onClick={() => setWhole(!isWhole)}>
+              {isWhole ? 'less' : checks.length === 1 ? 'and a check' : `and ${checks.length} checks`}
+            </Pressable>
+          )}
         </p>
         {cautions.map((caution) => (
-          <p key={caution.code} className="caution small">
+          <Note tone="caution" isSmall key={caution.code}>
             {words(caution)}
-          </p>
+          </Note>
         ))}
         {waitAfter && (waitAfter.minS > 0 || waitAfter.maxS !== null) && (
           <p className="small">
@@ -83,24 +91,68 @@ export function OperationRow({ operation, parts: all, isLit, picked, system, onP
             <span className="muted">{words(waitAfter.why)}</span>
           </p>
         )}
-      </div>
-      <dl className="times">
+      </Stack>
+      <dl aria-label="How long">
         {operation.unit !== 'line' && (
-          <div>
+          <Time>
             <dt>each {operation.unit}</dt>
-          </div>
+          </Time>
         )}
-        <div>
+        <Time>
           <dt>hands</dt>
           <dd>{formatDuration(hands)}</dd>
-        </div>
+        </Time>
         {alone > 0 && (
-          <div>
+          <Time>
             <dt>by itself</dt>
             <dd>{formatDuration(alone)}</dd>
-          </div>
+          </Time>
         )}
       </dl>
-    </li>
+    </Line>
   );
 }
+
+interface SettingProps {
+  setting: Operation['settings'][number];
+  isPicked: boolean;
+  system: UnitSystem;
+  onPick: () => void;
+}
+
+/** A setting as a tile: its value, whether it is a person’s own or over a limit; pressed it says why. */
+function Setting({ setting, isPicked, system, onPick }: SettingProps) {
+  const isOver = setting.conflicts.length > 0;
+  return (
+    <Pressable look="tile" isExpanded={isPicked} onClick={onPick} sx={isOver ? OVER : PILL}>
+      <span>
+        <Label>{setting.label}</Label> {formatQuantity(setting.value, setting.kind, system)}
+        {isOver && <span> ■ over a limit</span>}
+        {setting.reasons[0]?.source === 'override' && <span> ◆ changed</span>}
+      </span>
+    </Pressable>
+  );
+}
+
+const PILL = { minHeight: 32, fontWeight: 600 } as const;
+const OVER = { ...PILL, borderColor: TOKENS.rose, color: TOKENS.roseInk } as const;
+const Label = styled('span')({ color: TOKENS.muted, fontWeight: 400 });
+const Time = styled('div')({
+  display: 'flex',
+  justifyContent: 'space-between',
+  gap: 8,
+  '& dt': { color: TOKENS.muted, fontSize: 12 },
+});
+const Line = styled(
+  'li',
+  ownProps('isLit'),
+)<{ isLit: boolean }>(({ isLit }) => ({
+  display: 'grid',
+  gridTemplateColumns: '170px minmax(0, 1fr) 124px',
+  gap: 16,
+  padding: '10px 16px',
+  borderBottom: `1px solid ${TOKENS.hairlinePale}`,
+  background: isLit ? TOKENS.brinePale : undefined,
+  '&:last-child': { borderBottom: 0 },
+  '@media (max-width: 1000px)': { gridTemplateColumns: 'minmax(0, 1fr)' },
+}));

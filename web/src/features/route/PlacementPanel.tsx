@@ -6,6 +6,7 @@ import type { UnitSystem } from '@saltflat/core/units';
 import type { Said } from '@saltflat/core/words';
 import { useState } from 'react';
 import { useWords } from '../../units/useWords.ts';
+import { Note, Panel, Pressable, SimpleTable, Split, Stack } from '../../ui/index.ts';
 
 interface Props {
   placement: PlacementPlan;
@@ -34,15 +35,16 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
   const left = top.x * scale - own.widthMm / 2;
   const upper = top.y * scale;
   return (
-    <section className="panel placement" aria-label={`Placement, ${placement.label.toLowerCase()}`}>
-      <header>
-        <h2>{placement.label}</h2>
-        <span className="muted small">{words(placement.rule)}</span>
-      </header>
-      <div className="placement-split">
+    <Panel
+      title={placement.label}
+      label={`Placement, ${placement.label.toLowerCase()}`}
+      says={words(placement.rule)}
+    >
+      <Split columns="240px minmax(0, 1fr)" pad={16}>
         <svg
           viewBox={`${box.x - 8} ${box.y - 8} ${box.width + 16} ${box.height + 16}`}
           role="img"
+          style={{ width: '100%', maxHeight: 280 }}
           aria-label={`Print of ${length(own.widthMm)} by ${length(own.heightMm)}, ${length(own.dropMm)} down, size ${own.size}`}
         >
           <g transform={`scale(${scale})`}>
@@ -80,39 +82,42 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
             strokeWidth={3}
           />
         </svg>
-        <div className="stack" style={{ gap: 8 }}>
-          <table className="dense">
-            <thead>
-              <tr>
-                <th>Size</th>
-                <th className="number">Pieces</th>
-                <th className="number">Down</th>
-                <th className="number">Wide</th>
-                <th className="number">High</th>
-                {platen && <th className="number">Left on platen</th>}
-              </tr>
-            </thead>
-            <tbody>
-              {sizes.map((size, i) => (
-                <tr key={size.size} aria-selected={i === shown}>
-                  <td>
-                    <button type="button" className="size-pick" onClick={() => setShown(i)}>
-                      {size.size}
-                    </button>
-                  </td>
-                  <td className="number">{size.quantity}</td>
-                  <td className="number nowrap">{length(size.dropMm)}</td>
-                  <td className="number nowrap">{length(size.widthMm)}</td>
-                  <td className="number nowrap">{length(size.heightMm)}</td>
-                  {platen && (
-                    <td className="number nowrap">
-                      {size.platenLeftMm === null ? '–' : length(size.platenLeftMm)}
-                    </td>
-                  )}
-                </tr>
-              ))}
-            </tbody>
-          </table>
+        <Stack gap={8}>
+          <SimpleTable
+            label="Sizes"
+            rows={sizes}
+            keyOf={({ size }) => size}
+            isSelected={({ size }) => size === own.size}
+            columns={[
+              {
+                key: 'size',
+                title: 'Size',
+                cell: ({ size }) => (
+                  <Pressable
+                    look="words"
+                    onClick={() => setShown(sizes.findIndex((one) => one.size === size))}
+                  >
+                    {size}
+                  </Pressable>
+                ),
+              },
+              { key: 'pieces', title: 'Pieces', isNumber: true, cell: ({ quantity }) => quantity },
+              { key: 'down', title: 'Down', isNumber: true, cell: ({ dropMm }) => length(dropMm) },
+              { key: 'wide', title: 'Wide', isNumber: true, cell: ({ widthMm }) => length(widthMm) },
+              { key: 'high', title: 'High', isNumber: true, cell: ({ heightMm }) => length(heightMm) },
+              ...(platen
+                ? [
+                    {
+                      key: 'platen',
+                      title: 'Left on platen',
+                      isNumber: true,
+                      cell: ({ platenLeftMm }: (typeof sizes)[number]) =>
+                        platenLeftMm === null ? '–' : length(platenLeftMm),
+                    },
+                  ]
+                : []),
+            ]}
+          />
           <p className="muted small">
             {own.bodyWidthMm === null
               ? 'Outline of a middle size, to one scale with the print.'
@@ -120,19 +125,19 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
             {platen ? ` Loaded on the ${platen} platen.` : ''}
           </p>
           {heatedAgain !== null && (
-            <p className="caution">
+            <Note tone="caution">
               <span aria-hidden="true">∿ </span>
               {words(heatedAgain)}
-            </p>
+            </Note>
           )}
           {needs.map(({ said }) => (
-            <p key={said.code} className="caution">
+            <Note tone="caution" key={said.code}>
               {words(said)}
-            </p>
+            </Note>
           ))}
-        </div>
-      </div>
-    </section>
+        </Stack>
+      </Split>
+    </Panel>
   );
 }
 

@@ -6,12 +6,12 @@ import type { Route, SourceChoice } from '@saltflat/core/route';
 import { partsIn, traceHeat } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import type { Said } from '@saltflat/core/words';
-import Button from '@mui/material/Button';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { usePerson } from '../../person/personSlice.ts';
 import { HeatTrace } from '../../trace/index.ts';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { useWords } from '../../units/useWords.ts';
+import { cautionsOnce } from './cautionsOnce.ts';
 import { CopyProven } from './CopyProven.tsx';
 import { CostPanel } from './CostPanel.tsx';
 import { KeepTried } from './KeepTried.tsx';
@@ -24,7 +24,7 @@ import type { Tried } from './triedRoute.ts';
 import type { Signed } from './useTriedRoute.ts';
 import { VersionsPanel } from './VersionsPanel.tsx';
 import { WhyPanel } from './WhyPanel.tsx';
-import './route.css';
+import { Button, FillSplit, Note, Panel, Row, Scroll, Stack } from '../../ui/index.ts';
 
 interface Props {
   version: RouteVersion;
@@ -47,10 +47,11 @@ interface Props {
   onShow: (number: number) => void;
   /** Plans a new version with own values; a sentence when it is refused. */
   onKeep: (tried: readonly Tried[], signed: Signed) => Promise<string | null>;
-  onTakeBack: (operation: string, setting: string) => void;
+  /** Plans a new version without an own value; a sentence when it is refused. */
+  onTakeBack: (operation: string, setting: string) => Promise<string | null>;
   /** Plans a new version with another thing to work with; a sentence when it is refused. */
   onChoose: (chosen: SourceChoice) => Promise<string | null>;
-  onUnchoose: (print: string, role: SourceChoice['role']) => void;
+  onUnchoose: (print: string, role: SourceChoice['role']) => Promise<string | null>;
   /** The route a line was run with. */
   readProven: (from: ProvenLine) => Promise<Route | null>;
 }
@@ -65,6 +66,7 @@ export function RouteView(props: Props) {
   const opener = useRef<HTMLElement | null>(null);
   const live = useTriedRoute(version, isOpen ? lineDocument : null);
   const { route, cost, tried, problem } = live;
+  const cautions = useMemo(() => cautionsOnce(route.operations), [route]);
   const operation = route.operations.find(({ id }) => id === picked?.operation);
   const setting = operation?.settings.find(({ key }) => key === picked?.setting);
   useEffect(() => {
@@ -97,89 +99,93 @@ export function RouteView(props: Props) {
   };
 
   return (
-    <div className="stack">
-      <section className="panel" aria-label="Heat trace" style={{ padding: '16px 8px 4px' }}>
-        <HeatTrace pieces={tracePieces(route, version.pieces)} height={172} current={lit} onPick={setLit} />
-      </section>
+    <Stack>
+      <Panel label="Heat trace" pad="12px 8px 4px">
+        <HeatTrace pieces={tracePieces(route, version.pieces)} height={150} current={lit} onPick={setLit} />
+      </Panel>
       {tried.length > 0 && (
         <KeepTried count={tried.length} problem={problem} who={person} onKeep={keep} onGiveUp={live.giveUp} />
       )}
       <Warnings route={route} promise={props.promise} onPick={pick} />
-      <div className="route-split" data-why={setting !== undefined}>
-        <div className="stack">
-          {bandsOf(route).map(({ label, operations }) => (
-            <div key={operations[0]?.id} className="panel">
-              {label !== null && <h2 className="band">{label}</h2>}
-              <ol className="operations" aria-label={label ?? 'Operations'}>
-                {operations.map((own) => (
-                  <OperationRow
-                    key={own.id}
-                    operation={own}
-                    parts={partsIn(route.lanes, own.lane, version.pieces)}
-                    isLit={own.id === lit}
-                    picked={own.id === picked?.operation ? picked.setting : null}
-                    system={system}
-                    onPick={(key) => pick({ operation: own.id, setting: key })}
-                  />
-                ))}
-              </ol>
-            </div>
-          ))}
-          {route.prints.map((print) => (
-            <SourcesPanel
-              key={`sources-${print.id}`}
-              of={print.placement.label}
-              sources={print.sources}
-              chosen={version.sources.filter((own) => own.print === print.id).map(({ role }) => role)}
-              isOpen={isOpen && tried.length === 0}
-              who={person}
-              onChoose={(picked, signed) => props.onChoose({ ...picked, ...signed, print: print.id })}
-              onTakeBack={(role) => props.onUnchoose(print.id, role)}
+      <FillSplit columns="minmax(0, 1fr) 380px">
+        <Scroll>
+          <Stack>
+            {bandsOf(route).map(({ label, operations }) => (
+              <Panel as="div" key={operations[0]?.id} {...(label === null ? {} : { title: label })}>
+                <ol aria-label={label ?? 'Operations'}>
+                  {operations.map((own) => (
+                    <OperationRow
+                      key={own.id}
+                      operation={own}
+                      parts={partsIn(route.lanes, own.lane, version.pieces)}
+                      cautions={cautions.get(own.id) ?? []}
+                      isLit={own.id === lit}
+                      picked={own.id === picked?.operation ? picked.setting : null}
+                      system={system}
+                      onPick={(key) => pick({ operation: own.id, setting: key })}
+                    />
+                  ))}
+                </ol>
+              </Panel>
+            ))}
+            {route.prints.map((print) => (
+              <SourcesPanel
+                key={`sources-${print.id}`}
+                of={print.placement.label}
+                sources={print.sources}
+                chosen={version.sources.filter((own) => own.print === print.id).map(({ role }) => role)}
+                isOpen={isOpen && tried.length === 0}
+                who={person}
+                onChoose={(picked, signed) => props.onChoose({ ...picked, ...signed, print: print.id })}
+                onTakeBack={(role) => props.onUnchoose(print.id, role)}
+              />
+            ))}
+            {route.prints.map((print) => (
+              <PlacementPanel
+                key={print.id}
+                placement={print.placement}
+                heatedAgain={heatedAgainSaid(route, print)}
+                kind={props.kind}
+                colourHex={props.colourHex}
+                picture={props.pictureOf(print.id)}
+                system={system}
+              />
+            ))}
+          </Stack>
+        </Scroll>
+        <Scroll>
+          <Stack>
+            {operation && setting && (
+              <WhyPanel
+                key={`${operation.id}/${setting.key}/${version.number}`}
+                operation={operation}
+                setting={setting}
+                system={system}
+                onTry={
+                  isOpen && lineDocument
+                    ? (value) => live.tryValue({ operation: operation.id, setting: setting.key, value })
+                    : null
+                }
+                isTried={tried.some((own) => own.operation === operation.id && own.setting === setting.key)}
+                onTakeBack={isOpen ? () => onTakeBack(operation.id, setting.key) : null}
+                onClose={close}
+              />
+            )}
+            <WarmUpsPanel warmUps={route.warmUps} />
+            <CostPanel
+              route={route}
+              cost={cost}
+              pieces={version.pieces}
+              quote={tried.length > 0 ? null : props.quote}
+              noQuote={props.noQuote}
+              papers={props.papers}
             />
-          ))}
-          {route.prints.map((print) => (
-            <PlacementPanel
-              key={print.id}
-              placement={print.placement}
-              heatedAgain={heatedAgainSaid(route, print)}
-              kind={props.kind}
-              colourHex={props.colourHex}
-              picture={props.pictureOf(print.id)}
-              system={system}
-            />
-          ))}
-        </div>
-        <div className="stack route-side">
-          {operation && setting && (
-            <WhyPanel
-              key={`${operation.id}/${setting.key}/${version.number}`}
-              operation={operation}
-              setting={setting}
-              system={system}
-              onTry={
-                isOpen && lineDocument
-                  ? (value) => live.tryValue({ operation: operation.id, setting: setting.key, value })
-                  : null
-              }
-              isTried={tried.some((own) => own.operation === operation.id && own.setting === setting.key)}
-              onTakeBack={isOpen ? () => onTakeBack(operation.id, setting.key) : null}
-              onClose={close}
-            />
-          )}
-          <WarmUpsPanel warmUps={route.warmUps} />
-          <CostPanel
-            route={route}
-            cost={cost}
-            pieces={version.pieces}
-            quote={tried.length > 0 ? null : props.quote}
-            noQuote={props.noQuote}
-            papers={props.papers}
-          />
-          <VersionsPanel version={version} versions={versions} onShow={onShow} />
-          {isOpen && <CopyProven lines={props.provenLines} onCopy={copy} />}
-        </div>
-      </div>
-    </div>
+            <VersionsPanel version={version} versions={versions} onShow={onShow} />
+            {isOpen && <CopyProven lines={props.provenLines} onCopy={copy} />}
+          </Stack>
+        </Scroll>
+      </FillSplit>
+    </Stack>
   );
 }
 
@@ -222,45 +228,45 @@ function Warnings({
   );
   if (conflicts.length + slips.length + problems.length === 0 && promise === null) return null;
   return (
-    <section className="stack" role="status" aria-label="Conflicts" style={{ gap: 8 }}>
-      {promise !== null && <p className="alarm">◆ {words(promise)}</p>}
+    <Stack as="section" role="status" aria-label="Conflicts" gap={8}>
+      {promise !== null && <Note tone="alarm">◆ {words(promise)}</Note>}
       {problems.map(({ place, said, waysOut }) => (
-        <div key={`${place}${said.code}`} className="alarm">
+        <Note tone="alarm" key={`${place}${said.code}`}>
           <p>
             ■ {place}
             {words(said)}
           </p>
           <WaysOut waysOut={waysOut} />
-        </div>
+        </Note>
       ))}
       {grouped(conflicts).map(({ operation, setting, all, waysOut }) => (
-        <div key={`${operation}/${setting}`} className="alarm">
-          <div className="row" style={{ justifyContent: 'space-between', flexWrap: 'nowrap' }}>
+        <Note tone="alarm" key={`${operation}/${setting}`}>
+          <Row isOneLine justify="space-between">
             <div>
               {all.map(words).map((text) => (
                 <p key={text}>■ {text}</p>
               ))}
             </div>
-            <Button size="small" variant="text" onClick={() => onPick({ operation, setting })}>
+            <Button look="quiet" size="small" onClick={() => onPick({ operation, setting })}>
               Why
             </Button>
-          </div>
+          </Row>
           <WaysOut waysOut={waysOut} />
-        </div>
+        </Note>
       ))}
       {slips.map(({ said }) => (
-        <p key={words(said)} className="caution">
+        <Note tone="caution" key={words(said)}>
           {words(said)}
-        </p>
+        </Note>
       ))}
-    </section>
+    </Stack>
   );
 }
 
 function WaysOut({ waysOut }: { waysOut: Said[] }) {
   const words = useWords();
   return (
-    <ul className="ways-out">
+    <ul style={{ listStyle: 'disc', paddingLeft: 24, marginTop: 2 }}>
       {waysOut.map((way) => (
         <li key={way.code}>{words(way)}</li>
       ))}

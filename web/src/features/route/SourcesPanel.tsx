@@ -1,11 +1,10 @@
 import { SOURCE_NAMES } from '@saltflat/core/words';
 import type { RouteSource, SourceChoice } from '@saltflat/core/route';
-import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { TakeBack } from './TakeBack.tsx';
 import { useWords } from '../../units/useWords.ts';
 import type { Signed } from './useTriedRoute.ts';
+import { Button, Columns, FieldProblem, Form, Panel, SelectField, TextField } from '../../ui/index.ts';
 
 type Picked = Pick<SourceChoice, 'role' | 'id'>;
 
@@ -20,7 +19,7 @@ interface Props {
   who: string;
   /** Plans with another thing; a sentence when it is refused. */
   onChoose: (picked: Picked, signed: Signed) => Promise<string | null>;
-  onTakeBack: (role: SourceChoice['role']) => void;
+  onTakeBack: (role: SourceChoice['role']) => Promise<string | null>;
 }
 
 /** What a print is made with: each thing with why it was taken and what else there was; another can be chosen. */
@@ -29,40 +28,37 @@ export function SourcesPanel({ of, sources, chosen, isOpen, who, onChoose, onTak
   const [picked, setPicked] = useState<Picked | null>(null);
   if (sources.length === 0) return null;
   return (
-    <section className="panel sources" aria-label={`Made with, ${of.toLowerCase()}`}>
-      <header>
-        <h2>Made with</h2>
-        <span className="muted small">of what fits, and why</span>
-      </header>
-      <dl>
+    <Panel
+      title="Made with"
+      label={`Made with, ${of.toLowerCase()}`}
+      says="of what fits, and why"
+      pad="4px 16px 12px"
+    >
+      <Columns as="dl" least={260} gap={16}>
         {sources.map((source) => {
           const { role, id, name, why, others } = source;
           const mine = picked?.role === role ? picked.id : id;
           const isChosen = chosen.includes(role);
           return (
-            <div key={role} className="source" data-own={isChosen}>
-              <dt>{SOURCE_NAMES[role]}</dt>
+            <div key={role}>
+              <dt className="muted small">{SOURCE_NAMES[role]}</dt>
               <dd>
                 {isOpen && others.some(({ isPossible }) => isPossible) ? (
-                  <TextField
-                    select
-                    size="small"
-                    variant="standard"
+                  <SelectField
+                    label={SOURCE_NAMES[role]}
+                    isNameHidden
                     value={mine}
-                    slotProps={{ select: { SelectDisplayProps: { 'aria-label': SOURCE_NAMES[role] } } }}
-                    onChange={({ target }) =>
-                      setPicked(target.value === id ? null : { role, id: target.value })
-                    }
-                  >
-                    <MenuItem value={id}>{name}</MenuItem>
-                    {others.map((other) => (
-                      <MenuItem key={other.id} value={other.id} disabled={!other.isPossible}>
-                        <span>
-                          {other.name} <span className="muted small">{words(other.why)}</span>
-                        </span>
-                      </MenuItem>
-                    ))}
-                  </TextField>
+                    options={[
+                      { value: id, label: name },
+                      ...others.map((other) => ({
+                        value: other.id,
+                        label: other.name,
+                        says: words(other.why),
+                        disabled: !other.isPossible,
+                      })),
+                    ]}
+                    onChange={(next) => setPicked(next === id ? null : { role, id: next })}
+                  />
                 ) : (
                   <strong>{name}</strong>
                 )}
@@ -78,9 +74,7 @@ export function SourcesPanel({ of, sources, chosen, isOpen, who, onChoose, onTak
                     </div>
                   ))}
                 {isChosen && isOpen && picked?.role !== role && (
-                  <Button size="small" variant="text" onClick={() => onTakeBack(role)}>
-                    What fits best
-                  </Button>
+                  <TakeBack words="What fits best" onTakeBack={() => onTakeBack(role)} />
                 )}
                 {picked?.role === role && (
                   <SignChoice
@@ -97,8 +91,8 @@ export function SourcesPanel({ of, sources, chosen, isOpen, who, onChoose, onTak
             </div>
           );
         })}
-      </dl>
-    </section>
+      </Columns>
+    </Panel>
   );
 }
 
@@ -115,8 +109,7 @@ function SignChoice({
   const [name, setName] = useState(who);
   const [why, setWhy] = useState('');
   const [problem, setProblem] = useState('');
-  const submit = async (event: React.FormEvent): Promise<void> => {
-    event.preventDefault();
+  const submit = async (): Promise<void> => {
     if (name.trim() === '' || why.trim() === '') {
       setProblem('Who you are and why: both are kept with the route.');
       return;
@@ -124,20 +117,16 @@ function SignChoice({
     setProblem((await onSign({ who: name.trim(), why: why.trim() })) ?? '');
   };
   return (
-    <form className="row sign-choice" onSubmit={(event) => void submit(event)}>
-      <TextField label="Who" size="small" value={name} onChange={(event) => setName(event.target.value)} />
-      <TextField label="Why" size="small" value={why} onChange={(event) => setWhy(event.target.value)} />
-      <Button type="submit" variant="contained" size="small">
+    <Form isRow gap={8} onSubmit={() => void submit()}>
+      <TextField label="Who" value={name} onChange={setName} />
+      <TextField label="Why" value={why} onChange={setWhy} />
+      <Button look="primary" type="submit" size="small">
         Plan with it
       </Button>
-      <Button variant="outlined" size="small" onClick={onGiveUp}>
+      <Button size="small" onClick={onGiveUp}>
         As it was
       </Button>
-      {problem !== '' && (
-        <p className="field-problem" role="alert">
-          {problem}
-        </p>
-      )}
-    </form>
+      <FieldProblem>{problem}</FieldProblem>
+    </Form>
   );
 }

@@ -2,6 +2,7 @@ import type { RouteVersion } from '@saltflat/contract';
 import { compareRoutes } from '@saltflat/core/route';
 import { useState } from 'react';
 import { DifferenceList } from '../../units/DifferenceList.tsx';
+import { Button, Panel, Pressable, TwoLines, dayAndTime } from '../../ui/index.ts';
 
 interface Props {
   version: RouteVersion;
@@ -15,42 +16,36 @@ export function VersionsPanel({ version, versions, onShow }: Props) {
   const other = versions.find(({ number }) => number === against && number !== version.number);
   const differences = other ? compareRoutes(other.route, version.route) : [];
   return (
-    <section className="panel" aria-label="Versions">
-      <header>
-        <h2>Versions</h2>
-      </header>
+    <Panel title="Versions">
       <ul>
         {versions.map((own) => (
-          <li key={own.number} className="version-row">
-            <button
-              type="button"
-              className="version"
-              aria-current={own.number === version.number}
-              onClick={() => onShow(own.number)}
-            >
-              <strong>Version {own.number}</strong>
-              <span className="muted small">
-                {new Date(own.createdAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
-                {own.overrides.length > 0 &&
-                  `, ${own.overrides.length} changed by ${[...new Set(own.overrides.map(({ who }) => who))].join(', ')}`}
-              </span>
-            </button>
+          <li key={own.number} style={{ display: 'flex', alignItems: 'center' }}>
+            <Pressable isCurrent={own.number === version.number} onClick={() => onShow(own.number)}>
+              <TwoLines>
+                <strong>Version {own.number}</strong>
+                <span className="muted small">
+                  {dayAndTime(own.createdAt)}
+                  {own.overrides.length > 0 &&
+                    `, ${own.overrides.length} changed by ${[...new Set(own.overrides.map(({ who }) => who))].join(', ')}`}
+                </span>
+              </TwoLines>
+            </Pressable>
             {own.number !== version.number && (
-              <button
-                type="button"
-                className="text-button"
-                aria-expanded={own.number === against}
+              <Button
+                look="quiet"
+                size="small"
+                isExpanded={own.number === against}
                 onClick={() => setAgainst(own.number === against ? null : own.number)}
               >
                 compare
-              </button>
+              </Button>
             )}
           </li>
         ))}
       </ul>
       {other && (
         <div
-          style={{ padding: '0 16px 12px' }}
+          style={{ padding: '8px 16px 12px' }}
           role="region"
           aria-label={`From version ${other.number} to ${version.number}`}
         >
@@ -64,6 +59,6 @@ export function VersionsPanel({ version, versions, onShow }: Props) {
           )}
         </div>
       )}
-    </section>
+    </Panel>
   );
 }

@@ -1,10 +1,11 @@
 import type { Limit, Operation, Setting } from '@saltflat/core/work';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
-import Button from '@mui/material/Button';
 import { useEffect, useRef } from 'react';
-import { QuantityField } from '../../ui/QuantityField.tsx';
+import { TakeBack } from './TakeBack.tsx';
 import { useWords } from '../../units/useWords.ts';
+import './limits.css';
+import { Button, Note, Panel, QuantityField, Stack, TOKENS, ownProps, styled } from '../../ui/index.ts';
 
 const SOURCE_WORDS = {
   override: 'A person',
@@ -22,7 +23,8 @@ interface Props {
   /** Tries a value; `null` where the route cannot be changed any more. */
   onTry: ((value: number) => void) | null;
   isTried: boolean;
-  onTakeBack: (() => void) | null;
+  /** Plans without the own value; a sentence when it is refused. */
+  onTakeBack: (() => Promise<string | null>) | null;
   onClose: () => void;
 }
 
@@ -34,41 +36,38 @@ export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBac
   const isOwn = setting.reasons[0]?.source === 'override';
   const shown = (value: number): string => formatQuantity(value, setting.kind, system);
   return (
-    <aside
+    <Panel
       ref={panel}
+      as="aside"
       tabIndex={-1}
-      className="panel why"
-      aria-label={`Why ${setting.label}`}
-      onKeyDown={(event) => event.key === 'Escape' && onClose()}
-    >
-      <header>
-        <h2>
-          {setting.label} {shown(setting.value)}
-        </h2>
-        <span style={{ flex: 1 }} />
-        <Button size="small" variant="text" onClick={onClose}>
+      label={`Why ${setting.label}`}
+      title={`${setting.label} ${shown(setting.value)}`}
+      actions={
+        <Button look="quiet" size="small" onClick={onClose}>
           Close
         </Button>
-      </header>
-      <div className="stack" style={{ padding: 16 }}>
+      }
+      onKeyDown={(event) => event.key === 'Escape' && onClose()}
+    >
+      <Stack pad={16}>
         <p className="muted">{operation.title}</p>
         {setting.conflicts.map(words).map((text) => (
-          <p key={text} className="alarm">
+          <Note tone="alarm" key={text}>
             ■ {text}
-          </p>
+          </Note>
         ))}
-        <ol className="reasons">
+        <Stack as="ol" gap={8}>
           {setting.reasons.map((reason, i) => (
-            <li key={i} data-chosen={i === setting.reasons.findIndex(({ value }) => value !== null)}>
+            <Reason key={i} isChosen={i === setting.reasons.findIndex(({ value }) => value !== null)}>
               <strong>{SOURCE_WORDS[reason.source]}</strong>
               {reason.value !== null && <span className="muted"> {shown(reason.value)}</span>}
               <div>{words(reason.said)}</div>
-            </li>
+            </Reason>
           ))}
-        </ol>
+        </Stack>
         {setting.limits.length > 0 && <Limits limits={setting.limits} setting={setting} system={system} />}
         {onTry ? (
-          <div className="stack" style={{ gap: 8 }}>
+          <Stack gap={8}>
             <h3>Change it here</h3>
             <QuantityField
               label="Your value"
@@ -80,20 +79,16 @@ export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBac
             />
             {isTried && <p className="muted small">Being tried: say who and why above to keep it.</p>}
             {isOwn && !isTried && onTakeBack && (
-              <div>
-                <Button variant="outlined" size="small" onClick={onTakeBack}>
-                  Take the change back
-                </Button>
-              </div>
+              <TakeBack words="Take the change back" onTakeBack={onTakeBack} />
             )}
-          </div>
+          </Stack>
         ) : (
           <p className="muted">
             This route is being run or has been run, or is an old version: it stays as it is.
           </p>
         )}
-      </div>
-    </aside>
+      </Stack>
+    </Panel>
   );
 }
 
@@ -140,3 +135,12 @@ function Limits({
 /** What the setting would be without a person's own value. */
 const usualOf = ({ reasons }: Setting): number | null =>
   reasons.find(({ source, value }) => source !== 'override' && value !== null)?.value ?? null;
+
+const Reason = styled(
+  'li',
+  ownProps('isChosen'),
+)<{ isChosen: boolean }>(({ isChosen }) => ({
+  padding: '6px 10px',
+  borderLeft: `3px solid ${isChosen ? TOKENS.brine : TOKENS.hairline}`,
+  background: isChosen ? TOKENS.brinePale : undefined,
+}));

@@ -1,10 +1,21 @@
+import type { Backups } from '@saltflat/contract';
 import { BACKUP_FIELDS } from '@saltflat/contract/shopFields';
-import Button from '@mui/material/Button';
 import { useBackupsQuery, useMakeBackupMutation, useSetBackupsMutation } from '../../api/backupsApi.ts';
 import { problemMessage } from '../../api/problemMessage.ts';
-import { Loading, Notice } from '../../ui/Notice.tsx';
-import { dayAndTime, megabytes } from '../../ui/fileWords.ts';
 import { SettingForm } from './SettingForm.tsx';
+import {
+  Button,
+  Failed,
+  Loading,
+  Note,
+  Panel,
+  Refusal,
+  SimpleTable,
+  Stack,
+  dayAndTime,
+  megabytes,
+} from '../../ui/index.ts';
+import type { TableColumn } from '../../ui/index.ts';
 
 /** Copies of the whole shop: when they are made, which there are, and what to do with one. */
 export function BackupsPanel() {
@@ -13,38 +24,41 @@ export function BackupsPanel() {
   const [make, making] = useMakeBackupMutation();
   if (error)
     return (
-      <Notice title="The backups cannot be shown" onRetry={() => void refetch()}>
+      <Failed title="The backups cannot be shown" onRetry={() => void refetch()}>
         {problemMessage(error)}
-      </Notice>
+      </Failed>
     );
   if (!data) return <Loading what="the backups" />;
   const { kept, folder, settings } = data;
   const [last] = kept;
   return (
-    <div className="stack">
-      <section className="panel" aria-label="Backups there are">
-        <header>
-          <h2>{last ? `Last backup ${dayAndTime(last.madeAt)}` : 'No backup yet'}</h2>
+    <Stack>
+      <Panel
+        label="Backups there are"
+        title={last ? `Last backup ${dayAndTime(last.madeAt)}` : 'No backup yet'}
+        actions={
           <Button
-            variant="outlined"
             size="small"
-            disabled={making.isLoading || folder === null}
+            isBusy={making.isLoading}
+            disabled={folder === null}
             onClick={() => void make()}
           >
             {making.isLoading ? 'Backing up …' : 'Back up now'}
           </Button>
-        </header>
-        <div className="stack" style={{ padding: 16 }}>
+        }
+        pad={16}
+      >
+        <Stack>
           {data.isLate && (
-            <p className="alarm" role="alert">
+            <Note tone="alarm" role="alert">
               The backup that was due at {settings.hour}:00 is not there.
-            </p>
+            </Note>
           )}
-          {(data.problem !== null || making.error !== undefined) && (
-            <p className="alarm" role="alert">
-              {making.error ? problemMessage(making.error) : data.problem}
-            </p>
-          )}
+          <Refusal
+            words={making.error ? problemMessage(making.error) : (data.problem ?? '')}
+            onRetry={() => void make()}
+            isRetrying={making.isLoading}
+          />
           {folder === null ? (
             <p>
               This server was started without a folder for backups. Use <code>npm run backup FILE</code>.
@@ -57,27 +71,10 @@ export function BackupsPanel() {
             </p>
           )}
           {kept.length > 0 && (
-            <table className="dense">
-              <thead>
-                <tr>
-                  <th>Made</th>
-                  <th>File</th>
-                  <th className="number">Size, MB</th>
-                </tr>
-              </thead>
-              <tbody>
-                {kept.map(({ name, madeAt, bytes }) => (
-                  <tr key={name}>
-                    <td className="nowrap">{dayAndTime(madeAt)}</td>
-                    <td>{name}</td>
-                    <td className="number">{megabytes(bytes)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <SimpleTable label="Backups" columns={COLUMNS} rows={kept} keyOf={({ name }) => name} />
           )}
-        </div>
-      </section>
+        </Stack>
+      </Panel>
       <SettingForm
         what="When backups are made"
         draftKey="saltflat.shop.backups"
@@ -92,6 +89,12 @@ export function BackupsPanel() {
           By the clock of this machine. Of more backups than are kept the oldest go.
         </p>
       </SettingForm>
-    </div>
+    </Stack>
   );
 }
+
+const COLUMNS: TableColumn<Backups['kept'][number]>[] = [
+  { key: 'made', title: 'Made', isNoWrap: true, cell: ({ madeAt }) => dayAndTime(madeAt) },
+  { key: 'file', title: 'File', cell: ({ name }) => name },
+  { key: 'size', title: 'Size, MB', isNumber: true, cell: ({ bytes }) => megabytes(bytes) },
+];

@@ -1,11 +1,14 @@
 import type { RecordField } from '@saltflat/contract/shopFields';
-import { parseMoney } from '@saltflat/core/units';
-import InputAdornment from '@mui/material/InputAdornment';
-import TextField from '@mui/material/TextField';
-import { useEffect, useState } from 'react';
-import { QuantityField } from '../../ui/QuantityField.tsx';
 import { useUnits } from '../../units/unitsSlice.ts';
 import { choiceWords } from './choiceWords.ts';
+import {
+  CheckField,
+  ColourField,
+  NumberField,
+  QuantityField,
+  SelectField,
+  TextField,
+} from '../../ui/index.ts';
 
 interface Props {
   field: RecordField;
@@ -15,9 +18,6 @@ interface Props {
   isNarrow?: boolean;
   onChange: (value: unknown) => void;
 }
-
-/** Room for a long label: above the line it is written smaller. */
-const LABEL_ABOVE = { inputLabel: { shrink: true } } as const;
 
 /** One field of a record, by its kind: a quantity as people type it, money, a choice, a flag, text. */
 export function Field({ field, value, problem, isNarrow = false, onChange }: Props) {
@@ -39,71 +39,41 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
     );
   if (type === 'number' || type === 'integer' || isMoney)
     return (
-      <NumberField label={label} isMoney={isMoney} value={value} problem={problem} onChange={onChange} />
+      <NumberField
+        label={label}
+        isMoney={isMoney}
+        value={typeof value === 'number' ? value : null}
+        problem={problem}
+        keepsRoom
+        onChange={onChange}
+      />
     );
-  if (type === 'flag')
-    return (
-      <label className="check record-flag">
-        <input
-          type="checkbox"
-          checked={value === true}
-          onChange={(event) => onChange(event.target.checked)}
-        />
-        {title}
-      </label>
-    );
+  if (type === 'flag') return <CheckField label={title} isChecked={value === true} onChange={onChange} />;
   if (type === 'choice')
     return (
-      <TextField
-        select
+      <SelectField
         label={label}
-        size="small"
-        fullWidth
-        value={value ?? ''}
-        error={problem !== undefined}
-        helperText={problem ?? (isNarrow ? undefined : ' ')}
-        onChange={(event) => onChange(isOptional && event.target.value === '' ? null : event.target.value)}
-        slotProps={{ select: { native: true }, ...LABEL_ABOVE }}
-      >
-        {isOptional && <option value="">–</option>}
-        {field.choices.map((choice) => (
-          <option key={choice} value={choice}>
-            {choiceWords(field, choice)}
-          </option>
-        ))}
-      </TextField>
+        value={typeof value === 'string' ? value : ''}
+        problem={problem}
+        keepsRoom={!isNarrow}
+        options={[
+          ...(isOptional ? [{ value: '', label: '–' }] : []),
+          ...field.choices.map((choice) => ({ value: choice, label: choiceWords(field, choice) })),
+        ]}
+        onChange={(choice) => onChange(isOptional && choice === '' ? null : choice)}
+      />
     );
   const text = typeof value === 'string' ? value : '';
   const isColour = field.path.at(-1) === 'hex';
-  const typed = (own: string): string | null =>
-    isOptional && own === '' ? null : isColour ? own.toLowerCase() : own;
   return (
     <TextField
       label={label}
-      size="small"
-      fullWidth
       value={text}
-      error={problem !== undefined}
-      helperText={problem ?? (isNarrow ? undefined : help || ' ')}
-      onChange={(event) => onChange(typed(event.target.value))}
-      slotProps={
-        isColour
-          ? {
-              ...LABEL_ABOVE,
-              input: {
-                startAdornment: (
-                  <input
-                    type="color"
-                    className="colour-pick"
-                    aria-label="Pick the colour"
-                    value={/^#[0-9a-f]{6}$/.test(text) ? text : '#888888'}
-                    onChange={(event) => onChange(event.target.value)}
-                  />
-                ),
-              },
-            }
-          : LABEL_ABOVE
-      }
+      problem={problem}
+      help={isNarrow ? undefined : help}
+      keepsRoom={!isNarrow}
+      before={isColour ? <ColourField label="Pick the colour" hex={text} onChange={onChange} /> : undefined}
+      onChange={(own) => onChange(isOptional && own === '' ? null : isColour ? own.toLowerCase() : own)}
     />
   );
 }
@@ -111,55 +81,3 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
 /** Times here run from seconds to days, and a span may begin at the room's own temperature. */
 const hasNoSlip = ({ quantity, path }: RecordField): boolean =>
   quantity === 'duration' || path.at(-1) === 'min';
-
-/** A bare number, or money typed in whole units: what is not understood stays on the screen and says so. */
-function NumberField({
-  label,
-  isMoney,
-  value,
-  problem,
-  onChange,
-}: {
-  label: string;
-  isMoney: boolean;
-  value: unknown;
-  problem: string | undefined;
-  onChange: (value: number | null) => void;
-}) {
-  const shown = typeof value === 'number' ? (isMoney ? (value / 100).toFixed(2) : String(value)) : '';
-  const [text, setText] = useState(shown);
-  const read = (typed: string): number | null => (isMoney ? parseMoney(typed) : parsePlain(typed));
-  useEffect(() => {
-    if (read(text) !== value && !(text.trim() === '' && value === null)) setText(shown);
-    // only a value from outside rewrites what is typed
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [value]);
-  const isWrong = text.trim() !== '' && read(text) === null;
-  const wrong = problem ?? (isWrong ? `“${text}” is not a number.` : undefined);
-  return (
-    <TextField
-      label={label}
-      size="small"
-      fullWidth
-      value={text}
-      error={wrong !== undefined}
-      helperText={wrong ?? ' '}
-      onChange={(event) => {
-        setText(event.target.value);
-        onChange(read(event.target.value));
-      }}
-      slotProps={{
-        htmlInput: { inputMode: 'decimal' },
-        ...LABEL_ABOVE,
-        ...(isMoney
-          ? { input: { startAdornment: <InputAdornment position="start">€</InputAdornment> } }
-          : {}),
-      }}
-    />
-  );
-}
-
-function parsePlain(text: string): number | null {
-  const number = Number(text.trim().replace(',', '.'));
-  return text.trim() === '' || !Number.isFinite(number) ? null : number;
-}

@@ -1,9 +1,10 @@
 import type { ImportReport, ShopList } from '@saltflat/contract';
-import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { Followed } from './Followed.tsx';
 import { useImportListMutation } from './shopApi.ts';
+import { Button, FileButton, Fold, Refusal, Row, SimpleTable, Stack } from '../../ui/index.ts';
+import type { TableColumn } from '../../ui/index.ts';
 
 const ACTIONS = { add: '◆ added', change: '◐ changed', same: '● as it is', refuse: '■ refused' } as const;
 
@@ -24,8 +25,7 @@ export function ImportPanel({ list }: { list: ShopList }) {
     setRefusal(answer.error ? problemMessage(answer.error) : '');
     setReport(answer.data ?? null);
   };
-  const take = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const take = async (file: File): Promise<void> => {
     const own: Chosen = {
       name: file.name,
       format: file.name.toLowerCase().endsWith('.json') ? 'json' : 'csv',
@@ -37,40 +37,25 @@ export function ImportPanel({ list }: { list: ShopList }) {
   const isRefused = report?.lines.some(({ action }) => action === 'refuse') ?? false;
   const changes = report?.lines.filter(({ action }) => action !== 'same') ?? [];
   return (
-    <details className="panel import">
-      <summary>In and out as a file</summary>
-      <div className="stack" style={{ padding: 16 }}>
-        <div className="row">
+    <Fold title="In and out as a file">
+      <Stack>
+        <Row>
           {(['csv', 'json'] as const).map((format) => (
-            <Button
-              key={format}
-              size="small"
-              variant="outlined"
-              component="a"
-              href={`/api/v1/shop/export?list=${list}&format=${format}`}
-              download
-            >
+            <Button key={format} size="small" download={`/api/v1/shop/export?list=${list}&format=${format}`}>
               Export {format.toUpperCase()}
             </Button>
           ))}
-          <Button component="label" size="small" variant="outlined">
+          <FileButton
+            size="small"
+            label="Import a CSV or JSON file"
+            accept=".csv,.json,text/csv,application/json"
+            isBusy={isLoading}
+            onFile={(file) => void take(file)}
+          >
             Import a CSV or JSON file
-            <input
-              type="file"
-              className="visually-hidden"
-              accept=".csv,.json,text/csv,application/json"
-              onChange={(event) => {
-                void take(event.target.files?.[0]);
-                event.target.value = '';
-              }}
-            />
-          </Button>
-        </div>
-        {refusal !== '' && (
-          <p className="alarm" role="alert">
-            {refusal}
-          </p>
-        )}
+          </FileButton>
+        </Row>
+        <Refusal words={refusal} onRetry={chosen ? () => void send(chosen, true) : undefined} />
         {report && chosen && (
           <>
             <p role="status">
@@ -82,26 +67,12 @@ export function ImportPanel({ list }: { list: ShopList }) {
                     ? `${chosen.name} says what is here already.`
                     : `${chosen.name} would change ${changes.length} of ${report.lines.length}. Nothing is changed yet.`}
             </p>
-            <table className="dense">
-              <thead>
-                <tr>
-                  <th className="number">Line</th>
-                  <th>Name</th>
-                  <th>Would be</th>
-                  <th>What</th>
-                </tr>
-              </thead>
-              <tbody>
-                {changes.map(({ line, name, action, notes }) => (
-                  <tr key={line}>
-                    <td className="number">{line}</td>
-                    <td>{name}</td>
-                    <td className="nowrap">{ACTIONS[action]}</td>
-                    <td className="small">{notes.join(' · ')}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <SimpleTable
+              label="What would change"
+              columns={COLUMNS}
+              rows={changes}
+              keyOf={({ line }) => line}
+            />
             {report.untold > 0 && (
               <p>
                 {report.untold} more {report.untold === 1 ? 'line' : 'lines'} cannot be taken: mend these
@@ -110,7 +81,7 @@ export function ImportPanel({ list }: { list: ShopList }) {
             )}
             {!report.isApplied && !isRefused && changes.length > 0 && (
               <div>
-                <Button variant="contained" disabled={isLoading} onClick={() => void send(chosen, false)}>
+                <Button look="primary" isBusy={isLoading} onClick={() => void send(chosen, false)}>
                   Take it in
                 </Button>
               </div>
@@ -118,7 +89,14 @@ export function ImportPanel({ list }: { list: ShopList }) {
             {report.changeId !== null && <Followed changeId={report.changeId} drafts={0} />}
           </>
         )}
-      </div>
-    </details>
+      </Stack>
+    </Fold>
   );
 }
+
+const COLUMNS: TableColumn<ImportReport['lines'][number]>[] = [
+  { key: 'line', title: 'Line', isNumber: true, cell: ({ line }) => line },
+  { key: 'name', title: 'Name', cell: ({ name }) => name },
+  { key: 'action', title: 'Would be', isNoWrap: true, cell: ({ action }) => ACTIONS[action] },
+  { key: 'notes', title: 'What', cell: ({ notes }) => <span className="small">{notes.join(' · ')}</span> },
+];

@@ -1,11 +1,11 @@
 import type { ShopChanged } from '@saltflat/contract';
 import { HOUSE_KEYS, HOUSE_METHODS } from '@saltflat/core/route';
 import type { HouseKey, HouseMethods } from '@saltflat/core/route';
-import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { Followed } from './Followed.tsx';
 import { useSetHouseMutation } from './shopApi.ts';
+import { Button, Columns, Panel, RadioField, Refusal, Row, Stack, TOKENS, styled } from '../../ui/index.ts';
 
 interface Props {
   house: HouseMethods;
@@ -31,57 +31,58 @@ export function MethodsPanel({ house, version }: Props) {
     void write({ ...house, [key]: choice }, `${HOUSE_METHODS[key].label} is now “${labelOf(key, choice)}”`);
   const shown = wished?.version === version ? wished.record : house;
   return (
-    <div className="stack" aria-busy={isLoading}>
-      {refusal !== '' && (
-        <p className="alarm" role="alert">
-          {refusal}
-        </p>
-      )}
+    <Stack aria-busy={isLoading}>
+      <Refusal words={refusal} />
       {told && (
         <>
-          <div className="row">
+          <Row>
             <strong>{told.words}</strong>
-            <Button
-              size="small"
-              variant="outlined"
-              onClick={() => void write(told.before, 'Taken back')}
-              disabled={isLoading}
-            >
+            <Button size="small" onClick={() => void write(told.before, 'Taken back')} disabled={isLoading}>
               Undo
             </Button>
-          </div>
+          </Row>
           <Followed changeId={told.changed.changeId} drafts={told.changed.drafts} />
         </>
       )}
-      <section className="panel methods" aria-label="House methods">
-        {HOUSE_KEYS.map((key) => (
-          <fieldset key={key} className="method">
-            <legend>{HOUSE_METHODS[key].label}</legend>
-            {Object.entries<{ label: string; tradeOff: string }>(HOUSE_METHODS[key].choices).map(
-              ([choice, { label, tradeOff }]) => (
-                <label key={choice} className="method-choice" data-chosen={shown[key] === choice}>
-                  <input
-                    type="radio"
-                    name={key}
-                    value={choice}
-                    checked={shown[key] === choice}
-                    disabled={isLoading}
-                    onChange={() => choose(key, choice)}
-                  />
-                  <span>
-                    {label}
-                    {HOUSE_METHODS[key].start === choice && <span className="muted small"> usual start</span>}
-                    <span className="muted small trade-off">{tradeOff}</span>
-                  </span>
-                </label>
-              ),
-            )}
-          </fieldset>
-        ))}
-      </section>
-    </div>
+      <Panel label="House methods">
+        <Columns least={360} gap={0}>
+          {HOUSE_KEYS.map((key) => (
+            <Method key={key}>
+              <RadioField
+                label={HOUSE_METHODS[key].label}
+                name={key}
+                look="list"
+                disabled={isLoading}
+                value={shown[key]}
+                options={Object.entries<{ label: string; tradeOff: string }>(HOUSE_METHODS[key].choices).map(
+                  ([choice, { label, tradeOff }]) => ({
+                    value: choice,
+                    says: tradeOff,
+                    label: (
+                      <>
+                        {label}
+                        {HOUSE_METHODS[key].start === choice && (
+                          <span className="muted small"> usual start</span>
+                        )}
+                      </>
+                    ),
+                  }),
+                )}
+                onChange={(choice) => choose(key, choice)}
+              />
+            </Method>
+          ))}
+        </Columns>
+      </Panel>
+    </Stack>
   );
 }
+
+const Method = styled('div')({
+  borderBottom: `1px solid ${TOKENS.hairlinePale}`,
+  padding: '12px 16px',
+  minWidth: 0,
+});
 
 const labelOf = (key: HouseKey, choice: string): string =>
   (HOUSE_METHODS[key].choices as Record<string, { label: string }>)[choice]?.label.toLowerCase() ?? choice;

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Followed } from './Followed.tsx';
 import { SettingForm } from './SettingForm.tsx';
 import { useSetRatesMutation } from './shopApi.ts';
+import { Stack } from '../../ui/index.ts';
 
 const FIELDS = RATES_FIELDS.filter(({ path }) => path[0] !== 'spoilageFrom'); // which is not chosen: it follows the counts
 
@@ -13,7 +14,7 @@ export function RatesPanel({ rates, version }: { rates: Rates; version: number }
   const [changed, setChanged] = useState<ShopChanged | null>(null);
   const [save, { isLoading }] = useSetRatesMutation();
   return (
-    <div className="stack">
+    <Stack>
       {changed && <Followed changeId={changed.changeId} drafts={changed.drafts} />}
       <SettingForm
         what="Prices"
@@ -34,6 +35,6 @@ export function RatesPanel({ rates, version }: { rates: Rates; version: number }
           shop’s own share.
         </p>
       </SettingForm>
-    </div>
+    </Stack>
   );
 }

@@ -5,8 +5,6 @@ import { FIBRES, fibresOf, pressedThicknessMm } from '@saltflat/core/blank';
 import type { Construction, Fibres } from '@saltflat/core/blank';
 import { MACHINE_KINDS } from '@saltflat/core/work';
 import { formatQuantity } from '@saltflat/core/units';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { fieldProblems, problemMessage } from '../../api/problemMessage.ts';
 import { Overtaken, useVersionedDraft } from '../../draft/index.ts';
@@ -15,6 +13,7 @@ import { fieldsOfRecord, missingIn, newRecord } from './recordState.ts';
 import type { ShopRow } from './recordState.ts';
 import { useSaveRecordMutation } from './shopApi.ts';
 import type { RecordList } from './shopApi.ts';
+import { Button, Form, Panel, Refusal, Row, SelectField } from '../../ui/index.ts';
 
 interface Props {
   list: RecordList;
@@ -43,8 +42,7 @@ export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave
     draft.startAgain();
     onLeave();
   };
-  const submit = async (event: React.FormEvent): Promise<void> => {
-    event.preventDefault();
+  const submit = async (): Promise<void> => {
     const missing = missingIn(fields, record);
     setProblems(missing);
     setRefusal(Object.keys(missing).length > 0 ? 'Some fields still need something: they are marked.' : '');
@@ -69,42 +67,34 @@ export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave
     onSaved(answer.data, String((record as { name?: unknown }).name));
   };
   return (
-    <form
-      className="panel record-editor"
-      aria-label={row ? `Change ${row.name}` : `New ${ONE[list]}`}
-      onSubmit={(event) => void submit(event)}
-      noValidate
+    <Panel
+      title={row ? row.name : `New ${ONE[list]}`}
+      actions={
+        <>
+          {onPutFirst && (
+            <Button size="small" onClick={onPutFirst}>
+              Use this one first
+            </Button>
+          )}
+          {onRetire && (
+            <Button size="small" onClick={onRetire}>
+              Take out of use
+            </Button>
+          )}
+        </>
+      }
     >
-      <header>
-        <h2>{row ? row.name : `New ${ONE[list]}`}</h2>
-        <span style={{ flex: 1 }} />
-        {onPutFirst && (
-          <Button size="small" variant="outlined" onClick={onPutFirst}>
-            Use this one first
-          </Button>
-        )}
-        {onRetire && (
-          <Button size="small" variant="outlined" onClick={onRetire}>
-            Take out of use
-          </Button>
-        )}
-      </header>
-      <div className="stack" style={{ padding: 16 }}>
+      <Form pad={16} label={row ? `Change ${row.name}` : `New ${ONE[list]}`} onSubmit={() => void submit()}>
         {list !== 'blanks' && row === null && (
-          <TextField
-            select
+          <SelectField
             label={`What kind of ${ONE[list]}`}
-            size="small"
             value={(record as { kind: string }).kind}
-            onChange={(event) => draft.change(newRecord(list, event.target.value))}
-            slotProps={{ select: { native: true } }}
-          >
-            {(list === 'materials' ? MATERIAL_KINDS : MACHINE_KINDS).map((kind) => (
-              <option key={kind} value={kind}>
-                {kind.replaceAll('-', ' ')}
-              </option>
-            ))}
-          </TextField>
+            options={(list === 'materials' ? MATERIAL_KINDS : MACHINE_KINDS).map((kind) => ({
+              value: kind,
+              label: kind.replaceAll('-', ' '),
+            }))}
+            onChange={(kind) => draft.change(newRecord(list, kind))}
+          />
         )}
         <RecordForm
           fields={list === 'blanks' ? fields : fields.filter(({ path }) => path[0] !== 'kind')}
@@ -124,21 +114,15 @@ export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave
             }}
           />
         )}
-        {refusal !== '' && (
-          <p className="alarm" role="alert">
-            {refusal}
-          </p>
-        )}
-        <div className="row" style={{ justifyContent: 'flex-end' }}>
-          <Button variant="outlined" onClick={leave}>
-            Leave without saving
-          </Button>
-          <Button type="submit" variant="contained" disabled={isLoading}>
+        <Refusal words={refusal} />
+        <Row justify="flex-end">
+          <Button onClick={leave}>Leave without saving</Button>
+          <Button look="primary" type="submit" isBusy={isLoading}>
             {row ? 'Save the changes' : `Add the ${ONE[list]}`}
           </Button>
-        </div>
-      </div>
-    </form>
+        </Row>
+      </Form>
+    </Panel>
   );
 }
 

@@ -1,8 +1,8 @@
 import { valueAt, withValueAt } from '@saltflat/contract/shopFields';
 import type { RecordField } from '@saltflat/contract/shopFields';
-import Button from '@mui/material/Button';
 import { choiceWords } from './choiceWords.ts';
 import { Field } from './Field.tsx';
+import { Button, CheckSet, Columns, FieldProblem, Group, GroupName, Stack, styled } from '../../ui/index.ts';
 
 interface Props {
   fields: readonly RecordField[];
@@ -18,8 +18,8 @@ export function RecordForm({ fields, record, problems, onChange }: Props) {
   const large = fields.filter(({ type }) => type === 'rows' || type === 'set');
   const set = (field: RecordField, value: unknown): void => onChange(withValueAt(record, field.path, value));
   return (
-    <div className="stack">
-      <div className="record-grid">
+    <Stack>
+      <Columns least={188} gap={8}>
         {small.map((field) => (
           <Field
             key={pointer(field.path)}
@@ -29,18 +29,19 @@ export function RecordForm({ fields, record, problems, onChange }: Props) {
             onChange={(value) => set(field, value)}
           />
         ))}
-      </div>
+      </Columns>
       {large.map((field) =>
         field.type === 'set' ? (
-          <ChoiceSet
+          <CheckSet
             key={pointer(field.path)}
-            field={field}
-            value={valueAt(record, field.path)}
+            label={field.title}
+            options={field.choices.map((choice) => ({ value: choice, label: choiceWords(field, choice) }))}
+            chosen={chosenIn(valueAt(record, field.path))}
             problem={problems[pointer(field.path)]}
             onChange={(value) => set(field, value)}
           />
         ) : (
-          <Rows
+          <FieldRows
             key={pointer(field.path)}
             field={field}
             value={valueAt(record, field.path)}
@@ -49,51 +50,15 @@ export function RecordForm({ fields, record, problems, onChange }: Props) {
           />
         ),
       )}
-    </div>
+    </Stack>
   );
 }
 
 const pointer = (path: readonly string[]): string => `/${path.join('/')}`;
 
-function ChoiceSet({
-  field,
-  value,
-  problem,
-  onChange,
-}: {
-  field: RecordField;
-  value: unknown;
-  problem: string | undefined;
-  onChange: (value: string[]) => void;
-}) {
-  const chosen = Array.isArray(value) ? value.map(String) : [];
-  return (
-    <fieldset className="record-set">
-      <legend className="muted small">{field.title}</legend>
-      <div className="row" style={{ gap: 8 }}>
-        {field.choices.map((choice) => (
-          <label key={choice} className="check">
-            <input
-              type="checkbox"
-              checked={chosen.includes(choice)}
-              onChange={(event) =>
-                onChange(event.target.checked ? [...chosen, choice] : chosen.filter((own) => own !== choice))
-              }
-            />
-            {choiceWords(field, choice)}
-          </label>
-        ))}
-      </div>
-      {problem && (
-        <p className="field-problem" role="alert">
-          {problem}
-        </p>
-      )}
-    </fieldset>
-  );
-}
+const chosenIn = (value: unknown): string[] => (Array.isArray(value) ? value.map(String) : []);
 
-function Rows({
+function FieldRows({
   field,
   value,
   problems,
@@ -108,11 +73,11 @@ function Rows({
   const path = pointer(field.path);
   const one = (field.columns[0]?.title ?? 'row').toLowerCase();
   return (
-    <fieldset className="record-set">
-      <legend className="muted small">{field.title}</legend>
-      <div className="stack" style={{ gap: 8 }}>
+    <Group>
+      <GroupName>{field.title}</GroupName>
+      <Stack gap={8}>
         {rows.map((row, i) => (
-          <div key={i} className="record-row" role="group" aria-label={`${field.title}, ${i + 1}`}>
+          <RecordRow key={i} role="group" aria-label={`${field.title}, ${i + 1}`}>
             {field.columns.map((column) => (
               <Field
                 key={pointer(column.path)}
@@ -126,29 +91,39 @@ function Rows({
               />
             ))}
             <Button
+              look="quiet"
               size="small"
-              variant="text"
-              aria-label={`Remove ${one} ${i + 1}`}
+              label={`Remove ${one} ${i + 1}`}
               onClick={() => onChange(rows.filter((_row, k) => k !== i))}
             >
               Remove
             </Button>
-          </div>
+          </RecordRow>
         ))}
         <div>
-          <Button size="small" variant="outlined" onClick={() => onChange([...rows, emptyOf(field.columns)])}>
+          <Button size="small" onClick={() => onChange([...rows, emptyOf(field.columns)])}>
             Add a row to {(field.title.split(',')[0] ?? '').toLowerCase()}
           </Button>
         </div>
-      </div>
-      {problems[path] && (
-        <p className="field-problem" role="alert">
-          {problems[path]}
-        </p>
-      )}
-    </fieldset>
+      </Stack>
+      <FieldProblem>{problems[path]}</FieldProblem>
+    </Group>
   );
 }
+
+/** The fields of one row side by side, its button at the end. */
+const RecordRow = styled('div')({
+  display: 'grid',
+  gridAutoFlow: 'column',
+  gridAutoColumns: 'minmax(70px, 1fr)',
+  gap: 8,
+  alignItems: 'start',
+  '& > button': { minWidth: 76 },
+  '@media (max-width: 760px)': {
+    gridAutoFlow: 'row',
+    gridTemplateColumns: 'repeat(auto-fill, minmax(120px, 1fr))',
+  },
+});
 
 /** A record with nothing in it yet: what is usual stands as it is, choices and flags at their first, all else is to be filled in. */
 export function emptyOf(fields: readonly RecordField[]): object {

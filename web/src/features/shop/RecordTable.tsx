@@ -6,12 +6,16 @@ import { formatMoney, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import { standInsOf } from './recordState.ts';
 import type { ShopRow } from './recordState.ts';
+import { useMemo } from 'react';
 import type { RecordList } from './shopApi.ts';
+import { DataTable, Empty, Mark, Swatch, Tip } from '../../ui/index.ts';
+import type { TableColumn } from '../../ui/index.ts';
 
 interface Props {
   list: RecordList;
   rows: readonly ShopRow[];
   picked: string | null;
+  search: string;
   /** Beside an open record: names only. */
   isNarrow: boolean;
   system: UnitSystem;
@@ -19,50 +23,94 @@ interface Props {
 }
 
 /** What is set up, a line a record, each with what it can do and how its figures are known. */
-export function RecordTable({ list, rows, picked, isNarrow, system, onPick }: Props) {
+export function RecordTable({ list, rows, picked, search, isNarrow, system, onPick }: Props) {
+  const columns = useMemo(
+    () => [
+      ...NAMES(list, rows),
+      ...(isNarrow ? [] : list === 'blanks' ? blankColumns(system) : figureColumns(list, system)),
+    ],
+    [list, rows, isNarrow, system],
+  );
   return (
-    <table className="dense">
-      <thead>
-        <tr>
-          <th>{list === 'blanks' ? 'Blank' : 'Name'}</th>
-          <th>Kind</th>
-          {!isNarrow && (
-            <>
-              <th>{list === 'blanks' ? 'Fabric' : 'What it is'}</th>
-              <th>{list === 'blanks' ? 'Colours' : 'Figures'}</th>
-              {list === 'materials' && <th className="number">Stock</th>}
-              {list === 'blanks' && <th className="number">From</th>}
-            </>
-          )}
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={row.id} aria-selected={row.id === picked} onClick={() => onPick(row.id)}>
-            <td>
-              <button type="button" className="row-name">
-                {row.name}
-              </button>
-              <div className="muted small">{row.maker}</div>
-            </td>
-            <td className="nowrap">
-              {list === 'blanks' ? BLANK_KIND_NAMES[row.kind as BlankKind] : row.kind.replaceAll('-', ' ')}
-              {isFirst(row, rows, list) && <div className="muted small">used first</div>}
-            </td>
-            {!isNarrow && (
-              <>
-                <td>{list === 'blanks' ? fabricWords(row, system) : summaryOf(row, system)}</td>
-                <td>{list === 'blanks' ? <Swatches row={row} /> : <Status row={row} />}</td>
-                {list === 'materials' && <td className="number nowrap">{stockWords(row)}</td>}
-                {list === 'blanks' && <td className="number nowrap">{cheapest(row)}</td>}
-              </>
-            )}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      name={isNarrow ? `shop.${list}.names` : `shop.${list}`}
+      label={`All ${list}`}
+      columns={columns}
+      rows={rows}
+      keyOf={({ id }) => id}
+      selectedKey={picked}
+      search={search}
+      empty={
+        <Empty title={rows.length === 0 ? `No ${list} yet` : 'Nothing found'}>
+          {rows.length === 0
+            ? 'Add the first one: routes are planned from what is here.'
+            : 'Search for less, or add it.'}
+        </Empty>
+      }
+      onOpen={onPick}
+    />
   );
 }
+
+const kindWords = (list: RecordList, { kind }: ShopRow): string =>
+  list === 'blanks' ? BLANK_KIND_NAMES[kind as BlankKind] : kind.replaceAll('-', ' ');
+
+const NAMES = (list: RecordList, rows: readonly ShopRow[]): TableColumn<ShopRow>[] => [
+  {
+    key: 'name',
+    title: list === 'blanks' ? 'Blank' : 'Name',
+    plain: ({ name, maker }) => `${name} ${maker}`,
+    cell: ({ name, maker }) => (
+      <>
+        <strong>{name}</strong>
+        <div className="muted small">{maker}</div>
+      </>
+    ),
+  },
+  {
+    key: 'kind',
+    title: 'Kind',
+    isNoWrap: true,
+    plain: (row) => kindWords(list, row),
+    cell: (row) => (
+      <>
+        {kindWords(list, row)}
+        {isFirst(row, rows, list) && <div className="muted small">used first</div>}
+      </>
+    ),
+  },
+];
+
+const blankColumns = (system: UnitSystem): TableColumn<ShopRow>[] => [
+  { key: 'fabric', title: 'Fabric', cell: (row) => fabricWords(row, system) },
+  {
+    key: 'colours',
+    title: 'Colours',
+    plain: (row) =>
+      coloursOf(row)
+        .map(({ name }) => name)
+        .join(', '),
+    cell: (row) => <Swatches row={row} />,
+  },
+  {
+    key: 'from',
+    title: 'From',
+    isNumber: true,
+    plain: cheapestCents,
+    cell: (row) => formatMoney(cheapestCents(row)),
+  },
+];
+
+const figureColumns = (list: RecordList, system: UnitSystem): TableColumn<ShopRow>[] => [
+  { key: 'what', title: 'What it is', cell: (row) => summaryOf(row, system) },
+  {
+    key: 'figures',
+    title: 'Figures',
+    plain: (row) => STATUS[statusOf(row)],
+    cell: (row) => <Status row={row} />,
+  },
+  ...(list === 'materials' ? [{ key: 'stock', title: 'Stock', isNumber: true, cell: stockWords }] : []),
+];
 
 const at = (row: ShopRow, ...path: string[]): unknown => valueAt(row.record, path);
 
@@ -85,24 +133,25 @@ function fabricWords(row: ShopRow, system: UnitSystem): string {
   ].join(', ');
 }
 
+const coloursOf = (row: ShopRow): { name: string; hex: string }[] =>
+  at(row, 'colours') as { name: string; hex: string }[];
+
 function Swatches({ row }: { row: ShopRow }) {
-  const colours = at(row, 'colours') as { name: string; hex: string }[];
+  const colours = coloursOf(row);
   return (
-    <span
-      className="row"
-      style={{ gap: 4, flexWrap: 'nowrap' }}
-      title={colours.map(({ name }) => name).join(', ')}
-    >
-      {colours.slice(0, 8).map(({ name, hex }) => (
-        <span key={name} className="swatch" style={{ background: hex }} />
-      ))}
-      <span className="muted small">{colours.length}</span>
-    </span>
+    <Tip says={colours.map(({ name }) => name).join(', ')}>
+      <span style={{ display: 'inline-flex', gap: 4, alignItems: 'center' }}>
+        {colours.slice(0, 8).map(({ name, hex }) => (
+          <Swatch key={name} hex={hex} />
+        ))}
+        <span className="muted small">{colours.length}</span>
+      </span>
+    </Tip>
   );
 }
 
-const cheapest = (row: ShopRow): string =>
-  formatMoney(Math.min(...(at(row, 'sizes') as { cents: number }[]).map(({ cents }) => cents)));
+const cheapestCents = (row: ShopRow): number =>
+  Math.min(...(at(row, 'sizes') as { cents: number }[]).map(({ cents }) => cents));
 
 function stockWords(row: ShopRow): string {
   const stock = at(row, 'stock');
@@ -149,11 +198,23 @@ function summaryOf(row: ShopRow, system: UnitSystem): string {
   ].join(', ');
 }
 
+const STATUS = { measured: 'measured here', assumed: 'assumed', maker: 'maker’s' } as const;
+
 /** How the figures of a record are known: by weighing or gauge in this shop, by its maker, or not at all yet. */
-function Status({ row }: { row: ShopRow }) {
+function statusOf(row: ShopRow): keyof typeof STATUS {
   const status = at(row, 'properties', 'status');
   const scale = at(row, 'properties', 'pressureScale');
-  if (status === 'weighed' || (Array.isArray(scale) && scale.length > 1)) return <span>● measured here</span>;
-  if (status === 'assumed') return <span className="muted">○ assumed</span>;
-  return <span className="muted">◐ maker’s</span>;
+  if (status === 'weighed' || (Array.isArray(scale) && scale.length > 1)) return 'measured';
+  return status === 'assumed' ? 'assumed' : 'maker';
 }
+
+const MARKS = { measured: '●', assumed: '○', maker: '◐' } as const;
+
+const Status = ({ row }: { row: ShopRow }) => {
+  const status = statusOf(row);
+  return (
+    <Mark mark={MARKS[status]} tone={status === 'measured' ? 'go' : 'calm'}>
+      {STATUS[status]}
+    </Mark>
+  );
+};

@@ -1,10 +1,10 @@
 import type { RecordField } from '@saltflat/contract/shopFields';
-import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { fieldProblems, problemMessage } from '../../api/problemMessage.ts';
 import { Overtaken, useVersionedDraft } from '../../draft/index.ts';
 import { RecordForm } from './RecordForm.tsx';
 import { missingIn } from './recordState.ts';
+import { Button, Form, Panel, Refusal, Row } from '../../ui/index.ts';
 
 interface Props<T extends object> {
   /** What is set, as “The prices”. */
@@ -28,8 +28,7 @@ export function SettingForm<T extends object>(props: Props<T>) {
   const record = draft.values;
   const [problems, setProblems] = useState<Record<string, string>>({});
   const [refusal, setRefusal] = useState('');
-  const submit = async (event: React.FormEvent): Promise<void> => {
-    event.preventDefault();
+  const submit = async (): Promise<void> => {
     const missing = missingIn(fields, record);
     setProblems(missing);
     setRefusal(Object.keys(missing).length > 0 ? 'Some fields still need something: they are marked.' : '');
@@ -44,13 +43,8 @@ export function SettingForm<T extends object>(props: Props<T>) {
     if (!error) draft.startAgain();
   };
   return (
-    <form
-      className="panel record-editor"
-      aria-label={what}
-      onSubmit={(event) => void submit(event)}
-      noValidate
-    >
-      <div className="stack" style={{ padding: 16 }}>
+    <Panel as="div">
+      <Form label={what} pad={16} onSubmit={() => void submit()}>
         {props.children}
         <RecordForm fields={fields} record={record} problems={problems} onChange={draft.change} />
         {draft.isOvertaken && (
@@ -60,17 +54,13 @@ export function SettingForm<T extends object>(props: Props<T>) {
             onStartAgain={draft.startAgain}
           />
         )}
-        {refusal !== '' && (
-          <p className="alarm" role="alert">
-            {refusal}
-          </p>
-        )}
-        <div className="row" style={{ justifyContent: 'flex-end' }}>
-          <Button type="submit" variant="contained" disabled={props.isSaving}>
+        <Refusal words={refusal} />
+        <Row justify="flex-end">
+          <Button look="primary" type="submit" isBusy={props.isSaving}>
             {props.saveLabel}
           </Button>
-        </div>
-      </div>
-    </form>
+        </Row>
+      </Form>
+    </Panel>
   );
 }

@@ -1,0 +1,1 @@
+export { findEndpoints } from './findEndpoints.ts';

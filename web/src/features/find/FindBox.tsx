@@ -1,0 +1,62 @@
+import { skipToken } from '@reduxjs/toolkit/query';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useDispatch } from 'react-redux';
+import { useNavigate } from 'react-router';
+import { useCatalogueQuery } from '../../api/catalogueApi.ts';
+import { useOrdersFoundQuery } from '../../api/ordersFoundApi.ts';
+import { problemMessage } from '../../api/problemMessage.ts';
+import { otherUnits, unitsChanged, useUnits } from '../../units/unitsSlice.ts';
+import { useFoundQuery } from './findApi.ts';
+import { ALWAYS, inCatalogue, matches, onServer } from './places.ts';
+import type { Findable } from './places.ts';
+import { CommandBox } from '../../ui/index.ts';
+
+interface Props {
+  onClose: () => void;
+  onHelp: () => void;
+}
+
+const NONE = { lines: [], artworks: [] };
+const AT_FIRST = 8;
+
+/** Finds an order, a line, an artwork, what the shop works with, a place, or something to do; Enter goes there. */
+export function FindBox({ onClose, onHelp }: Props) {
+  const [typed, setTyped] = useState('');
+  const text = useDeferredValue(typed.trim());
+  const navigate = useNavigate();
+  const dispatch = useDispatch();
+  const units = useUnits();
+  const { data: catalogue } = useCatalogueQuery();
+  const query = text === '' ? skipToken : { text };
+  const orders = useOrdersFoundQuery(query);
+  const others = useFoundQuery(query);
+  const own = useMemo(() => [...ALWAYS, ...(catalogue ? inCatalogue(catalogue) : [])], [catalogue]);
+  const here = own.filter((one) => matches(one, text));
+  const found = [
+    ...onServer(orders.data?.items ?? [], others.data ?? NONE),
+    ...(text === '' ? here.slice(0, AT_FIRST) : here),
+  ];
+  const error = orders.error ?? others.error;
+  const go = ({ id, to }: Findable): void => {
+    onClose();
+    if (to !== undefined) void navigate(to);
+    else if (id === 'do/keys') onHelp();
+    else dispatch(unitsChanged(otherUnits(units)));
+  };
+  return (
+    <CommandBox
+      label="Find anything"
+      placeholder="An order, a customer, an artwork, a blank, a place, something to do"
+      typed={typed}
+      onType={setTyped}
+      choices={found}
+      onChoose={(id) => {
+        const chosen = found.find((one) => one.id === id);
+        if (chosen) go(chosen);
+      }}
+      isBusy={orders.isFetching || others.isFetching}
+      problem={error ? `Orders and artworks cannot be looked up: ${problemMessage(error)}` : ''}
+      onClose={onClose}
+    />
+  );
+}

@@ -1,0 +1,1 @@
+export { FindBox } from './FindBox.tsx';

@@ -1,0 +1,2 @@
+export { KeySheet } from './KeySheet.tsx';
+export { useKeyNotes, useKeys } from './useKeys.ts';

@@ -1,0 +1,22 @@
+import MuiAccordion from '@mui/material/Accordion';
+import AccordionDetails from '@mui/material/AccordionDetails';
+import AccordionSummary from '@mui/material/AccordionSummary';
+
+interface Props {
+  title: React.ReactNode;
+  children: React.ReactNode;
+  isOpenAtFirst?: boolean;
+}
+
+/** More of something, one press away. */
+export const Fold = ({ title, children, isOpenAtFirst = false }: Props) => (
+  <MuiAccordion defaultExpanded={isOpenAtFirst}>
+    <AccordionSummary
+      expandIcon={<span aria-hidden="true">▾</span>}
+      sx={{ minHeight: 44, fontWeight: 600, '& .MuiAccordionSummary-content': { my: 0.5 } }}
+    >
+      {title}
+    </AccordionSummary>
+    <AccordionDetails>{children}</AccordionDetails>
+  </MuiAccordion>
+);

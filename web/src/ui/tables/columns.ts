@@ -1,0 +1,23 @@
+/** One column of a table: what stands in it, and what it is sorted, searched and exported by. */
+export interface TableColumn<Row> {
+  key: string;
+  title: string;
+  cell: (row: Row) => React.ReactNode;
+  /** As plain text or number; what the cell shows where it is text already. */
+  plain?: (row: Row) => string | number | null;
+  isNumber?: boolean;
+  isNoWrap?: boolean;
+  /** Sorted by whoever gives the rows; without that the table sorts what it has. */
+  isSortable?: boolean;
+  /** Shown only when it is asked for. */
+  isHiddenAtFirst?: boolean;
+  /** px */
+  width?: number;
+}
+
+/** What a column says of a row in plain words. */
+export function plainOf<Row>(column: TableColumn<Row>, row: Row): string | number {
+  if (column.plain) return column.plain(row) ?? '';
+  const shown = column.cell(row);
+  return typeof shown === 'string' || typeof shown === 'number' ? shown : '';
+}
