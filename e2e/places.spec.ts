@@ -10,6 +10,13 @@ async function findings(page: Page): Promise<string[]> {
   return violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`));
 }
 
+/** A phone, a wide screen, and last the one that journeys are walked on. */
+const SIZES = [
+  [390, 844],
+  [1920, 1080],
+  [1280, 800],
+] as const;
+
 const openLine = async (page: Page): Promise<{ orderId: string; lineId: string }> => {
   const { items } = (await (
     await page.request.get('/api/v1/orders?search=Night+Flight&state=open')
@@ -21,7 +28,9 @@ const openLine = async (page: Page): Promise<{ orderId: string; lineId: string }
   return { orderId, lineId: lines[0]?.id ?? '' };
 };
 
-test('axe finds nothing on any place', async ({ page }) => {
+test('axe finds nothing on any place, on a phone, a screen and a wide one, in either units', async ({
+  page,
+}) => {
   test.slow();
   const { orderId, lineId } = await openLine(page);
   const places: [path: string, ready: string][] = [
@@ -49,7 +58,12 @@ test('axe finds nothing on any place', async ({ page }) => {
   for (const [path, ready] of places) {
     await page.goto(path);
     await expect(page.getByText(ready).first()).toBeVisible({ timeout: 40_000 });
-    expect(await findings(page), path).toEqual([]);
+    for (const [width, height] of SIZES) {
+      await page.setViewportSize({ width, height });
+      expect(await findings(page), `${path} at ${width} px`).toEqual([]);
+    }
+    await page.getByRole('button', { name: /^Units/ }).click();
+    expect(await findings(page), `${path} in the other units`).toEqual([]);
   }
   await page.goto(`/route/${lineId}`);
   await page.locator('[id^=operation-] button').first().click();

@@ -51,7 +51,7 @@ test('a front and a back on one shirt go from art to ledger, and a spare saves p
   // the route: ink before film, the blank once, and what its heat does to the front
   await page.getByRole('link', { name: 'Route', exact: true }).last().click();
   await expect(page.getByRole('list', { name: 'Left chest: Direct print (DTG)' })).toBeVisible();
-  const titles = await page.locator('[id^=operation-] h3').allInnerTexts();
+  const titles = await page.locator('[id^=operation-] h2').allInnerTexts();
   expect(titles.filter((title) => /^(Pre-press|Inspect)/.test(title))).toEqual([
     'Pre-press the blank',
     'Inspect the piece',

@@ -1,7 +1,9 @@
 // What a page stands on, for component tests: a document, what it knows of its screen, and style sheets that are nothing.
+import { setMaxListeners } from 'node:events';
 import { register } from 'node:module';
 import { JSDOM } from 'jsdom';
 
+setMaxListeners(100); // the person at the page listens to many keys
 register('./noStyles.mjs', import.meta.url);
 
 const { window } = new JSDOM('<!doctype html><html lang="en"><body></body></html>', {

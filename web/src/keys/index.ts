@@ -1,2 +1,1 @@
-export { KeySheet } from './KeySheet.tsx';
 export { useKeyNotes, useKeys } from './useKeys.ts';

@@ -1,7 +1,8 @@
 import { fireEvent } from '@testing-library/react';
 import { expect } from 'chai';
 import { show } from '../testing/render.tsx';
-import { KeySheet, useKeys } from './index.ts';
+import { useKeys } from './index.ts';
+import { KeySheet } from './KeySheet.tsx';
 import { Button, TextField } from '../ui/index.ts';
 
 const pressed: string[] = [];

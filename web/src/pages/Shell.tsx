@@ -13,7 +13,6 @@ import {
 } from '../features/floor/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
 import { otherUnits, unitsChanged, useUnits } from '../units/unitsSlice.ts';
-import { KeySheet } from '../keys/index.ts';
 import { PLACES } from './places.ts';
 import { ShiftStrip } from './ShiftStrip.tsx';
 import { useGlobalKeys } from './useGlobalKeys.ts';
@@ -24,7 +23,6 @@ import {
   Place,
   SkipLink,
   TextField,
-  Tip,
   TopBar,
   WideOnly,
   barLink,
@@ -32,7 +30,8 @@ import {
   useNow,
 } from '../ui/index.ts';
 
-/** What is found where is asked for only once somebody looks for it. */
+/** What is asked for is loaded then: the sheet of keys, the box that finds. */
+const KeySheet = lazy(async () => ({ default: (await import('../keys/KeySheet.tsx')).KeySheet }));
 const FindBox = lazy(async () => ({ default: (await import('../features/find/index.ts')).FindBox }));
 
 /** What is on every screen: the places, the timers, the units, the shift. */
@@ -85,12 +84,10 @@ export function Shell() {
           <Outlet />
         </Suspense>
       </Place>
-      {isHelp && <KeySheet onClose={() => setIsHelp(false)} />}
-      {isFinding && (
-        <Suspense fallback={null}>
-          <FindBox onClose={() => setIsFinding(false)} onHelp={() => setIsHelp(true)} />
-        </Suspense>
-      )}
+      <Suspense fallback={null}>
+        {isHelp && <KeySheet onClose={() => setIsHelp(false)} />}
+        {isFinding && <FindBox onClose={() => setIsFinding(false)} onHelp={() => setIsHelp(true)} />}
+      </Suspense>
     </>
   );
 }
@@ -125,14 +122,19 @@ function Humidity() {
   const hygrometer = useDevice('hygrometer');
   const value = hygrometer?.value ?? null;
   const isHumid = value !== null && value > 60;
-  const isAlarm = isHumid || (hygrometer !== undefined && hygrometer.fault !== null);
+  const fault = hygrometer?.fault ?? null;
+  const isAlarm = isHumid || fault !== null;
+  const shown = value === null ? '–' : `${value} %`;
   return (
-    <Tip says={isHumid ? 'Over 60 %: powder clings to bare film' : (hygrometer?.fault ?? 'Room humidity')}>
-      <BarLink to="/devices" style={isAlarm ? { color: 'var(--rose-ink)', fontWeight: 600 } : {}}>
-        RH {value === null ? '–' : `${value} %`}
-        {isHumid && ' ◆ humid'}
-      </BarLink>
-    </Tip>
+    <BarLink
+      to="/devices"
+      aria-label={`Room humidity ${shown}${isHumid ? ': over 60 %, powder clings to bare film' : ''}${fault === null ? '' : `: ${fault}`}`}
+      style={isAlarm ? { color: 'var(--rose-ink)', fontWeight: 600 } : {}}
+    >
+      RH {shown}
+      {isHumid && ' ◆ humid'}
+      {fault !== null && ' ■ no reading'}
+    </BarLink>
   );
 }
 

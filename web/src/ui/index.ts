@@ -15,6 +15,7 @@ export { FileDrop } from './fields/FileDrop.tsx';
 export { FieldProblem } from './fields/FieldProblem.tsx';
 export { NumberField } from './fields/NumberField.tsx';
 export { QuantityField } from './fields/QuantityField.tsx';
+export { ReasonSelect } from './fields/ReasonSelect.tsx';
 export { RadioChoice, RadioField } from './fields/RadioField.tsx';
 export { SearchField } from './fields/SearchField.tsx';
 export { SelectField } from './fields/SelectField.tsx';

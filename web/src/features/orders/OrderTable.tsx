@@ -3,7 +3,7 @@ import { PROCESS_NAMES, shortNames } from '@saltflat/core/route';
 import { useMemo } from 'react';
 import { Spark } from '../../trace/index.ts';
 import { dueWords, isLate } from './dates.ts';
-import { DataTable, Mark, StateMark, Tip } from '../../ui/index.ts';
+import { DataTable, Mark, StateMark, styled } from '../../ui/index.ts';
 import type { Sorting, TableColumn } from '../../ui/index.ts';
 
 interface Props {
@@ -20,6 +20,8 @@ interface Props {
   onOpen: (id: string) => void;
   onNearEnd: (() => void) | undefined;
 }
+
+const Short = styled('abbr')({ textDecoration: 'none' });
 
 const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
   { key: 'code', title: 'Order', isSortable: true, cell: ({ code }) => <span className="code">{code}</span> },
@@ -39,9 +41,9 @@ const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
     key: 'processes',
     title: 'Process',
     cell: ({ processes }) => (
-      <Tip says={processes.map((process) => PROCESS_NAMES[process]).join(', ')}>
-        <span>{shortNames(processes)}</span>
-      </Tip>
+      <Short title={processes.map((process) => PROCESS_NAMES[process]).join(', ')}>
+        {shortNames(processes)}
+      </Short>
     ),
   },
   {

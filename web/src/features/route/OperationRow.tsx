@@ -35,7 +35,7 @@ export function OperationRow({ operation, parts: all, cautions, isLit, picked, s
     <Line id={`operation-${id}`} isLit={isLit}>
       <div>
         <div className="muted small">{STATION_NAMES[station]}</div>
-        <h3>{title}</h3>
+        <Title>{title}</Title>
         <div className="muted small">
           {machine && `${machine.name}, `}
           {goesWords(operation)}
@@ -136,6 +136,7 @@ function Setting({ setting, isPicked, system, onPick }: SettingProps) {
 
 const PILL = { minHeight: 32, fontWeight: 600 } as const;
 const OVER = { ...PILL, borderColor: TOKENS.rose, color: TOKENS.roseInk } as const;
+const Title = styled('h2')({ fontSize: 14 });
 const Label = styled('span')({ color: TOKENS.muted, fontWeight: 400 });
 const Time = styled('div')({
   display: 'flex',

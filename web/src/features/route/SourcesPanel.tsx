@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { TakeBack } from './TakeBack.tsx';
 import { useWords } from '../../units/useWords.ts';
 import type { Signed } from './useTriedRoute.ts';
-import { Button, Columns, FieldProblem, Form, Panel, SelectField, TextField } from '../../ui/index.ts';
+import { Button, Columns, FieldProblem, Form, Panel, ReasonSelect, TextField } from '../../ui/index.ts';
 
 type Picked = Pick<SourceChoice, 'role' | 'id'>;
 
@@ -44,7 +44,7 @@ export function SourcesPanel({ of, sources, chosen, isOpen, who, onChoose, onTak
               <dt className="muted small">{SOURCE_NAMES[role]}</dt>
               <dd>
                 {isOpen && others.some(({ isPossible }) => isPossible) ? (
-                  <SelectField
+                  <ReasonSelect
                     label={SOURCE_NAMES[role]}
                     isNameHidden
                     value={mine}

@@ -13,6 +13,7 @@ import {
   NumberField,
   QuantityField,
   RadioField,
+  ReasonSelect,
   Row,
   SearchField,
   SelectField,
@@ -158,7 +159,7 @@ export function KitChoices() {
           keepsRoom
           onChange={setState}
         />
-        <SelectField
+        <ReasonSelect
           label="With reasons"
           value={film}
           options={[

@@ -3,8 +3,8 @@ import MuiTextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { Swatch } from '../states/Swatch.tsx';
 import { noteRecent, recentFirst, recentOf } from './recent.ts';
-import { below } from './TextField.tsx';
-import type { FieldProps } from './TextField.tsx';
+import { below } from './FieldFrame.tsx';
+import type { FieldProps } from './FieldFrame.tsx';
 
 export interface Choice {
   id: string;

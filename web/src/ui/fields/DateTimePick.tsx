@@ -4,8 +4,8 @@ import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
 import dayjs from 'dayjs';
 import type { Dayjs } from 'dayjs';
 import { useState } from 'react';
-import { below } from './TextField.tsx';
-import type { FieldProps } from './TextField.tsx';
+import { below } from './FieldFrame.tsx';
+import type { FieldProps } from './FieldFrame.tsx';
 
 export interface DateTimeProps extends FieldProps {
   /** By the clock of this place, `2026-11-30T16:00`; empty where none is set. */

@@ -1,7 +1,7 @@
 import { parseMoney } from '@saltflat/core/units';
 import { useEffect, useState } from 'react';
 import { TextField } from './TextField.tsx';
-import type { FieldProps } from './TextField.tsx';
+import type { FieldProps } from './FieldFrame.tsx';
 
 interface Props extends FieldProps {
   value: number | null;

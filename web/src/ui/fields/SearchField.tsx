@@ -1,4 +1,4 @@
-import MuiTextField from '@mui/material/TextField';
+import OutlinedInput from '@mui/material/OutlinedInput';
 
 interface Props {
   label: string;
@@ -10,8 +10,9 @@ interface Props {
 
 /** Narrows a list down while it is typed in; Escape empties it. */
 export const SearchField = ({ label, placeholder, value, onChange, width = 240 }: Props) => (
-  <MuiTextField
+  <OutlinedInput
     type="search"
+    size="small"
     value={value}
     placeholder={placeholder}
     sx={{ width, maxWidth: '100%' }}
@@ -21,6 +22,6 @@ export const SearchField = ({ label, placeholder, value, onChange, width = 240 }
       event.stopPropagation();
       onChange('');
     }}
-    slotProps={{ htmlInput: { 'aria-label': label } }}
+    slotProps={{ input: { 'aria-label': label } }}
   />
 );

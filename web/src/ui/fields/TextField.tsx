@@ -1,30 +1,7 @@
-import MuiTextField from '@mui/material/TextField';
-import InputAdornment from '@mui/material/InputAdornment';
-import { forwardRef } from 'react';
-
-export interface FieldProps {
-  label: string;
-  /** What is wrong and what would be right. */
-  problem?: string | undefined;
-  /** What the field is for, below it. */
-  help?: React.ReactNode;
-  /** Room for a sentence is kept below, so that nothing jumps when there is one. */
-  keepsRoom?: boolean;
-  id?: string;
-  name?: string;
-  autoFocus?: boolean;
-  disabled?: boolean;
-  /** px; as wide as its place otherwise. */
-  width?: number;
-}
-
-/** What stands below a field: what is wrong before what it is for. */
-export const below = ({
-  problem,
-  help,
-  keepsRoom,
-}: Pick<FieldProps, 'problem' | 'help' | 'keepsRoom'>): React.ReactNode =>
-  problem || help || (keepsRoom === true ? ' ' : undefined);
+import OutlinedInput from '@mui/material/OutlinedInput';
+import { forwardRef, useId } from 'react';
+import { FieldFrame, adornments, below } from './FieldFrame.tsx';
+import type { FieldProps } from './FieldFrame.tsx';
 
 interface Props extends FieldProps {
   value: string;
@@ -47,42 +24,44 @@ interface Props extends FieldProps {
 
 /** Text as people type it. */
 export const TextField = forwardRef<HTMLInputElement, Props>(function TextField(props, ref) {
-  const { label, value, onChange, problem, width, lines, inputMode, maxLength, before, after, isNameHidden } =
-    props;
-  const inside = {
-    ...(before === undefined
-      ? {}
-      : { startAdornment: <InputAdornment position="start">{before}</InputAdornment> }),
-    ...(after === undefined ? {} : { endAdornment: <InputAdornment position="end">{after}</InputAdornment> }),
-  };
+  const { label, value, onChange, problem, lines, inputMode, maxLength, before, after } = props;
+  const { isNameHidden = false, spokenLabel } = props;
+  const ownId = useId();
+  const id = props.id ?? ownId;
+  const words = below(props);
   return (
-    <MuiTextField
-      {...(isNameHidden ? {} : { label })}
-      {...(props.id === undefined ? {} : { id: props.id })}
-      {...(props.name === undefined ? {} : { name: props.name })}
-      inputRef={ref}
-      value={value}
-      placeholder={props.placeholder ?? ''}
-      autoFocus={props.autoFocus ?? false}
+    <FieldFrame
+      label={label}
+      {...(props.width === undefined ? {} : { width: props.width })}
       disabled={props.disabled ?? false}
-      fullWidth={width === undefined}
-      sx={width === undefined ? {} : { width }}
-      error={Boolean(problem) || props.isWrong === true}
-      helperText={below(props)}
-      multiline={lines !== undefined}
-      {...(lines === undefined ? {} : { minRows: lines })}
-      onChange={(event) => onChange(event.target.value)}
-      onBlur={props.onBlur}
-      slotProps={{
-        inputLabel: { shrink: true },
-        input: inside,
-        htmlInput: {
-          autoComplete: 'off',
-          ...(inputMode === undefined ? {} : { inputMode }),
-          ...(maxLength === undefined ? {} : { maxLength }),
-          ...(isNameHidden || props.spokenLabel ? { 'aria-label': props.spokenLabel ?? label } : {}),
-        },
-      }}
-    />
+      inputId={id}
+      isWrong={Boolean(problem) || props.isWrong === true}
+      isNameHidden={isNameHidden}
+      words={words}
+    >
+      <OutlinedInput
+        id={id}
+        {...(props.name === undefined ? {} : { name: props.name })}
+        {...(isNameHidden ? {} : { label, notched: true })}
+        inputRef={ref}
+        value={value}
+        placeholder={props.placeholder ?? ''}
+        autoFocus={props.autoFocus ?? false}
+        multiline={lines !== undefined}
+        {...(lines === undefined ? {} : { minRows: lines })}
+        onChange={(event) => onChange(event.target.value)}
+        onBlur={props.onBlur}
+        {...adornments(before, after)}
+        slotProps={{
+          input: {
+            autoComplete: 'off',
+            ...(words ? { 'aria-describedby': `${id}-below` } : {}),
+            ...(inputMode === undefined ? {} : { inputMode }),
+            ...(maxLength === undefined ? {} : { maxLength }),
+            ...(isNameHidden || spokenLabel ? { 'aria-label': spokenLabel ?? label } : {}),
+          },
+        }}
+      />
+    </FieldFrame>
   );
 });

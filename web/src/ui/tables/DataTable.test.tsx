@@ -67,9 +67,9 @@ describe('a list', () => {
   });
 
   it('shows the columns that were chosen, and the next time too', async () => {
-    const { user, getByRole, queryByRole, unmount } = list();
+    const { user, getByRole, findByRole, queryByRole, unmount } = list();
     await user.click(getByRole('button', { name: 'Columns' }));
-    await user.click(getByRole('menuitemcheckbox', { name: 'Pieces' }));
+    await user.click(await findByRole('menuitemcheckbox', { name: 'Pieces' }));
     await user.keyboard('{Escape}');
     expect(queryByRole('columnheader', { name: /Pieces/ })).to.equal(null);
     unmount();
