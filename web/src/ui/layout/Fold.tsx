@@ -10,10 +10,10 @@ interface Props {
 
 /** More of something, one press away. */
 export const Fold = ({ title, children, isOpenAtFirst = false }: Props) => (
-  <MuiAccordion defaultExpanded={isOpenAtFirst}>
+  <MuiAccordion defaultExpanded={isOpenAtFirst} slotProps={{ heading: { component: 'h2' } }}>
     <AccordionSummary
       expandIcon={<span aria-hidden="true">▾</span>}
-      sx={{ minHeight: 44, fontWeight: 600, '& .MuiAccordionSummary-content': { my: 0.5 } }}
+      sx={{ minHeight: 44, fontSize: 14, fontWeight: 600, '& .MuiAccordionSummary-content': { my: 0.5 } }}
     >
       {title}
     </AccordionSummary>
