@@ -28,11 +28,15 @@ import {
   Scroll,
   SearchField,
   SelectField,
+  Stack,
+  useIsNarrow,
   useToast,
 } from '../ui/index.ts';
 
 const STATES = ['open', 'needs-art', 'ready', 'running', 'done', 'cancelled'] as const;
 type StateFilter = (typeof STATES)[number] | 'all';
+/** px: one thing at a time below it. */
+const NARROW = 1000;
 type Sort = 'due' | 'code' | 'customer';
 
 /** Intake: the list on the left, the chosen order on the right. Filters live in the address. */
@@ -59,6 +63,7 @@ export function OrdersPage() {
       for (const [key, value] of Object.entries(changes)) before.set(key, value);
       return before;
     });
+  const isNarrow = useIsNarrow(NARROW);
   const more = useCallback(() => void fetchNextPage(), [fetchNextPage]);
 
   return (
@@ -86,49 +91,60 @@ export function OrdersPage() {
         </Button>
       </PageHead>
       <BackupNotice />
-      <FillSplit columns="minmax(0, 1fr) minmax(360px, 30%)">
-        <Panel as="div">
-          {error && (
-            <Failed title="The orders cannot be fetched" onRetry={() => void refetch()}>
-              {problemMessage(error)}
-            </Failed>
-          )}
-          {!data && !error && <Loading what="the orders" />}
-          {data && orders.length === 0 && (
-            <Empty
-              title={search === '' ? 'No orders here' : 'Nothing matches'}
-              action={search === '' && <Button to="/orders/new">Take in an order</Button>}
-            >
-              {search === ''
-                ? 'Drop the artwork, choose the blank, say how many.'
-                : 'Try fewer letters, or every state.'}
-            </Empty>
-          )}
-          {orders.length > 0 && (
-            <OrderTable
-              orders={orders}
-              selectedId={orderId}
-              sorting={{ key: sort, direction }}
-              nowMs={serverNow()}
-              says={`${orders.length} loaded`}
-              csvHref={`/api/v1/orders.csv?${new URLSearchParams(withoutEmpty({ ...query, limit: undefined })).toString()}`}
-              isMoreComing={isFetchingNextPage}
-              onSort={({ key, direction: way }) => set({ sort: key, direction: way })}
-              onOpen={(id) => void navigate({ pathname: `/orders/${id}`, search: params.toString() })}
-              onNearEnd={hasNextPage && !isFetchingNextPage ? more : undefined}
-            />
-          )}
-        </Panel>
-        <Scroll>
-          {orderId ? (
-            <ChosenOrder key={orderId} orderId={orderId} />
-          ) : (
-            <Empty title="No order chosen">
-              Choose one on the left to see its lines and start it on the floor.
-            </Empty>
-          )}
-        </Scroll>
-      </FillSplit>
+      {isNarrow && orderId ? (
+        <Stack>
+          <div>
+            <Button size="small" to={`/orders?${params.toString()}`}>
+              Back to the list
+            </Button>
+          </div>
+          <ChosenOrder key={orderId} orderId={orderId} />
+        </Stack>
+      ) : (
+        <FillSplit columns="minmax(0, 1fr) minmax(360px, 30%)">
+          <Panel as="div">
+            {error && (
+              <Failed title="The orders cannot be fetched" onRetry={() => void refetch()}>
+                {problemMessage(error)}
+              </Failed>
+            )}
+            {!data && !error && <Loading what="the orders" />}
+            {data && orders.length === 0 && (
+              <Empty
+                title={search === '' ? 'No orders here' : 'Nothing matches'}
+                action={search === '' && <Button to="/orders/new">Take in an order</Button>}
+              >
+                {search === ''
+                  ? 'Drop the artwork, choose the blank, say how many.'
+                  : 'Try fewer letters, or every state.'}
+              </Empty>
+            )}
+            {orders.length > 0 && (
+              <OrderTable
+                orders={orders}
+                selectedId={orderId}
+                sorting={{ key: sort, direction }}
+                nowMs={serverNow()}
+                says={`${orders.length} loaded`}
+                csvHref={`/api/v1/orders.csv?${new URLSearchParams(withoutEmpty({ ...query, limit: undefined })).toString()}`}
+                isMoreComing={isFetchingNextPage}
+                onSort={({ key, direction: way }) => set({ sort: key, direction: way })}
+                onOpen={(id) => void navigate({ pathname: `/orders/${id}`, search: params.toString() })}
+                onNearEnd={hasNextPage && !isFetchingNextPage ? more : undefined}
+              />
+            )}
+          </Panel>
+          <Scroll>
+            {orderId ? (
+              <ChosenOrder key={orderId} orderId={orderId} />
+            ) : (
+              <Empty title="No order chosen">
+                Choose one on the left to see its lines and start it on the floor.
+              </Empty>
+            )}
+          </Scroll>
+        </FillSplit>
+      )}
     </>
   );
 }

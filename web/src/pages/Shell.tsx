@@ -73,9 +73,11 @@ export function Shell() {
           <Humidity />
         </WideOnly>
         <WorkingAs />
-        <Button look="quiet" size="small" label="Keys" onClick={() => setIsHelp(true)}>
-          ?
-        </Button>
+        <WideOnly>
+          <Button look="quiet" size="small" label="Keys" onClick={() => setIsHelp(true)}>
+            ?
+          </Button>
+        </WideOnly>
       </TopBar>
       <ShiftStrip moments={moments} nowMs={nowMs} />
       <Offline />
@@ -147,7 +149,7 @@ function WorkingAs() {
       isNameHidden
       placeholder="Your name"
       maxLength={60}
-      width={124}
+      width={112}
       value={name}
       onChange={(typed) => dispatch(personNamed(typed))}
     />

@@ -27,6 +27,7 @@ export { Fold } from './layout/Fold.tsx';
 export { Form } from './layout/Form.tsx';
 export { Banner, Place, SkipLink, TopBar, WideOnly, barLink } from './layout/Frame.tsx';
 export { PageHead } from './layout/PageHead.tsx';
+export { useIsNarrow } from './layout/useIsNarrow.ts';
 export { Panel, Rows } from './layout/Panel.tsx';
 export { CommandBox } from './overlays/CommandBox.tsx';
 export { Dialog, Drawer } from './overlays/Dialog.tsx';

@@ -36,22 +36,25 @@ const columnsIn = (system: UnitSystem): TableColumn<LedgerRow>[] => [
       </>
     ),
   },
-  { key: 'process', title: 'Process', cell: ({ processes }) => shortNames(processes) },
+  { key: 'process', title: 'Process', isWideOnly: true, cell: ({ processes }) => shortNames(processes) },
   {
     key: 'plate',
     title: 'Plate',
+    isWideOnly: true,
     isNumber: true,
     cell: ({ plateC }) => (plateC === null ? '' : formatQuantity(plateC, 'temperature', system)),
   },
   {
     key: 'dwell',
     title: 'Dwell, set / kept',
+    isWideOnly: true,
     isNumber: true,
     cell: ({ dwellS, actualDwellS }) => `${seconds(dwellS)} / ${seconds(actualDwellS)}`,
   },
   {
     key: 'pretreatment',
     title: 'Pretreated, wanted / weighed',
+    isWideOnly: true,
     isNumber: true,
     cell: ({ pretreatmentTargetG, pretreatmentG }) =>
       pretreatmentTargetG === null
@@ -65,9 +68,10 @@ const columnsIn = (system: UnitSystem): TableColumn<LedgerRow>[] => [
   {
     key: 'made',
     title: 'Made together with, and from which lots',
+    isWideOnly: true,
     cell: (row) => <MadeTogether row={row} />,
   },
-  { key: 'by', title: 'By', cell: ({ by }) => by },
+  { key: 'by', title: 'By', isWideOnly: true, cell: ({ by }) => by },
 ];
 
 /** What was seen on a piece, with its first cause, a photo, and the route it was made by. */

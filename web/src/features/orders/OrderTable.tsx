@@ -36,10 +36,11 @@ const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
       </>
     ),
   },
-  { key: 'pieces', title: 'Pieces', isNumber: true, cell: ({ pieces }) => pieces },
+  { key: 'pieces', title: 'Pieces', isNumber: true, isWideOnly: true, cell: ({ pieces }) => pieces },
   {
     key: 'processes',
     title: 'Process',
+    isWideOnly: true,
     cell: ({ processes }) => (
       <Short title={processes.map((process) => PROCESS_NAMES[process]).join(', ')}>
         {shortNames(processes)}
@@ -49,6 +50,7 @@ const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
   {
     key: 'spark',
     title: 'Heat trace',
+    isWideOnly: true,
     cell: ({ spark }) => (
       <Spark pieces={spark.map(([tempC, durationS, isHandsOn]) => ({ tempC, durationS, isHandsOn }))} />
     ),
@@ -57,7 +59,6 @@ const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
     key: 'due',
     title: 'Due',
     isSortable: true,
-    isNoWrap: true,
     cell: ({ dueAt, state }) =>
       isLate(dueAt, state, nowMs) ? (
         <Mark mark="◆" tone="hands">

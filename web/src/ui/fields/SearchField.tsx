@@ -9,7 +9,7 @@ interface Props {
 }
 
 /** Narrows a list down while it is typed in; Escape empties it. */
-export const SearchField = ({ label, placeholder, value, onChange, width = 240 }: Props) => (
+export const SearchField = ({ label, placeholder, value, onChange, width = 268 }: Props) => (
   <OutlinedInput
     type="search"
     size="small"

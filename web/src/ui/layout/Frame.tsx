@@ -38,7 +38,8 @@ export const TopBar = styled('header')({
   [NARROW]: {
     flexWrap: 'wrap',
     padding: '6px 12px',
-    gap: '6px 10px',
+    gap: '6px 8px',
+    '& kbd': { display: 'none' },
     '& > nav': {
       order: 5,
       width: '100%',

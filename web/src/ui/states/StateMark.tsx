@@ -10,7 +10,6 @@ const Chip = styled(
   'span',
   ownProps('tone'),
 )<{ tone: Tone }>(({ tone }) => ({
-  whiteSpace: 'nowrap',
   display: 'inline-flex',
   gap: 6,
   alignItems: 'baseline',

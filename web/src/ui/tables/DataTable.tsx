@@ -12,6 +12,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from '../actions/Button.tsx';
 import { MenuButton } from '../actions/MenuButton.tsx';
 import { Grow } from '../layout/boxes.tsx';
+import { useIsNarrow } from '../layout/useIsNarrow.ts';
 import { plainOf } from './columns.ts';
 import type { TableColumn } from './columns.ts';
 import { keepColumns, keptColumns } from './keptColumns.ts';
@@ -57,6 +58,8 @@ interface Props<Row> {
 const AHEAD = 8;
 /** A list so short is drawn whole: the browser’s own search finds all of it. */
 const SHORT = 60;
+/** px */
+const NARROW = 620;
 /** Letters from which on a title goes over two lines. */
 const LONG = 20;
 
@@ -85,6 +88,7 @@ export function DataTable<Row>(props: Props<Row>) {
   const [active, setActive] = useState(0);
   const wanted = useRef<number | null>(null); // the row that gets the focus as soon as it is drawn
   const isSortedOutside = onSort !== undefined;
+  const isNarrow = useIsNarrow(NARROW);
   const defs = useMemo(() => {
     const column = createColumnHelper<Row>();
     return columns.map((one) =>
@@ -100,7 +104,11 @@ export function DataTable<Row>(props: Props<Row>) {
   const table = useReactTable({
     data: rows as Row[], // it is only read
     columns: defs,
-    state: { columnVisibility: shown, sorting: isSortedOutside ? [] : own, globalFilter: search },
+    state: {
+      columnVisibility: isNarrow ? withoutWide(shown, columns) : shown,
+      sorting: isSortedOutside ? [] : own,
+      globalFilter: search,
+    },
     onSortingChange: setOwn,
     getRowId: keyOf,
     globalFilterFn: 'includesString',
@@ -263,3 +271,11 @@ export function DataTable<Row>(props: Props<Row>) {
     </Frame>
   );
 }
+
+const withoutWide = <Row,>(
+  shown: Record<string, boolean>,
+  columns: readonly TableColumn<Row>[],
+): Record<string, boolean> => ({
+  ...shown,
+  ...Object.fromEntries(columns.filter(({ isWideOnly }) => isWideOnly).map(({ key }) => [key, false])),
+});

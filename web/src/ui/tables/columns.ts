@@ -11,6 +11,8 @@ export interface TableColumn<Row> {
   isSortable?: boolean;
   /** Shown only when it is asked for. */
   isHiddenAtFirst?: boolean;
+  /** Left out on a phone. */
+  isWideOnly?: boolean;
   /** px */
   width?: number;
 }

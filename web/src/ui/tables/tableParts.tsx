@@ -40,6 +40,7 @@ export const HeadCell = styled(
 
 export const SortButton = styled(ButtonBase)({
   font: 'inherit',
+  textAlign: 'inherit',
   color: 'inherit',
   minHeight: 28,
   gap: 4,
@@ -64,6 +65,8 @@ export const Cell = styled(
   ownProps('isNumber', 'isNoWrap'),
 )<{ isNumber: boolean; isNoWrap: boolean }>(({ isNumber, isNoWrap }) => ({
   padding: '7px 10px',
+  '&:first-of-type': { paddingLeft: 16 },
+  '&:last-of-type': { paddingRight: 16 },
   borderBottom: `1px solid ${TOKENS.hairlinePale}`,
   textAlign: isNumber ? 'right' : 'left',
   whiteSpace: isNumber || isNoWrap ? 'nowrap' : undefined,
