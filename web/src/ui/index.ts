@@ -41,7 +41,7 @@ export { Mark, STATES, StateMark } from './states/StateMark.tsx';
 export { Swatch } from './states/Swatch.tsx';
 export { useNow } from './states/useNow.ts';
 export { DataTable } from './tables/DataTable.tsx';
-export type { Sorting } from './tables/DataTable.tsx';
+export type { Sorting } from './tables/TableHeadings.tsx';
 export { SimpleTable } from './tables/SimpleTable.tsx';
 export type { TableColumn } from './tables/columns.ts';
 export { Look } from './theme/Look.tsx';

@@ -9,21 +9,16 @@ import {
 import type { SortingState } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Button } from '../actions/Button.tsx';
-import { MenuButton } from '../actions/MenuButton.tsx';
-import { Grow } from '../layout/boxes.tsx';
 import { useIsNarrow } from '../layout/useIsNarrow.ts';
 import { plainOf } from './columns.ts';
 import type { TableColumn } from './columns.ts';
 import { keepColumns, keptColumns } from './keptColumns.ts';
 import { saveCsv } from './saveCsv.ts';
-import { Body, Cell, Foot, Frame, Head, HeadCell, SortButton, Table, Trunk } from './tableParts.tsx';
-import { moveFor } from './tableKeys.ts';
-
-export interface Sorting {
-  key: string;
-  direction: 'asc' | 'desc';
-}
+import { TableFoot } from './TableFoot.tsx';
+import { TableHeadings } from './TableHeadings.tsx';
+import type { Sorting } from './TableHeadings.tsx';
+import { Body, Cell, Frame, Table, Trunk } from './tableParts.tsx';
+import { useRowWalk } from './useRowWalk.ts';
 
 interface Props<Row> {
   /** Names the table on this device: which columns are shown is kept under it. */
@@ -60,8 +55,7 @@ const AHEAD = 8;
 const SHORT = 60;
 /** px */
 const NARROW = 620;
-/** Letters from which on a title goes over two lines. */
-const LONG = 20;
+const ROW_PX = 54;
 
 /**
  * A list of any length: only what is in sight is drawn. Headings sort, columns are chosen and kept on this device, arrows,
@@ -79,16 +73,14 @@ export function DataTable<Row>(props: Props<Row>) {
     sorting,
     onSort,
     search = '',
-    onNearEnd,
   } = props;
+  const { onNearEnd } = props;
   const [shown, setShown] = useState(() => keptColumns(name, columns));
   const [own, setOwn] = useState<SortingState>([]);
   const scroller = useRef<HTMLDivElement>(null);
   const body = useRef<HTMLTableSectionElement>(null);
-  const [active, setActive] = useState(0);
-  const wanted = useRef<number | null>(null); // the row that gets the focus as soon as it is drawn
-  const isSortedOutside = onSort !== undefined;
   const isNarrow = useIsNarrow(NARROW);
+  const isSortedOutside = onSort !== undefined;
   const defs = useMemo(() => {
     const column = createColumnHelper<Row>();
     return columns.map((one) =>
@@ -96,11 +88,10 @@ export function DataTable<Row>(props: Props<Row>) {
         id: one.key,
         header: one.title,
         cell: (context) => one.cell(context.row.original),
-        enableSorting: !isSortedOutside,
         meta: one,
       }),
     );
-  }, [columns, isSortedOutside]);
+  }, [columns]);
   const table = useReactTable({
     data: rows as Row[], // it is only read
     columns: defs,
@@ -121,7 +112,7 @@ export function DataTable<Row>(props: Props<Row>) {
   const virtual = useVirtualizer({
     count: all.length,
     getScrollElement: () => scroller.current,
-    estimateSize: () => props.rowPx ?? 54,
+    estimateSize: () => props.rowPx ?? ROW_PX,
     overscan: all.length <= SHORT ? SHORT : AHEAD,
     getItemKey: (i) => all[i]?.id ?? i,
   });
@@ -130,86 +121,42 @@ export function DataTable<Row>(props: Props<Row>) {
   useEffect(() => {
     if (onNearEnd && last >= all.length - AHEAD) onNearEnd();
   }, [onNearEnd, last, all.length]);
-  useEffect(() => {
-    const at = wanted.current;
-    if (at === null) return;
-    const row = body.current?.querySelector<HTMLElement>(`[data-index="${at}"]`);
-    if (!row) return; // it is drawn once the table has scrolled there
-    wanted.current = null;
-    row.focus({ preventScroll: true });
+  const walk = useRowWalk({
+    rows: all.length,
+    virtual,
+    page: items.length,
+    body,
+    onOpen: onOpen && ((index) => all[index] && onOpen(all[index].id)),
   });
-  const go = (to: number): void => {
-    wanted.current = to;
-    setActive(to);
-    virtual.scrollToIndex(to, { align: 'auto' });
-  };
-  const onKeyDown = (event: React.KeyboardEvent): void => {
-    if (event.target instanceof Element && event.target.closest('a, button')) return; // what is pressed there is its own
-    const row = all[active];
-    if (event.key === 'Enter' && row && onOpen) {
-      onOpen(row.id);
-      return;
-    }
-    const to = moveFor(event.key, active, all.length, items.length);
-    if (to === null) return;
-    event.preventDefault();
-    go(to);
-  };
-  const toggle = (key: string): void => {
-    const next = { ...shown, [key]: !(shown[key] ?? true) };
-    setShown(next);
-    keepColumns(name, next);
-  };
-  const exportRows = (): void => {
-    const told = columns.filter(({ key }) => shown[key] !== false);
-    void saveCsv(name, [
-      told.map(({ title }) => title),
-      ...all.map(({ original }) => told.map((column) => plainOf(column, original))),
-    ]);
-  };
+  const told = table.getVisibleLeafColumns().map(metaOf<Row>);
+  const [ownSort] = own;
   const before = items[0]?.start ?? 0;
   const after = virtual.getTotalSize() - (items.at(-1)?.end ?? 0);
   return (
     <Frame>
       <Trunk ref={scroller} tabIndex={-1}>
-        <Table role="grid" aria-label={label} aria-rowcount={all.length + 1} onKeyDown={onKeyDown}>
-          <Head>
-            {table.getHeaderGroups().map((group) => (
-              <tr key={group.id} aria-rowindex={1}>
-                {group.headers.map(({ id, column }) => {
-                  const meta = column.columnDef.meta as TableColumn<Row>; // as it was made above
-                  const isSorted = isSortedOutside
-                    ? sorting?.key === id && sorting.direction
-                    : column.getIsSorted();
-                  const canSort = isSortedOutside ? meta.isSortable === true : true;
-                  return (
-                    <HeadCell
-                      key={id}
-                      isNumber={meta.isNumber === true}
-                      isLong={meta.title.length > LONG}
-                      aria-sort={isSorted ? (isSorted === 'asc' ? 'ascending' : 'descending') : undefined}
-                      style={meta.width === undefined ? undefined : { width: meta.width }}
-                    >
-                      {canSort ? (
-                        <SortButton
-                          onClick={() =>
-                            isSortedOutside
-                              ? onSort({ key: id, direction: isSorted === 'asc' ? 'desc' : 'asc' })
-                              : column.toggleSorting()
-                          }
-                        >
-                          {meta.title}
-                          <span aria-hidden="true">{isSorted ? (isSorted === 'asc' ? '↑' : '↓') : '↕'}</span>
-                        </SortButton>
-                      ) : (
-                        meta.title
-                      )}
-                    </HeadCell>
-                  );
-                })}
-              </tr>
-            ))}
-          </Head>
+        <Table role="grid" aria-label={label} aria-rowcount={all.length + 1} onKeyDown={walk.onKeyDown}>
+          <TableHeadings
+            columns={told}
+            sorting={
+              isSortedOutside
+                ? (sorting ?? null)
+                : ownSort
+                  ? { key: ownSort.id, direction: ownSort.desc ? 'desc' : 'asc' }
+                  : null
+            }
+            canSort={(key) =>
+              !isSortedOutside || told.some((one) => one.key === key && one.isSortable === true)
+            }
+            onSort={(key) =>
+              onSort
+                ? onSort({
+                    key,
+                    direction: sorting?.key === key && sorting.direction === 'asc' ? 'desc' : 'asc',
+                  })
+                : table.getColumn(key)?.toggleSorting()
+            }
+          />
           <Body ref={body} isPressable={onOpen !== undefined}>
             {before > 0 && <tr aria-hidden="true" style={{ height: before }} />}
             {items.map(({ index, key }) => {
@@ -222,14 +169,14 @@ export function DataTable<Row>(props: Props<Row>) {
                   data-index={index}
                   aria-rowindex={index + 2}
                   aria-selected={row.id === selectedKey}
-                  tabIndex={index === Math.min(active, all.length - 1) ? 0 : -1}
-                  onFocus={() => setActive(index)}
+                  tabIndex={index === walk.active ? 0 : -1}
+                  onFocus={() => walk.setActive(index)}
                   onClick={() => onOpen?.(row.id)}
                 >
                   {row.getVisibleCells().map(({ id, column, getContext }) => {
-                    const meta = column.columnDef.meta as TableColumn<Row>; // as it was made above
+                    const { isNumber = false, isNoWrap = false } = metaOf<Row>(column);
                     return (
-                      <Cell key={id} isNumber={meta.isNumber === true} isNoWrap={meta.isNoWrap === true}>
+                      <Cell key={id} isNumber={isNumber} isNoWrap={isNoWrap}>
                         {flexRender(column.columnDef.cell, getContext())}
                       </Cell>
                     );
@@ -242,35 +189,31 @@ export function DataTable<Row>(props: Props<Row>) {
         </Table>
         {all.length === 0 && props.empty}
       </Trunk>
-      <Foot>
-        <span className="muted small" role="status">
-          {props.isMoreComing === true ? 'Fetching more …' : (props.says ?? `${all.length} shown`)}
-        </span>
-        <Grow />
-        <MenuButton
-          look="quiet"
-          choices={columns.map(({ key, title }) => ({
-            key,
-            label: title,
-            isChecked: shown[key] !== false,
-            onChoose: () => toggle(key),
-          }))}
-        >
-          Columns
-        </MenuButton>
-        {props.csvHref === undefined ? (
-          <Button look="quiet" size="small" onClick={exportRows} disabled={all.length === 0}>
-            CSV
-          </Button>
-        ) : (
-          <Button look="quiet" size="small" download={props.csvHref}>
-            CSV
-          </Button>
-        )}
-      </Foot>
+      <TableFoot
+        says={props.isMoreComing === true ? 'Fetching more …' : (props.says ?? `${all.length} shown`)}
+        columns={columns}
+        shown={shown}
+        csvHref={props.csvHref}
+        isEmpty={all.length === 0}
+        onToggle={(key) => {
+          const next = { ...shown, [key]: !(shown[key] ?? true) };
+          setShown(next);
+          keepColumns(name, next);
+        }}
+        onCsv={() =>
+          void saveCsv(name, [
+            told.map(({ title }) => title),
+            ...all.map(({ original }) => told.map((column) => plainOf(column, original))),
+          ])
+        }
+      />
     </Frame>
   );
 }
+
+/** What a column was made of. */
+const metaOf = <Row,>(column: { columnDef: { meta?: unknown } }): TableColumn<Row> =>
+  column.columnDef.meta as TableColumn<Row>; // as it was given above
 
 const withoutWide = <Row,>(
   shown: Record<string, boolean>,
