@@ -1,10 +1,12 @@
-// npm run bench [-- api | pixels]: one JSON line a case, each with what it is measured against or its budget.
+// npm run bench [-- api | lists | pixels]: one JSON line a case, each with what it is measured against or its budget.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { SERVER_ARGS, ensureBuilt } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
 import { ROOT, testHome } from './lib/places.mjs';
 import { openCluster } from './lib/postgres.mjs';
 import { Plain, run } from './lib/say.mjs';
+import { startDemoServer } from './lib/testServer.mjs';
 
 const node = (file, env = {}) =>
   spawnSync(process.execPath, ['--expose-gc', '--import', 'tsx', join(ROOT, 'bench', file)], {
@@ -15,18 +17,30 @@ const node = (file, env = {}) =>
 
 await run(async () => {
   const [what = 'all'] = process.argv.slice(2);
-  if (!['all', 'api', 'pixels'].includes(what))
-    throw new Plain(`There is no bench “${what}”: it is api, pixels, or nothing for both.`);
-  if (what !== 'api') process.exitCode = node('pixels.ts');
+  if (!['all', 'api', 'lists', 'pixels'].includes(what))
+    throw new Plain(`There is no bench “${what}”: it is api, lists, pixels, or nothing for all of them.`);
+  const isAsked = (name) => what === 'all' || what === name;
+  const fail = (code) => (process.exitCode = Math.max(process.exitCode ?? 0, code));
+  if (isAsked('pixels')) fail(node('pixels.ts'));
   if (what === 'pixels') return;
-  const cluster = await openCluster({ home: testHome(), isThrowaway: true });
+  const home = testHome();
+  const cluster = await openCluster({ home, isThrowaway: true });
   try {
     await ensureBuilt();
-    process.exitCode = node('api.ts', {
-      BENCH_DATABASE: cluster.url,
-      BENCH_POSTGRES: cluster.bin,
-      BENCH_SERVER: JSON.stringify(SERVER_ARGS),
-    });
+    if (isAsked('lists')) {
+      ensureChromium();
+      const server = await startDemoServer(cluster, { log: join(home, 'server.log') });
+      fail(node('lists.ts', { BENCH_URL: server.url }));
+      server.stop();
+    }
+    if (isAsked('api'))
+      fail(
+        node('api.ts', {
+          BENCH_DATABASE: cluster.url,
+          BENCH_POSTGRES: cluster.bin,
+          BENCH_SERVER: JSON.stringify(SERVER_ARGS),
+        }),
+      );
   } finally {
     cluster.stop();
   }

@@ -154,7 +154,7 @@ async function readCases(databaseUrl: string, askers: Askers): Promise<Record<st
     'ledger, deep page': [`/ledger?cursor=${cursor([out?.at.toISOString(), out?.run_id, out?.piece])}`],
     catalogue: ['/catalogue'],
     'floor: runs on it': ['/runs?state=active'],
-    'floor: lines that can start': ['/ready-lines'],
+    'floor: lines that can start': ['/open-lines?state=ready'],
     'floor: a run whole': [...open, ...runs.slice(0, 20)].map((id) => `/runs/${id}`),
     'floor: what is new of a run': runs.map((id) => `/runs/${id}/events?after=18`),
   };

@@ -38,9 +38,9 @@ export {
   OrderInput,
   OrderPage,
   OrderQuery,
-  ReadyLine,
-  ReadyLines,
-  ReadyQuery,
+  OpenLine,
+  OpenLines,
+  OpenLinesQuery,
   VersionOnly,
 } from './orders.ts';
 export type {
@@ -79,6 +79,8 @@ export { Preparation, PreparationInput, ProofAnswer, ProofAnswerInput, RightsInp
 export { ProvenLine, RoutePlanInput, RouteVersion } from './routes.ts';
 export type { SettingOverride, SourceChoice } from './routes.ts';
 export {
+  Floor,
+  FloorKnown,
   LedgerPage,
   LedgerQuery,
   LedgerRow,
@@ -93,7 +95,7 @@ export {
   RunReceipt,
   RunStart,
 } from './runs.ts';
-export type { RunEventInput, StoredEvent } from './runs.ts';
+export type { FloorRun, RunEventInput, StoredEvent } from './runs.ts';
 export { runPlanOf } from './runPlan.ts';
 export {
   columnName,

@@ -186,8 +186,13 @@ export const LineOnOrder = strictObject({
 export type LineOnOrder = Static<typeof LineOnOrder>;
 
 /** A line that can be put on the floor. */
-export const ReadyLine = strictObject({
+/** A line of an open order, as a list to choose from has it. */
+export const OpenLine = strictObject({
   lineId: Id,
+  orderId: Id,
+  state: Type.Enum([...LINE_STATES]),
+  /** Of its prints, in the order they are written; `null` where a print has none yet. */
+  artworkIds: Type.Array(nullable(Id)),
   code: Type.String(),
   customer: Type.String(),
   dueAt: Instant,
@@ -196,14 +201,16 @@ export const ReadyLine = strictObject({
   colourHex: Type.String(),
   processes: Type.Array(Process),
 });
-export type ReadyLine = Static<typeof ReadyLine>;
-export const ReadyQuery = strictObject({
+export type OpenLine = Static<typeof OpenLine>;
+export const OpenLinesQuery = strictObject({
+  /** Leave out for every state but done. */
+  state: Type.Optional(Type.Enum([...LINE_STATES], { title: 'State' })),
   limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 200 })),
   cursor: Type.Optional(Cursor),
 });
-export type ReadyQuery = Static<typeof ReadyQuery>;
-export const ReadyLines = stretch(ReadyLine);
-export type ReadyLines = Static<typeof ReadyLines>;
+export type OpenLinesQuery = Static<typeof OpenLinesQuery>;
+export const OpenLines = stretch(OpenLine);
+export type OpenLines = Static<typeof OpenLines>;
 
 export const Customer = strictObject({ id: Id, name: Type.String() });
 export type Customer = Static<typeof Customer>;

@@ -171,6 +171,22 @@ export const RunNewsQuery = strictObject({
   after: Type.Integer({ title: 'After, events', minimum: 0, maximum: MOST_ROWS }),
 });
 
+/** What a page knows of the floor: of each run how many events it has. */
+export const FloorKnown = strictObject({
+  known: Type.Array(strictObject({ runId: Id, events: Type.Integer({ minimum: 0, maximum: MOST_ROWS }) }), {
+    title: 'Known runs',
+    maxItems: 400,
+  }),
+});
+export type FloorKnown = Static<typeof FloorKnown>;
+
+/** A run on the floor, or one that a page knows: whole where it is new to the page, else the events that are. */
+export const FloorRun = strictObject({ ...RunNews.properties, whole: nullable(Run) });
+export type FloorRun = Static<typeof FloorRun>;
+/** The floor as it is now, newest run first. */
+export const Floor = strictObject({ runs: Type.Array(FloorRun) });
+export type Floor = Static<typeof Floor>;
+
 export const RunQuery = strictObject({
   state: Type.Optional(Type.Enum(['active', 'finished'], { title: 'State' })),
   limit: Type.Optional(Type.Integer({ title: 'Limit', minimum: 1, maximum: 200 })),

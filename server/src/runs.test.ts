@@ -272,7 +272,7 @@ describe('runs', function () {
       return ids;
     };
     expect(await all('/runs', 'id')).to.include.members(runs);
-    expect(await all('/ready-lines', 'lineId')).to.include.members(ready);
+    expect(await all('/open-lines?state=ready', 'lineId')).to.include.members(ready);
   });
 
   it('never changes or loses an event that is written', async () => {

@@ -164,7 +164,7 @@ describe('the program as it is started', function () {
         .map(({ pid }) => pid),
     ];
     for (const pid of all) process.kill(pid, 'SIGSTOP');
-    const paths = ['/orders', '/catalogue', '/runs', '/ready-lines', '/ledger', '/health/ready'];
+    const paths = ['/orders', '/catalogue', '/runs', '/open-lines', '/ledger', '/health/ready'];
     // eight seconds are promised; a machine that is busy with other tests gets a little more
     const answers = await Promise.all(paths.map((path) => status(path, 12_000)));
     for (const pid of all) process.kill(pid, 'SIGCONT');

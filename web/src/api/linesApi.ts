@@ -3,6 +3,8 @@ import type {
   LineDocument,
   LineOnOrder,
   LineQuote,
+  OpenLines,
+  OpenLinesQuery,
   ProvenLine,
   RouteVersion,
   SettingOverride,
@@ -12,6 +14,10 @@ import { baseApi } from './baseApi.ts';
 
 const linesApi = baseApi.injectEndpoints({
   endpoints: (build) => ({
+    openLines: build.query<OpenLines, OpenLinesQuery>({
+      query: (params) => ({ url: '/open-lines', params }),
+      providesTags: ['Line', 'Order'],
+    }),
     line: build.query<LineOnOrder, string>({ query: (id) => `/lines/${id}`, providesTags: ['Line'] }),
     lineJob: build.query<{ job: Job | null }, string>({
       query: (id) => `/lines/${id}/job`,
@@ -45,6 +51,7 @@ const linesApi = baseApi.injectEndpoints({
 
 export const {
   useLineQuery,
+  useOpenLinesQuery,
   useLineJobQuery,
   useRouteVersionsQuery,
   useLazyRouteVersionsQuery,

@@ -1,6 +1,7 @@
-import type { ReadyLine, Run } from '@saltflat/contract';
+import type { OpenLine, Run } from '@saltflat/contract';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { useOpenLinesQuery } from '../api/linesApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import { useAttempt } from '../api/useAttempt.ts';
 import {
@@ -8,7 +9,6 @@ import {
   FloorView,
   useActiveRunsQuery,
   useLiveRuns,
-  useReadyLinesQuery,
   useRunQuery,
   useStartRunMutation,
 } from '../features/floor/index.ts';
@@ -25,13 +25,16 @@ export function FloorPage() {
   const { runId = null } = useParams();
   const navigate = useNavigate();
   const { data: runs, error, refetch } = useActiveRunsQuery(undefined, { refetchOnMountOrArgChange: true });
-  const { data: own, error: ownError } = useRunQuery(runId ?? '', { skip: runId === null });
+  const onFloor = runs?.find(({ id }) => id === runId);
+  const asked = useRunQuery(runId ?? '', { skip: runId === null || !runs || onFloor !== undefined }); // what is on the floor is known already
+  const own = onFloor ?? (asked.currentData?.id === runId ? asked.currentData : undefined);
+  const ownError = onFloor ? undefined : asked.error;
   const live = useLiveRuns(useMemo(() => withOwn(runs ?? [], own), [runs, own]));
   const [chosen] = useLiveRuns(own ? [own] : []);
   const failure = runs ? ownError : (error ?? ownError);
   if (failure) {
     return (
-      <Failed title="The floor cannot be fetched" onRetry={() => void refetch()}>
+      <Failed title="The floor cannot be fetched" onRetry={() => void (runs ? asked.refetch() : refetch())}>
         {problemMessage(failure)}
       </Failed>
     );
@@ -73,7 +76,7 @@ const MOST_READY = 180;
 /** Lines that can be started, soonest due first. */
 function ReadyLines() {
   const [limit, setLimit] = useState(READY_STEP);
-  const { currentData: fresh, data = fresh } = useReadyLinesQuery(limit);
+  const { currentData: fresh, data = fresh } = useOpenLinesQuery({ state: 'ready', limit });
   if (!data) return null;
   return (
     <Panel title="Ready to start" style={{ marginTop: 16 }}>
@@ -102,7 +105,7 @@ function ReadyLines() {
   );
 }
 
-function ReadyRow({ line }: { line: ReadyLine }) {
+function ReadyRow({ line }: { line: OpenLine }) {
   const [start] = useStartRunMutation();
   const attempt = useAttempt();
   const by = usePerson().trim() || 'not named';

@@ -7,6 +7,7 @@ export { Pressable } from './actions/Pressable.tsx';
 export { RowLink } from './actions/RowLink.tsx';
 export { Tabs } from './actions/Tabs.tsx';
 export { ToggleField } from './actions/ToggleField.tsx';
+export { Chart } from './charts/Chart.tsx';
 export { CheckField, CheckSet } from './fields/CheckField.tsx';
 export { ChoiceField, SuggestField } from './fields/ChoiceField.tsx';
 export { ColourField } from './fields/ColourField.tsx';

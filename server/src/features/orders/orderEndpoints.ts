@@ -9,8 +9,8 @@ import {
   OrderInput,
   OrderPage,
   OrderQuery,
-  ReadyLines,
-  ReadyQuery,
+  OpenLines,
+  OpenLinesQuery,
   VersionOnly,
 } from '@saltflat/contract';
 import type { OrderSummary } from '@saltflat/contract';
@@ -124,12 +124,12 @@ const lineEndpoints = (orders: OrderService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
-      path: '/ready-lines',
+      path: '/open-lines',
       summary: 'Lines that can be put on the floor, soonest due first',
-      query: ReadyQuery,
-      answer: ReadyLines,
+      query: OpenLinesQuery,
+      answer: OpenLines,
     },
-    ({ query }) => orders.readyLines(query),
+    ({ query }) => orders.openLines(query),
   ),
   endpoint(
     { method: 'get', path: '/lines/:id', summary: 'A line with its order’s ticket', answer: LineOnOrder },

@@ -1,7 +1,7 @@
 // SQL by hand: an order or a line as a page shows it, each in one statement. Through models it took seven, and eight
 // milliseconds of the one thread that answers everybody; the lines waiting for the floor are found by an index that the
 // planner passes over where all columns are asked for at once.
-import type { LineOnOrder, Order, OrderLine, ReadyLine, ReadyLines, ReadyQuery } from '@saltflat/contract';
+import type { LineOnOrder, OpenLine, OpenLines, OpenLinesQuery, Order, OrderLine } from '@saltflat/contract';
 import { instant } from '../../db/connection.ts';
 import type { Database } from '../../db/connection.ts';
 import { isCount, isId, isTime, readCursor, writeCursor } from '../../http/keyset.ts';
@@ -71,21 +71,26 @@ export async function readLine(db: Database, lineId: string): Promise<LineOnOrde
   return { line: toLine(line), orderId: line.orderId, customer, dueAt: dueAt.toISOString(), isCancelled };
 }
 
-const READY_PAGE = 30;
+const OPEN_PAGE = 30;
 
-/** Lines that can be put on the floor, soonest due first, a stretch at a time. */
-export async function readReadyLines(db: Database, { limit, cursor }: ReadyQuery): Promise<ReadyLines> {
-  const most = limit ?? READY_PAGE;
+/** Lines of open orders, of one state or all that are not done, soonest due first, a stretch at a time. */
+export async function readOpenLines(
+  db: Database,
+  { state, limit, cursor }: OpenLinesQuery,
+): Promise<OpenLines> {
+  const most = limit ?? OPEN_PAGE;
   const bind: unknown[] = [most + 1]; // one more than wanted tells whether there are more
   const after = afterOf(cursor, bind);
-  const rows = await db.read<Omit<ReadyLine, 'dueAt'> & { dueAt: Date; position: number }>(
-    `select l.id as "lineId", l.code, k.name as customer, o.due_at as "dueAt", c.name || ' ' || s.name as garment, c.hex as "colourHex",
+  const inState = state === undefined ? `l.state <> 'done'` : `l.state = $${bind.push(state)}`;
+  const rows = await db.read<Omit<OpenLine, 'dueAt'> & { dueAt: Date; position: number }>(
+    `select l.id as "lineId", l.order_id as "orderId", l.state, l.code, k.name as customer, o.due_at as "dueAt", c.name || ' ' || s.name as garment, c.hex as "colourHex",
        (select array_agg(distinct p.process order by p.process) from line_print p where p.line_id = l.id) as processes,
+       (select array_agg(p.artwork_id order by p.position) from line_print p where p.line_id = l.id) as "artworkIds",
        (select coalesce(sum(q.quantity), 0)::int from order_line_size q where q.line_id = l.id) as pieces, l.position
      from (
-       select l.id, l.code, l.position, l.colour_id, l.order_id, o.due_at, o.customer_id
+       select l.id, l.code, l.state, l.position, l.colour_id, l.order_id, o.due_at, o.customer_id
        from order_line l join customer_order o on o.id = l.order_id
-       where l.state = 'ready' and l.removed_at is null and o.cancelled_at is null
+       where ${inState} and l.removed_at is null and o.cancelled_at is null
          and o.state not in ('done', 'cancelled') -- what the index of open orders knows
          and ${after}
        order by o.due_at, l.position, l.id limit $1) l

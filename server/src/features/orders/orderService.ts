@@ -11,8 +11,8 @@ import type {
   OrderQuery,
   OrderSummary,
   PrintInput,
-  ReadyLines,
-  ReadyQuery,
+  OpenLines,
+  OpenLinesQuery,
 } from '@saltflat/contract';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow, OrderRow } from '../../db/models/index.ts';
@@ -20,7 +20,7 @@ import type { CheckLines } from './checkLines.ts';
 import { asCopy, asInput, hasChanged, refuseForeignLines } from './lineInputs.ts';
 import { SparseSearches } from '../../http/keyset.ts';
 import { eachOrder, readOrders } from './orderListReads.ts';
-import { readLine, readOrder, readReadyLines } from './orderReads.ts';
+import { readLine, readOpenLines, readOrder } from './orderReads.ts';
 import type { OrderStore } from './orderStore.ts';
 
 interface Needs {
@@ -70,8 +70,8 @@ export class OrderService {
     return eachOrder(this.needs.db, query, EXPORT_PAGE);
   }
 
-  readyLines(query: ReadyQuery): Promise<ReadyLines> {
-    return readReadyLines(this.needs.db, query);
+  openLines(query: OpenLinesQuery): Promise<OpenLines> {
+    return readOpenLines(this.needs.db, query);
   }
 
   customers(search: string): Promise<Customer[]> {

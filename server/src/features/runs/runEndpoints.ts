@@ -1,4 +1,6 @@
 import {
+  Floor,
+  FloorKnown,
   Run,
   RunEvents,
   RunNews,
@@ -22,6 +24,17 @@ export const runEndpoints = (runs: RunService): Endpoint[] => [
       answer: RunPage,
     },
     ({ query }) => runs.list(query),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/floor',
+      summary: 'All that a page does not know of the floor yet, in one answer',
+      body: FloorKnown,
+      answer: Floor,
+      isWorded: true,
+    },
+    ({ body }) => runs.floor(body),
   ),
   endpoint(
     {

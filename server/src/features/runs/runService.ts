@@ -1,6 +1,8 @@
 import { DomainError, runPlanOf } from '@saltflat/contract';
 import type {
   ComparisonAnswer,
+  Floor,
+  FloorKnown,
   Run,
   RunEventInput,
   RunHead,
@@ -86,6 +88,41 @@ export class RunService {
     return { runId: id, eventCount, finishedAt: finishedAt?.toISOString() ?? null, events };
   }
 
+  /** All that a page does not know of the floor, in one answer: runs on it, and what is new of those it knows. */
+  async floor({ known }: FloorKnown): Promise<Floor> {
+    const eventsKnown = new Map(known.map(({ runId, events }) => [runId, events]));
+    const active = await this.activeHeads();
+    const isActive = new Set(active.map(({ id }) => id));
+    const gone = known.filter(({ runId }) => !isActive.has(runId));
+    const runs = await Promise.all([
+      ...active.map((head) => this.onFloor(head, eventsKnown.get(head.id))),
+      ...gone.map(async ({ runId, events }) => {
+        const standing = await this.needs.runs.standing(runId);
+        return standing ? [{ ...(await this.news(runId, events)), whole: null }] : []; // of another shop’s backup
+      }),
+    ]);
+    return { runs: runs.flat() };
+  }
+
+  private async onFloor(
+    { id, eventCount, finishedAt }: RunHead,
+    eventsKnown: number | undefined,
+  ): Promise<Floor['runs']> {
+    const own = { runId: id, eventCount, finishedAt: finishedAt ?? null };
+    if (eventsKnown === undefined) return [{ ...own, events: [], whole: await this.get(id) }];
+    if (eventsKnown === eventCount) return [{ ...own, events: [], whole: null }];
+    return [{ ...(await this.news(id, eventsKnown)), whole: null }];
+  }
+
+  private async activeHeads(): Promise<RunHead[]> {
+    const heads: RunHead[] = [];
+    const pages = eachPage((cursor) =>
+      this.list({ state: 'active', limit: 200, ...(cursor === undefined ? {} : { cursor }) }),
+    );
+    for await (const items of pages) heads.push(...items);
+    return heads;
+  }
+
   /** Puts lines on the floor with the routes they are made by, and the film they share. */
   async start({ lineIds, sheets = [], by }: RunStart): Promise<Run> {
     const { db, runs, lines, findVersion, now } = this.needs;
@@ -128,12 +165,9 @@ export class RunService {
 
   /** Machines that a run is on at this moment, with the line it is for. */
   async takenMachines(): Promise<ComparisonAnswer['taken']> {
-    const heads: RunHead[] = [];
-    const pages = eachPage((cursor) =>
-      this.list({ state: 'active', limit: 200, ...(cursor === undefined ? {} : { cursor }) }),
+    const known = await Promise.all(
+      (await this.activeHeads()).map(async ({ id, eventCount }) => this.known(id, eventCount)),
     );
-    for await (const items of pages) heads.push(...items);
-    const known = await Promise.all(heads.map(async ({ id, eventCount }) => this.known(id, eventCount)));
     return known.flatMap(({ run, followed }) => {
       const taken = followed.state.steps
         .filter(({ status }) => status === 'running')

@@ -1,20 +1,11 @@
-import type {
-  Photo,
-  ReadyLines,
-  Run,
-  RunEventInput,
-  RunHead,
-  RunNews,
-  RunPage,
-  RunReceipt,
-  RunStart,
-} from '@saltflat/contract';
-import type { FetchBaseQueryError } from '@reduxjs/toolkit/query';
+import type { Floor, Photo, Run, RunEventInput, RunNews, RunReceipt, RunStart } from '@saltflat/contract';
+import type { FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query';
 import { baseApi } from '../../api/baseApi.ts';
-import { addSent, bringUpToDate, newerRun } from './knownRun.ts';
-import type { RunSource } from './knownRun.ts';
+import { addSent, askFloor, bringUpToDate, newerRun } from './knownRun.ts';
+import type { FloorSource, RunSource } from './knownRun.ts';
+import { serverNow } from '../../api/serverClock.ts';
 
-type Fetch = (path: string) => Promise<{ data?: unknown; error?: FetchBaseQueryError }>;
+type Fetch = (asked: string | FetchArgs) => Promise<{ data?: unknown; error?: FetchBaseQueryError }>;
 
 /** Leaves a question with the error of the request that failed. */
 class Unanswered extends Error {
@@ -26,24 +17,14 @@ class Unanswered extends Error {
 }
 
 /** Asks the server, each answer by its own schema’s type. */
-function sourceOf(fetch: Fetch): RunSource & { heads: () => Promise<RunHead[]> } {
-  const ask = async <T>(path: string): Promise<T> => {
-    const { data, error } = await fetch(path);
+function sourceOf(fetch: Fetch): RunSource & FloorSource {
+  const ask = async <T>(asked: string | FetchArgs): Promise<T> => {
+    const { data, error } = await fetch(asked);
     if (error) throw new Unanswered(error);
     return data as T; // the endpoint's own answer
   };
   return {
-    heads: async () => {
-      const heads: RunHead[] = [];
-      let cursor: string | null = '';
-      while (cursor !== null) {
-        const after: string = cursor === '' ? '' : `&cursor=${cursor}`;
-        const page: RunPage = await ask<RunPage>(`/runs?state=active&limit=200${after}`);
-        heads.push(...page.items);
-        cursor = page.nextCursor;
-      }
-      return heads;
-    },
+    floor: (known) => ask<Floor>({ url: '/floor', method: 'POST', body: known }),
     whole: (id) => ask<Run>(`/runs/${id}`),
     news: (id, after) => ask<RunNews>(`/runs/${id}/events?after=${after}`),
   };
@@ -60,7 +41,7 @@ const floorApi = baseApi.injectEndpoints({
     activeRuns: build.query<Run[], void>({
       queryFn: async (_arg, { getState }, _extra, fetch) => {
         try {
-          return { data: await askActive(sourceOf(fetch as Fetch), getState()) };
+          return { data: await askFloor(sourceOf(fetch as Fetch), knownRuns(getState()), serverNow()) };
         } catch (error) {
           return failed(error);
         }
@@ -78,10 +59,6 @@ const floorApi = baseApi.injectEndpoints({
       },
       providesTags: ['Run'],
       merge: (known, answer) => newerRun(known, answer),
-    }),
-    readyLines: build.query<ReadyLines, number>({
-      query: (limit) => ({ url: '/ready-lines', params: { limit } }),
-      providesTags: ['Line'],
     }),
     startRun: build.mutation<Run, RunStart>({
       query: (body) => ({ url: '/runs', method: 'POST', body }),
@@ -120,16 +97,6 @@ const floorApi = baseApi.injectEndpoints({
   }),
 });
 
-/** The runs on the floor: only what is new of each is asked for. */
-async function askActive(source: ReturnType<typeof sourceOf>, state: unknown): Promise<Run[]> {
-  const known = knownRuns(state);
-  const runs = (await source.heads()).map(async ({ id, eventCount }) => {
-    const own = known.find((run) => run.id === id) ?? knownRun(state, id);
-    return own && own.events.length >= eventCount ? own : bringUpToDate(source, id, own);
-  });
-  return Promise.all(runs);
-}
-
 /** Of two answers about the floor what knows more of each run. */
 function newerRuns(known: readonly Run[], answer: readonly Run[]): Run[] {
   return answer.map((run) =>
@@ -150,11 +117,5 @@ function knownRuns(state: unknown): readonly Run[] {
   return floorApi.endpoints.activeRuns.select()(state as ApiState).data ?? [];
 }
 
-export const {
-  useActiveRunsQuery,
-  useRunQuery,
-  useReadyLinesQuery,
-  useStartRunMutation,
-  useUploadPhotoMutation,
-} = floorApi;
+export const { useActiveRunsQuery, useRunQuery, useStartRunMutation, useUploadPhotoMutation } = floorApi;
 export const { sendEvents } = floorApi.endpoints;

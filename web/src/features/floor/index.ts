@@ -1,6 +1,6 @@
 export { FinishedRun } from './FinishedRun.tsx';
 export { FloorView } from './FloorView.tsx';
-export { useActiveRunsQuery, useReadyLinesQuery, useRunQuery, useStartRunMutation } from './floorApi.ts';
+export { useActiveRunsQuery, useRunQuery, useStartRunMutation } from './floorApi.ts';
 export { codesIn, momentsOf, operationOf } from './moments.ts';
 export { useOutbox } from './outboxSlice.ts';
 export { useLiveRuns } from './useRunState.ts';

@@ -1,6 +1,6 @@
 import type { Run, StoredEvent } from '@saltflat/contract';
 import { expect } from 'chai';
-import { addSent, bringUpToDate, newerRun, withNews } from './knownRun.ts';
+import { addSent, askFloor, bringUpToDate, newerRun, withNews } from './knownRun.ts';
 
 const event = (id: string): StoredEvent => ({
   id,
@@ -52,5 +52,43 @@ describe('what a page knows of a run', () => {
     addSent(run, sent, { runId: 'run', eventCount: 3, finishedAt: '2026-03-02T09:00:00.000Z' });
     expect(idsOf(run)).to.deep.equal(['1', '2']);
     expect(run.finishedAt, 'another device’s event is still missing').to.equal(null);
+  });
+
+  it('is told of the floor as a whole in one question, by what is new', async () => {
+    const asked: unknown[] = [];
+    const source = {
+      floor: (known: unknown) => {
+        asked.push(known);
+        return Promise.resolve({
+          runs: [
+            { ...news(3, '3'), whole: null },
+            { ...news(1), runId: 'other', whole: { ...runWith('9'), id: 'other' } },
+          ],
+        });
+      },
+    };
+    const runs = await askFloor(source, [runWith('1', '2')], 0);
+    expect(runs.map(idsOf)).to.deep.equal([['1', '2', '3'], ['9']]);
+    expect(asked).to.deep.equal([{ known: [{ runId: 'run', events: 2 }] }]);
+  });
+
+  it('is asked for the whole floor again where something lies between', async () => {
+    const answers = [
+      { runs: [{ ...news(5, '5'), whole: null }] },
+      { runs: [{ ...news(5), whole: runWith('1', '2', '3', '4', '5') }] },
+    ];
+    const asked: unknown[] = [];
+    const source = { floor: (known: unknown) => (asked.push(known), Promise.resolve(answers.shift()!)) };
+    const [run] = await askFloor(source, [runWith('1')], 0);
+    expect(run && idsOf(run)).to.have.length(5);
+    expect(asked[1]).to.deep.equal({ known: [] });
+  });
+
+  it('forgets a finished run after its day', async () => {
+    const finished = { ...runWith('1'), finishedAt: '2026-03-02T08:00:00.000Z' };
+    const asked: unknown[] = [];
+    const source = { floor: (known: unknown) => (asked.push(known), Promise.resolve({ runs: [] })) };
+    await askFloor(source, [finished], Date.parse('2026-03-03T08:00:00Z'));
+    expect(asked).to.deep.equal([{ known: [] }]);
   });
 });

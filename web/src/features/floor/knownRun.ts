@@ -1,4 +1,12 @@
-import type { Run, RunEventInput, RunNews, RunReceipt } from '@saltflat/contract';
+import type {
+  Floor,
+  FloorKnown,
+  FloorRun,
+  Run,
+  RunEventInput,
+  RunNews,
+  RunReceipt,
+} from '@saltflat/contract';
 
 /** What is asked of the server about a run. */
 export interface RunSource {
@@ -22,6 +30,36 @@ export function withNews(known: Run, { eventCount, events, finishedAt }: RunNews
 export async function bringUpToDate(source: RunSource, id: string, known: Run | undefined): Promise<Run> {
   if (known === undefined) return source.whole(id);
   return withNews(known, await source.news(id, known.events.length)) ?? source.whole(id);
+}
+
+/** What is asked of the server about the floor as a whole. */
+export interface FloorSource {
+  floor: (known: FloorKnown) => Promise<Floor>;
+}
+
+/** So long a run that is finished stays known, that whoever finished it sees what came out. */
+const KEPT_MS = 12 * 3_600_000;
+
+/** The floor as it now is, in one question: only what is new of each run that is known, whole runs where none is. */
+export async function askFloor(source: FloorSource, known: readonly Run[], nowMs: number): Promise<Run[]> {
+  const kept = known.filter(
+    ({ finishedAt }) => finishedAt === null || nowMs - Date.parse(finishedAt) < KEPT_MS,
+  );
+  const told = await source.floor({
+    known: kept.map(({ id, events }) => ({ runId: id, events: events.length })),
+  });
+  const { runs, isWhole } = joined(kept, told.runs);
+  if (isWhole) return runs;
+  const again = await source.floor({ known: [] }); // something lay between: from the beginning
+  return again.runs.flatMap(({ whole }) => whole ?? []);
+}
+
+function joined(known: readonly Run[], told: readonly FloorRun[]): { runs: Run[]; isWhole: boolean } {
+  const runs = told.map(({ whole, ...news }) => {
+    const own = known.find(({ id }) => id === news.runId);
+    return whole ?? (own ? withNews(own, news) : null);
+  });
+  return { runs: runs.filter((run) => run !== null), isWhole: runs.every((run) => run !== null) };
 }
 
 /** Of two answers about a run the one that knows more. */

@@ -1,28 +1,26 @@
 import { Link } from 'react-router';
+import { useOpenLinesQuery } from '../../api/linesApi.ts';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { dueWords } from './dates.ts';
-import { useOrderQuery, useOrdersQuery } from './ordersApi.ts';
 import { ArtThumb } from './ArtThumb.tsx';
 import { Empty, Failed, Loading, Panel, RowLink, Rows, StateMark } from '../../ui/index.ts';
 
+const MOST = 60;
+
 /** Open lines to choose from, where a place has nothing chosen yet. `to` makes the address of a line. */
 export function LinePicker({ to, what }: { to: (lineId: string) => string; what: string }) {
-  const { data, error, refetch } = useOrdersQuery({
-    state: 'open',
-    sort: 'due',
-    direction: 'asc',
-    limit: 40,
-  });
+  const { data, error, refetch } = useOpenLinesQuery({ limit: MOST });
   if (error)
     return (
-      <Failed title="The orders cannot be fetched" onRetry={() => void refetch()}>
+      <Failed title="The open lines cannot be fetched" onRetry={() => void refetch()}>
         {problemMessage(error)}
       </Failed>
     );
-  if (!data) return <Loading what="the open orders" />;
-  if (data.items.length === 0) {
+  if (!data) return <Loading what="the open lines" />;
+  const lines = data.items.filter(({ artworkIds }) => artworkIds.some((id) => id !== null));
+  if (lines.length === 0) {
     return (
-      <Empty title="No open orders">
+      <Empty title="No open orders with art">
         <Link to="/orders/new">Take in an order</Link> and its {what} appears here.
       </Empty>
     );
@@ -30,37 +28,33 @@ export function LinePicker({ to, what }: { to: (lineId: string) => string; what:
   return (
     <Panel as="div">
       <Rows aria-label="Open lines">
-        {data.items.map(({ id }) => (
-          <OrderLines key={id} orderId={id} to={to} />
+        {lines.map(({ lineId, code, customer, garment, pieces, colourHex, dueAt, state, artworkIds }) => (
+          <li key={lineId}>
+            <RowLink to={to(lineId)}>
+              {artworkIds.map((artworkId, i) => (
+                <ArtThumb key={i} artworkId={artworkId} colourHex={colourHex} size={48} alt="" />
+              ))}
+              <span className="code" style={{ width: 72 }}>
+                {code}
+              </span>
+              <span style={{ flex: 1, minWidth: 180 }}>
+                {customer}
+                <span className="muted">
+                  {' '}
+                  · {pieces} {garment}
+                </span>
+              </span>
+              <span className="muted nowrap">due {dueWords(dueAt)}</span>
+              <StateMark state={state} />
+            </RowLink>
+          </li>
         ))}
       </Rows>
+      {data.nextCursor !== null && (
+        <p className="muted" style={{ padding: 12 }}>
+          These are the {MOST} due soonest; <Link to="/orders">the orders</Link> have the rest.
+        </p>
+      )}
     </Panel>
   );
-}
-
-function OrderLines({ orderId, to }: { orderId: string; to: (lineId: string) => string }) {
-  const { data: order } = useOrderQuery(orderId);
-  return order?.lines
-    .filter(({ prints }) => prints.some(({ artwork }) => artwork !== null))
-    .map((line) => (
-      <li key={line.id}>
-        <RowLink to={to(line.id)}>
-          {line.prints.map(({ id, artwork }) => (
-            <ArtThumb key={id} artworkId={artwork?.id ?? null} colourHex={line.colour.hex} size={48} alt="" />
-          ))}
-          <span className="code" style={{ width: 72 }}>
-            {line.code}
-          </span>
-          <span style={{ flex: 1, minWidth: 180 }}>
-            {order.customer}
-            <span className="muted">
-              {' '}
-              · {line.pieces} {line.colour.name} {line.styleName}
-            </span>
-          </span>
-          <span className="muted nowrap">due {dueWords(order.dueAt)}</span>
-          <StateMark state={line.state} />
-        </RowLink>
-      </li>
-    ));
 }

@@ -13,10 +13,6 @@ import { baseApi } from '../../api/baseApi.ts';
 
 const ordersApi = baseApi.injectEndpoints({
   endpoints: (build) => ({
-    orders: build.query<OrderPage, OrderQuery>({
-      query: (params) => ({ url: '/orders', params: withoutEmpty(params) }),
-      providesTags: ['Order'],
-    }),
     orderPages: build.infiniteQuery<OrderPage, OrderQuery, string>({
       query: ({ queryArg, pageParam }) => ({
         url: '/orders',
@@ -77,7 +73,6 @@ export const withoutEmpty = (params: object): Record<string, string> =>
 export const {
   useCustomersQuery,
   useOrderPagesInfiniteQuery,
-  useOrdersQuery,
   useOrderQuery,
   useAddOrderMutation,
   useChangeOrderMutation,

@@ -1,8 +1,8 @@
 import type { PieceCost, Quote } from '@saltflat/core/cost';
 import type { Route } from '@saltflat/core/route';
 import { formatDuration, formatMoney } from '@saltflat/core/units';
-import { useState } from 'react';
-import { Panel, Pressable, Row, SimpleTable, Stack, TwoLines } from '../../ui/index.ts';
+import { useMemo, useState } from 'react';
+import { Chart, Panel, Pressable, Row, SimpleTable, Stack, TwoLines } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
 
 interface Props {
@@ -78,7 +78,8 @@ export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props
 }
 
 function QuoteTable({ quote }: { quote: Quote }) {
-  const { sizes, offShare, upCharges, marginShare, ladder, assumptions } = quote;
+  const { sizes, offShare, upCharges, marginShare, assumptions } = quote;
+  const ladder = useMemo(() => ladderOf(quote), [quote]);
   return (
     <Stack gap={8} pad="0 16px 8px">
       <SimpleTable label="Price by size" columns={SIZE_COLUMNS} rows={sizes} keyOf={({ size }) => size} />
@@ -87,10 +88,7 @@ function QuoteTable({ quote }: { quote: Quote }) {
         {upCharges.map(({ what, cents }) => `, ${formatMoney(cents)} more for ${what}`).join('')}
         {offShare === null ? ', no quantity break.' : `, ${percent(offShare)} off for the quantity.`}
       </p>
-      <p className="small">
-        <span className="muted">Price each at other quantities:</span>{' '}
-        {ladder.map(({ pieces, eachCents }) => `${pieces}: ${formatMoney(eachCents)}`).join(' · ')}
-      </p>
+      <Chart title="Price each at other quantities" data={ladder} heightPx={180} />
       {assumptions.map((text) => (
         <p key={text} className="muted small">
           ○ {text}
@@ -106,6 +104,12 @@ interface CostRow {
   note?: string;
   isSum?: boolean;
 }
+
+const ladderOf = ({ ladder }: Quote) => ({
+  along: { title: 'Pieces', values: ladder.map(({ pieces }) => String(pieces)) },
+  up: { title: 'Each', write: formatMoney },
+  series: [{ name: 'Price each', kind: 'line' as const, values: ladder.map(({ eachCents }) => eachCents) }],
+});
 
 const COST_COLUMNS: TableColumn<CostRow>[] = [
   {

@@ -1,5 +1,14 @@
 import { useMemo, useState } from 'react';
-import { DataTable, Empty, FillSplit, Panel, SearchField, SimpleTable, StateMark } from '../../ui/index.ts';
+import {
+  Chart,
+  DataTable,
+  Empty,
+  FillSplit,
+  Panel,
+  SearchField,
+  SimpleTable,
+  StateMark,
+} from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
 
 interface MadeUp {
@@ -24,6 +33,15 @@ const madeUp = (count: number): MadeUp[] =>
     pieces: 1 + ((i * 7) % 48),
     state: STATES[i % 3] ?? 'ready',
   }));
+
+const CHART = {
+  along: { title: 'Week', values: ['40', '41', '42', '43', '44'] },
+  up: { title: 'Good', write: (share: number) => `${Math.round(100 * share)} %`, max: 1 },
+  series: [
+    { name: 'Film', kind: 'line' as const, values: [0.91, 0.94, null, 0.95, 0.97] },
+    { name: 'Direct', kind: 'line' as const, values: [0.84, 0.88, 0.9, 0.86, 0.93] },
+  ],
+};
 
 const COLUMNS: TableColumn<MadeUp>[] = [
   {
@@ -84,6 +102,9 @@ export function KitTables() {
           isSelected={({ size }) => size === 'M'}
           foot={['All', '€ 25.20']}
         />
+        <div style={{ padding: 16 }}>
+          <Chart title="Made-up share of good" data={CHART} />
+        </div>
       </Panel>
     </FillSplit>
   );
