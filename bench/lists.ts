@@ -87,7 +87,7 @@ async function measure(page: Page, base: string, { name, path, search }: List): 
   for (const what of ['ArrowDown', 'PageDown', 'PageDown', 'End', 'PageUp', 'Home', 'ArrowDown', 'ArrowDown'])
     await key(what);
   await page.waitForTimeout(400);
-  const slow = (await page.evaluate('globalThis.durations')) as number[]; // of 16 ms and more: the rest was quicker
+  const slow = await page.evaluate<number[]>('globalThis.durations'); // of 16 ms and more: the rest was quicker
   const all = [...Array.from({ length: Math.max(0, count - slow.length) }, () => 16), ...slow].sort(
     (p, q) => p - q,
   );

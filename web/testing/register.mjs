@@ -39,3 +39,11 @@ for (const name of Object.getOwnPropertyNames(window)) {
 Object.defineProperty(globalThis, 'window', { configurable: true, value: window });
 Object.defineProperty(globalThis, 'self', { configurable: true, value: window });
 globalThis.IS_REACT_ACT_ENVIRONMENT = true;
+
+/** A page asks by paths; here they are of the address the document has. */
+const NodeRequest = globalThis.Request;
+globalThis.Request = class extends NodeRequest {
+  constructor(asked, init) {
+    super(typeof asked === 'string' ? new URL(asked, window.location.href) : asked, init);
+  }
+};

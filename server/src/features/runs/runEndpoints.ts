@@ -58,6 +58,10 @@ export const runEndpoints = (runs: RunService): Endpoint[] => [
     },
     ({ params }) => runs.get(params.id ?? ''),
   ),
+  ...eventEndpoints(runs),
+];
+
+const eventEndpoints = (runs: RunService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
