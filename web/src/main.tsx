@@ -4,6 +4,7 @@ import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import '@fontsource-variable/archivo/standard.css';
 import '@fontsource/jetbrains-mono/500.css';
+import './ui/theme/base.css';
 import { startLive } from './api/live.ts';
 import { router } from './app/router.tsx';
 import { store } from './app/store.ts';

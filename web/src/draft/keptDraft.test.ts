@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { keepDraft, readDraft } from './index.ts';
+import { keepDraft, readDraft } from './keptDraft.ts';
 
 const storage = (): Pick<Storage, 'getItem' | 'setItem'> => {
   const kept = new Map<string, string>();

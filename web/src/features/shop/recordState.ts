@@ -1,7 +1,7 @@
 import type { Catalogue, Learnt, MachineKind, MaterialKind } from '@saltflat/contract';
 import { BLANK_FIELDS, machineFields, materialFields, valueAt } from '@saltflat/contract/shopFields';
 import type { RecordField } from '@saltflat/contract/shopFields';
-import { emptyOf } from './RecordForm.tsx';
+import { emptyOf } from './emptyRecord.ts';
 import type { RecordList } from './shopApi.ts';
 
 /** A record of the set-up as a list shows it. */

@@ -2,7 +2,6 @@ import GlobalStyles from '@mui/material/GlobalStyles';
 import { ThemeProvider } from '@mui/material/styles';
 import { theme } from './theme.ts';
 import { tokenProperties } from './tokens.ts';
-import './base.css';
 
 const properties = <GlobalStyles styles={{ ':root': tokenProperties() }} />;
 
