@@ -1,5 +1,5 @@
 import { chromium } from '@playwright/test';
-import type { Page, Route } from '@playwright/test';
+import type { Page } from '@playwright/test';
 
 /**
  * How soon a list of ten thousand rows answers the hand: each key and press is timed by the browser itself, from the event to
@@ -19,24 +19,31 @@ const many = <T extends Record<string, unknown>>(rows: readonly T[], change: (ro
 const nameAt = (i: number): string => `${NAMES[i % NAMES.length] ?? ''} ${i}`;
 const idAt = (i: number): string => `00000000-0000-4000-8000-${String(i).padStart(12, '0')}`;
 
-async function lengthen(
-  route: Route,
-  change: (row: Record<string, unknown>, i: number) => object,
-): Promise<void> {
-  const answer = await route.fetch();
-  const json = (await answer.json()) as Answer & { nextCursor?: unknown };
-  const items = many(json.items, (row, i) => ({ ...row, ...change(row, i) }));
-  await route.fulfill({ response: answer, json: { ...json, items, nextCursor: null, total: ROWS } });
-}
-
-/** Answers of the server as they would be in a shop of that size: what is measured is the page. */
+/** Answers a list as it would be in a shop of that size, by whoever is sought and a stretch at a time: what is measured is the page. */
 async function enlarge(page: Page): Promise<void> {
-  await page.route('**/api/v1/orders?*', (route) =>
-    lengthen(route, (_row, i) => ({ id: idAt(i), code: `K-${1000 + i}`, customer: nameAt(i) })),
-  );
-  await page.route('**/api/v1/ledger?*', (route) =>
-    lengthen(route, (_row, i) => ({ piece: i, customer: nameAt(i) })),
-  );
+  const list = async (path: string, change: (i: number) => object): Promise<void> => {
+    let rows: Record<string, unknown>[] | null = null;
+    await page.route(`**/api/v1/${path}?*`, async (route) => {
+      const { searchParams: asked } = new URL(route.request().url());
+      const [sought = '', from = '', limit = ''] = ['search', 'cursor', 'limit'].map(
+        (name) => asked.get(name) ?? '',
+      );
+      const plain = new URL(route.request().url());
+      for (const name of ['search', 'cursor']) plain.searchParams.delete(name);
+      const answer = await route.fetch({ url: plain.href });
+      const json = (await answer.json()) as Answer;
+      rows ??= many(json.items, (row, i) => ({ ...row, ...change(i) }));
+      const found = rows.filter(({ customer }) =>
+        String(customer).toLowerCase().includes(sought.toLowerCase()),
+      );
+      const end = Number(from) + Number(limit);
+      const items = found.slice(Number(from), end);
+      const nextCursor = end < found.length ? String(end) : null;
+      await route.fulfill({ response: answer, json: { ...json, items, nextCursor, total: found.length } });
+    });
+  };
+  await list('orders', (i) => ({ id: idAt(i), code: `K-${1000 + i}`, customer: nameAt(i) }));
+  await list('ledger', (i) => ({ piece: i, customer: nameAt(i) }));
   await page.route('**/api/v1/catalogue', async (route) => {
     const answer = await route.fetch();
     const json = (await answer.json()) as { materials: Record<string, unknown>[] };
@@ -75,8 +82,9 @@ async function measure(page: Page, base: string, { name, path, search }: List): 
   };
   await page.evaluate(WATCH);
   await page.getByLabel(search).click();
-  for (const letter of 'reed 12') await key(letter);
-  for (let i = 0; i < 7; i++) await key('Backspace');
+  for (const letter of 'reed') await key(letter);
+  for (let i = 0; i < 4; i++) await key('Backspace');
+  await grid.getByRole('row').nth(3).waitFor({ timeout: 60_000 });
   const heading = grid.getByRole('columnheader').getByRole('button').first();
   for (let i = 0; i < 3 && (await heading.count()) > 0; i++) {
     await heading.click();

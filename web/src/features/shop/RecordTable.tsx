@@ -4,7 +4,7 @@ import type { BlankKind, Fibres } from '@saltflat/core/blank';
 import { fibreWords } from '@saltflat/core/route';
 import { formatMoney, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
-import { standInsOf } from './recordState.ts';
+import { usedFirst } from './recordState.ts';
 import type { ShopRow } from './recordState.ts';
 import { useMemo } from 'react';
 import type { RecordList } from './shopApi.ts';
@@ -24,12 +24,13 @@ interface Props {
 
 /** What is set up, a line a record, each with what it can do and how its figures are known. */
 export function RecordTable({ list, rows, picked, search, isNarrow, system, onPick }: Props) {
+  const first = useMemo(() => (list === 'blanks' ? NONE : usedFirst(rows)), [list, rows]);
   const columns = useMemo(
     () => [
-      ...NAMES(list, rows),
+      ...nameColumns(list, first),
       ...(isNarrow ? [] : list === 'blanks' ? blankColumns(system) : figureColumns(list, system)),
     ],
-    [list, rows, isNarrow, system],
+    [list, first, isNarrow, system],
   );
   return (
     <DataTable
@@ -52,10 +53,13 @@ export function RecordTable({ list, rows, picked, search, isNarrow, system, onPi
   );
 }
 
+/** Blanks do not stand in for each other. */
+const NONE: ReadonlySet<string> = new Set();
+
 const kindWords = (list: RecordList, { kind }: ShopRow): string =>
   list === 'blanks' ? BLANK_KIND_NAMES[kind as BlankKind] : kind.replaceAll('-', ' ');
 
-const NAMES = (list: RecordList, rows: readonly ShopRow[]): TableColumn<ShopRow>[] => [
+const nameColumns = (list: RecordList, first: ReadonlySet<string>): TableColumn<ShopRow>[] => [
   {
     key: 'name',
     title: list === 'blanks' ? 'Blank' : 'Name',
@@ -75,7 +79,7 @@ const NAMES = (list: RecordList, rows: readonly ShopRow[]): TableColumn<ShopRow>
     cell: (row) => (
       <>
         {kindWords(list, row)}
-        {isFirst(row, rows, list) && <div className="muted small">used first</div>}
+        {first.has(row.id) && <div className="muted small">used first</div>}
       </>
     ),
   },
@@ -113,11 +117,6 @@ const figureColumns = (list: RecordList, system: UnitSystem): TableColumn<ShopRo
 ];
 
 const at = (row: ShopRow, ...path: string[]): unknown => valueAt(row.record, path);
-
-const isFirst = (row: ShopRow, rows: readonly ShopRow[], list: RecordList): boolean => {
-  const standIns = list === 'blanks' ? [] : standInsOf(row, rows);
-  return standIns.length > 1 && standIns[0]?.id === row.id;
-};
 
 function fabricWords(row: ShopRow, system: UnitSystem): string {
   const features = (at(row, 'features') as string[]).map((feature) => feature.replaceAll('-', ' '));

@@ -17,11 +17,24 @@ export interface ShopRow {
 }
 
 /** Records that stand in for each other: a route takes the first of them. */
-export function standInsOf(row: ShopRow, rows: readonly ShopRow[]): ShopRow[] {
-  const use = ({ kind, record }: ShopRow): string =>
-    JSON.stringify([kind, ...USES.map((key) => valueAt(record, ['properties', key]))]);
-  return rows.filter((own) => use(own) === use(row));
+export const standInsOf = (row: ShopRow, rows: readonly ShopRow[]): ShopRow[] => {
+  const use = useOf(row);
+  return rows.filter((own) => useOf(own) === use);
+};
+
+/** Of each use that several records have, the one that is used first. */
+export function usedFirst(rows: readonly ShopRow[]): ReadonlySet<string> {
+  const firsts = new Map<string, { id: string; count: number }>();
+  for (const row of rows) {
+    const known = firsts.get(useOf(row));
+    if (known) known.count++;
+    else firsts.set(useOf(row), { id: row.id, count: 1 });
+  }
+  return new Set([...firsts.values()].filter(({ count }) => count > 1).map(({ id }) => id));
 }
+
+const useOf = ({ kind, record }: ShopRow): string =>
+  JSON.stringify([kind, ...USES.map((key) => valueAt(record, ['properties', key]))]);
 
 /** What tells one use of a kind from another. */
 const USES = ['use', 'fibre', 'purpose', 'kind', 'peel', 'tasks', 'isHandGun'];

@@ -1,6 +1,5 @@
 import {
   createColumnHelper,
-  flexRender,
   getCoreRowModel,
   getFilteredRowModel,
   getSortedRowModel,
@@ -8,16 +7,17 @@ import {
 } from '@tanstack/react-table';
 import type { SortingState } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useIsNarrow } from '../layout/useIsNarrow.ts';
-import { plainOf } from './columns.ts';
+import { inOrder, plainOf, textOf } from './columns.ts';
 import type { TableColumn } from './columns.ts';
 import { keepColumns, keptColumns } from './keptColumns.ts';
 import { saveCsv } from './saveCsv.ts';
+import { DataRow } from './DataRow.tsx';
 import { TableFoot } from './TableFoot.tsx';
 import { TableHeadings } from './TableHeadings.tsx';
 import type { Sorting } from './TableHeadings.tsx';
-import { Body, Cell, Frame, Table, Trunk } from './tableParts.tsx';
+import { Body, Frame, Table, Trunk } from './tableParts.tsx';
 import { useRowWalk } from './useRowWalk.ts';
 
 interface Props<Row> {
@@ -81,28 +81,32 @@ export function DataTable<Row>(props: Props<Row>) {
   const body = useRef<HTMLTableSectionElement>(null);
   const isNarrow = useIsNarrow(NARROW);
   const isSortedOutside = onSort !== undefined;
+  const visible = useMemo(() => (isNarrow ? withoutWide(shown, columns) : shown), [isNarrow, shown, columns]);
   const defs = useMemo(() => {
     const column = createColumnHelper<Row>();
-    return columns.map((one) =>
+    return columns.map((one, i) =>
       column.accessor((row: Row) => plainOf(one, row), {
         id: one.key,
-        header: one.title,
-        cell: (context) => one.cell(context.row.original),
-        meta: one,
+        enableGlobalFilter: i === 0,
+        sortingFn: (p, q, id) => inOrder(p.getValue(id), q.getValue(id)),
       }),
     );
   }, [columns]);
+  const texts = useMemo(
+    () => (isSortedOutside ? [] : rows.map((row) => textOf(columns, row))),
+    [isSortedOutside, rows, columns],
+  );
   const table = useReactTable({
     data: rows as Row[], // it is only read
     columns: defs,
     state: {
-      columnVisibility: isNarrow ? withoutWide(shown, columns) : shown,
       sorting: isSortedOutside ? [] : own,
-      globalFilter: search,
+      globalFilter: search.trim().toLowerCase(),
     },
     onSortingChange: setOwn,
     getRowId: keyOf,
-    globalFilterFn: 'includesString',
+    getColumnCanGlobalFilter: (column) => column.columnDef.enableGlobalFilter === true,
+    globalFilterFn: (row, _column, sought: string) => texts[row.index]?.includes(sought) ?? false,
     getCoreRowModel: getCoreRowModel(),
     ...(isSortedOutside
       ? {}
@@ -128,7 +132,12 @@ export function DataTable<Row>(props: Props<Row>) {
     body,
     onOpen: onOpen && ((index) => all[index] && onOpen(all[index].id)),
   });
-  const told = table.getVisibleLeafColumns().map(metaOf<Row>);
+  const told = useMemo(() => columns.filter(({ key }) => visible[key] !== false), [columns, visible]);
+  const latestOpen = useRef(onOpen);
+  useEffect(() => {
+    latestOpen.current = onOpen;
+  });
+  const open = useCallback((key: string) => latestOpen.current?.(key), []);
   const [ownSort] = own;
   const before = items[0]?.start ?? 0;
   const after = virtual.getTotalSize() - (items.at(-1)?.end ?? 0);
@@ -163,25 +172,17 @@ export function DataTable<Row>(props: Props<Row>) {
               const row = all[index];
               if (!row) return null;
               return (
-                <tr
+                <DataRow
                   key={key}
-                  ref={virtual.measureElement}
-                  data-index={index}
-                  aria-rowindex={index + 2}
-                  aria-selected={row.id === selectedKey}
-                  tabIndex={index === walk.active ? 0 : -1}
-                  onFocus={() => walk.setActive(index)}
-                  onClick={() => onOpen?.(row.id)}
-                >
-                  {row.getVisibleCells().map(({ id, column, getContext }) => {
-                    const { isNumber = false, isNoWrap = false } = metaOf<Row>(column);
-                    return (
-                      <Cell key={id} isNumber={isNumber} isNoWrap={isNoWrap}>
-                        {flexRender(column.columnDef.cell, getContext())}
-                      </Cell>
-                    );
-                  })}
-                </tr>
+                  row={row}
+                  index={index}
+                  columns={told}
+                  isSelected={row.id === selectedKey}
+                  isActive={index === walk.active}
+                  measure={virtual.measureElement}
+                  onFocus={walk.setActive}
+                  onOpen={open}
+                />
               );
             })}
             {after > 0 && <tr aria-hidden="true" style={{ height: after }} />}
@@ -210,10 +211,6 @@ export function DataTable<Row>(props: Props<Row>) {
     </Frame>
   );
 }
-
-/** What a column was made of. */
-const metaOf = <Row,>(column: { columnDef: { meta?: unknown } }): TableColumn<Row> =>
-  column.columnDef.meta as TableColumn<Row>; // as it was given above
 
 const withoutWide = <Row,>(
   shown: Record<string, boolean>,

@@ -23,3 +23,16 @@ export function plainOf<Row>(column: TableColumn<Row>, row: Row): string | numbe
   const shown = column.cell(row);
   return typeof shown === 'string' || typeof shown === 'number' ? shown : '';
 }
+
+/** All that is said of a row, in small letters: what a search looks in. */
+export const textOf = <Row>(columns: readonly TableColumn<Row>[], row: Row): string =>
+  columns
+    .map((column) => plainOf(column, row))
+    .join('\n')
+    .toLowerCase();
+
+const LETTERS = new Intl.Collator('en', { numeric: true });
+
+/** Numbers by size; words by letters, with the numbers in them by size: K-9 before K-10. */
+export const inOrder = (p: string | number, q: string | number): number =>
+  typeof p === 'number' && typeof q === 'number' ? p - q : LETTERS.compare(String(p), String(q));
