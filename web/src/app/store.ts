@@ -5,14 +5,17 @@ import { outboxSlice } from '../features/floor/outboxSlice.ts';
 import { personSlice } from '../person/personSlice.ts';
 import { unitsSlice } from '../units/unitsSlice.ts';
 
-/** The whole state of the page; server data under `api`. */
-export const store = configureStore({
-  reducer: {
-    [baseApi.reducerPath]: baseApi.reducer,
-    [unitsSlice.name]: unitsSlice.reducer,
-    [personSlice.name]: personSlice.reducer,
-    [liveSlice.name]: liveSlice.reducer,
-    [outboxSlice.name]: outboxSlice.reducer,
-  },
-  middleware: (own) => own({ serializableCheck: false }).concat(baseApi.middleware),
-});
+/** The whole state of a page; server data under `api`. */
+export const createStore = () =>
+  configureStore({
+    reducer: {
+      [baseApi.reducerPath]: baseApi.reducer,
+      [unitsSlice.name]: unitsSlice.reducer,
+      [personSlice.name]: personSlice.reducer,
+      [liveSlice.name]: liveSlice.reducer,
+      [outboxSlice.name]: outboxSlice.reducer,
+    },
+    middleware: (own) => own({ serializableCheck: false }).concat(baseApi.middleware),
+  });
+
+export const store = createStore();

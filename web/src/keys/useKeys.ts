@@ -11,8 +11,6 @@ interface KeyBinding extends Omit<KeyLine, 'shown'> {
   /** As it is printed on the keyboard, where that is not the key itself. */
   shown?: string;
   act: () => void;
-  /** Left out of the sheet: another line tells of it. */
-  isUntold?: boolean;
 }
 
 /** Stands between the keys of a list; a comma may be a key. */
@@ -58,10 +56,9 @@ export function useKeys(scope: string, bindings: readonly KeyBinding[]): void {
     ignoreEventWhen: (event) => isNotOurs(event) || event.ctrlKey || event.metaKey,
   });
   usePairs(pairs);
-  const told = bindings.filter(({ isUntold }) => isUntold !== true);
   useKeyNotes(
     scope,
-    told.map(({ key, shown = key, does }) => ({ shown, does })),
+    bindings.map(({ key, shown = key, does }) => ({ shown, does })),
   );
 }
 

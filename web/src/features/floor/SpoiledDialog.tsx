@@ -37,7 +37,6 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
     <Dialog
       title={`What was spoiled at “${moment.title}”?`}
       width="md"
-      className="floor-dialog"
       onClose={onClose}
       actions={<Button onClick={onClose}>Nothing was spoiled</Button>}
     >

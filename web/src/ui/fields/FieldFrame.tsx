@@ -27,12 +27,10 @@ export const below = ({
 }: Pick<FieldProps, 'problem' | 'help' | 'keepsRoom'>): React.ReactNode =>
   problem || help || (keepsRoom === true ? ' ' : undefined);
 
-interface Props extends Pick<FieldProps, 'label' | 'disabled' | 'width'> {
+interface Props {
+  field: FieldProps & { isNameHidden?: boolean; isWrong?: boolean };
   /** Of the input inside; the words below are `id-below`. */
   inputId: string;
-  isWrong: boolean;
-  isNameHidden: boolean;
-  words: React.ReactNode;
   children: React.ReactNode;
 }
 
@@ -40,33 +38,32 @@ interface Props extends Pick<FieldProps, 'label' | 'disabled' | 'width'> {
  * A name above, the words below, an input between. The library’s own text field brings its menus and dialogs along, which
  * the first page has no room for: this is made of the same parts without them.
  */
-export const FieldFrame = ({
-  label,
-  disabled,
-  width,
-  inputId,
-  isWrong,
-  isNameHidden,
-  words,
-  children,
-}: Props) => (
-  <FormControl
-    size="small"
-    variant="outlined"
-    error={isWrong}
-    disabled={disabled ?? false}
-    fullWidth={width === undefined}
-    sx={width === undefined ? {} : { width, maxWidth: '100%' }}
-  >
-    {!isNameHidden && (
-      <InputLabel htmlFor={inputId} shrink>
-        {label}
-      </InputLabel>
-    )}
-    {children}
-    {words && <FormHelperText id={`${inputId}-below`}>{words}</FormHelperText>}
-  </FormControl>
-);
+export function FieldFrame({ field, inputId, children }: Props) {
+  const { label, problem, isWrong = false, isNameHidden = false, disabled = false, width } = field;
+  const words = below(field);
+  return (
+    <FormControl
+      size="small"
+      variant="outlined"
+      error={Boolean(problem) || isWrong}
+      disabled={disabled}
+      fullWidth={width === undefined}
+      sx={width === undefined ? {} : { width, maxWidth: '100%' }}
+    >
+      {!isNameHidden && (
+        <InputLabel htmlFor={inputId} shrink>
+          {label}
+        </InputLabel>
+      )}
+      {children}
+      {words && <FormHelperText id={`${inputId}-below`}>{words}</FormHelperText>}
+    </FormControl>
+  );
+}
+
+/** The words below a field belong to what is typed in it. */
+export const describedBy = (field: Parameters<typeof below>[0], inputId: string) =>
+  below(field) ? { 'aria-describedby': `${inputId}-below` } : {};
 
 /** What stands inside a field before and after what is typed. */
 export const adornments = (before: React.ReactNode, after: React.ReactNode) => ({

@@ -1,7 +1,7 @@
 import NativeSelect from '@mui/material/NativeSelect';
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { useId } from 'react';
-import { FieldFrame, adornments, below } from './FieldFrame.tsx';
+import { FieldFrame, adornments, describedBy } from './FieldFrame.tsx';
 import type { FieldProps } from './FieldFrame.tsx';
 
 interface Props<T extends string> extends FieldProps {
@@ -14,20 +14,11 @@ interface Props<T extends string> extends FieldProps {
 
 /** One of a list. The list is the system’s own, which is quickest by keyboard, by thumb and with gloves. */
 export function SelectField<T extends string>(props: Props<T>) {
-  const { label, value, options, onChange, problem, before, isNameHidden = false } = props;
+  const { label, value, options, onChange, before, isNameHidden = false } = props;
   const ownId = useId();
   const id = props.id ?? ownId;
-  const words = below(props);
   return (
-    <FieldFrame
-      label={label}
-      {...(props.width === undefined ? {} : { width: props.width })}
-      disabled={props.disabled ?? false}
-      inputId={id}
-      isWrong={Boolean(problem)}
-      isNameHidden={isNameHidden}
-      words={words}
-    >
+    <FieldFrame field={props} inputId={id}>
       <NativeSelect
         value={value}
         autoFocus={props.autoFocus ?? false}
@@ -41,7 +32,7 @@ export function SelectField<T extends string>(props: Props<T>) {
         }
         inputProps={{
           id,
-          ...(words ? { 'aria-describedby': `${id}-below` } : {}),
+          ...describedBy(props, id),
           ...(isNameHidden ? { 'aria-label': label } : {}),
         }}
       >

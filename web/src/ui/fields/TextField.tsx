@@ -1,6 +1,6 @@
 import OutlinedInput from '@mui/material/OutlinedInput';
 import { forwardRef, useId } from 'react';
-import { FieldFrame, adornments, below } from './FieldFrame.tsx';
+import { FieldFrame, adornments, describedBy } from './FieldFrame.tsx';
 import type { FieldProps } from './FieldFrame.tsx';
 
 interface Props extends FieldProps {
@@ -24,21 +24,12 @@ interface Props extends FieldProps {
 
 /** Text as people type it. */
 export const TextField = forwardRef<HTMLInputElement, Props>(function TextField(props, ref) {
-  const { label, value, onChange, problem, lines, inputMode, maxLength, before, after } = props;
+  const { label, value, onChange, lines, inputMode, maxLength, before, after } = props;
   const { isNameHidden = false, spokenLabel } = props;
   const ownId = useId();
   const id = props.id ?? ownId;
-  const words = below(props);
   return (
-    <FieldFrame
-      label={label}
-      {...(props.width === undefined ? {} : { width: props.width })}
-      disabled={props.disabled ?? false}
-      inputId={id}
-      isWrong={Boolean(problem) || props.isWrong === true}
-      isNameHidden={isNameHidden}
-      words={words}
-    >
+    <FieldFrame field={props} inputId={id}>
       <OutlinedInput
         id={id}
         {...(props.name === undefined ? {} : { name: props.name })}
@@ -55,7 +46,7 @@ export const TextField = forwardRef<HTMLInputElement, Props>(function TextField(
         slotProps={{
           input: {
             autoComplete: 'off',
-            ...(words ? { 'aria-describedby': `${id}-below` } : {}),
+            ...describedBy(props, id),
             ...(inputMode === undefined ? {} : { inputMode }),
             ...(maxLength === undefined ? {} : { maxLength }),
             ...(isNameHidden || spokenLabel ? { 'aria-label': spokenLabel ?? label } : {}),

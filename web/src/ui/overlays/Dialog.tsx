@@ -14,18 +14,15 @@ interface Props {
   width?: 'sm' | 'md' | 'lg';
   /** It is one form: Enter does it. */
   onSubmit?: () => void;
-  className?: string;
 }
 
 /** Something to be settled before going on. Escape leaves it; what was typed in the page behind stays. */
-export function Dialog({ title, children, actions, onClose, width = 'sm', onSubmit, className }: Props) {
+export function Dialog({ title, children, actions, onClose, width = 'sm', onSubmit }: Props) {
   const id = useId();
   const inside = (
     <>
       <DialogTitle id={id}>{title}</DialogTitle>
-      <DialogContent className={className} sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>
-        {children}
-      </DialogContent>
+      <DialogContent sx={{ display: 'flex', flexDirection: 'column', gap: 1.5 }}>{children}</DialogContent>
       {actions !== undefined && <DialogActions>{actions}</DialogActions>}
     </>
   );
