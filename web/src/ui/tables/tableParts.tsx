@@ -11,10 +11,12 @@ export const Frame = styled('div')({
   height: '100%',
 });
 
+/** Never taller than the window, wherever it stands: only what is in sight is drawn. */
 export const Trunk = styled('div')({
   overflow: 'auto',
   flex: 1,
   minHeight: 180,
+  maxHeight: 'calc(100dvh - 96px)',
   '&:focus': { outline: 'none' },
 });
 
