@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { choose, discPng, finishStep, nextTitle } from './shop.ts';
+import { choose, drawPng, discPng, finishStep, nextTitle } from './shop.ts';
 
 test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in, ledger', async ({
   page,
@@ -91,7 +91,9 @@ test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in,
   await expect(page.locator('#operation-cure').getByRole('button', { name: /166/ })).toBeVisible();
 });
 
-test('an order is taken in, run and logged with the keyboard alone', async ({ page }) => {
+test('an order is taken in, its art mended, its route changed, run and logged with the keyboard alone', async ({
+  page,
+}) => {
   await page.goto('/orders');
   await expect(page.getByRole('grid')).toBeVisible();
   await page.keyboard.press('n');
@@ -100,7 +102,7 @@ test('an order is taken in, run and logged with the keyboard alone', async ({ pa
   const chooser = page.waitForEvent('filechooser');
   await tabTo(page, 'Choose a file');
   await page.keyboard.press('Enter');
-  await (await chooser).setFiles({ name: 'keys.png', mimeType: 'image/png', buffer: discPng(2) });
+  await (await chooser).setFiles({ name: 'keys.png', mimeType: 'image/png', buffer: inBlackBox() });
   await expect(page.getByRole('img', { name: 'keys.png' })).toBeVisible();
   await tabTo(page, 'Garment');
   await page.keyboard.type('Mark');
@@ -112,6 +114,33 @@ test('an order is taken in, run and logged with the keyboard alone', async ({ pa
     page.getByRole('region', { name: /^Order K-/ }).getByText('Film transfer (DTF)'),
   ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start on the floor' })).toBeVisible();
+
+  // the art: the black box goes
+  await tabTo(page, 'Look at the artwork');
+  await page.keyboard.press('Enter');
+  const box = page.getByRole('list', { name: 'Findings' }).getByText('An opaque black box round the art');
+  await expect(box).toBeVisible({ timeout: 40_000 });
+  await tabTo(page, 'Take #040404 out from the border in');
+  await page.keyboard.press('Enter');
+  await expect(box).toBeHidden();
+  await tabTo(page, 'Keep for this print');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
+
+  // the route: a value of one's own
+  await tabTo(page, 'Route', 'Shift+Tab');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('#operation-second-press')).toBeVisible();
+  await tabTo(page, /^Dwell/);
+  await page.keyboard.press('Enter');
+  await tabTo(page, 'Your value');
+  await page.keyboard.type('120');
+  await tabTo(page, 'Who');
+  await page.keyboard.type('Wanjiru');
+  await tabTo(page, 'Why');
+  await page.keyboard.type('thick powder');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Version 3/ })).toBeVisible();
   await tabTo(page, 'Start on the floor');
   await page.keyboard.press('Enter');
 
@@ -142,10 +171,16 @@ test('an order is taken in, run and logged with the keyboard alone', async ({ pa
   await expect(page.getByRole('row').filter({ hasText: 'Keys of the Quay' }).first()).toContainText('good');
 });
 
-/** Tabs on until the control with that name has the focus. */
-async function tabTo(page: Page, name: string): Promise<void> {
-  for (let i = 0; i < 80; i++) {
-    await page.keyboard.press('Tab');
+/** A red disc in the black box that many files come in. */
+const inBlackBox = (): Buffer =>
+  drawPng(1200, 1000, (x, y) => (Math.hypot(x - 500, y - 500) < 250 ? [205, 52, 60, 255] : [4, 4, 4, 255]));
+
+/** Tabs on, or back, until the control with that name has the focus. */
+async function tabTo(page: Page, name: string | RegExp, key: 'Tab' | 'Shift+Tab' = 'Tab'): Promise<void> {
+  const isIt = (focused: string): boolean =>
+    typeof name === 'string' ? focused.trim() === name : name.test(focused.trim());
+  for (let i = 0; i < 160; i++) {
+    await page.keyboard.press(key);
     const focused = await page.evaluate(() => {
       const element = document.activeElement;
       const label =
@@ -154,7 +189,7 @@ async function tabTo(page: Page, name: string): Promise<void> {
           : null;
       return element?.getAttribute('aria-label') ?? label ?? element?.textContent ?? '';
     });
-    if (focused.trim() === name) return;
+    if (isIt(focused)) return;
   }
-  throw new Error(`“${name}” cannot be reached with Tab`);
+  throw new Error(`“${String(name)}” cannot be reached with ${key}`);
 }

@@ -1,8 +1,7 @@
 import type { Catalogue, LinePrint, OrderLine, SettingOverride } from '@saltflat/contract';
 import { equipmentOf, garmentOf } from '@saltflat/contract/equipment';
 import { PLACEMENTS } from '@saltflat/contract/placements';
-import type { ArtJob } from '@saltflat/core/artwork';
-import { PRINTS_WITH, PROCESS_NAMES, artJobFor, withTriedWhite } from '@saltflat/core/route';
+import { PROCESS_NAMES, artJobFor } from '@saltflat/core/route';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
@@ -12,10 +11,12 @@ import { useAttempt } from '../api/useAttempt.ts';
 import {
   ArtworkView,
   Filmstrip,
+  pricesOf,
   usePrepareMutation,
   useReplaceArtworkMutation,
+  withWhite,
 } from '../features/artwork/index.ts';
-import type { ArtDraft, PrintPrices } from '../features/artwork/index.ts';
+import type { ArtDraft } from '../features/artwork/index.ts';
 import { LinePicker, useOrderQuery, useUploadArtworkMutation } from '../features/orders/index.ts';
 import { usePerson } from '../person/personSlice.ts';
 import { Empty, Failed, FileButton, Loading, Note, PageHead, Refusal, useToast } from '../ui/index.ts';
@@ -33,12 +34,23 @@ export function ArtworkPage() {
 }
 
 function LineArtwork({ lineId }: { lineId: string }) {
-  const { data, error } = useLineQuery(lineId);
-  const { data: catalogue } = useCatalogueQuery();
-  const { data: versions } = useRouteVersionsQuery(lineId);
+  const { data, error: noLine, refetch: askLine } = useLineQuery(lineId);
+  const { data: catalogue, error: noCatalogue, refetch: askCatalogue } = useCatalogueQuery();
+  const { data: versions, error: noVersions, refetch: askVersions } = useRouteVersionsQuery(lineId);
   const { data: order } = useOrderQuery(data?.orderId ?? '', { skip: !data });
   const [params] = useSearchParams();
-  if (error) return <Failed title="This line cannot be shown">{problemMessage(error)}</Failed>;
+  const error = noLine ?? noCatalogue ?? noVersions;
+  const again = (): void => {
+    if (noLine) void askLine();
+    if (noCatalogue) void askCatalogue();
+    if (noVersions) void askVersions();
+  };
+  if (error)
+    return (
+      <Failed title="This line cannot be shown" onRetry={again}>
+        {problemMessage(error)}
+      </Failed>
+    );
   if (!data || !catalogue || !versions) return <Loading what="the artwork" />;
   const { line, customer, orderId } = data;
   const wished = params.get('print');
@@ -196,40 +208,4 @@ function ReplaceFile({ lineId, print }: { lineId: string; print: string }) {
       <Refusal {...attempt.refusal('replace')} />
     </>
   );
-}
-
-/** The route's overrides with the white that was tried; none where none is printed. */
-function withWhite(
-  overrides: readonly SettingOverride[],
-  { chokeMm, density }: ArtDraft,
-  { process: separation, underbase = {} }: ArtJob,
-  { print, who }: { print: LinePrint; who: string },
-): SettingOverride[] {
-  if (separation === 'dtg-light' || separation === 'sub') return [...overrides];
-  const tried = {
-    choke: { value: chokeMm, kept: underbase.chokeMm },
-    density: { value: density, kept: underbase.density },
-  };
-  return withTriedWhite(overrides, print, tried, { who, why: 'tried on the artwork' });
-}
-
-/** What the shop pays for what this print takes; nothing where somebody else prints, or where it is not set up. */
-function pricesOf(
-  { inkSets, films, powders, pretreatments }: ReturnType<typeof equipmentOf>,
-  process: LinePrint['process'],
-  kind: string,
-): PrintPrices {
-  const use = PRINTS_WITH[process]?.ink;
-  const inkSet = inkSets.find((own) => own.use === use);
-  const [powder] = powders;
-  const fluid = pretreatments.find(({ fibre }) => fibre === 'cotton');
-  return {
-    colourCentsPerMl: inkSet?.colourCentsPerMl ?? 0,
-    whiteCentsPerMl: inkSet?.whiteCentsPerMl ?? 0,
-    filmCentsPerM2: films[0]?.centsPerM2 ?? 0,
-    powderCentsPerKg: powder?.centsPerKg ?? 0,
-    pretreatmentCentsPerKg: kind === 'dtg-dark' ? (fluid?.centsPerKg ?? 0) : 0,
-    isLaydownWeighed: inkSet?.status === 'weighed',
-    isPowderWeighed: powder?.status === 'weighed',
-  };
 }

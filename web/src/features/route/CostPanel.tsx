@@ -88,7 +88,7 @@ function QuoteTable({ quote }: { quote: Quote }) {
         {upCharges.map(({ what, cents }) => `, ${formatMoney(cents)} more for ${what}`).join('')}
         {offShare === null ? ', no quantity break.' : `, ${percent(offShare)} off for the quantity.`}
       </p>
-      <Chart title="Price each at other quantities" data={ladder} heightPx={180} />
+      <Chart title="Price each by quantity" data={ladder} heightPx={180} />
       {assumptions.map((text) => (
         <p key={text} className="muted small">
           ○ {text}

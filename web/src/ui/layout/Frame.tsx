@@ -34,6 +34,10 @@ export const TopBar = styled('header')({
     borderBlock: '2px solid transparent',
     '&:hover': { background: TOKENS.ground },
     '&.active': { borderBottomColor: TOKENS.brine, color: TOKENS.brine, fontWeight: 620 },
+    '@media (forced-colors: active)': {
+      borderColor: 'Canvas', // a border that is transparent is drawn there
+      '&.active': { borderBottomColor: 'Highlight' },
+    },
   },
   [NARROW]: {
     flexWrap: 'wrap',

@@ -7,7 +7,8 @@ interface Props<Row> {
   row: TableRow<Row>;
   index: number;
   columns: readonly TableColumn<Row>[];
-  isSelected: boolean;
+  /** `undefined` where rows cannot be chosen. */
+  isSelected: boolean | undefined;
   /** The one that the Tab key reaches. */
   isActive: boolean;
   /** Takes its height. */

@@ -177,7 +177,7 @@ export function DataTable<Row>(props: Props<Row>) {
                   row={row}
                   index={index}
                   columns={told}
-                  isSelected={row.id === selectedKey}
+                  isSelected={onOpen && row.id === selectedKey}
                   isActive={index === walk.active}
                   measure={virtual.measureElement}
                   onFocus={walk.setActive}

@@ -34,6 +34,7 @@ export const theme = createTheme({
           paddingInline: 16,
           whiteSpace: 'nowrap',
           '&.Mui-focusVisible': focusRing,
+          '@media (forced-colors: active)': { border: '1px solid ButtonText' }, // a ground alone is not seen there
           variants: [
             { props: { size: 'small' }, style: { minHeight: 32, paddingInline: 10 } },
             { props: { size: 'large' }, style: { minHeight: 56, fontSize: 18, paddingInline: 22 } },
