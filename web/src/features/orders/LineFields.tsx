@@ -1,6 +1,7 @@
 import type { GarmentStyle } from '@saltflat/contract';
 import { fibreWords } from '@saltflat/core/route';
 import type { HouseMethods } from '@saltflat/core/route';
+import { useEffect, useRef } from 'react';
 import { LineMethods } from './LineMethods.tsx';
 import { anotherPrint, piecesOf, printsOn } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
@@ -19,10 +20,22 @@ interface Props {
   /** What changed of the line; the rest stays as it is by then, whatever was typed meanwhile. */
   onChange: (change: (line: LineValues) => LineValues) => void;
   onRemove: (() => void) | null;
+  /** Adds a blank of that name to the shop’s list, and says which once it is there. */
+  onNewBlank: (name: string, take: (styleId: string) => void) => void;
 }
 
 /** One line of the order being written: a garment and how many, and every print it gets. */
-export function LineFields({ index, line, styles, house, dueMs, problems, onChange, onRemove }: Props) {
+export function LineFields({
+  index,
+  line,
+  styles,
+  house,
+  dueMs,
+  problems,
+  onChange,
+  onRemove,
+  onNewBlank,
+}: Props) {
   const style = styles.find(({ id }) => id === line.styleId);
   const problem = problemAt(problems, `/lines/${index}`);
   const set = (part: Partial<LineValues>): void => onChange((own) => ({ ...own, ...part }));
@@ -43,6 +56,10 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
       prints: printsOn(next, own.prints),
     }));
   };
+  const latestStyle = useRef(changeStyle);
+  useEffect(() => {
+    latestStyle.current = changeStyle; // of the list as it is once a new blank is in it
+  });
   const another = anotherPrint(style, line.prints);
   return (
     <Panel
@@ -75,6 +92,7 @@ export function LineFields({ index, line, styles, house, dueMs, problems, onChan
               <Garment
                 {...{ line, styles, style }}
                 onStyle={changeStyle}
+                onNewBlank={(name) => onNewBlank(name, (id) => latestStyle.current(id))}
                 onColour={(colourId) => set({ colourId })}
               />
               <SizesField
@@ -112,12 +130,14 @@ function Garment({
   styles,
   style,
   onStyle,
+  onNewBlank,
   onColour,
 }: {
   line: LineValues;
   styles: readonly GarmentStyle[];
   style: GarmentStyle | undefined;
   onStyle: (id: string) => void;
+  onNewBlank: (name: string) => void;
   onColour: (id: string) => void;
 }) {
   return (
@@ -132,6 +152,7 @@ function Garment({
           says: `${fibreWords(own)}, ${own.maker}`,
         }))}
         help={style ? `${fibreWords(style)}, ${style.massGM2} g/m²` : ' '}
+        create={{ words: (typed) => `Add “${typed}” to the blanks`, onCreate: onNewBlank }}
         onChange={onStyle}
       />
       <ChoiceField

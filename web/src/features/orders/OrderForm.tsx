@@ -32,6 +32,8 @@ interface Props {
   catalogue: Catalogue;
   /** The order being changed; `null` for a new one. */
   order: Order | null;
+  /** Adds a blank of that name to the shop’s list, and says which once it is there. */
+  onNewBlank: (name: string, take: (styleId: string) => void) => void;
   onSaved: (order: Order) => void;
   onLeave: () => void;
 }
@@ -39,7 +41,7 @@ interface Props {
 const DRAFT_KEY = 'saltflat.order-draft-4'; // counted up when the form's values change their shape
 
 /** A new order on one page, or an old one being changed. What is typed survives a reload and a refusal. */
-export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
+export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Props) {
   const draftKey = `${DRAFT_KEY}.${order?.id ?? 'new'}`;
   const [kept] = useState(() => readDraft<OrderValues>(sessionStorage, draftKey));
   const { control, handleSubmit, watch, reset, getValues } = useForm<OrderValues>({
@@ -160,6 +162,7 @@ export function OrderForm({ catalogue, order, onSaved, onLeave }: Props) {
               house={catalogue.house.document}
               dueMs={dueMs}
               problems={problems}
+              onNewBlank={onNewBlank}
               onChange={(change) => onChange(change(getValues(`lines.${i}`)))}
               onRemove={fields.length > 1 ? () => remove(i) : null}
             />

@@ -19,6 +19,8 @@ interface Props {
   list: RecordList;
   /** `null` for a new one. */
   row: ShopRow | null;
+  /** What a new one begins with. */
+  begin?: object;
   onSaved: (changed: ShopChanged, name: string) => void;
   onRetire: (() => void) | null;
   onPutFirst: (() => void) | null;
@@ -28,10 +30,10 @@ interface Props {
 const ONE: Record<RecordList, string> = { blanks: 'blank', materials: 'material', machines: 'machine' };
 
 /** One record being filled in or changed. What is typed survives a refusal and a reload. */
-export function RecordEditor({ list, row, onSaved, onRetire, onPutFirst, onLeave }: Props) {
+export function RecordEditor({ list, row, begin = {}, onSaved, onRetire, onPutFirst, onLeave }: Props) {
   const draft = useVersionedDraft<object>(`saltflat.shop.${list}.${row?.id ?? 'new'}`, {
     version: row?.version ?? 0,
-    values: row?.record ?? newRecord(list, list === 'materials' ? 'film' : 'printer'),
+    values: row?.record ?? { ...newRecord(list, list === 'materials' ? 'film' : 'printer'), ...begin },
   });
   const record = draft.values;
   const [problems, setProblems] = useState<Record<string, string>>({});
