@@ -66,7 +66,9 @@ test('axe finds nothing on any place, on a phone, a screen and a wide one, in ei
       await page.setViewportSize({ width, height });
       expect(await findings(page, width === 1280 ? [] : COLOURS), `${path} at ${width} px`).toEqual([]);
     }
-    await page.getByRole('button', { name: /^Units/ }).click();
+    const units = page.getByRole('button', { name: /^Units/ });
+    if ((await units.count()) === 0) continue; // there is no bar where there is no page
+    await units.click();
     expect(await findings(page, COLOURS), `${path} in the other units`).toEqual([]);
   }
   await page.goto(`/route/${lineId}`);

@@ -173,7 +173,7 @@ test('an order is taken in, its art mended, its route changed, run and logged wi
 
 /** A red disc in the black box that many files come in. */
 const inBlackBox = (): Buffer =>
-  drawPng(1200, 1000, (x, y) => (Math.hypot(x - 500, y - 500) < 250 ? [205, 52, 60, 255] : [4, 4, 4, 255]));
+  drawPng(1200, 1000, (x, y) => (Math.hypot(x - 500, y - 500) < 250 ? [190, 30, 90, 255] : [4, 4, 4, 255]));
 
 /** Tabs on, or back, until the control with that name has the focus. */
 async function tabTo(page: Page, name: string | RegExp, key: 'Tab' | 'Shift+Tab' = 'Tab'): Promise<void> {
