@@ -101,7 +101,7 @@ await run(async () => {
     await page.getByRole('form', { name: 'Values being tried' }).waitFor();
     await page.evaluate(() => globalThis.scrollTo(0, 0));
   });
-  await shoot('route-placement', `/route/${crew.lines[0].id}`, 'Placement', async () => {
+  await shoot('route-placement', `/route/${crew.lines[0].id}`, 'Made with', async () => {
     await page.getByRole('button', { name: /^Quote/ }).click();
     await page.getByRole('region', { name: 'Placement, left chest' }).scrollIntoViewIfNeeded();
     await page.waitForTimeout(3000); // the picture is made for this page

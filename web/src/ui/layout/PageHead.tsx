@@ -1,5 +1,4 @@
 import { styled } from '@mui/material/styles';
-import { Grow } from './boxes.tsx';
 
 const Head = styled('div')({
   minHeight: 56,
@@ -9,6 +8,9 @@ const Head = styled('div')({
   flexWrap: 'wrap',
   padding: '8px 0',
 });
+
+/** Takes the room there is, over two lines where it must, so that what can be done stays at the end. */
+const Says = styled('div')({ flex: '1 1 220px', minWidth: 0 });
 
 interface Props {
   title: React.ReactNode;
@@ -26,8 +28,7 @@ export function PageHead({ title, says, mark, children }: Props) {
     <Head>
       <h1>{title}</h1>
       {mark}
-      {says !== undefined && <span className="muted">{says}</span>}
-      <Grow />
+      <Says className="muted">{says}</Says>
       {children}
     </Head>
   );
