@@ -53,7 +53,9 @@ test('a blank of a new fabric is added, ordered, compared, quoted and printed ou
 
   // the order, which was not left: 37 in five sizes; a zip is not printed through
   await expect(page.getByLabel('Customer')).toHaveValue('Lantern Parade Stewards');
-  await expect(page.getByRole('combobox', { name: 'Garment', exact: true })).toHaveValue('Lantern zip fleece');
+  await expect(page.getByRole('combobox', { name: 'Garment', exact: true })).toHaveValue(
+    'Lantern zip fleece',
+  );
   await page
     .getByLabel('Artwork of line 1')
     .setInputFiles({ name: 'stewards.png', mimeType: 'image/png', buffer: discPng(31) });
