@@ -13,7 +13,7 @@ import {
 } from '../features/floor/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
 import { otherUnits, unitsChanged, useUnits } from '../units/unitsSlice.ts';
-import { PLACES } from './places.ts';
+import { PLACES, REACHED } from './places.ts';
 import { ShiftStrip } from './ShiftStrip.tsx';
 import { useGlobalKeys } from './useGlobalKeys.ts';
 import {
@@ -88,7 +88,9 @@ export function Shell() {
       </Place>
       <Suspense fallback={null}>
         {isHelp && <KeySheet onClose={() => setIsHelp(false)} />}
-        {isFinding && <FindBox onClose={() => setIsFinding(false)} onHelp={() => setIsHelp(true)} />}
+        {isFinding && (
+          <FindBox places={REACHED} onClose={() => setIsFinding(false)} onHelp={() => setIsHelp(true)} />
+        )}
       </Suspense>
     </>
   );

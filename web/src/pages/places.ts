@@ -9,4 +9,7 @@ export const PLACES = [
 ] as const;
 
 /** Places that are not in the bar. */
-export const ASIDE = [{ path: '/devices', name: 'Devices', key: 'd' }] as const;
+const ASIDE = [{ path: '/devices', name: 'Devices', key: 'd' }] as const;
+
+/** All that `g` and a letter leads to. */
+export const REACHED = [...PLACES, ...ASIDE];

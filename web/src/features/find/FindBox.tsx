@@ -3,15 +3,16 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { useCatalogueQuery } from '../../api/catalogueApi.ts';
-import { useOrdersFoundQuery } from '../../api/ordersFoundApi.ts';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { otherUnits, unitsChanged, useUnits } from '../../units/unitsSlice.ts';
-import { useFoundQuery } from './findApi.ts';
-import { ALWAYS, inCatalogue, matches, onServer } from './places.ts';
-import type { Findable } from './places.ts';
+import { useFoundQuery, useOrdersFoundQuery } from './findApi.ts';
+import { alwaysThere, inCatalogue, matches, onServer } from './places.ts';
+import type { Findable, Reached } from './places.ts';
 import { CommandBox } from '../../ui/index.ts';
 
 interface Props {
+  /** All places that have a key. */
+  places: readonly Reached[];
   onClose: () => void;
   onHelp: () => void;
 }
@@ -20,7 +21,7 @@ const NONE = { lines: [], artworks: [] };
 const AT_FIRST = 8;
 
 /** Finds an order, a line, an artwork, what the shop works with, a place, or something to do; Enter goes there. */
-export function FindBox({ onClose, onHelp }: Props) {
+export function FindBox({ places, onClose, onHelp }: Props) {
   const [typed, setTyped] = useState('');
   const text = useDeferredValue(typed.trim());
   const navigate = useNavigate();
@@ -30,7 +31,10 @@ export function FindBox({ onClose, onHelp }: Props) {
   const query = text === '' ? skipToken : { text };
   const orders = useOrdersFoundQuery(query);
   const others = useFoundQuery(query);
-  const own = useMemo(() => [...ALWAYS, ...(catalogue ? inCatalogue(catalogue) : [])], [catalogue]);
+  const own = useMemo(
+    () => [...alwaysThere(places), ...(catalogue ? inCatalogue(catalogue) : [])],
+    [places, catalogue],
+  );
   const here = own.filter((one) => matches(one, text));
   const found = [
     ...onServer(orders.data?.items ?? [], others.data ?? NONE),

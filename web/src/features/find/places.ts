@@ -3,38 +3,47 @@ import type { Catalogue, Found, OrderSummary } from '@saltflat/contract';
 /** Something that can be gone to or done, as the box lists it. */
 export interface Findable {
   id: string;
-  group:
-    'Do' | 'Places' | 'Orders' | 'Lines' | 'Artworks' | 'Blanks' | 'Materials' | 'Machines' | 'House methods';
+  group: 'Do' | 'Places' | 'Orders' | 'Lines' | 'Artworks' | 'Blanks' | 'Materials' | 'Machines';
   label: string;
   says: string;
   /** Where it leads; an action without one is known by its id. */
   to?: string;
 }
 
-const PLACES: readonly [path: string, name: string, says: string][] = [
-  ['/orders', 'Orders', 'g o'],
-  ['/artwork', 'Artwork', 'g a'],
-  ['/route', 'Route', 'g r'],
-  ['/floor', 'Floor', 'g f'],
-  ['/ledger', 'Ledger', 'g l'],
-  ['/shop', 'Shop', 'g s'],
-  ['/devices', 'Devices', 'g d'],
-  ['/shop/lots', 'Lots in use', 'Shop'],
-  ['/shop/methods', 'House methods', 'Shop'],
-  ['/shop/prices', 'Prices', 'Shop'],
-  ['/shop/backups', 'Backups', 'Shop'],
+/** A place with the letter that follows `g`. */
+export interface Reached {
+  path: string;
+  name: string;
+  key: string;
+}
+
+/** Parts of the set-up that have a page and no key. */
+const PARTS: readonly [path: string, name: string][] = [
+  ['/shop/lots', 'Lots in use'],
+  ['/shop/methods', 'House methods'],
+  ['/shop/prices', 'Prices'],
+  ['/shop/backups', 'Backups'],
 ];
 
 /** What is always there: things to do and places to go. */
-export const ALWAYS: readonly Findable[] = [
+export const alwaysThere = (places: readonly Reached[]): Findable[] => [
   { id: 'do/new-order', group: 'Do', label: 'Take in an order', says: 'n', to: '/orders/new' },
   { id: 'do/units', group: 'Do', label: 'Change the units', says: '°C and mm, °F and in' },
   { id: 'do/keys', group: 'Do', label: 'Show the keys', says: '?' },
   { id: 'do/blank', group: 'Do', label: 'Add a blank', says: 'Shop', to: '/shop/blanks/new' },
   { id: 'do/material', group: 'Do', label: 'Add a material', says: 'Shop', to: '/shop/materials/new' },
   { id: 'do/machine', group: 'Do', label: 'Add a machine', says: 'Shop', to: '/shop/machines/new' },
-  ...PLACES.map(([to, label, says]): Findable => ({ id: `place${to}`, group: 'Places', label, says, to })),
+  ...places.map(({ path, name, key }) => place(path, name, `g ${key}`)),
+  ...PARTS.map(([path, name]) => place(path, name, 'Shop')),
 ];
+
+const place = (to: string, label: string, says: string): Findable => ({
+  id: `place${to}`,
+  group: 'Places',
+  label,
+  says,
+  to,
+});
 
 /** What the shop works with. */
 export const inCatalogue = ({ styles, materials, machines }: Catalogue): Findable[] => [

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Button } from '../actions/Button.tsx';
 import { Row, Stack } from '../layout/boxes.tsx';
 import { saveCsv } from '../tables/saveCsv.ts';
+import { saveFile } from '../tables/saveFile.ts';
 import { SimpleTable } from '../tables/SimpleTable.tsx';
 import { Refusal } from '../states/Note.tsx';
 import { chartRows, chartWords } from './chartData.ts';
@@ -52,11 +53,7 @@ export function Chart({ title, data, heightPx = 220 }: Props) {
   }, [isTable, attempt]);
   const savePicture = (): void => {
     const address = drawn.current?.png();
-    if (address === undefined) return;
-    const link = document.createElement('a');
-    link.href = address;
-    link.download = `${title}.png`;
-    link.click();
+    if (address !== undefined) saveFile(address, `${title}.png`);
   };
   const [head = [], ...rows] = chartRows(data);
   return (

@@ -81,7 +81,6 @@ export function DataTable<Row>(props: Props<Row>) {
   const body = useRef<HTMLTableSectionElement>(null);
   const isNarrow = useIsNarrow(NARROW);
   const isSortedOutside = onSort !== undefined;
-  const visible = useMemo(() => (isNarrow ? withoutWide(shown, columns) : shown), [isNarrow, shown, columns]);
   const defs = useMemo(() => {
     const column = createColumnHelper<Row>();
     return columns.map((one, i) =>
@@ -132,7 +131,10 @@ export function DataTable<Row>(props: Props<Row>) {
     body,
     onOpen: onOpen && ((index) => all[index] && onOpen(all[index].id)),
   });
-  const told = useMemo(() => columns.filter(({ key }) => visible[key] !== false), [columns, visible]);
+  const told = useMemo(
+    () => columns.filter(({ key, isWideOnly }) => shown[key] !== false && !(isNarrow && isWideOnly === true)),
+    [columns, shown, isNarrow],
+  );
   const latestOpen = useRef(onOpen);
   useEffect(() => {
     latestOpen.current = onOpen;
@@ -211,11 +213,3 @@ export function DataTable<Row>(props: Props<Row>) {
     </Frame>
   );
 }
-
-const withoutWide = <Row,>(
-  shown: Record<string, boolean>,
-  columns: readonly TableColumn<Row>[],
-): Record<string, boolean> => ({
-  ...shown,
-  ...Object.fromEntries(columns.filter(({ isWideOnly }) => isWideOnly).map(({ key }) => [key, false])),
-});

@@ -1,3 +1,5 @@
+import { saveFile } from './saveFile.ts';
+
 /**
  * Hands rows out as a CSV file (RFC 4180). What a spreadsheet would run as a formula is written as text.
  *
@@ -7,9 +9,6 @@ export async function saveCsv(name: string, rows: readonly (readonly (string | n
   const { unparse } = (await import('papaparse')).default;
   const text = unparse(rows as (string | number)[][], { newline: '\r\n', escapeFormulae: true });
   const address = URL.createObjectURL(new Blob(['\uFEFF', text], { type: 'text/csv;charset=utf-8' }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = `${name}.csv`;
-  link.click();
+  saveFile(address, `${name}.csv`);
   URL.revokeObjectURL(address);
 }
