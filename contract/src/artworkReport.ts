@@ -1,4 +1,5 @@
-import type { ArtFigures } from '@saltflat/core/artwork';
+import type { ArtFigures, Finding } from '@saltflat/core/artwork';
+import { FINDING_CODES } from '@saltflat/core/artwork';
 import { Type } from 'typebox';
 import { ArtStepDocument } from './artworkJob.ts';
 import { nullable, strictObject } from './scalars.ts';
@@ -35,15 +36,18 @@ const Fix = Type.Union([
   strictObject({ kind: Type.Literal('print-width'), widthMm: Amount }),
 ]);
 
-const Finding = strictObject({
-  code: Type.String(),
-  severity: Type.Enum(['stop', 'warn', 'note']),
-  confidence: Type.Enum(['sure', 'likely']),
-  params: Type.Record(Type.String(), Type.Union([Type.Number(), Type.String(), Type.Boolean()])),
-  places: Type.Array(Box),
-  placeCount: Count,
-  fixes: Type.Array(Fix),
-});
+/** Something about a file that a print room should know; see the core's `Finding`. */
+export const ArtFinding = Type.Unsafe<Finding>(
+  strictObject({
+    code: Type.Enum([...FINDING_CODES]),
+    severity: Type.Enum(['stop', 'warn', 'note']),
+    confidence: Type.Enum(['sure', 'likely']),
+    params: Type.Record(Type.String(), Type.Union([Type.Number(), Type.String(), Type.Boolean()])),
+    places: Type.Array(Box),
+    placeCount: Count,
+    fixes: Type.Array(Fix),
+  }),
+);
 
 /** Every figure of an artwork for a job: what the command line prints and the server answers. */
 export const ArtworkReport = Type.Unsafe<ArtFigures>(
@@ -109,7 +113,7 @@ export const ArtworkReport = Type.Unsafe<ArtFigures>(
         peakAt: strictObject({ x: Count, y: Count }),
       }),
       warnings: Type.Array(Type.String()),
-      findings: Type.Array(Finding),
+      findings: Type.Array(ArtFinding),
       underbase: strictObject({
         chokeMm: Amount,
         density: Share,

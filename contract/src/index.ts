@@ -43,7 +43,9 @@ export {
   OpenLinesQuery,
   VersionOnly,
 } from './orders.ts';
+export { ArtOverruleInput } from './orders.ts';
 export type {
+  ArtOverrule,
   LinePrint,
   OrderLine,
   OrderLineInput,
@@ -75,7 +77,16 @@ export { PLACEMENTS } from './placements.ts';
 export type { PlacementKey } from './placements.ts';
 export { DomainError, PROBLEMS } from './problems.ts';
 export type { FieldProblem, Problem, ProblemCode } from './problems.ts';
-export { Preparation, PreparationInput, ProofAnswer, ProofAnswerInput, RightsInput } from './preparations.ts';
+export {
+  Judgement,
+  JudgementQuery,
+  NewPreparation,
+  Preparation,
+  PreparationInput,
+  ProofAnswer,
+  ProofAnswerInput,
+  RightsInput,
+} from './preparations.ts';
 export { ProvenLine, RoutePlanInput, RouteVersion } from './routes.ts';
 export type { SettingOverride, SourceChoice } from './routes.ts';
 export {

@@ -1,6 +1,8 @@
 import { BLANK_KINDS } from '@saltflat/core/blank';
 import { MOST_PRINTS } from '@saltflat/core/route';
 import { Type } from 'typebox';
+import { ArtSteps } from './artworkJob.ts';
+import { ArtFinding } from './artworkReport.ts';
 import { Artwork } from './artworks.ts';
 import { GarmentColour } from './catalogue.ts';
 import { Process } from './process.ts';
@@ -40,7 +42,7 @@ export const PrintInput = strictObject({
   /** Present when a print the line has is being changed. */
   id: Type.Optional(PrintId),
   artworkId: nullable(Type.String({ format: 'uuid', title: 'Artwork' })),
-  /** Leave out to keep the one the print has; it must be one of this artwork's. */
+  /** Leave out to keep the one the print has, `null` for the file as it came; it must be one of this artwork's. */
   preparationId: Type.Optional(nullable(Type.String({ format: 'uuid', title: 'Preparation' }))),
   placement: Type.Enum([...PLACEMENT_KEYS], { title: 'Placement' }),
   dropMm: Type.Number({ title: 'Distance below the collar, mm', minimum: 0, maximum: 700 }),
@@ -92,12 +94,24 @@ export const ArtworkUse = strictObject({
 export type ArtworkUse = Static<typeof ArtworkUse>;
 export const VersionOnly = strictObject({ version: Version });
 
-/** Where a line stands: without art nothing can be planned; a plan that failed says why. */
-export const LINE_STATES = ['needs-art', 'planning', 'failed', 'ready', 'running', 'done'] as const;
+/**
+ * Where a line stands: without art nothing can be planned; a plan that failed says why; art that stops the print is mended
+ * or overruled before the line may go on the floor.
+ */
+export const LINE_STATES = [
+  'needs-art',
+  'planning',
+  'failed',
+  'art-to-mend',
+  'ready',
+  'running',
+  'done',
+] as const;
 export const ORDER_STATES = [
   'needs-art',
   'planning',
   'failed',
+  'art-to-mend',
   'ready',
   'running',
   'done',
@@ -115,8 +129,38 @@ export const LinePrint = strictObject({
   widthMm: Type.Number(),
   process: Process,
   grades: Type.Array(Grade),
+  /** What stood out in the art when the route was planned, worst first, without its places; empty until then. */
+  findings: Type.Array(ArtFinding),
 });
 export type LinePrint = Static<typeof LinePrint>;
+
+/** Somebody has decided that art is printed though something stops the print. */
+export const ArtOverrule = strictObject({
+  by: Type.String(),
+  why: Type.String(),
+  at: Instant,
+  /** What was overruled, and of which print as it then was: made from other art, otherwise or wider it is asked anew. */
+  of: Type.Array(
+    strictObject({
+      print: PrintId,
+      finding: ArtFinding,
+      asPrinted: strictObject({
+        artworkId: Id,
+        steps: ArtSteps,
+        widthMm: Type.Number(),
+        garment: Type.String(),
+      }),
+    }),
+  ),
+});
+export type ArtOverrule = Static<typeof ArtOverrule>;
+export const ArtOverruleInput = strictObject({
+  by: shortText('Who', 60),
+  why: shortText('Why it is printed all the same', 300),
+  /** The route that was looked at. */
+  basedOn: Type.Integer({ title: 'Based on version', minimum: 1 }),
+});
+export type ArtOverruleInput = Static<typeof ArtOverruleInput>;
 
 export const OrderLine = strictObject({
   id: Id,
@@ -137,6 +181,8 @@ export const OrderLine = strictObject({
   planProblem: nullable(Type.String()),
   /** The route it is made by as it now stands; `null` until that is planned. */
   routeNumber: nullable(Type.Integer()),
+  /** `null` where nothing stops the print, or nobody has overruled it. */
+  artOverrule: nullable(ArtOverrule),
   activeRunId: nullable(Id),
 });
 export type OrderLine = Static<typeof OrderLine>;

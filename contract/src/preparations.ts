@@ -1,5 +1,7 @@
 import { Type } from 'typebox';
 import { ArtSteps } from './artworkJob.ts';
+import { ArtFinding } from './artworkReport.ts';
+import { Process } from './process.ts';
 import { RIGHTS } from './rights.ts';
 import { SettingOverride } from './routes.ts';
 import { Id, Instant, PrintId, nullable, shortText, strictObject } from './scalars.ts';
@@ -39,12 +41,35 @@ export const PreparationInput = strictObject({
   steps: ArtSteps,
   white: WhiteSettings,
   widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
-  overrides: Type.Array(SettingOverride, { title: 'Overrides', maxItems: 60 }),
+  /** Leave out to keep those of the route. */
+  overrides: Type.Optional(Type.Array(SettingOverride, { title: 'Overrides', maxItems: 60 })),
   /** Route version the person was looking at; `null` where there was none. */
   basedOn: nullable(Type.Integer({ title: 'Based on version', minimum: 1 })),
   by: shortText('Who', 60),
 });
 export type PreparationInput = Static<typeof PreparationInput>;
+
+/** A way to make an artwork ready, before any line has it. */
+export const NewPreparation = strictObject({
+  steps: ArtSteps,
+  white: WhiteSettings,
+  by: shortText('Who', 60),
+});
+export type NewPreparation = Static<typeof NewPreparation>;
+
+/** A print as an artwork is judged for it: on which garment, how wide, made ready how. */
+export const JudgementQuery = strictObject({
+  artworkId: Type.String({ format: 'uuid', title: 'Artwork' }),
+  preparationId: Type.Optional(nullable(Type.String({ format: 'uuid', title: 'Preparation' }))),
+  styleId: Type.String({ format: 'uuid', title: 'Garment' }),
+  colourId: Type.String({ format: 'uuid', title: 'Garment colour' }),
+  widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
+  process: Process,
+});
+export type JudgementQuery = Static<typeof JudgementQuery>;
+/** What stands out in an artwork as it would be printed, worst first. */
+export const Judgement = strictObject({ findings: Type.Array(ArtFinding) });
+export type Judgement = Static<typeof Judgement>;
 
 /** Whose image it is, asked once per artwork. */
 export const RightsInput = strictObject({

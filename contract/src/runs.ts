@@ -1,6 +1,7 @@
 import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
 import { FLOWS, ROLES } from '@saltflat/core/work';
 import { Type } from 'typebox';
+import { ArtOverrule } from './orders.ts';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Process } from './process.ts';
 import { RouteDocument } from './routes.ts';
@@ -119,6 +120,8 @@ const line = {
   ),
   routeNumber: Type.Integer(),
   pieces: Type.Integer(),
+  /** Who has the art printed though something stops it. */
+  artOverrule: nullable(ArtOverrule),
   finishedAt: nullable(Instant),
 };
 const RunLineHead = strictObject(line);
@@ -206,6 +209,8 @@ export const LedgerRow = strictObject({
   garment: Type.String(),
   processes: Type.Array(Process),
   routeNumber: Type.Integer(),
+  /** Who had the art printed though something stopped it. */
+  artOverrule: nullable(ArtOverrule),
   piece: Type.Integer(),
   verdict: Type.Enum([...VERDICTS]),
   faults: Type.Array(Type.String()),

@@ -31,7 +31,7 @@ describe('the API', function () {
 
   describe('artworks', () => {
     it('keeps the file untouched, gives its pixels, and knows it again by its content', async () => {
-      const png = await discPng();
+      const png = await discPng(1);
       const { status, body } = await upload(server, png, 'disc.png');
       expect(status).to.equal(201);
       expect(body).to.include({
@@ -54,7 +54,7 @@ describe('the API', function () {
     });
 
     it('refuses what is no picture, what is cut short and what is too large, each in words', async () => {
-      const png = await discPng();
+      const png = await discPng(1);
       const text = await upload(server, Buffer.from('dear print room'), 'letter.png');
       expect([text.status, (text.body as Problem).detail]).to.deep.equal([
         415,
@@ -86,14 +86,14 @@ describe('the API', function () {
     });
 
     it('turns 16-bit and CMYK files into 8-bit sRGB and says so', async () => {
-      const deep = await sharp(await discPng())
+      const deep = await sharp(await discPng(1))
         .toColourspace('rgb16')
         .png()
         .toBuffer();
       expect(
         ((await upload(server, deep, 'deep.png')).body as { readingNotes: string[] }).readingNotes,
       ).to.include('16 bits a channel were reduced to 8.');
-      const cmyk = await sharp(await discPng())
+      const cmyk = await sharp(await discPng(1))
         .flatten()
         .toColourspace('cmyk')
         .jpeg()

@@ -80,7 +80,9 @@ describe('a line', function () {
     const [line] = own.lines;
     const ticket = { lineId: line!.id, generation: 1, attempt: 1, changeId: null };
     await widen(own, 142).expect(200);
-    const isTaken = await server.db.transaction((tx) => server.services.lineStates.planned(ticket, 1, tx));
+    const isTaken = await server.db.transaction((tx) =>
+      server.services.lineStates.planned(ticket, { routeNumber: 1, judged: [] }, tx),
+    );
     expect(isTaken).to.equal(false);
     const after = await planned(server, own.id);
     const { route } = await get<RouteVersion>(`/lines/${line!.id}/route`);

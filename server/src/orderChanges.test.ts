@@ -219,7 +219,7 @@ describe('pictures', function () {
   });
 
   it('come down to the size asked for, and never up', async () => {
-    const { body } = (await upload(server, await discPng(), 'disc.png')) as { body: { id: string } };
+    const { body } = (await upload(server, await discPng(1), 'disc.png')) as { body: { id: string } };
     const sizeAt = async (maxPx: number): Promise<string[]> => {
       const { headers } = await server.api
         .get(`/api/v1/artworks/${body.id}/pixels`)

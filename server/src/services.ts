@@ -7,7 +7,14 @@ import { BackupService } from './features/backups/index.ts';
 import type { BackupPlace } from './features/backups/index.ts';
 import { CatalogueStore, LotService, WeighingService, WeighingStore } from './features/catalogue/index.ts';
 import { JobService, JobStore } from './features/jobs/index.ts';
-import { LineStates, LineStore, OrderState, PlanSweep, refuseOnFloor } from './features/lines/index.ts';
+import {
+  LineStates,
+  LineStore,
+  OrderState,
+  PlanSweep,
+  overruleOf,
+  refuseOnFloor,
+} from './features/lines/index.ts';
 import { OrderService, OrderStore, createCheckLines } from './features/orders/index.ts';
 import { PaperService } from './features/papers/index.ts';
 import { PrintService, ProofAnswerStore } from './features/prints/index.ts';
@@ -109,6 +116,7 @@ function createGround({ db, queue, pictures, now }: Needs) {
     artworks: new ArtworkStore(db),
     preparations: new PreparationStore(db),
     pictures,
+    transaction: (work) => db.transaction(work),
     now,
   });
   const catalogue = new CatalogueStore(db, weighingStore);
@@ -177,8 +185,11 @@ function createRouting(
     lines: {
       lock,
       writePreparation: (print, own, tx) => lines.writePreparation(print, own, tx),
-      plannedByHand: (line, routeNumber, tx) => lineStates.plannedByHand(line, routeNumber, tx),
+      plannedByHand: (line, plan, tx) => lineStates.plannedByHand(line, plan, tx),
+      overruleArt: (line, overrule, tx) => lineStates.overruleArt(line, overrule, tx),
+      takeBackOverrule: (line, tx) => lineStates.takeBackOverrule(line, tx),
     },
+    overruleOf,
     provenLines: (processes, exceptLineId) => readProvenLines(db, processes, exceptLineId),
     now,
   });
@@ -193,7 +204,7 @@ function createRouting(
     lines: {
       lock,
       beginPlan: (lineId) => lineStates.beginPlan(lineId),
-      planned: (ticket, routeNumber, tx) => lineStates.planned(ticket, routeNumber, tx),
+      planned: (ticket, plan, tx) => lineStates.planned(ticket, plan, tx),
       refused: (ticket, problem, tx) => lineStates.refused(ticket, problem, tx),
     },
     noteChange: (changeId, how, tx) => changes.note(changeId, how, tx),

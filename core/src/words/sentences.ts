@@ -1,10 +1,12 @@
 import { CAUTION_WORDS, CHECKS, LOOKS, WAITS } from './checks.ts';
+import { FINDINGS } from './findings.ts';
 import { JUDGEMENTS } from './judgements.ts';
 import { CONFLICTS, LIMITS } from './limits.ts';
 import { PLACING } from './placing.ts';
 import { REASONS } from './reasons.ts';
 import { REFUSALS, SLIPS } from './slipsAndRefusals.ts';
 import { SOURCES } from './sourceWords.ts';
+import { STEPS } from './steps.ts';
 
 /**
  * Every sentence, by its code. A code is kept in documents: it is never given another meaning, and never taken away while
@@ -23,6 +25,8 @@ export const SENTENCES = {
   ...PLACING,
   ...JUDGEMENTS,
   ...SOURCES,
+  ...FINDINGS,
+  ...STEPS,
 };
 
 export type Sentences = typeof SENTENCES;

@@ -21,6 +21,7 @@ import { jobs } from './migrations/20260418T0910-jobs.ts';
 import { lots } from './migrations/20260418T0920-lots.ts';
 import { fabricsAndSources } from './migrations/20260425T0900-fabrics-and-sources.ts';
 import { readyMade } from './migrations/20260502T0900-ready-made.ts';
+import { artToMend } from './migrations/20260516T0900-art-to-mend.ts';
 import { findArtworks } from './migrations/20260509T0900-find-artworks.ts';
 import type { Migration } from './migration.ts';
 
@@ -45,6 +46,7 @@ export const MIGRATIONS: readonly Migration[] = [
   fabricsAndSources,
   readyMade,
   findArtworks,
+  artToMend,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

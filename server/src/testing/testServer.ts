@@ -50,11 +50,15 @@ export async function createDatabase(): Promise<string> {
   return base.replace(/\/[^/]*$/, `/${name}`);
 }
 
-/** A small print: a red disc on nothing. */
-export const discPng = (): Promise<Buffer> =>
+/**
+ * A red disc on nothing, 200 × 160 times a scale.
+ *
+ * @param scale at the usual one nothing stops the print up to 230 mm; at 1 it has too few pixels for any
+ */
+export const discPng = (scale = 7): Promise<Buffer> =>
   sharp(
     Buffer.from(
-      '<svg xmlns="http://www.w3.org/2000/svg" width="200" height="160"><circle cx="100" cy="80" r="70" fill="#d0342c"/></svg>',
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${200 * scale}" height="${160 * scale}" viewBox="0 0 200 160"><circle cx="100" cy="80" r="70" fill="#d0342c"/></svg>`,
     ),
   )
     .png()

@@ -1,10 +1,12 @@
 import type {
+  ArtOverruleInput,
   Job,
   LineDocument,
   LineOnOrder,
   LineQuote,
   OpenLines,
   OpenLinesQuery,
+  PreparationInput,
   ProvenLine,
   RouteVersion,
   SettingOverride,
@@ -46,11 +48,26 @@ const linesApi = baseApi.injectEndpoints({
       query: ({ lineId, ...body }) => ({ url: `/lines/${lineId}/routes`, method: 'POST', body }),
       invalidatesTags: ['Route', 'Line', 'Order'],
     }),
+    prepare: build.mutation<RouteVersion, { lineId: string } & PreparationInput>({
+      query: ({ lineId, ...body }) => ({ url: `/lines/${lineId}/preparations`, method: 'POST', body }),
+      invalidatesTags: ['Line', 'Route', 'Order'],
+    }),
+    overruleArt: build.mutation<LineOnOrder, { lineId: string } & ArtOverruleInput>({
+      query: ({ lineId, ...body }) => ({ url: `/lines/${lineId}/art-overrule`, method: 'POST', body }),
+      invalidatesTags: ['Line', 'Order'],
+    }),
+    takeBackOverrule: build.mutation<LineOnOrder, string>({
+      query: (lineId) => ({ url: `/lines/${lineId}/art-overrule/taken-back`, method: 'POST' }),
+      invalidatesTags: ['Line', 'Order'],
+    }),
   }),
 });
 
 export const {
   useLineQuery,
+  useOverruleArtMutation,
+  usePrepareMutation,
+  useTakeBackOverruleMutation,
   useOpenLinesQuery,
   useLineJobQuery,
   useRouteVersionsQuery,

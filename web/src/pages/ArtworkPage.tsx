@@ -5,14 +5,13 @@ import { PROCESS_NAMES, artJobFor } from '@saltflat/core/route';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
-import { useLineQuery, useRouteVersionsQuery } from '../api/linesApi.ts';
+import { useLineQuery, usePrepareMutation, useRouteVersionsQuery } from '../api/linesApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import { useAttempt } from '../api/useAttempt.ts';
 import {
   ArtworkView,
   Filmstrip,
   pricesOf,
-  usePrepareMutation,
   useReplaceArtworkMutation,
   withWhite,
 } from '../features/artwork/index.ts';
@@ -82,6 +81,9 @@ function LineArtwork({ lineId }: { lineId: string }) {
 const nameOf = ({ code, prints }: OrderLine, print: LinePrint | undefined): string =>
   print && prints.length > 1 ? `${code}, ${PLACEMENTS[print.placement].label.toLowerCase()},` : code;
 
+/** Planned, or tried to be, and not on the floor yet. */
+const CAN_BE_MENDED: readonly OrderLine['state'][] = ['failed', 'art-to-mend', 'ready'];
+
 interface DeskProps {
   line: OrderLine;
   print: LinePrint;
@@ -135,7 +137,7 @@ function Desk({ line, print, lines, customer, orderId, catalogue, route }: DeskP
         tell({ words: `Kept: ${line.code} is now on route version ${number}.` });
       },
     );
-  const isOpen = line.state === 'ready' || line.state === 'failed';
+  const isOpen = CAN_BE_MENDED.includes(line.state);
   return (
     <>
       <PageHead

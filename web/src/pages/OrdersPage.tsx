@@ -1,22 +1,11 @@
-import type { Order, OrderPage } from '@saltflat/contract';
+import type { OrderPage } from '@saltflat/contract';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { problemMessage } from '../api/problemMessage.ts';
 import { serverNow } from '../api/serverClock.ts';
-import { useAttempt } from '../api/useAttempt.ts';
 import { BackupNotice } from '../features/backups/index.ts';
-import { useStartRunMutation } from '../features/floor/index.ts';
-import {
-  OrderDetail,
-  OrderTable,
-  useCancelOrderMutation,
-  useDuplicateOrderMutation,
-  useOrderQuery,
-  useOrderPagesInfiniteQuery,
-  useRestoreOrderMutation,
-  withoutEmpty,
-} from '../features/orders/index.ts';
-import { usePerson } from '../person/personSlice.ts';
+import { OrderTable, useOrderPagesInfiniteQuery, withoutEmpty } from '../features/orders/index.ts';
+import { ChosenOrder } from './ChosenOrder.tsx';
 import {
   Button,
   Empty,
@@ -30,10 +19,9 @@ import {
   SelectField,
   Stack,
   useIsNarrow,
-  useToast,
 } from '../ui/index.ts';
 
-const STATES = ['open', 'needs-art', 'ready', 'running', 'done', 'cancelled'] as const;
+const STATES = ['open', 'needs-art', 'art-to-mend', 'ready', 'running', 'done', 'cancelled'] as const;
 type StateFilter = (typeof STATES)[number] | 'all';
 /** px: one thing at a time below it. */
 const NARROW = 1000;
@@ -151,63 +139,3 @@ export function OrdersPage() {
 
 const countWords = (page: OrderPage | undefined): string =>
   page ? `${page.isMore ? 'more than ' : ''}${page.total} ${page.total === 1 ? 'order' : 'orders'}` : '';
-
-function ChosenOrder({ orderId }: { orderId: string }) {
-  const { data: order, error, refetch } = useOrderQuery(orderId);
-  const navigate = useNavigate();
-  const tell = useToast();
-  const attempt = useAttempt();
-  const by = usePerson().trim() || 'not named';
-  const [cancel] = useCancelOrderMutation();
-  const [restore] = useRestoreOrderMutation();
-  const [duplicate] = useDuplicateOrderMutation();
-  const [start] = useStartRunMutation();
-  if (error)
-    return (
-      <Failed title="This order cannot be shown" onRetry={() => void refetch()}>
-        {problemMessage(error)}
-      </Failed>
-    );
-  if (!order) return <Loading what="the order" />;
-
-  const onRestore = ({ id, version, code }: Order): void =>
-    void attempt.make(
-      'restore',
-      () => restore({ id, version }),
-      () => tell({ words: `${code} is open again.` }),
-    );
-  const onCancel = (): void =>
-    void attempt.make(
-      'cancel',
-      () => cancel({ id: order.id, version: order.version }),
-      (was) => tell({ words: `${order.code} is cancelled.`, undo: () => onRestore(was) }),
-    );
-  const onDuplicate = (): void =>
-    void attempt.make(
-      'duplicate',
-      () => duplicate(order.id),
-      (copy) => {
-        tell({ words: `${copy.code} is a copy of ${order.code}.` });
-        void navigate(`/orders/${copy.id}/edit`);
-      },
-    );
-  return (
-    <OrderDetail
-      order={order}
-      by={by}
-      nowMs={serverNow()}
-      attempt={attempt}
-      onEdit={() => void navigate(`/orders/${order.id}/edit`)}
-      onDuplicate={onDuplicate}
-      onCancel={onCancel}
-      onRestore={() => onRestore(order)}
-      onStart={(lineId) =>
-        void attempt.make(
-          lineId,
-          () => start({ lineIds: [lineId], by }),
-          (run) => void navigate(`/floor/${run.id}`),
-        )
-      }
-    />
-  );
-}

@@ -25,6 +25,7 @@ export const aLine = (part: Partial<OrderLine> = {}): OrderLine => ({
       widthMm: 280,
       process: 'dtf',
       grades: [],
+      findings: [],
     },
   ],
   proof: null,
@@ -34,6 +35,7 @@ export const aLine = (part: Partial<OrderLine> = {}): OrderLine => ({
   state: 'ready',
   planProblem: null,
   routeNumber: 1,
+  artOverrule: null,
   activeRunId: null,
   ...part,
 });

@@ -1,5 +1,5 @@
 import { LINE_STATES, ORDER_STATES } from '@saltflat/contract';
-import type { LinePrint, Order, OrderLine, OrderSummary } from '@saltflat/contract';
+import type { ArtOverrule, LinePrint, Order, OrderLine, OrderSummary } from '@saltflat/contract';
 import { PROCESSES } from '@saltflat/core/route';
 import type {
   CreationOptional,
@@ -98,6 +98,8 @@ export interface LineRow extends Model<InferAttributes<LineRow>, InferCreationAt
   planAttempts: CreationOptional<number>;
   /** The change of the set-up it is planned anew for. */
   planChangeId: string | null;
+  /** Who has the art printed though something stops it, and why. */
+  artOverrule: ArtOverrule | null;
   removedAt: Date | null;
   order?: NonAttribute<OrderRow>;
   colour?: NonAttribute<ColourRow>;
@@ -123,6 +125,7 @@ export const defineLine = (sequelize: Sequelize) =>
       planAskedAt: orNull(instant),
       planAttempts: { ...integer, defaultValue: 0 },
       planChangeId: orNull(uuid),
+      artOverrule: orNull(json),
       removedAt: orNull(instant),
     }),
     TABLE,
@@ -141,6 +144,8 @@ export interface PrintRow extends Model<InferAttributes<PrintRow>, InferCreation
   widthMm: number;
   process: LinePrint['process'];
   grades: LinePrint['grades'];
+  /** What stood out in its art when it was last planned. */
+  findings: LinePrint['findings'];
   artwork?: NonAttribute<ArtworkRow | null>;
   preparation?: NonAttribute<PreparationRow | null>;
   line?: NonAttribute<LineRow>;
@@ -160,6 +165,7 @@ export const definePrint = (sequelize: Sequelize) =>
       widthMm: decimal,
       process: oneOf(PROCESSES),
       grades: json,
+      findings: json,
     }),
     TABLE,
   );

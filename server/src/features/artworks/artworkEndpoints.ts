@@ -2,6 +2,7 @@ import { finished, pipeline } from 'node:stream/promises';
 import {
   Artwork,
   ArtworkUpload,
+  NewPreparation,
   Photo,
   Preparation,
   RightsInput,
@@ -89,6 +90,17 @@ const aboutOne = (artworks: ArtworkService): Endpoint[] => [
       answer: Type.Array(Preparation),
     },
     ({ params }) => artworks.preparations(params.id ?? ''),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/artworks/:id/preparations',
+      summary: 'A way to make an artwork ready, kept under a number; the same one twice is one',
+      body: NewPreparation,
+      answer: Preparation,
+      status: 201,
+    },
+    ({ params, body }) => artworks.prepare(params.id ?? '', body),
   ),
 ];
 

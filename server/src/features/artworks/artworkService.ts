@@ -1,6 +1,13 @@
 import { randomUUID, subtle } from 'node:crypto';
 import { DomainError } from '@saltflat/contract';
-import type { Artwork, Photo, Preparation, PreparationInput, RightsInput } from '@saltflat/contract';
+import type {
+  Artwork,
+  NewPreparation,
+  Photo,
+  Preparation,
+  PreparationInput,
+  RightsInput,
+} from '@saltflat/contract';
 import type { ArtFigures, ArtJob, Plane } from '@saltflat/core/artwork';
 import type { Tx } from '../../db/connection.ts';
 import type { KeptPicture, Look, Pictures, PlaneFormat } from '../../pictures/index.ts';
@@ -11,6 +18,7 @@ interface Needs {
   artworks: ArtworkStore;
   preparations: PreparationStore;
   pictures: Pictures;
+  transaction: <T>(work: (tx: Tx) => Promise<T>) => Promise<T>;
   now: () => number;
 }
 
@@ -138,6 +146,13 @@ export class ArtworkService {
   async preparations(id: string): Promise<Preparation[]> {
     await this.get(id);
     return this.needs.preparations.ofArtwork(id);
+  }
+
+  /** Keeps a way to make an artwork ready, for a line that is being written. */
+  async prepare(artworkId: string, made: NewPreparation): Promise<Preparation> {
+    await this.get(artworkId);
+    const id = await this.needs.transaction((tx) => this.keepPreparation(artworkId, made, tx));
+    return (await this.preparations(artworkId)).find((own) => own.id === id) ?? missing(id);
   }
 
   keepPreparation(

@@ -1,6 +1,8 @@
 import { LedgerPage, LedgerQuery } from '@saltflat/contract';
 import type { LedgerRow } from '@saltflat/contract';
+import { sayOverrule } from '@saltflat/core/artwork';
 import { FAULTS } from '@saltflat/core/run';
+import { inWords } from '@saltflat/core/words';
 import type { Database } from '../../db/connection.ts';
 import { streamCsv, streamJson } from '../../http/csv.ts';
 import { endpoint, file } from '../../http/endpoint.ts';
@@ -12,7 +14,7 @@ const PAGE = 50;
 const EXPORT_PAGE = 1000;
 const CSV_COLUMNS = [
   'at', 'code', 'customer', 'garment', 'process', 'route_version', 'piece', 'verdict', 'faults', 'note', 'by',
-  'plate_c', 'dwell_s', 'actual_dwell_s', 'pretreatment_g', 'pretreatment_target_g', 'run', 'made_in', 'lots',
+  'plate_c', 'dwell_s', 'actual_dwell_s', 'pretreatment_g', 'pretreatment_target_g', 'run', 'made_in', 'lots', 'art_overruled',
 ]; // prettier-ignore
 
 export const ledgerEndpoints = (db: Database, sparse = new SparseSearches()): Endpoint[] => [
@@ -75,4 +77,5 @@ const csvRow = (row: LedgerRow): Record<string, string | number | null> => ({
   run: row.runId,
   made_in: row.made.map(({ step }) => step).join('; '),
   lots: row.lots.map(({ material, lot }) => `${material} ${lot}`).join('; '),
+  art_overruled: row.artOverrule && inWords(sayOverrule(row.artOverrule)),
 });

@@ -171,12 +171,12 @@ function afterOf({ cursor }: LedgerQuery, bind: unknown[]): string {
     or (x.run_id, x.piece) > ($${bind.push(runId)}::uuid, $${bind.push(piece)}::integer))`;
 }
 
-const PIECE = `x.run_id as "runId", a."orderId", a."lineId", a.code, a.customer, a.garment, x.processes, a."routeNumber", x.piece, x.verdict,
+const PIECE = `x.run_id as "runId", a."orderId", a."lineId", a.code, a.customer, a.garment, x.processes, a."routeNumber", a."artOverrule", x.piece, x.verdict,
   x.faults, x.note, x.photo, x.by_name as by, x.at, x.plate_c as "plateC", x.dwell_s as "dwellS", x.actual_dwell_s as "actualDwellS",
   x.pretreatment_g as "pretreatmentG", x.pretreatment_target_g as "pretreatmentTargetG", x.made, x.lots`;
 /** What a piece's names are is read once a run: a page holds many pieces of few. Kept apart, or it would be read for each all the same. */
 const ABOUT = `about as materialized (select r.run_id, r.line_id as "lineId", l.order_id as "orderId", l.code, k.name as customer,
-    c.name || ' ' || s.name as garment, v.number as "routeNumber"
+    c.name || ' ' || s.name as garment, v.number as "routeNumber", l.art_overrule as "artOverrule"
   from (select distinct run_id from page) own join run_line r on r.run_id = own.run_id join route_version v on v.id = r.route_version_id
     join order_line l on l.id = r.line_id join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
     join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id)`;

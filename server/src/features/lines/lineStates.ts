@@ -1,9 +1,11 @@
 import { DomainError } from '@saltflat/contract';
-import type { OrderLineInput } from '@saltflat/contract';
+import type { ArtOverrule, OrderLineInput } from '@saltflat/contract';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow, OrderRow } from '../../db/models/index.ts';
 import type { PlanQueue } from '../../jobs/planQueue.ts';
-import type { LineState, LineStore, PassedDraft } from './lineStore.ts';
+import { artStanding, withoutPlaces } from './artStanding.ts';
+import type { JudgedPrint } from './artStanding.ts';
+import type { LineState, LineStore, PassedDraft, Transition } from './lineStore.ts';
 import type { OrderState } from './orderState.ts';
 
 interface Needs {
@@ -15,7 +17,19 @@ interface Needs {
 }
 
 /** Not on the floor: may be edited, planned and planned again. */
-const DRAFT = ['needs-art', 'planning', 'failed', 'ready'] as const satisfies readonly LineState[];
+const DRAFT = [
+  'needs-art',
+  'planning',
+  'failed',
+  'art-to-mend',
+  'ready',
+] as const satisfies readonly LineState[];
+
+/** A route that was planned: its number, and the art that it is for. */
+export interface MadePlan {
+  routeNumber: number;
+  judged: readonly JudgedPrint[];
+}
 
 /** A plan that is wanted: for which generation of which line. */
 export interface PlanTicket {
@@ -30,9 +44,9 @@ export interface PlanTicket {
  * is in another one by then, nothing happens. Whatever makes a plan obsolete counts the line's generation up, so that a
  * plan made for an older one finds nobody to take it.
  *
- *   needs-art ─► planning ─► ready ─► running ⇄ done
- *                   │  ▲       │
- *                   ▼  └───────┘ an edit, or a change of the set-up
+ *   needs-art ─► planning ─┬─────────────► ready ─► running ⇄ done
+ *                   │  ▲   └► art-to-mend ◄─┘ │    a named person overrules what stops the print, or takes that back
+ *                   ▼  └──────────┴───────────┘    an edit, or a change of the set-up
  *                 failed
  */
 export class LineStates {
@@ -115,9 +129,8 @@ export class LineStates {
   }
 
   /** A plan is made. @returns false where it is for a generation that is over: it is to be thrown away */
-  async planned({ lineId, generation }: PlanTicket, routeNumber: number, tx: Tx): Promise<boolean> {
-    const outcome = { to: 'ready', from: ['planning'], generation, routeNumber, planProblem: null } as const;
-    return this.settled(lineId, outcome, tx);
+  async planned({ lineId, generation }: PlanTicket, plan: MadePlan, tx: Tx): Promise<boolean> {
+    return this.arrived(lineId, { from: ['planning'], generation }, plan, tx);
   }
 
   /** A plan cannot be made; the line says why. @returns false where that is over */
@@ -126,18 +139,25 @@ export class LineStates {
   }
 
   /** A person has planned a line while looking at it, for the generation they saw. */
-  async plannedByHand(line: LineRow, routeNumber: number, tx: Tx): Promise<void> {
-    const { id, generation } = line;
-    const from = ['failed', 'ready'] as const;
-    const outcome = {
-      to: 'ready',
-      from,
-      generation,
-      routeNumber,
-      planProblem: null,
-      isNewGeneration: true,
-    } as const;
-    if (!(await this.settled(id, outcome, tx))) refuseChanged(line);
+  async plannedByHand(line: LineRow, plan: MadePlan, tx: Tx): Promise<void> {
+    const from = ['failed', 'art-to-mend', 'ready'] as const;
+    const how = { from, generation: line.generation, isNewGeneration: true };
+    if (!(await this.arrived(line.id, how, plan, tx))) refuseChanged(line);
+  }
+
+  /** Somebody has the art printed though something stops it. */
+  async overruleArt(line: LineRow, artOverrule: ArtOverrule, tx: Tx): Promise<void> {
+    const { generation } = line;
+    const outcome = { to: 'ready', from: ['art-to-mend'], generation, artOverrule } as const;
+    if (!(await this.settled(line.id, outcome, tx))) refuseChanged(line);
+  }
+
+  /** Takes that back: what stops the print stops the line again. */
+  async takeBackOverrule(line: LineRow, tx: Tx): Promise<void> {
+    if (line.artOverrule === null)
+      throw new DomainError('not-now', `${line.code} has nothing overruled: there is nothing to take back.`);
+    const outcome = { to: 'art-to-mend', from: ['ready'], artOverrule: null } as const;
+    if (!(await this.settled(line.id, outcome, tx))) refuseOnFloor(line);
   }
 
   /** Puts a line on the floor. */
@@ -192,16 +212,30 @@ export class LineStates {
     await this.needs.orders.settle(order, tx);
   }
 
-  private async settled(
+  /** A line has a route: it is ready, or its art is to be mended first. */
+  private async arrived(
     lineId: string,
-    transition: Parameters<LineStore['pass']>[1],
+    how: Pick<Transition, 'from' | 'generation' | 'isNewGeneration'>,
+    { routeNumber, judged }: MadePlan,
     tx: Tx,
   ): Promise<boolean> {
     const { lines, orders } = this.needs;
     const found = await lines.lockLine(lineId, tx);
+    if (!found) return false;
+    const standing = artStanding(judged, found.line.artOverrule);
+    if (!(await this.settled(lineId, { ...how, ...standing, routeNumber, planProblem: null }, tx)))
+      return false;
+    for (const { print, findings } of judged)
+      await lines.writeFindings({ lineId, id: print }, withoutPlaces(findings), tx);
+    await orders.summarise(found.order, tx);
+    return true;
+  }
+
+  private async settled(lineId: string, transition: Transition, tx: Tx): Promise<boolean> {
+    const { lines, orders } = this.needs;
+    const found = await lines.lockLine(lineId, tx);
     if (!found || !(await lines.pass(lineId, transition, tx))) return false;
     await orders.settle(found.order, tx);
-    if (transition.to === 'ready') await orders.summarise(found.order, tx);
     return true;
   }
 }
@@ -210,6 +244,7 @@ const WHY_NOT: Partial<Record<LineState, string>> = {
   'needs-art': 'it has no artwork',
   planning: 'its route is still being planned',
   failed: 'its route could not be planned',
+  'art-to-mend': 'something in its art stops the print: mend it, or have it overruled by name',
   running: 'it is on the floor already',
   done: 'it is done',
 };

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { OrderLine, OrderLineInput } from '@saltflat/contract';
+import type { ArtOverrule, LinePrint, OrderLine, OrderLineInput } from '@saltflat/contract';
 import { Op, literal } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow, OrderRow } from '../../db/models/index.ts';
@@ -19,6 +19,7 @@ export interface Transition {
   planProblem?: string | null;
   planAskedAt?: Date | null;
   planChangeId?: string | null;
+  artOverrule?: ArtOverrule | null;
 }
 
 /** A line that is planned anew, and whether it could not be planned before. */
@@ -80,6 +81,14 @@ export class LineStore {
     tx: Tx,
   ): Promise<void> {
     await this.db.models.prints.update(own, { where: { ...print }, transaction: tx });
+  }
+
+  async writeFindings(
+    print: { lineId: string; id: string },
+    findings: LinePrint['findings'],
+    tx: Tx,
+  ): Promise<void> {
+    await this.db.models.prints.update({ findings }, { where: { ...print }, transaction: tx });
   }
 
   /** How many prints of a line have no artwork yet, so that nothing can be planned. */
@@ -173,7 +182,10 @@ export class LineStore {
         transaction: tx,
       },
     );
-    await orders.update({ state: 'planning' }, { where: { ...ofDrafts, state: 'ready' }, transaction: tx });
+    await orders.update(
+      { state: 'planning' },
+      { where: { ...ofDrafts, state: ['art-to-mend', 'ready'] }, transaction: tx },
+    );
     const passed = new Set(changed.map(({ id }) => id));
     const hadFailed = new Set(failed.map(({ id }) => id));
     return drafts.flatMap(({ id }) => (passed.has(id) ? [{ id, hadFailed: hadFailed.has(id) }] : []));
@@ -220,8 +232,9 @@ export class LineStore {
         lineId: line.id,
         id: was ? was.id : String(++given),
         position: i + 1,
-        preparationId: preparationId ?? kept,
+        preparationId: preparationId === undefined ? kept : preparationId,
         grades,
+        findings: [],
       };
     });
     await prints.bulkCreate(rows, { transaction: tx });
@@ -239,7 +252,13 @@ export class LineStore {
 }
 
 const IS_DRAFT = {
-  state: { [Op.in]: ['planning', 'ready', 'failed'] satisfies LineState[] },
+  state: { [Op.in]: ['planning', 'art-to-mend', 'ready', 'failed'] satisfies LineState[] },
   removedAt: null,
 };
-const NOTHING_PLANNED = { planProblem: null, routeNumber: null, planChangeId: null, removedAt: null };
+const NOTHING_PLANNED = {
+  artOverrule: null,
+  planProblem: null,
+  routeNumber: null,
+  planChangeId: null,
+  removedAt: null,
+};

@@ -55,7 +55,7 @@ export class OrderState {
   async fillSparks(most: number): Promise<number> {
     const { orders, lines } = this.db.models;
     const bare = await orders.findAll({
-      where: { spark: null, state: { [Op.in]: ['ready', 'running', 'done'] } },
+      where: { spark: null, state: { [Op.in]: ['art-to-mend', 'ready', 'running', 'done'] } },
       limit: most,
     });
     for (const order of bare)
@@ -96,7 +96,7 @@ const garmentOf = ({ colour }: LineRow): string => `${colour?.name ?? ''} ${colo
 export function standing(states: readonly LineState[]): Exclude<Order['state'], 'cancelled'> {
   if (states.includes('running')) return 'running';
   if (states.every((state) => state === 'done')) return 'done';
-  const leastAdvanced = (['failed', 'needs-art', 'planning'] as const).find((state) =>
+  const leastAdvanced = (['failed', 'needs-art', 'planning', 'art-to-mend'] as const).find((state) =>
     states.includes(state),
   );
   return leastAdvanced ?? 'ready';

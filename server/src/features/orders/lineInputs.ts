@@ -46,7 +46,7 @@ export function hasChanged(input: OrderLineInput, before: readonly OrderLine[]):
       const kept = was && was.artworkId === own.artworkId ? was.preparationId : null;
       return {
         ...own,
-        preparationId: own.preparationId ?? kept ?? null,
+        preparationId: own.preparationId === undefined ? kept : own.preparationId,
         grades: own.grades ?? was?.grades ?? [],
       };
     }),

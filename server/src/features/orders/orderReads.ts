@@ -14,7 +14,7 @@ const LINE = `
   select l.id, l.order_id as "orderId", l.position, l.code, s.id as "styleId", s.name as "styleName", s.kind as "styleKind",
     json_build_object('id', c.id, 'name', c.name, 'hex', c.hex, 'tone', c.tone, 'dye', c.dye) as colour,
     (select json_agg(json_build_object('id', w.id, 'placement', w.placement, 'dropMm', w.drop_mm, 'widthMm', w.width_mm, 'process', w.process,
-        'grades', w.grades,
+        'grades', w.grades, 'findings', w.findings,
         'artwork', case when a.id is not null then json_build_object('id', a.id, 'name', a.name, 'sha256', a.sha256, 'format', a.format,
           'widthPx', a.width_px, 'heightPx', a.height_px, 'bytes', a.size_bytes, 'readingNotes', a.reading_notes, 'rights', a.rights,
           'rightsNote', a.rights_note, 'createdAt', a.created_at) end,
@@ -27,7 +27,7 @@ const LINE = `
       from proof_answer w left join route_version v on v.id = w.route_version_id where w.line_id = l.id order by w.at desc limit 1) as proof,
     (select json_agg(json_build_object('size', q.size, 'quantity', q.quantity) order by z.position nulls last, q.size)
       from order_line_size q left join garment_size z on z.style_id = c.style_id and z.size = q.size where q.line_id = l.id) as sizes,
-    l.house, l.state, l.plan_problem as "planProblem", l.route_number as "routeNumber",
+    l.house, l.state, l.plan_problem as "planProblem", l.route_number as "routeNumber", l.art_overrule as "artOverrule",
     (select r.run_id from run_line r where r.line_id = l.id and r.finished_at is null) as "activeRunId"
   from order_line l join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id`;
 

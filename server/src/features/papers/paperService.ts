@@ -34,6 +34,7 @@ export class PaperService {
         garment: `${line.colour.name} ${line.styleName}`,
         kind: line.styleKind,
         note,
+        artOverrule: line.artOverrule,
         route: version.route,
         routeNumber: version.number,
         pieces: version.pieces,

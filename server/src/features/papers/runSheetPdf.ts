@@ -1,4 +1,6 @@
 import { toBuffer } from 'bwip-js/node';
+import type { ArtOverrule } from '@saltflat/contract';
+import { sayOverrule } from '@saltflat/core/artwork';
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { BlankKind } from '@saltflat/core/blank';
 import { PROCESS_NAMES, heatedAgainSaid, warmUpSaid } from '@saltflat/core/route';
@@ -29,6 +31,8 @@ export interface RunSheet {
   garment: string;
   kind: BlankKind;
   note: string;
+  /** Who has the art printed though something stops it. */
+  artOverrule: ArtOverrule | null;
   route: Route;
   routeNumber: number;
   pieces: number;
@@ -98,6 +102,13 @@ function drawHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
       width: width - 2 * margin,
       size: 12,
       weight: 600,
+    });
+  if (sheet.artOverrule)
+    y = warning(doc, inWords(sayOverrule(sheet.artOverrule)), {
+      x: margin,
+      y: y + 2,
+      width: width - 2 * margin,
+      size: BODY,
     });
   if (sheet.route.warmUps.length > 0)
     y = writeColumn(

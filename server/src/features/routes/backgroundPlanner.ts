@@ -9,6 +9,12 @@ import type { RoutePlanner } from './routePlanner.ts';
 import type { NewRouteVersion, RouteStore } from './routeStore.ts';
 import { isSamePlan } from './samePlan.ts';
 
+/** A route that was planned: its number, and the art that it is for. */
+export interface MadePlan {
+  routeNumber: number;
+  judged: NewRouteVersion['art'];
+}
+
 interface Ticket {
   lineId: string;
   generation: number;
@@ -26,7 +32,7 @@ interface Needs {
   lines: {
     lock: (lineId: string, tx: Tx) => Promise<unknown>;
     beginPlan: (lineId: string) => Promise<Ticket | null>;
-    planned: (ticket: Ticket, routeNumber: number, tx: Tx) => Promise<boolean>;
+    planned: (ticket: Ticket, plan: MadePlan, tx: Tx) => Promise<boolean>;
     refused: (ticket: Ticket, problem: string, tx: Tx) => Promise<boolean>;
   };
   /** Notes what a change of the set-up did to a line. */
@@ -70,7 +76,8 @@ export class BackgroundPlanner {
         await lines.lock(lineId, tx); // versions get their numbers one at a time
         const isSame = former !== undefined && isSamePlan(former, made);
         const number = isSame ? former.version.number : await routes.insert(made, { generation, at }, tx);
-        if (!(await lines.planned(ticket, number, tx))) throw new Obsolete();
+        if (!(await lines.planned(ticket, { routeNumber: number, judged: made.art }, tx)))
+          throw new Obsolete();
         const differences = isSame || !former ? [] : differencesOf(former.version, made);
         const { id, code } = line;
         await this.note(ticket, { lineId: id, code, customer, problem: null, number, differences }, tx);

@@ -4,10 +4,13 @@ import type {
   ComparisonAnswer,
   ComparisonQuery,
   GarmentStyle,
+  Judgement,
+  JudgementQuery,
   LineDocument,
   Preparation,
 } from '@saltflat/contract';
 import type { PrintProcess } from '@saltflat/core/artwork';
+import type { Garment } from '@saltflat/core/blank';
 import type { Comparison, ComparisonInput } from '@saltflat/core/compare';
 import { PROCESSES, PROCESS_MODULES, artJobFor, needsWhite, printNeedsOf } from '@saltflat/core/route';
 import type { PrintNeeds, Process } from '@saltflat/core/route';
@@ -31,10 +34,7 @@ export class ComparisonService {
 
   async compare(query: ComparisonQuery): Promise<ComparisonAnswer> {
     const catalogue = await this.needs.readCatalogue();
-    const style = catalogue.styles.find(({ id }) => id === query.styleId);
-    if (!style) throw unknown('styleId', 'That garment is not in the shop’s list: choose another.');
-    if (!style.colours.some(({ id }) => id === query.colourId))
-      throw unknown('colourId', `${style.name} does not come in that colour: choose another.`);
+    const { style, colour } = garmentIn(catalogue, query);
     const line: PlannedLine = {
       ...query,
       code: 'This line',
@@ -44,7 +44,7 @@ export class ComparisonService {
     };
     const print = line.prints.find(({ id }) => id === query.print);
     if (!print) throw unknown('print', `There is no print ${query.print} among those that are written.`);
-    const figures = await this.figuresOf(line, print, catalogue, style);
+    const figures = await this.figuresOf(print, catalogue, garmentOf(style, colour));
     const anyFigures = figures.dtf;
     if (anyFigures === undefined || anyFigures.inkMm2 === 0)
       throw new DomainError('not-now', 'The artwork is empty: there is nothing to print.');
@@ -73,20 +73,46 @@ export class ComparisonService {
     return { ...comparison, taken: await this.needs.takenMachines() };
   }
 
+  /** What stands out in an artwork as a print of a line that is being written. */
+  async judge({
+    artworkId,
+    preparationId = null,
+    process,
+    widthMm,
+    ...query
+  }: JudgementQuery): Promise<Judgement> {
+    const catalogue = await this.needs.readCatalogue();
+    const { style, colour } = garmentIn(catalogue, query);
+    const preparation = await this.preparation(artworkId, preparationId);
+    const garment = garmentOf(style, colour);
+    const job = artJobFor({
+      id: '1',
+      process,
+      widthMm,
+      preparation,
+      garment,
+      equipment: equipmentOf(catalogue),
+    });
+    return { findings: (await this.needs.planner.measured(artworkId, job)).findings };
+  }
+
   private async written({
     artworkId,
     preparationId = null,
     grades = [],
     ...own
   }: ComparisonQuery['prints'][number]): Promise<PlannedPrint> {
-    const all = preparationId === null ? [] : await this.needs.preparations(artworkId);
-    const preparation = all.find(({ id }) => id === preparationId) ?? null;
     return {
       ...own,
       grades,
-      preparation,
+      preparation: await this.preparation(artworkId, preparationId),
       artwork: { id: artworkId, name: await this.needs.artworkName(artworkId) },
     };
+  }
+
+  private async preparation(artworkId: string, id: string | null): Promise<Preparation | null> {
+    const all = id === null ? [] : await this.needs.preparations(artworkId);
+    return all.find((own) => own.id === id) ?? null;
   }
 
   /** The line's other prints as their own processes print them; what is empty is left out. */
@@ -104,14 +130,11 @@ export class ComparisonService {
 
   /** The print's figures as each process would print it; measured once per kind of print. */
   private async figuresOf(
-    line: PlannedLine,
     print: PlannedPrint,
     catalogue: Catalogue,
-    style: GarmentStyle,
+    garment: Garment,
   ): Promise<Partial<Record<PrintProcess, PrintNeeds>>> {
-    const colour = style.colours.find(({ id }) => id === line.colourId);
-    if (!colour || !print.artwork) return {};
-    const garment = garmentOf(style, colour);
+    if (!print.artwork) return {};
     const equipment = equipmentOf(catalogue);
     const { id: artworkId } = print.artwork;
     const kinds = new Map<PrintProcess, Process>(
@@ -127,6 +150,18 @@ export class ComparisonService {
     const prints: Partial<Record<PrintProcess, PrintNeeds>> = Object.fromEntries(measured);
     return (prints.sub ?? prints.dtf) ? { ...prints, sub: prints.sub ?? prints.dtf } : prints;
   }
+}
+
+/** The garment of a line that is being written, in one of its colours. */
+function garmentIn(
+  { styles }: Catalogue,
+  query: { styleId: string; colourId: string },
+): { style: GarmentStyle; colour: GarmentStyle['colours'][number] } {
+  const style = styles.find(({ id }) => id === query.styleId);
+  if (!style) throw unknown('styleId', 'That garment is not in the shop’s list: choose another.');
+  const colour = style.colours.find(({ id }) => id === query.colourId);
+  if (!colour) throw unknown('colourId', `${style.name} does not come in that colour: choose another.`);
+  return { style, colour };
 }
 
 const unknown = (field: string, message: string): DomainError =>

@@ -1,8 +1,12 @@
 import {
+  ArtOverruleInput,
   ArtworkReport,
   ComparisonAnswer,
   ComparisonQuery,
+  Judgement,
+  JudgementQuery,
   LineDocument,
+  LineOnOrder,
   PreparationInput,
   PrintId,
   ProvenLine,
@@ -31,6 +35,16 @@ export const routeEndpoints = (routes: RouteService, comparisons: ComparisonServ
       isWorded: true,
     },
     ({ body }) => comparisons.compare(body),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/judgements',
+      summary: 'What stands out in an artwork as a print of a line that is being written, worst first',
+      body: JudgementQuery,
+      answer: Judgement,
+    },
+    ({ body }) => comparisons.judge(body),
   ),
 ];
 
@@ -98,6 +112,26 @@ const planningEndpoints = (routes: RouteService): Endpoint[] => [
       status: 201,
     },
     ({ params, body }) => routes.replan(params.id ?? '', body),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/lines/:id/art-overrule',
+      summary: 'Have a line’s art printed though something stops it: by name, with a word why',
+      body: ArtOverruleInput,
+      answer: LineOnOrder,
+      status: 201,
+    },
+    ({ params, body }) => routes.overruleArt(params.id ?? '', body),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/lines/:id/art-overrule/taken-back',
+      summary: 'Take that back: what stops the print stops the line again',
+      answer: LineOnOrder,
+    },
+    ({ params }) => routes.takeBackOverrule(params.id ?? ''),
   ),
   endpoint(
     {

@@ -11,7 +11,7 @@ import type {
   SourceChoice,
 } from '@saltflat/contract';
 import { ANALYSIS_VERSION } from '@saltflat/core/artwork';
-import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
+import type { ArtFigures, ArtJob, Finding } from '@saltflat/core/artwork';
 import { priceRoute } from '@saltflat/core/cost';
 import type { Rates } from '@saltflat/core/cost';
 import {
@@ -57,7 +57,8 @@ const ENOUGH_INSPECTED = 30; // fewer pieces say too little about a share of a f
 /** A line's document, and how the art of its prints was measured for it. */
 export interface Drawn {
   document: LineDocument;
-  art: PrintArt[];
+  /** Its prints’ art, and what stands out in it. */
+  art: (PrintArt & { findings: Finding[] })[];
 }
 
 /** What people want otherwise than the planner: values of settings, and things to work with. */
@@ -102,13 +103,14 @@ export class RoutePlanner {
     const drawn = await Promise.all(
       line.prints.map(async (print, i) => {
         const art = await this.artOf(line, print, overrides);
-        const needs = printNeedsOf(await this.measured(art.artworkId, art.job, tell(i)));
+        const figures = await this.measured(art.artworkId, art.job, tell(i));
+        const needs = printNeedsOf(figures);
         if (needs.inkMm2 === 0)
           throw new DomainError(
             'not-now',
             `“${print.artwork?.name ?? ''}” is empty: there is nothing to print.`,
           );
-        return { art, document: printDocument(print, needs) };
+        return { art: { ...art, findings: figures.findings }, document: printDocument(print, needs) };
       }),
     );
     const catalogue = await this.needs.readCatalogue();

@@ -1,5 +1,7 @@
 import { DomainError, PLACEMENTS } from '@saltflat/contract';
 import type {
+  ArtOverrule,
+  ArtOverruleInput,
   LineDocument,
   LineOnOrder,
   LinePrint,
@@ -14,6 +16,7 @@ import type { ArtFigures } from '@saltflat/core/artwork';
 import { processKey } from '@saltflat/core/route';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow } from '../../db/models/index.ts';
+import type { MadePlan } from './backgroundPlanner.ts';
 import { asPlanned, nameOf } from './routePlanner.ts';
 import type { RoutePlanner } from './routePlanner.ts';
 import { isSamePlan } from './samePlan.ts';
@@ -36,9 +39,13 @@ interface Needs {
       own: { preparationId: string | null; widthMm: number },
       tx: Tx,
     ) => Promise<void>;
-    plannedByHand: (line: LineRow, routeNumber: number, tx: Tx) => Promise<void>;
+    plannedByHand: (line: LineRow, plan: MadePlan, tx: Tx) => Promise<void>;
+    overruleArt: (line: LineRow, overrule: ArtOverrule, tx: Tx) => Promise<void>;
+    takeBackOverrule: (line: LineRow, tx: Tx) => Promise<void>;
   };
   provenLines: (processes: string, exceptLineId: string) => Promise<ProvenLine[]>;
+  /** What an overrule of all that stops a line’s prints is about. */
+  overruleOf: (judged: NewRouteVersion['art']) => ArtOverrule['of'];
   now: () => number;
 }
 
@@ -86,7 +93,7 @@ export class RouteService {
     const former = await routes.latest(lineId);
     refuseStale(line, former?.version, input.basedOn);
     refuseRun(line);
-    const { steps, white, widthMm, overrides } = input;
+    const { steps, white, widthMm, overrides = former?.version.overrides ?? [] } = input;
     const preparation = { id: '', artworkId, number: 0, steps, white, byName: input.by, createdAt: '' };
     const prints = line.prints.map((own) => (own === print ? { ...own, widthMm, preparation } : own));
     const own = { overrides, sources: former?.version.sources ?? [] };
@@ -140,6 +147,38 @@ export class RouteService {
     return (await planner.draw(asPlanned(line), { overrides, sources })).document;
   }
 
+  /** Has a line's art printed though something stops it: by name, with a word why, for the art as it was looked at. */
+  async overruleArt(lineId: string, { by, why, basedOn }: ArtOverruleInput): Promise<LineOnOrder> {
+    const { db, routes, findLine, lines, overruleOf, now } = this.needs;
+    const { line } = await findLine(lineId);
+    const whole = await routes.whole(lineId, null);
+    refuseStale(line, whole?.version, basedOn);
+    refuseRun(line);
+    if (line.state !== 'art-to-mend')
+      throw new DomainError(
+        'not-now',
+        `Nothing stops the art of ${line.code}: there is nothing to overrule.`,
+      );
+    const findings = (print: string) => line.prints.find(({ id }) => id === print)?.findings ?? [];
+    const judged = whole?.input?.art.map((art) => ({ ...art, findings: findings(art.print) })) ?? [];
+    const overrule = { by, why, at: new Date(now()).toISOString(), of: overruleOf(judged) };
+    await db.transaction(async (tx) => {
+      const row = await lines.lock(lineId, tx);
+      if (row) await lines.overruleArt(row, overrule, tx);
+    });
+    return findLine(lineId);
+  }
+
+  /** Takes that back. */
+  async takeBackOverrule(lineId: string): Promise<LineOnOrder> {
+    const { db, findLine, lines } = this.needs;
+    await db.transaction(async (tx) => {
+      const row = await lines.lock(lineId, tx);
+      if (row) await lines.takeBackOverrule(row, tx);
+    });
+    return findLine(lineId);
+  }
+
   /** Lines of the same processes that were run, to copy from; those of the same garment first. */
   async provenLines(lineId: string): Promise<ProvenLine[]> {
     const { line } = await this.needs.findLine(lineId);
@@ -167,7 +206,7 @@ export class RouteService {
       former && isSamePlan(former, made)
         ? former.version.number
         : await routes.insert(made, { generation: row.generation + 1, at: new Date(now()) }, tx);
-    await lines.plannedByHand(row, number, tx);
+    await lines.plannedByHand(row, { routeNumber: number, judged: made.art }, tx);
     return row;
   }
 }

@@ -12,6 +12,7 @@ import type { Route } from '@saltflat/core/route';
 import type { LineDocument, PrintArt, RouteVersion, ShopFacts } from '@saltflat/contract';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { RouteRow } from '../../db/models/index.ts';
+import type { Finding } from '@saltflat/core/artwork';
 import { Memory } from '../../memory.ts';
 
 /** A route as it was planned, with all it was planned from. */
@@ -21,7 +22,8 @@ export interface NewRouteVersion extends Pick<
 > {
   document: LineDocument;
   planner: number;
-  art: PrintArt[];
+  /** The art of its prints, and what stands out in it. */
+  art: (PrintArt & { findings: Finding[] })[];
 }
 
 /** A version with what it was planned from; `null` where that was not kept yet. */
@@ -92,6 +94,7 @@ export class RouteStore {
     const { routes } = this.db.models;
     const { lineId, route, cost, overrides, sources, pieces, document, planner, art } = made;
     const { line, facts } = takeApart(document);
+    const kept = art.map(({ findings: _judged, ...own }) => own); // they belong to the line as it stands
     const last = await routes.max<number | null, RouteRow>('number', { where: { lineId }, transaction: tx });
     const number = (last ?? 0) + 1;
     await routes.create(
@@ -107,7 +110,7 @@ export class RouteStore {
         overrides,
         sources,
         pieces,
-        input: { format: 2, planner, line, art },
+        input: { format: 2, planner, line, art: kept },
         factsSha256: await this.keepFacts(facts, tx),
         createdAt: how.at,
       },

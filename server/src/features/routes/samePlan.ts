@@ -1,3 +1,4 @@
+import type { LineDocument, PrintArt } from '@saltflat/contract';
 import type { NewRouteVersion, WholeVersion } from './routeStore.ts';
 
 /** True where a plan comes out as a version that is there already, with all that shows in its quote and picture: no other is made then. */
@@ -17,12 +18,12 @@ export function isSamePlan({ version, input }: WholeVersion, made: NewRouteVersi
   );
 }
 
-const shownOf = ({ document, art }: Pick<NewRouteVersion, 'document' | 'art'>): unknown[] => [
+const shownOf = ({ document, art }: { document: LineDocument; art: readonly PrintArt[] }): unknown[] => [
   document.rates,
   document.sizes,
   document.areas,
   document.prints.map(({ id, placement }) => [id, placement]),
-  art,
+  art.map(({ print, artworkId, analysis, job }) => ({ print, artworkId, analysis, job })),
 ];
 
 const canonical = (value: unknown): string => JSON.stringify(sorted(value));

@@ -16,7 +16,7 @@ const LINE = `json_build_object('key', w.key, 'lineId', l.id, 'orderId', l.order
   'garment', c.name || ' ' || s.name, 'colourHex', c.hex, 'routeNumber', v.number,
   'prints', (select json_agg(json_build_object('id', p.id, 'placement', p.placement, 'artworkId', p.artwork_id) order by p.position)
     from line_print p where p.line_id = l.id),
-  'pieces', w.pieces, 'finishedAt', w.finished_at)`;
+  'pieces', w.pieces, 'artOverrule', l.art_overrule, 'finishedAt', w.finished_at)`;
 
 const headSql = (runs: string): string => `
   select r.id, r.started_by as "startedBy", r.created_at as "createdAt", r.finished_at as "finishedAt", r.event_count as "eventCount", own.lines

@@ -70,7 +70,6 @@ export function ArtPanels(props: Props) {
             {art.figures ? (
               <Findings
                 findings={art.figures.findings}
-                system={system}
                 pointed={props.pointed}
                 onPoint={props.onPoint}
                 onFix={props.onFix}
@@ -111,7 +110,6 @@ export function ArtPanels(props: Props) {
             artworkId={print.artwork?.id ?? ''}
             current={{ lineId: line.id, print: print.id }}
             keptId={print.preparation?.id ?? null}
-            system={system}
             comparedNumber={props.compared?.number ?? null}
             onTake={({ steps, white }) => desk.change({ steps: [...steps], white })}
             onCompare={props.onCompare}

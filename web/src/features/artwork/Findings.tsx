@@ -1,12 +1,8 @@
+import { sayFinding, sayFix } from '@saltflat/core/artwork';
 import type { Finding, Fix } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
-import type { UnitSystem } from '@saltflat/core/units';
-import { findingWords } from './findingWords.ts';
-import { fixWords } from './stepWords.ts';
-import { Button, Mark, Pressable, Row, Rows, Swatch, TOKENS } from '../../ui/index.ts';
-
-const MARKS = { stop: '■', warn: '◆', note: '○' } as const;
-const WORDS = { stop: 'stops the print', warn: 'will show', note: 'worth knowing' } as const;
+import { useWords } from '../../units/useWords.ts';
+import { Button, Pressable, Row, Rows, SeverityMark, Swatch, TOKENS } from '../../ui/index.ts';
 
 /** Which finding is pointed at, and which of its places. */
 export interface Pointed {
@@ -16,7 +12,6 @@ export interface Pointed {
 
 interface Props {
   findings: readonly Finding[];
-  system: UnitSystem;
   pointed: Pointed | null;
   onPoint: (finding: Finding, place: number) => void;
   /** `null` where the line can no longer be changed. */
@@ -24,7 +19,8 @@ interface Props {
 }
 
 /** What stands out in the file, worst first: where it is, and what mends it by one press. */
-export function Findings({ findings, system, pointed, onPoint, onFix }: Props) {
+export function Findings({ findings, pointed, onPoint, onFix }: Props) {
+  const words = useWords();
   if (findings.length === 0) {
     return (
       <p style={{ padding: '12px 16px' }}>
@@ -35,7 +31,7 @@ export function Findings({ findings, system, pointed, onPoint, onFix }: Props) {
   return (
     <Rows aria-label="Findings">
       {findings.map((finding) => {
-        const { title, text } = findingWords(finding, system);
+        const { title, text } = sayFinding(finding);
         const place = pointed?.code === finding.code ? pointed.place : -1;
         return (
           <li
@@ -46,17 +42,11 @@ export function Findings({ findings, system, pointed, onPoint, onFix }: Props) {
             }}
           >
             <Row justify="space-between" align="baseline" gap={8}>
-              <h3>{title}</h3>
-              <Mark
-                mark={MARKS[finding.severity]}
-                tone={finding.severity === 'note' ? 'calm' : 'hands'}
-                isSmall
-              >
-                {WORDS[finding.severity]}
-              </Mark>
+              <h3>{words(title)}</h3>
+              <SeverityMark severity={finding.severity} />
             </Row>
             <p>
-              {text}
+              {words(text)}
               {finding.confidence === 'likely' && (
                 <span className="muted"> Likely, not sure: look for yourself.</span>
               )}
@@ -66,12 +56,12 @@ export function Findings({ findings, system, pointed, onPoint, onFix }: Props) {
                 finding.fixes.map((fix, i) => (
                   <Button
                     look={i === 0 && finding.severity !== 'note' ? 'primary' : 'second'}
-                    key={fixWords(fix, system)}
+                    key={words(sayFix(fix))}
                     size="small"
                     icon={swatchOf(fix)}
                     onClick={() => onFix(fix)}
                   >
-                    {fixWords(fix, system)}
+                    {words(sayFix(fix))}
                   </Button>
                 ))}
               {finding.places.length > 0 && (

@@ -1,8 +1,9 @@
+import { sayStep } from '@saltflat/core/artwork';
 import type { ArtStep } from '@saltflat/core/artwork';
 import type { UnitSystem } from '@saltflat/core/units';
 import { useState } from 'react';
 import { StepFields } from './StepFields.tsx';
-import { stepWords } from './stepWords.ts';
+import { useWords } from '../../units/useWords.ts';
 import {
   ArrowDown,
   ArrowUp,
@@ -29,6 +30,7 @@ interface Props {
 
 /** What is done to the file before it is printed, in order; the original is never touched. */
 export function StepList({ steps, system, onChange, onClean, isCleaning, onPick }: Props) {
+  const words = useWords();
   const [open, setOpen] = useState<number | null>(null);
   if (steps.length === 0) {
     return (
@@ -53,7 +55,8 @@ export function StepList({ steps, system, onChange, onClean, isCleaning, onPick 
   return (
     <Rows as="ol" aria-label="Steps">
       {steps.map((step, i) => {
-        const { title, detail } = stepWords(step, system);
+        const said = sayStep(step);
+        const [title, detail] = [words(said.title), words(said.detail)];
         const isOpen = open === i;
         return (
           <li key={`${i} ${step.kind}`}>

@@ -1,8 +1,8 @@
 import type { Preparation } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
-import type { UnitSystem } from '@saltflat/core/units';
+import { sayStep } from '@saltflat/core/artwork';
 import { useArtworkUsesQuery, usePreparationsQuery } from './preparationsApi.ts';
-import { stepWords } from './stepWords.ts';
+import { useWords } from '../../units/useWords.ts';
 import { Link } from 'react-router';
 import { Pressable, Rows, Stack, dayAndTime } from '../../ui/index.ts';
 
@@ -11,7 +11,6 @@ interface Props {
   /** The print that is looked at. */
   current: { lineId: string; print: string };
   keptId: string | null;
-  system: UnitSystem;
   /** Number of the version beside which the picture is shown; 0 is the bare file, `null` none. */
   comparedNumber: number | null;
   onTake: (preparation: Preparation) => void;
@@ -19,7 +18,8 @@ interface Props {
 }
 
 /** Ways this file has been made ready, and where else it is printed. */
-export function Versions({ artworkId, current, keptId, system, comparedNumber, onTake, onCompare }: Props) {
+export function Versions({ artworkId, current, keptId, comparedNumber, onTake, onCompare }: Props) {
+  const words = useWords();
   const { data: versions = [] } = usePreparationsQuery(artworkId);
   const { data: uses = [] } = useArtworkUsesQuery(artworkId);
   const others = uses.filter((use) => use.lineId !== current.lineId || use.print !== current.print);
@@ -40,7 +40,7 @@ export function Versions({ artworkId, current, keptId, system, comparedNumber, o
                   {version.byName}, {dayAndTime(version.createdAt)}
                 </div>
                 <div className="small">
-                  {version.steps.map((step) => stepWords(step, system).title).join(', ') || 'white only'}
+                  {version.steps.map((step) => words(sayStep(step).title)).join(', ') || 'white only'}
                 </div>
               </div>
               <Pressable look="words" onClick={() => onTake(version)}>

@@ -1,15 +1,10 @@
-import type { ArtStep, Finding, Fix } from '@saltflat/core/artwork';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { ArtPicture } from '../../worker/artwork.worker.ts';
 import { fitView, sizeMm, viewOfPlace, zoomAbout } from './drawArt.ts';
-import { findingWords } from './findingWords.ts';
 import { outlineOf, printTop } from '@saltflat/core/placement';
 import { layersFor } from './layers.ts';
-import { fixWords, stepWords } from './stepWords.ts';
 
-const METRIC = { temperature: 'C', length: 'mm' } as const;
-const INCHES = { temperature: 'F', length: 'in' } as const;
 const NO_BITMAP = {} as ImageBitmap; // sizes alone are looked at
 const picture = (width: number, height: number, widthMm: number): ArtPicture => ({
   bitmap: NO_BITMAP,
@@ -78,56 +73,5 @@ describe('layers', () => {
       expect(layers.some(({ layer }) => layer === 'film-printed')).to.equal(process === 'dtf');
     }
     expect(layersFor('sub').some(({ layer }) => layer === 'white')).to.equal(false);
-  });
-});
-
-describe('words for the artwork', () => {
-  const finding = (code: Finding['code'], params: Finding['params']): Finding => ({
-    code,
-    severity: 'warn',
-    confidence: 'sure',
-    params,
-    places: [],
-    placeCount: 0,
-    fixes: [],
-  });
-
-  it('say lengths in the person’s own units', () => {
-    const solid = finding('solid-stiff', { circleMm: 254, areaMm2: 60_000 });
-    expect(findingWords(solid, METRIC).text).to.match(/circle of 254\smm/);
-    expect(findingWords(solid, INCHES).text).to.match(/circle of 10(\.0+)?\sin/);
-  });
-
-  it('name only the sides of a margin that there are', () => {
-    const margin = finding('empty-margin', { leftMm: 0, rightMm: 0.2, topMm: 12, bottomMm: 30 });
-    expect(findingWords(margin, METRIC).text).to.match(/^Nothing is printed on 12\smm above, 30\smm below:/);
-  });
-
-  it('say of a box that the garment would show it for free', () => {
-    const box = finding('opaque-box', { tone: 'black', hex: '#040404', boxShare: 0.74, likeGarment: true });
-    const { title, text } = findingWords(box, METRIC);
-    expect(title).to.equal('An opaque black box round the art');
-    expect(text).to.match(/74\s%.*for free/);
-  });
-
-  it('describe every step, and what a fix will do', () => {
-    const steps: ArtStep[] = [
-      { kind: 'knock-out', hex: '#040404', tol: 8, soft: 14, mode: 'flood' },
-      { kind: 'crop-margin' },
-      { kind: 'remove-checkerboard', greys: ['#ffffff', '#cccccc'], cellPx: 16 },
-      { kind: 'harden-edges', threshold: 128 },
-      { kind: 'screen-soft', cellMm: 1 },
-      { kind: 'thicken', thinnerThanMm: 0.3, byMm: 0.2 },
-      { kind: 'drop-specks', smallerThanMm2: 0.2 },
-      { kind: 'perforate', holeMm: 1.2, pitchMm: 3 },
-    ];
-    const titles = steps.map((step) => stepWords(step, METRIC).title);
-    expect(new Set(titles).size).to.equal(steps.length);
-    expect(stepWords(steps[7]!, METRIC).detail).to.contain('15 % open');
-    const fixes: Fix[] = steps.map((step) => ({ kind: 'step', step }));
-    expect(fixWords(fixes[0]!, METRIC)).to.equal('Take #040404 out from the border in');
-    expect(fixWords({ kind: 'print-width', widthMm: 152.4 }, INCHES)).to.match(
-      /^Print it 6(\.0+)?\sin wide$/,
-    );
   });
 });

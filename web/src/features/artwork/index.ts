@@ -1,6 +1,6 @@
 export { ArtworkView } from './ArtworkView.tsx';
 export { Filmstrip } from './Filmstrip.tsx';
 export { pricesOf } from './pricesOf.ts';
-export { usePrepareMutation, useReplaceArtworkMutation } from './preparationsApi.ts';
+export { useReplaceArtworkMutation } from './preparationsApi.ts';
 export type { ArtDraft } from './useArtDraft.ts';
 export { withWhite } from './withWhite.ts';

@@ -4,11 +4,9 @@ import type {
   LaydownFit,
   Order,
   Preparation,
-  PreparationInput,
   ProofAnswer,
   ProofAnswerInput,
   RightsInput,
-  RouteVersion,
   WeighingInput,
 } from '@saltflat/contract';
 import { baseApi } from '../../api/baseApi.ts';
@@ -22,10 +20,6 @@ const preparationsApi = baseApi.injectEndpoints({
     artworkUses: build.query<ArtworkUse[], string>({
       query: (artworkId) => `/artworks/${artworkId}/lines`,
       providesTags: ['Line'],
-    }),
-    prepare: build.mutation<RouteVersion, { lineId: string } & PreparationInput>({
-      query: ({ lineId, ...body }) => ({ url: `/lines/${lineId}/preparations`, method: 'POST', body }),
-      invalidatesTags: ['Line', 'Route', 'Order'],
     }),
     replaceArtwork: build.mutation<Order, { lineId: string; print: string; artworkId: string }>({
       query: ({ lineId, ...body }) => ({
@@ -58,7 +52,6 @@ const preparationsApi = baseApi.injectEndpoints({
 export const {
   usePreparationsQuery,
   useArtworkUsesQuery,
-  usePrepareMutation,
   useReplaceArtworkMutation,
   useSayRightsMutation,
   useProofAnswersQuery,

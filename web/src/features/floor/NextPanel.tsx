@@ -1,7 +1,8 @@
 import { PLACEMENTS } from '@saltflat/contract/placements';
+import { sayOverrule } from '@saltflat/core/artwork';
 import { countdownS } from '@saltflat/core/run';
 import { plannedMode, timedPhases, traceHeat } from '@saltflat/core/work';
-import type { Operation } from '@saltflat/core/work';
+import type { Operation, Role } from '@saltflat/core/work';
 import { formatClock, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import type { Said } from '@saltflat/core/words';
@@ -26,6 +27,9 @@ import {
 } from './floorParts.tsx';
 import { WeighIn } from './WeighIn.tsx';
 import { Button, Note, Stack } from '../../ui/index.ts';
+
+/** Where somebody would stop the piece for what was overruled: as it is printed, and as it is judged. */
+const TELLS_OVERRULE: readonly Role[] = ['print', 'inspect'];
 
 interface Props {
   moment: Moment;
@@ -108,6 +112,9 @@ export function NextPanel({
               ◆ {words(slip)}
             </Note>
           ))}
+          {line.artOverrule && TELLS_OVERRULE.includes(operation.role) && (
+            <Note tone="caution">◆ {words(sayOverrule(line.artOverrule))}</Note>
+          )}
           {operation.cautions.map((caution) => (
             <Note tone="caution" key={caution.code}>
               {words(caution)}

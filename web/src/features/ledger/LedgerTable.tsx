@@ -1,4 +1,5 @@
 import type { LedgerRow } from '@saltflat/contract';
+import { sayOverrule } from '@saltflat/core/artwork';
 import { shortNames } from '@saltflat/core/route';
 import { FAULTS, readStepId } from '@saltflat/core/run';
 import type { Role } from '@saltflat/core/work';
@@ -7,6 +8,7 @@ import dayjs from 'dayjs';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useUnits } from '../../units/unitsSlice.ts';
+import { useWords } from '../../units/useWords.ts';
 import type { UnitSystem } from '@saltflat/core/units';
 import { DataTable, StateMark } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
@@ -83,6 +85,7 @@ const Seen = ({ row }: { row: LedgerRow }) => (
       </div>
     ))}
     {row.note && <div className="muted">“{row.note}”</div>}
+    {row.artOverrule && <Overruled overrule={row.artOverrule} />}
     {row.photo && (
       <a href={`/api/v1/photos/${row.photo}`} target="_blank" rel="noreferrer">
         Photo
@@ -93,6 +96,16 @@ const Seen = ({ row }: { row: LedgerRow }) => (
     )}
   </>
 );
+
+const Overruled = ({ overrule }: { overrule: NonNullable<LedgerRow['artOverrule']> }) => {
+  const words = useWords();
+  return (
+    <div className="small">
+      <span aria-hidden="true">◆ </span>
+      {words(sayOverrule(overrule))}
+    </div>
+  );
+};
 
 const DONE: Partial<Record<Role, string>> = {
   print: 'printed',

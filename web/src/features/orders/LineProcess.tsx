@@ -2,13 +2,14 @@ import type { ComparisonQuery } from '@saltflat/contract';
 import type { Process } from '@saltflat/core/route';
 import { PROCESSES, PROCESS_NAMES, promiseSlip } from '@saltflat/core/route';
 import { skipToken } from '@reduxjs/toolkit/query';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { serverNow } from '../../api/serverClock.ts';
 import { useComparisonQuery } from './comparisonApi.ts';
 import { gradesOf, piecesOf } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
 import { useWords } from '../../units/useWords.ts';
+import { useSettled } from './useSettled.ts';
 import { ProcessComparison } from './ProcessComparison.tsx';
 import { Note, RadioField, Refusal } from '../../ui/index.ts';
 
@@ -104,26 +105,27 @@ function queryOf(line: LineValues, print: PrintValues): ComparisonQuery | null {
     .map(([size, text]) => ({ size, quantity: Number(text) }))
     .filter(({ quantity }) => Number.isInteger(quantity) && quantity > 0);
   if (piecesOf(line) === 0 || sizes.length === 0) return null;
-  const written = prints.flatMap(({ id, artwork, placement, dropMm, widthMm, process, widths }) => {
-    if (artwork === null || widthMm === null || dropMm === null) return [];
-    // what it is compared for does not depend on which process is chosen for it now
-    const own = id === print.id ? 'dtf' : process;
-    const grades = gradesOf(widths, sizes);
-    return [{ id, artworkId: artwork.id, placement, dropMm, widthMm, process: own, grades } as const];
-  });
+  const written = prints.flatMap(
+    ({ id, artwork, preparation, placement, dropMm, widthMm, process, widths }) => {
+      if (artwork === null || widthMm === null || dropMm === null) return [];
+      // what it is compared for does not depend on which process is chosen for it now
+      const own = id === print.id ? 'dtf' : process;
+      const grades = gradesOf(widths, sizes);
+      const preparationId = preparation?.id ?? null;
+      return [
+        {
+          id,
+          artworkId: artwork.id,
+          preparationId,
+          placement,
+          dropMm,
+          widthMm,
+          process: own,
+          grades,
+        } as const,
+      ];
+    },
+  );
   if (!written.some(({ id }) => id === print.id)) return null;
   return { styleId, colourId, prints: written, print: print.id, sizes, house };
-}
-
-/** The value once it has stayed the same for a while: nothing is asked at every key. */
-function useSettled<T>(value: T, ms: number): T {
-  const [settled, setSettled] = useState(value);
-  const key = JSON.stringify(value);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(value), ms);
-    return () => clearTimeout(timer);
-    // compared by content: a new object of the same content is the same question
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, ms]);
-  return JSON.stringify(settled) === key ? value : settled;
 }

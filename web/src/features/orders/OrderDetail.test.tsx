@@ -36,7 +36,12 @@ function Detail({
         onDuplicate={nothing}
         onCancel={nothing}
         onRestore={nothing}
-        onStart={(id) => void attempt.make(id, () => Promise.resolve(answers.shift() ?? {}), setStarted)}
+        actionsOf={({ id }) => ({
+          onStart: () => void attempt.make(id, () => Promise.resolve(answers.shift() ?? {}), setStarted),
+          onPrepare: nothing,
+          onOverrule: nothing,
+          onTakeBack: nothing,
+        })}
       />
     </>
   );

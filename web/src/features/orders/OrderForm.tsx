@@ -38,7 +38,7 @@ interface Props {
   onLeave: () => void;
 }
 
-const DRAFT_KEY = 'saltflat.order-draft-4'; // counted up when the form's values change their shape
+const DRAFT_KEY = 'saltflat.order-draft-5'; // counted up when the form's values change their shape
 
 /** A new order on one page, or an old one being changed. What is typed survives a reload and a refusal. */
 export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Props) {

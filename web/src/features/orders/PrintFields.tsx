@@ -6,6 +6,7 @@ import { ArtDrop } from './ArtDrop.tsx';
 import { LineProcess } from './LineProcess.tsx';
 import { orderedSizes, usualPlace } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
+import { PrintJudged } from './PrintJudged.tsx';
 import { WidthsField } from './WidthsField.tsx';
 import {
   Button,
@@ -68,12 +69,15 @@ export function PrintFields({
         </Row>
       )}
       <Split columns="260px minmax(0, 1fr)" gap={20} pad={16}>
-        <ArtDrop
-          artwork={print.artwork}
-          colourHex={style?.colours.find(({ id }) => id === line.colourId)?.hex ?? '#ffffff'}
-          label={`Artwork of line ${place.line + 1}${which}`}
-          onChange={(artwork) => onChange({ artwork })}
-        />
+        <Stack gap={12}>
+          <ArtDrop
+            artwork={print.artwork}
+            colourHex={style?.colours.find(({ id }) => id === line.colourId)?.hex ?? '#ffffff'}
+            label={`Artwork of line ${place.line + 1}${which}`}
+            onChange={(artwork) => onChange({ artwork, preparation: null })}
+          />
+          <PrintJudged key={print.artwork?.id} line={line} print={print} onChange={onChange} />
+        </Stack>
         <Stack>
           {children}
           <Split columns="1fr 1fr 1fr" gap={12}>

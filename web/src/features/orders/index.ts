@@ -1,5 +1,6 @@
 export { Measuring } from './Measuring.tsx';
 export { LinePicker } from './LinePicker.tsx';
+export type { LineActions } from './LineCard.tsx';
 export { OrderDetail } from './OrderDetail.tsx';
 export { OrderForm } from './OrderForm.tsx';
 export { OrderTable } from './OrderTable.tsx';

@@ -171,6 +171,7 @@ describe('the order form', () => {
               widthMm: 300,
               process: 'dtg' as const,
               grades: [{ sizes: ['L'], widthMm: 320 }],
+              findings: [],
             },
             {
               id: '3',
@@ -181,6 +182,7 @@ describe('the order form', () => {
               widthMm: 90,
               process: 'dtf' as const,
               grades: [],
+              findings: [],
             },
           ],
           sizes: [{ size: 'L', quantity: 2 }],
@@ -189,6 +191,7 @@ describe('the order form', () => {
           state: 'ready' as const,
           planProblem: null,
           routeNumber: 1,
+          artOverrule: null,
           activeRunId: null,
         },
       ],
@@ -208,6 +211,7 @@ describe('the order form', () => {
             {
               id: '1',
               artworkId: null,
+              preparationId: null,
               placement: 'back',
               dropMm: 90,
               widthMm: 300,
@@ -217,6 +221,7 @@ describe('the order form', () => {
             {
               id: '3',
               artworkId: null,
+              preparationId: null,
               placement: 'left-chest',
               dropMm: 95,
               widthMm: 90,

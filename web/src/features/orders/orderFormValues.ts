@@ -4,6 +4,7 @@ import type {
   Order,
   OrderInput,
   OrderLineInput,
+  Preparation,
   PrintInput,
 } from '@saltflat/contract';
 import type { BlankKind } from '@saltflat/core/blank';
@@ -13,12 +14,17 @@ import { MOST_PRINTS } from '@saltflat/core/route';
 import type { HouseMethods, Process } from '@saltflat/core/route';
 import { fromLocalField, toLocalField, usualDue } from './dates.ts';
 
+/** A way to make an artwork ready that is kept already. */
+export type ReadyArt = Pick<Preparation, 'id' | 'steps' | 'white'>;
+
 /** One print of a line that is being written. */
 export interface PrintValues {
   /** Its name within the line: of one that is there already, or a made-up one until the server gives one. */
   id: string;
   isNew: boolean;
   artwork: Artwork | null;
+  /** How the artwork is made ready; `null` for the file as it came. */
+  preparation: ReadyArt | null;
   placement: PlacementKey;
   dropMm: number | null;
   widthMm: number | null;
@@ -65,6 +71,7 @@ const emptyPrint = (id: string, place: ReturnType<typeof usualPlace>): PrintValu
   id,
   isNew: true,
   artwork: null,
+  preparation: null,
   ...place,
   process: 'dtf',
   isProcessChosen: false,
@@ -138,8 +145,8 @@ export const valuesOf = (order: Order): OrderValues => ({
     lineId: line.id,
     styleId: line.styleId,
     colourId: line.colour.id,
-    prints: line.prints.map(({ id, artwork, placement, dropMm, widthMm, process, grades }) => ({
-      ...{ id, artwork, placement, dropMm, widthMm, process },
+    prints: line.prints.map(({ id, artwork, preparation, placement, dropMm, widthMm, process, grades }) => ({
+      ...{ id, artwork, preparation, placement, dropMm, widthMm, process },
       isNew: false,
       isProcessChosen: true,
       widths: Object.fromEntries(
@@ -193,7 +200,7 @@ function lineInput(line: LineValues, path: string, problems: Record<string, stri
 }
 
 function printInput(
-  { id, isNew, artwork, placement, dropMm, widthMm, process, widths }: PrintValues,
+  { id, isNew, artwork, preparation, placement, dropMm, widthMm, process, widths }: PrintValues,
   sizes: readonly { size: string }[],
   path: string,
   problems: Record<string, string>,
@@ -205,6 +212,7 @@ function printInput(
   return {
     ...(isNew ? {} : { id }),
     artworkId: artwork?.id ?? null,
+    preparationId: preparation?.id ?? null,
     placement,
     dropMm: dropMm ?? 0,
     widthMm: widthMm ?? 0,

@@ -36,6 +36,7 @@ export const STATES = {
   'needs-art': { mark: '◆', word: 'needs art', tone: 'hands' },
   planning: { mark: '○', word: 'planning', tone: 'calm' },
   failed: { mark: '■', word: 'no route', tone: 'hands' },
+  'art-to-mend': { mark: '◆', word: 'art to mend', tone: 'hands' },
   ready: { mark: '◐', word: 'ready', tone: 'go' },
   running: { mark: '▶', word: 'running', tone: 'go' },
   resting: { mark: '∿', word: 'resting', tone: 'calm' },
@@ -46,6 +47,22 @@ export const STATES = {
   reprint: { mark: '◆', word: 'reprint', tone: 'hands' },
   scrap: { mark: '■', word: 'scrap', tone: 'hands' },
 } as const satisfies Record<string, { mark: string; word: string; tone: Tone }>;
+
+const SEVERITIES = {
+  stop: { mark: '■', word: 'stops the print', tone: 'hands' },
+  warn: { mark: '◆', word: 'will show', tone: 'hands' },
+  note: { mark: '○', word: 'worth knowing', tone: 'calm' },
+} as const satisfies Record<string, { mark: string; word: string; tone: Tone }>;
+
+/** How much harm something does that was found in a file. */
+export function SeverityMark({ severity }: { severity: keyof typeof SEVERITIES }) {
+  const { mark, word, tone } = SEVERITIES[severity];
+  return (
+    <Mark mark={mark} tone={tone} isSmall>
+      {word}
+    </Mark>
+  );
+}
 
 /** The state of a line, an order or a piece. */
 export function StateMark({ state }: { state: keyof typeof STATES }) {

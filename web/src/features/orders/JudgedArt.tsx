@@ -1,0 +1,86 @@
+import { sayFinding, sayFix, sayStep } from '@saltflat/core/artwork';
+import type { ArtStep, Finding, Fix } from '@saltflat/core/artwork';
+import type { RefusalProps } from '../../api/useAttempt.ts';
+import { useWords } from '../../units/useWords.ts';
+import { Button, Refusal, Row, SeverityMark, Stack, Swatch } from '../../ui/index.ts';
+
+interface Props {
+  /** Worst first. */
+  findings: readonly Finding[];
+  /** What is done to the file already, in order. */
+  done?: readonly ArtStep[];
+  /** `null` where it cannot be changed here. */
+  onFix: ((fix: Fix) => void) | null;
+  /** Takes the last step out again. */
+  onUndo?: (() => void) | undefined;
+  isBusy: boolean;
+  refusal: RefusalProps;
+  children?: React.ReactNode;
+}
+
+/** What will be seen on the garment; what is only worth knowing is counted, and told on the artwork itself. */
+const SHOWN = 3;
+
+/** The worst of what stands out in a print's art, each with what mends it by one press. */
+export default function JudgedArt({ findings, done = [], onFix, onUndo, isBusy, refusal, children }: Props) {
+  const words = useWords();
+  const harmful = findings.filter(({ severity }) => severity !== 'note');
+  const shown = harmful.slice(0, SHOWN);
+  const more = findings.length - shown.length;
+  return (
+    <Stack gap={8} as="section" aria-label="What stands out in the art">
+      {harmful.length === 0 && (
+        <p className="small">
+          <span aria-hidden="true">● </span>Nothing in the art stops or spoils the print.
+        </p>
+      )}
+      {shown.map((finding) => {
+        const { title, text } = sayFinding(finding);
+        const [fix] = finding.fixes;
+        return (
+          <div key={finding.code}>
+            <Row gap={6} align="baseline">
+              <strong>{words(title)}</strong>
+              <SeverityMark severity={finding.severity} />
+            </Row>
+            <p className="small">{words(text)}</p>
+            {onFix && fix && (
+              <Button
+                size="small"
+                look={finding.severity === 'stop' ? 'primary' : 'second'}
+                isBusy={isBusy}
+                icon={
+                  fix.kind === 'step' && fix.step.kind === 'knock-out' ? (
+                    <Swatch hex={fix.step.hex} />
+                  ) : undefined
+                }
+                onClick={() => onFix(fix)}
+              >
+                {words(sayFix(fix))}
+              </Button>
+            )}
+          </div>
+        );
+      })}
+      {more > 0 && (
+        <p className="muted small">
+          {more === 1 ? 'One thing more is' : `${more} things more are`} told on the artwork.
+        </p>
+      )}
+      {done.length > 0 && (
+        <Row gap={8} align="baseline">
+          <span className="small">
+            Mended: {done.map((step) => words(sayStep(step).title).toLowerCase()).join(', ')}
+          </span>
+          {onUndo && (
+            <Button size="small" look="quiet" isBusy={isBusy} onClick={onUndo}>
+              Take the last back
+            </Button>
+          )}
+        </Row>
+      )}
+      {children}
+      <Refusal {...refusal} />
+    </Stack>
+  );
+}

@@ -1,0 +1,174 @@
+import type { LinePrint, OrderLine } from '@saltflat/contract';
+import { PLACEMENTS } from '@saltflat/contract/placements';
+import { sayOverrule } from '@saltflat/core/artwork';
+import type { Fix } from '@saltflat/core/artwork';
+import { useState } from 'react';
+import type { Attempt } from '../../api/useAttempt.ts';
+import { useWords } from '../../units/useWords.ts';
+import JudgedArt from './JudgedArt.tsx';
+import { Button, Dialog, Note, Refusal, TextField } from '../../ui/index.ts';
+
+/** What can be done about a line's art where the line is looked at. */
+export interface ArtActions {
+  /** Another way to make a print ready, or another width. */
+  onPrepare: (print: LinePrint, how: Pick<PreparedPrint, 'steps' | 'widthMm'>) => void;
+  onOverrule: (signed: { by: string; why: string }) => void;
+  onTakeBack: () => void;
+}
+interface PreparedPrint {
+  steps: NonNullable<LinePrint['preparation']>['steps'];
+  widthMm: number;
+}
+
+interface Props {
+  line: OrderLine;
+  /** Who is working here. */
+  by: string;
+  actions: ArtActions;
+  /** What was refused: at `prepare` with line and print, `overrule` or `take-back` with the line. */
+  attempt: Pick<Attempt, 'refusal' | 'isBusy'>;
+}
+
+/** What stands out in the art of a line that is not on the floor yet, what mends it, and who has it printed all the same. */
+export default function LineArt({ line, by, actions, attempt }: Props) {
+  const words = useWords();
+  const [isAsked, setIsAsked] = useState(false);
+  const isOpen = line.state === 'ready' || line.state === 'art-to-mend';
+  const told = line.prints.filter(
+    ({ findings, preparation }) =>
+      findings.some(({ severity }) => severity !== 'note') || (preparation?.steps.length ?? 0) > 0,
+  );
+  return (
+    <>
+      {isOpen &&
+        told.map((print) => (
+          <PrintArt
+            key={print.id}
+            print={print}
+            isOne={line.prints.length === 1}
+            isBusy={attempt.isBusy(`prepare ${line.id} ${print.id}`)}
+            refusal={attempt.refusal(`prepare ${line.id} ${print.id}`)}
+            onPrepare={actions.onPrepare}
+          />
+        ))}
+      {line.state === 'art-to-mend' && (
+        <div>
+          <Button size="small" onClick={() => setIsAsked(true)}>
+            Print it as it is …
+          </Button>
+        </div>
+      )}
+      {line.artOverrule && (
+        <Note
+          tone="caution"
+          isSmall
+          actions={
+            line.state === 'ready' && (
+              <Button size="small" look="quiet" onClick={actions.onTakeBack}>
+                Take that back
+              </Button>
+            )
+          }
+        >
+          ◆ {words(sayOverrule(line.artOverrule))}
+        </Note>
+      )}
+      <Refusal {...attempt.refusal(`take-back ${line.id}`)} />
+      {isAsked && line.state === 'art-to-mend' && (
+        <OverruleDialog
+          code={line.code}
+          by={by}
+          isBusy={attempt.isBusy(`overrule ${line.id}`)}
+          refusal={attempt.refusal(`overrule ${line.id}`)}
+          onOverrule={actions.onOverrule}
+          onClose={() => setIsAsked(false)}
+        />
+      )}
+    </>
+  );
+}
+
+interface PrintProps {
+  print: LinePrint;
+  isOne: boolean;
+  isBusy: boolean;
+  refusal: ReturnType<Attempt['refusal']>;
+  onPrepare: ArtActions['onPrepare'];
+}
+
+function PrintArt({ print, isOne, isBusy, refusal, onPrepare }: PrintProps) {
+  const steps = print.preparation?.steps ?? [];
+  const mend = (fix: Fix): void =>
+    fix.kind === 'print-width'
+      ? onPrepare(print, { steps, widthMm: fix.widthMm })
+      : onPrepare(print, { steps: [...steps, fix.step], widthMm: print.widthMm });
+  return (
+    <div>
+      {!isOne && <p className="muted small">{PLACEMENTS[print.placement].label}</p>}
+      <JudgedArt
+        findings={print.findings}
+        done={steps}
+        onFix={mend}
+        onUndo={() => onPrepare(print, { steps: steps.slice(0, -1), widthMm: print.widthMm })}
+        isBusy={isBusy}
+        refusal={refusal}
+      />
+    </div>
+  );
+}
+
+interface OverruleProps {
+  code: string;
+  by: string;
+  isBusy: boolean;
+  refusal: ReturnType<Attempt['refusal']>;
+  onOverrule: ArtActions['onOverrule'];
+  onClose: () => void;
+}
+
+/** Something stops the print, and it is wanted all the same: by whom, and why, goes with it to the floor and into the ledger. */
+function OverruleDialog({ code, by, isBusy, refusal, onOverrule, onClose }: OverruleProps) {
+  const [name, setName] = useState(by === 'not named' ? '' : by);
+  const [why, setWhy] = useState('');
+  const [isAsked, setIsAsked] = useState(false);
+  const missing = (text: string, words: string): string | undefined =>
+    isAsked && text.trim() === '' ? words : undefined;
+  return (
+    <Dialog
+      title={`Print ${code} as it is`}
+      onClose={onClose}
+      onSubmit={() => {
+        setIsAsked(true);
+        if (name.trim() !== '' && why.trim() !== '') onOverrule({ by: name.trim(), why: why.trim() });
+      }}
+      actions={
+        <>
+          <Button onClick={onClose}>Leave it to be mended</Button>
+          <Button look="primary" type="submit" isBusy={isBusy}>
+            Print it as it is
+          </Button>
+        </>
+      }
+    >
+      <p>
+        Who says so and why goes with the line to the floor and into the ledger. It holds for this art at this
+        size on this colour; anything else is asked anew.
+      </p>
+      <TextField
+        label="Who"
+        value={name}
+        problem={missing(name, 'Whose word is it?')}
+        autoFocus={name === ''}
+        onChange={setName}
+      />
+      <TextField
+        label="Why"
+        value={why}
+        problem={missing(why, 'Say why, as: the customer wants the box.')}
+        autoFocus={name !== ''}
+        onChange={setWhy}
+      />
+      <Refusal {...refusal} />
+    </Dialog>
+  );
+}

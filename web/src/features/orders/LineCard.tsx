@@ -1,0 +1,138 @@
+import type { LinePrint, OrderLine } from '@saltflat/contract';
+import { PLACEMENTS } from '@saltflat/contract/placements';
+import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
+import { formatQuantity } from '@saltflat/core/units';
+import { Suspense, lazy } from 'react';
+import { Link } from 'react-router';
+import type { Attempt } from '../../api/useAttempt.ts';
+import { useUnits } from '../../units/unitsSlice.ts';
+import { ArtThumb } from './ArtThumb.tsx';
+import type { ArtActions } from './LineArt.tsx';
+import { Measuring } from './Measuring.tsx';
+import { Button, Note, Refusal, Row, Stack, StateMark } from '../../ui/index.ts';
+
+/** With the sentences for what stands out it weighs as much as the list: it comes when there is something to tell. */
+const LineArt = lazy(() => import('./LineArt.tsx'));
+
+/** What can be done with a line. */
+export interface LineActions extends ArtActions {
+  onStart: () => void;
+}
+
+interface Props {
+  line: OrderLine;
+  isCancelled: boolean;
+  /** Who is working here. */
+  by: string;
+  actions: LineActions;
+  /** What was refused of it: at its id where it could not be started; for its art see there. */
+  attempt: Pick<Attempt, 'refusal' | 'isBusy'>;
+}
+
+/** One line of an order: what is made, where it stands, and what can be done next. */
+export function LineCard({ line, isCancelled, by, actions, attempt }: Props) {
+  const hasArtToTell =
+    line.artOverrule !== null ||
+    line.prints.some(({ findings, preparation }) => findings.length > 0 || preparation !== null);
+  return (
+    <Stack as="article" gap={8} style={{ borderTop: '1px solid var(--hairline)', paddingTop: 12 }}>
+      <Row gap={8}>
+        <h3>
+          <span className="code">{line.code}</span> {line.colour.name} {line.styleName}
+        </h3>
+        <StateMark state={isCancelled ? 'cancelled' : line.state} />
+      </Row>
+      <p>{line.sizes.map(({ size, quantity }) => `${quantity} × ${size}`).join(', ')}</p>
+      {line.prints.map((print) => (
+        <PrintCard key={print.id} print={print} line={line} isOne={line.prints.length === 1} />
+      ))}
+      {hasArtToTell && !isCancelled && (
+        <Suspense fallback={<p className="muted small">What stands out in the art …</p>}>
+          <LineArt {...{ line, by, actions, attempt }} />
+        </Suspense>
+      )}
+      {line.state === 'planning' && !isCancelled && <Measuring lineId={line.id} />}
+      {line.planProblem && <Note tone="alarm">No route: {line.planProblem}</Note>}
+      {line.proof && (
+        <p className="small">
+          <span aria-hidden="true">{line.proof.verdict === 'approved' ? '● ' : '◆ '}</span>
+          {line.proof.verdict === 'approved' ? 'Proof approved by' : 'Changes to the proof wanted by'}{' '}
+          {line.proof.customerName}, {new Date(line.proof.at).toLocaleDateString('en-GB')}
+          {line.proof.note !== '' && `: ${line.proof.note}`}
+        </p>
+      )}
+      {rightsCautions(line).map((words) => (
+        <Note tone="caution" isSmall key={words}>
+          {words}
+        </Note>
+      ))}
+      {!isCancelled && (
+        <Row>
+          {line.state === 'ready' && (
+            <Button look="primary" size="small" onClick={actions.onStart}>
+              Start on the floor
+            </Button>
+          )}
+          {line.activeRunId && (
+            <Button look="primary" size="small" to={`/floor/${line.activeRunId}`}>
+              Go on with it on the floor
+            </Button>
+          )}
+          {line.prints.some(({ artwork }) => artwork) && (
+            <Link to={`/artwork/${line.id}`}>Look at the artwork</Link>
+          )}
+          {line.routeNumber !== null && (
+            <>
+              <Link to={`/route/${line.id}`}>Route, version {line.routeNumber}</Link>
+              <a href={`/api/v1/lines/${line.id}/run-sheet.pdf`} download>
+                Run sheet
+              </a>
+            </>
+          )}
+        </Row>
+      )}
+      <Refusal {...attempt.refusal(line.id)} />
+    </Stack>
+  );
+}
+
+/** One print: its art, where it goes and how it is made. */
+function PrintCard({ print, line, isOne }: { print: LinePrint; line: OrderLine; isOne: boolean }) {
+  const system = useUnits();
+  const { artwork, placement, dropMm, widthMm, process } = print;
+  const { label, from } = PLACEMENTS[placement];
+  return (
+    <Row align="flex-start" isOneLine>
+      <ArtThumb
+        artworkId={artwork?.id ?? null}
+        colourHex={line.colour.hex}
+        size={isOne ? 96 : 64}
+        alt={artwork?.name ?? ''}
+      />
+      <div style={{ minWidth: 0 }}>
+        <p>
+          <strong>{label}</strong>, {formatQuantity(widthMm, 'length', system)} wide
+        </p>
+        <p className="muted">
+          {formatQuantity(dropMm, 'length', system)} below the {from === 'collar' ? 'collar' : 'upper edge'}
+        </p>
+        <p className="muted">{PROCESS_NAMES[process]}</p>
+      </div>
+    </Row>
+  );
+}
+
+/** What to mind about the images of a line's transfers, each once. */
+const rightsCautions = ({ prints }: OrderLine): string[] => [
+  ...new Set(
+    prints.flatMap(({ process, artwork }) =>
+      artwork && isFilmProcess(process) ? (RIGHTS_CAUTIONS[artwork.rights] ?? []) : [],
+    ),
+  ),
+];
+
+/** What to mind about the image before a transfer of it is sold; nothing where it is settled. */
+const RIGHTS_CAUTIONS: Partial<Record<NonNullable<LinePrint['artwork']>['rights'], string>> = {
+  unasked: 'Nobody has asked yet whose image this is: ask once, under Out on the artwork.',
+  refused: 'This image may not be sold as a transfer.',
+};

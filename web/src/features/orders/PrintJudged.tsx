@@ -1,0 +1,90 @@
+import type { Fix } from '@saltflat/core/artwork';
+import type { JudgementQuery } from '@saltflat/contract';
+import { skipToken } from '@reduxjs/toolkit/query';
+import { Suspense, lazy } from 'react';
+import { problemMessage } from '../../api/problemMessage.ts';
+import { useAttempt } from '../../api/useAttempt.ts';
+import { usePerson } from '../../person/personSlice.ts';
+import { useJudgementQuery, useMakeReadyMutation } from './judgementsApi.ts';
+import type { LineValues, PrintValues, ReadyArt } from './orderFormValues.ts';
+import { useSettled } from './useSettled.ts';
+import { Refusal } from '../../ui/index.ts';
+
+/** With all sentences it weighs as much as a page: it comes with the first art. */
+const JudgedArt = lazy(() => import('./JudgedArt.tsx'));
+
+interface Props {
+  line: LineValues;
+  print: PrintValues;
+  onChange: (part: Partial<PrintValues>) => void;
+}
+
+const TYPING_MS = 350;
+
+/** Judges a print's art as soon as it is there, and again for what is chosen meanwhile; mends it by one press. */
+export function PrintJudged({ line, print, onChange }: Props) {
+  const query = useSettled(queryOf(line, print), TYPING_MS);
+  const { data, error, isFetching, refetch } = useJudgementQuery(query ?? skipToken);
+  const [makeReady] = useMakeReadyMutation();
+  const attempt = useAttempt();
+  const by = usePerson().trim() || 'not named';
+  const { artwork, preparation } = print;
+  if (artwork === null || query === null) return null;
+  const keep = (steps: ReadyArt['steps']): void => {
+    const white = preparation?.white ?? {};
+    if (steps.length === 0 && Object.keys(white).length === 0) {
+      onChange({ preparation: null });
+      return;
+    }
+    void attempt.make(
+      'mend',
+      () => makeReady({ artworkId: artwork.id, steps, white, by }),
+      (made) => onChange({ preparation: made }),
+    );
+  };
+  const steps = preparation?.steps ?? [];
+  const mend = (fix: Fix): void =>
+    fix.kind === 'print-width' ? onChange({ widthMm: fix.widthMm }) : keep([...steps, fix.step]);
+  if (error)
+    return (
+      <Refusal
+        words={`The art could not be judged: ${problemMessage(error)}`}
+        onRetry={() => void refetch()}
+        isRetrying={isFetching}
+      />
+    );
+  const waiting = (
+    <p className="muted small" role="status">
+      Looking the art over …
+    </p>
+  );
+  if (!data) return waiting;
+  return (
+    <Suspense fallback={waiting}>
+      <JudgedArt
+        findings={data.findings}
+        done={steps}
+        onFix={mend}
+        onUndo={() => keep(steps.slice(0, -1))}
+        isBusy={attempt.isBusy('mend') || isFetching}
+        refusal={attempt.refusal('mend')}
+      />
+    </Suspense>
+  );
+}
+
+/** What is asked of the server; `null` while too little is known. */
+const queryOf = (
+  { styleId, colourId }: LineValues,
+  { artwork, preparation, widthMm, process }: PrintValues,
+): JudgementQuery | null =>
+  artwork === null || widthMm === null || widthMm < 5
+    ? null
+    : {
+        artworkId: artwork.id,
+        preparationId: preparation?.id ?? null,
+        styleId,
+        colourId,
+        widthMm,
+        process,
+      };

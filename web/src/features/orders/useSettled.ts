@@ -1,0 +1,14 @@
+import { useEffect, useState } from 'react';
+
+/** The value once it has stayed the same for a while: nothing is asked at every key. */
+export function useSettled<T>(value: T, ms: number): T {
+  const [settled, setSettled] = useState(value);
+  const key = JSON.stringify(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), ms);
+    return () => clearTimeout(timer);
+    // compared by content: a new object of the same content is the same question
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, ms]);
+  return JSON.stringify(settled) === key ? value : settled;
+}
