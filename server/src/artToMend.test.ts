@@ -65,7 +65,11 @@ describe('art that stops the print', function () {
 
   it('keeps its line off the floor, and says what it is and what mends it', async () => {
     await taken();
-    expect([order.state, line().state, line().planProblem]).to.deep.equal(['art-to-mend', 'art-to-mend', null]);
+    expect([order.state, line().state, line().planProblem]).to.deep.equal([
+      'art-to-mend',
+      'art-to-mend',
+      null,
+    ]);
     expect(line().routeNumber, 'it has a route all the same').to.equal(1);
     const [worst] = line().prints[0]!.findings;
     expect(worst).to.include({ code: 'opaque-box', severity: 'stop' });

@@ -28,7 +28,7 @@ describe('a line with several prints', function () {
   let artworkId: string;
   before(async () => {
     server = await startTestServer();
-    ({ id: artworkId } = (await upload(server, await discPng(), 'disc.png')).body as { id: string });
+    ({ id: artworkId } = (await upload(server, await discPng(10), 'disc.png')).body as { id: string });
   });
   after(() => server.stop());
 

@@ -50,7 +50,7 @@ const ZIP_FLEECE: BlankInput = {
 };
 
 /** A print as an order that is being written asks for its comparison. */
-const asWritten = ({ artwork, preparation: _kept, ...print }: LinePrint) => ({
+const asWritten = ({ artwork, preparation: _kept, findings: _told, ...print }: LinePrint) => ({
   ...print,
   artworkId: artwork!.id,
 });

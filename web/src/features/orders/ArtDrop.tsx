@@ -9,9 +9,12 @@ interface Props {
   colourHex: string;
   label: string;
   onChange: (artwork: Artwork | null) => void;
+  /** Several at once: somebody is asked what they are to be. */
+  onSeveral: (files: File[]) => void;
 }
 
-const ACCEPT = {
+/** Kinds of files that are printed, with their endings. */
+export const ART_FILES = {
   'image/png': ['.png'],
   'image/jpeg': ['.jpg', '.jpeg'],
   'image/tiff': ['.tif', '.tiff'],
@@ -19,10 +22,15 @@ const ACCEPT = {
 };
 
 /** Takes in an artwork by drop, by click or by keyboard, and shows it on the garment's colour. */
-export function ArtDrop({ artwork, colourHex, label, onChange }: Props) {
+export function ArtDrop({ artwork, colourHex, label, onChange, onSeveral }: Props) {
   const [upload, { isLoading, error }] = useUploadArtworkMutation();
-  const take = async ([file]: File[]): Promise<void> => {
+  const take = async (files: File[]): Promise<void> => {
+    const [file] = files;
     if (!file) return;
+    if (files.length > 1) {
+      onSeveral(files);
+      return;
+    }
     const answer = await upload(file);
     if (answer.data) onChange(answer.data);
   };
@@ -30,7 +38,8 @@ export function ArtDrop({ artwork, colourHex, label, onChange }: Props) {
     <Stack gap={6}>
       <FileDrop
         label={label}
-        accept={ACCEPT}
+        accept={ART_FILES}
+        isMany
         acceptWords="PNG, JPEG, TIFF or SVG"
         words={artwork ? 'Replace the file' : 'Choose a file'}
         isEmpty={artwork === null}
@@ -50,7 +59,9 @@ export function ArtDrop({ artwork, colourHex, label, onChange }: Props) {
           </>
         ) : (
           <p className="muted">
-            {isLoading ? 'Reading the file …' : 'Drop the artwork here: PNG, JPEG, TIFF or SVG'}
+            {isLoading
+              ? 'Reading the file …'
+              : 'Drop or paste the artwork here: PNG, JPEG, TIFF or SVG. Several become lines or prints.'}
           </p>
         )}
       </FileDrop>

@@ -20,6 +20,8 @@ interface Props {
   /** What changed of the line; the rest stays as it is by then, whatever was typed meanwhile. */
   onChange: (change: (line: LineValues) => LineValues) => void;
   onRemove: (() => void) | null;
+  /** Several files were dropped on one of its prints. */
+  onSeveral: (print: string, files: File[]) => void;
   /** Adds a blank of that name to the shop’s list, and says which once it is there. */
   onNewBlank: (name: string, take: (styleId: string) => void) => void;
 }
@@ -34,6 +36,7 @@ export function LineFields({
   problems,
   onChange,
   onRemove,
+  onSeveral,
   onNewBlank,
 }: Props) {
   const style = styles.find(({ id }) => id === line.styleId);
@@ -83,6 +86,7 @@ export function LineFields({
           dueMs={dueMs}
           problem={problemAt(problems, `/lines/${index}/prints/${k}`)}
           onChange={(part) => setPrint(print.id, part)}
+          onSeveral={(files) => onSeveral(print.id, files)}
           onRemove={() =>
             onChange((own) => ({ ...own, prints: own.prints.filter(({ id }) => id !== print.id) }))
           }

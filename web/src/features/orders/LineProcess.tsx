@@ -6,6 +6,7 @@ import { useEffect } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { serverNow } from '../../api/serverClock.ts';
 import { useComparisonQuery } from './comparisonApi.ts';
+import { mendEffect } from './mendEffect.ts';
 import { gradesOf, piecesOf } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
 import { useWords } from '../../units/useWords.ts';
@@ -32,6 +33,8 @@ export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
   const words = useWords();
   const query = useSettled(queryOf(line, print), TYPING_MS);
   const { data, error, isFetching, refetch } = useComparisonQuery(query ?? skipToken);
+  // of the file as it came: asked before it was mended, so that it is known already most of the time
+  const { data: bare } = useComparisonQuery((print.preparation && asItCame(query, print.id)) ?? skipToken);
   const recommended = data?.recommended ?? null;
   const { process, isProcessChosen } = print;
   useEffect(() => {
@@ -46,6 +49,7 @@ export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
     chosen && dueMs !== null
       ? promiseSlip({ ...chosen, totals: chosen, prints: [{ process }] }, serverNow(), dueMs)
       : null;
+  const effect = print.preparation && !isFetching ? mendEffect(bare, data, process) : null;
   if (query !== null && data)
     return (
       <>
@@ -54,6 +58,7 @@ export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
             ◆ {words(promise)}
           </Note>
         )}
+        {effect !== null && <p role="status">{effect}</p>}
         <ProcessComparison
           name={name}
           of={of}
@@ -90,6 +95,12 @@ export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
     </div>
   );
 }
+
+const asItCame = (query: ComparisonQuery | null, print: string): ComparisonQuery | null =>
+  query && {
+    ...query,
+    prints: query.prints.map((own) => (own.id === print ? { ...own, preparationId: null } : own)),
+  };
 
 function waitingWords(print: PrintValues, query: ComparisonQuery | null): string {
   if (query !== null) return 'Measuring the art for every process …';

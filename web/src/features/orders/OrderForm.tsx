@@ -1,13 +1,17 @@
 import type { Order } from '@saltflat/contract';
 import type { Catalogue } from '@saltflat/contract';
-import { useDeferredValue, useEffect, useState } from 'react';
+import { Suspense, lazy, useDeferredValue, useEffect, useState } from 'react';
 import { Controller, useFieldArray, useForm } from 'react-hook-form';
 import { fieldProblems, problemMessage } from '../../api/problemMessage.ts';
 import { serverNow } from '../../api/serverClock.ts';
 import { Overtaken, keepDraft, readDraft } from '../../draft/index.ts';
 import { fromLocalField } from './dates.ts';
+import { ArtIntake } from './ArtIntake.tsx';
+import type { Dropped } from './ArtIntake.tsx';
 import { LineFields } from './LineFields.tsx';
-import { emptyLine, emptyOrder, toInput, valuesOf } from './orderFormValues.ts';
+import type { OrderTablePlan } from './orderFromTable.ts';
+import { TicketFields } from './TicketFields.tsx';
+import { emptyLine, emptyOrder, isUntouched, toInput, valuesOf } from './orderFormValues.ts';
 import type { OrderValues } from './orderFormValues.ts';
 import {
   useAddOrderMutation,
@@ -15,18 +19,10 @@ import {
   useCustomersQuery,
   useIsArtComing,
 } from './ordersApi.ts';
-import {
-  Button,
-  DateTimeField,
-  Form,
-  Grow,
-  Panel,
-  Refusal,
-  Row,
-  Split,
-  SuggestField,
-  TextField,
-} from '../../ui/index.ts';
+import { Button, Form, Grow, Refusal, Row, useToast } from '../../ui/index.ts';
+
+/** Few orders come as a table. */
+const OrderTableDialog = lazy(() => import('./OrderTableDialog.tsx'));
 
 interface Props {
   catalogue: Catalogue;
@@ -44,7 +40,7 @@ const DRAFT_KEY = 'saltflat.order-draft-5'; // counted up when the form's values
 export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Props) {
   const draftKey = `${DRAFT_KEY}.${order?.id ?? 'new'}`;
   const [kept] = useState(() => readDraft<OrderValues>(sessionStorage, draftKey));
-  const { control, handleSubmit, watch, reset, getValues } = useForm<OrderValues>({
+  const { control, handleSubmit, watch, reset, getValues, setValue } = useForm<OrderValues>({
     defaultValues: kept?.values ?? (order ? valuesOf(order) : emptyOrder(catalogue.styles, serverNow())),
   });
   const { fields, append, remove } = useFieldArray({ control, name: 'lines' });
@@ -54,6 +50,9 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
   const [add, adding] = useAddOrderMutation();
   const [change, changing] = useChangeOrderMutation();
   const isArtComing = useIsArtComing();
+  const [dropped, setDropped] = useState<Dropped | null>(null);
+  const [isTableAsked, setIsTableAsked] = useState(false);
+  const tell = useToast();
 
   useEffect(() => {
     const subscription = watch((values) => keepDraft(sessionStorage, draftKey, { version, values }));
@@ -87,6 +86,18 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
     reset();
     onLeave();
   };
+  const fillFrom = (plan: OrderTablePlan): void => {
+    const before = getValues();
+    const lines = plan.lines.map(({ line }) => line);
+    reset({
+      customer: plan.customer || before.customer,
+      due: plan.due || before.due,
+      note: plan.note || before.note,
+      lines: isUntouched(before.lines) ? lines : [...before.lines, ...lines],
+    });
+    setIsTableAsked(false);
+    tell({ words: 'The order is filled from the table.', undo: () => reset(before) });
+  };
   const isOvertaken = order !== null && order.version !== version;
   const keepMine = (): void => {
     setVersion(order?.version ?? 0);
@@ -103,52 +114,12 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
 
   return (
     <Form onSubmit={() => void handleSubmit(save)()}>
-      <Panel label="Ticket" pad="16px 16px 4px">
-        <Split columns="1.2fr 232px 2fr" gap={12}>
-          <Controller
-            control={control}
-            name="customer"
-            render={({ field: { value, onChange } }) => (
-              <SuggestField
-                label="Customer"
-                autoFocus={order === null}
-                recent="customers"
-                value={value}
-                suggestions={customers.map(({ name }) => name)}
-                problem={problems['/customer']}
-                keepsRoom
-                onChange={onChange}
-              />
-            )}
-          />
-          <Controller
-            control={control}
-            name="due"
-            render={({ field: { value, onChange } }) => (
-              <DateTimeField
-                label="Due"
-                value={value}
-                problem={problems['/dueAt']}
-                keepsRoom
-                onChange={onChange}
-              />
-            )}
-          />
-          <Controller
-            control={control}
-            name="note"
-            render={({ field: { value, onChange } }) => (
-              <TextField
-                label="Note"
-                value={value}
-                problem={problems['/note']}
-                keepsRoom
-                onChange={onChange}
-              />
-            )}
-          />
-        </Split>
-      </Panel>
+      <TicketFields
+        control={control}
+        customers={customers.map(({ name }) => name)}
+        problems={problems}
+        isNew={order === null}
+      />
       {fields.map((field, i) => (
         <Controller
           key={field.id}
@@ -165,12 +136,14 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
               onNewBlank={onNewBlank}
               onChange={(change) => onChange(change(getValues(`lines.${i}`)))}
               onRemove={fields.length > 1 ? () => remove(i) : null}
+              onSeveral={(print, files) => setDropped({ line: i, print, files })}
             />
           )}
         />
       ))}
       <Row>
         <Button onClick={() => append(emptyLine(catalogue.styles))}>Add a line</Button>
+        <Button onClick={() => setIsTableAsked(true)}>From a table …</Button>
         <Grow />
         <Button onClick={leave}>Leave without saving</Button>
         {isArtComing && (
@@ -189,6 +162,22 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
       </Row>
       {isOvertaken && <Overtaken what={order.code} onKeepMine={keepMine} onStartAgain={startAgain} />}
       <Refusal words={refusal} />
+      <ArtIntake
+        styles={catalogue.styles}
+        getLines={() => getValues('lines')}
+        setLines={(lines) => setValue('lines', lines)}
+        dropped={dropped}
+        onDropped={setDropped}
+      />
+      {isTableAsked && (
+        <Suspense fallback={null}>
+          <OrderTableDialog
+            styles={catalogue.styles}
+            onFill={fillFrom}
+            onClose={() => setIsTableAsked(false)}
+          />
+        </Suspense>
+      )}
     </Form>
   );
 }

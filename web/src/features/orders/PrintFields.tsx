@@ -32,6 +32,8 @@ interface Props {
   problem: (field: string) => string | undefined;
   onChange: (part: Partial<PrintValues>) => void;
   onRemove: (() => void) | null;
+  /** Several files were dropped on it. */
+  onSeveral: (files: File[]) => void;
   /** What belongs to the garment, written beside its first print. */
   children?: ReactNode;
 }
@@ -46,6 +48,7 @@ export function PrintFields({
   problem,
   onChange,
   onRemove,
+  onSeveral,
   children,
 }: Props) {
   const system = useUnits();
@@ -75,6 +78,7 @@ export function PrintFields({
             colourHex={style?.colours.find(({ id }) => id === line.colourId)?.hex ?? '#ffffff'}
             label={`Artwork of line ${place.line + 1}${which}`}
             onChange={(artwork) => onChange({ artwork, preparation: null })}
+            onSeveral={onSeveral}
           />
           <PrintJudged key={print.artwork?.id} line={line} print={print} onChange={onChange} />
         </Stack>

@@ -1,42 +1,22 @@
-import { fibresOf } from '@saltflat/core/blank';
-import type { GarmentStyle } from '@saltflat/contract';
+import type { Artwork } from '@saltflat/contract';
 import { expect } from 'chai';
+import { STYLES } from '../../testing/styles.ts';
 import {
   anotherPrint,
   emptyLine,
   emptyOrder,
   piecesOf,
+  placeToPaste,
   printsOn,
+  roomFor,
   toInput,
   usualPlace,
   valuesOf,
+  withArtAsLines,
+  withArtAsPrints,
 } from './orderFormValues.ts';
 import type { OrderValues } from './orderFormValues.ts';
 
-const STYLES: GarmentStyle[] = [
-  {
-    id: '11111111-1111-4111-8111-111111111111',
-    name: 'Made-up tee',
-    kind: 'tee',
-    maker: 'Made-up mill',
-    fibres: fibresOf({ cotton: 1 }),
-    construction: 'knit',
-    massGM2: 180,
-    thicknessMm: null,
-    features: [],
-    maxPressC: null,
-    pretreated: null,
-    areas: [],
-    version: 1,
-    colours: [
-      { id: '22222222-2222-4222-8222-222222222222', name: 'Navy', hex: '#1b2a4a', tone: 'dark', dye: 'dyed' },
-    ],
-    sizes: [
-      { size: 'M', cents: 300, bodyWidthMm: 500, collarDropMm: null },
-      { size: 'L', cents: 320, bodyWidthMm: 550, collarDropMm: null },
-    ],
-  },
-];
 const NOW = Date.parse('2031-02-03T08:00:00Z');
 const order = (own: Partial<OrderValues> = {}): OrderValues => {
   const values = emptyOrder(STYLES, NOW);
@@ -234,5 +214,35 @@ describe('the order form', () => {
         },
       ],
     });
+  });
+
+  it('makes lines or prints of several artworks, and says for how many a garment has room', () => {
+    const art = ['front', 'back', 'mark'].map((name) => ({ id: name, name: `${name}.png` }) as Artwork);
+    const line = { ...emptyLine(STYLES), quantities: { M: '4' } };
+    const names = (prints: typeof line.prints) => prints.map(({ artwork }) => artwork?.name);
+
+    const lines = withArtAsLines(line, '1', art);
+    expect(lines.map(({ prints }) => names(prints))).to.deep.equal([
+      ['front.png'],
+      ['back.png'],
+      ['mark.png'],
+    ]);
+    // how many of the others nobody has said yet
+    expect(lines.map(piecesOf)).to.deep.equal([4, 0, 0]);
+    expect(new Set(lines.map(({ styleId, colourId }) => styleId + colourId)).size).to.equal(1);
+
+    const { prints } = withArtAsPrints(STYLES[0], line, '1', art);
+    expect(names(prints)).to.deep.equal(['front.png', 'back.png', 'mark.png']);
+    expect(new Set(prints.map(({ placement }) => placement)).size).to.equal(3);
+    // a line has at most six prints
+    expect(roomFor(STYLES[0], line)).to.equal(6);
+    expect(roomFor(STYLES[0], { ...line, prints })).to.equal(4);
+  });
+
+  it('gives pasted art to the first print without any, else to the last', () => {
+    const withArt = withArtAsLines(emptyLine(STYLES), '1', [{ id: 'a' } as Artwork])[0]!;
+    expect(placeToPaste([withArt, emptyLine(STYLES)])).to.deep.equal({ line: 1, print: '1' });
+    expect(placeToPaste([withArt, withArt])).to.deep.equal({ line: 1, print: '1' });
+    expect(placeToPaste([emptyLine(STYLES), withArt])).to.deep.equal({ line: 0, print: '1' });
   });
 });

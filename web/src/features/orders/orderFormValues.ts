@@ -67,7 +67,7 @@ export function emptyLine(styles: readonly GarmentStyle[]): LineValues {
   };
 }
 
-const emptyPrint = (id: string, place: ReturnType<typeof usualPlace>): PrintValues => ({
+export const emptyPrint = (id: string, place: ReturnType<typeof usualPlace>): PrintValues => ({
   id,
   isNew: true,
   artwork: null,
@@ -116,6 +116,56 @@ export function anotherPrint(
   return emptyPrint(id, usualPlace(style, place));
 }
 
+/** The line an artwork was dropped on with several others, and a line like it for each of them; how many is asked of each. */
+export function withArtAsLines(line: LineValues, print: string, art: readonly Artwork[]): LineValues[] {
+  const [first, ...others] = art;
+  const dropped = line.prints.find(({ id }) => id === print);
+  if (!first || !dropped) return [line];
+  const own = { ...line, prints: line.prints.map((was) => (was === dropped ? withArt(was, first) : was)) };
+  const like = (artwork: Artwork): LineValues => ({
+    ...line,
+    lineId: null,
+    quantities: {},
+    prints: [{ ...withArt(dropped, artwork), id: '1', isNew: true }],
+  });
+  return [own, ...others.map(like)];
+}
+
+/** The line with several artworks as prints of it: the first where it was dropped, the others where there is room. */
+export function withArtAsPrints(
+  style: GarmentStyle | undefined,
+  line: LineValues,
+  print: string,
+  art: readonly Artwork[],
+): LineValues {
+  const [first, ...others] = art;
+  const prints = line.prints.map((was) => (was.id === print && first ? withArt(was, first) : was));
+  for (const artwork of others) {
+    const next = anotherPrint(style, prints);
+    if (next) prints.push(withArt(next, artwork));
+  }
+  return { ...line, prints };
+}
+
+/** How many artworks dropped on one print of a line it can take: that print’s, and one for each place that is free. */
+export const roomFor = (style: GarmentStyle | undefined, { prints }: LineValues): number =>
+  1 + Math.min(freePlaces(style?.kind ?? 'tee', prints).length, MOST_PRINTS - prints.length);
+
+const withArt = (print: PrintValues, artwork: Artwork): PrintValues => ({
+  ...print,
+  artwork,
+  preparation: null,
+});
+
+/** The print that pasted art goes to: the first without any, or a further one of the last line. */
+export function placeToPaste(lines: readonly LineValues[]): { line: number; print: string } {
+  for (const [line, { prints }] of lines.entries()) {
+    const bare = prints.find(({ artwork }) => artwork === null);
+    if (bare) return { line, print: bare.id };
+  }
+  return { line: lines.length - 1, print: lines.at(-1)?.prints.at(-1)?.id ?? '1' };
+}
+
 /** The prints on another garment: those it has the place for stay; where two come to one place, the later goes. */
 export function printsOn(style: GarmentStyle | undefined, prints: readonly PrintValues[]): PrintValues[] {
   const sizes = style?.sizes.map(({ size }) => size) ?? [];
@@ -129,6 +179,13 @@ export function printsOn(style: GarmentStyle | undefined, prints: readonly Print
     return kept.some(({ placement }) => placement === own.placement) ? kept : [...kept, own];
   }, []);
 }
+
+/** Nothing of these lines was filled in yet: no art, no number of pieces. */
+export const isUntouched = (lines: readonly LineValues[]): boolean =>
+  lines.every(
+    (line) =>
+      line.lineId === null && piecesOf(line) === 0 && line.prints.every(({ artwork }) => artwork === null),
+  );
 
 export const emptyOrder = (styles: readonly GarmentStyle[], nowMs: number): OrderValues => ({
   customer: '',

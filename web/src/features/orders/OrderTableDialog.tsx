@@ -1,0 +1,210 @@
+import type { Artwork, GarmentStyle } from '@saltflat/contract';
+import { PLACEMENTS } from '@saltflat/core/placement';
+import { PROCESSES } from '@saltflat/core/route';
+import { useState } from 'react';
+import { useAttempt } from '../../api/useAttempt.ts';
+import { useUnits } from '../../units/unitsSlice.ts';
+import { ART_FILES } from './ArtDrop.tsx';
+import { TABLE_COLUMNS, orderFromTable } from './orderFromTable.ts';
+import type { OrderTablePlan, TableLine, TableRow } from './orderFromTable.ts';
+import { useUploadArtworkMutation } from './ordersApi.ts';
+import { Button, Dialog, FileDrop, Progress, Refusal, SimpleTable, saveCsv } from '../../ui/index.ts';
+import type { TableColumn } from '../../ui/index.ts';
+
+interface Props {
+  styles: readonly GarmentStyle[];
+  onFill: (plan: OrderTablePlan) => void;
+  onClose: () => void;
+}
+
+const ACCEPT = { 'text/csv': ['.csv'], ...ART_FILES };
+
+/** A whole order from a table with its art beside it: first what it would be, then it fills the form. */
+export default function OrderTableDialog({ styles, onFill, onClose }: Props) {
+  const system = useUnits();
+  const [table, setTable] = useState<{ name: string; rows: TableRow[] } | null>(null);
+  const [art, setArt] = useState<readonly File[]>([]);
+  const [problem, setProblem] = useState('');
+  const [upload] = useUploadArtworkMutation();
+  const [sent, setSent] = useState<number | null>(null);
+  const attempt = useAttempt();
+  const plan = table && orderFromTable(table.rows, { styles, files: art.map(({ name }) => name), system });
+  const take = async (files: readonly File[]): Promise<void> => {
+    const tables = files.filter(({ name }) => name.toLowerCase().endsWith('.csv'));
+    setArt((before) => newest([...before, ...files.filter((file) => !tables.includes(file))]));
+    setProblem(tables.length > 1 ? 'One table at a time: the first is taken.' : '');
+    if (tables[0]) setTable({ name: tables[0].name, rows: await rowsOf(tables[0]) });
+  };
+  const fill = (done: OrderTablePlan): void =>
+    void attempt.make('fill', async () => withArt(done, art, upload, setSent), onFill);
+  const missing = plan?.lines.flatMap(({ files }) => files.filter(({ isThere }) => !isThere)) ?? [];
+  const isSound = plan !== null && plan.problems.length === 0 && plan.lines.length > 0;
+  return (
+    <Dialog
+      title="An order from a table"
+      width="lg"
+      onClose={onClose}
+      actions={
+        <>
+          <Button onClick={() => void saveCsv('order-example', exampleOf(styles))}>An example table</Button>
+          <Button onClick={onClose}>Leave it</Button>
+          <Button
+            look="primary"
+            disabled={!isSound}
+            isBusy={attempt.isBusy('fill')}
+            onClick={() => plan && fill(plan)}
+          >
+            {plan && plan.lines.length > 0
+              ? `Fill the order with ${plan.lines.length === 1 ? 'one line' : `${plan.lines.length} lines`}`
+              : 'Fill the order'}
+          </Button>
+        </>
+      }
+    >
+      <p>
+        One row a size, with the headings {TABLE_COLUMNS.join(', ')}. Drop the table together with the art it
+        names; nothing is taken in before you say so.
+      </p>
+      <FileDrop
+        label="The table and its art"
+        accept={ACCEPT}
+        acceptWords="CSV table or PNG, JPEG, TIFF or SVG"
+        words="Choose the files"
+        isBusy={false}
+        problem={problem}
+        isEmpty={table === null}
+        isMany
+        onFiles={(files) => void take(files)}
+      >
+        <p className="muted">
+          {table === null
+            ? 'Drop a CSV table and its art here'
+            : `${table.name}, ${table.rows.length} ${table.rows.length === 1 ? 'row' : 'rows'}, ${art.length} art ${art.length === 1 ? 'file' : 'files'}`}
+        </p>
+      </FileDrop>
+      {plan && plan.problems.length > 0 && (
+        <div role="alert">
+          <p>
+            {plan.problems.length === 1 ? 'One row' : `${plan.problems.length} places`} in {table?.name}{' '}
+            cannot be taken: mend {plan.problems.length === 1 ? 'it' : 'them'} and drop the table again.
+          </p>
+          <SimpleTable
+            label="What cannot be taken"
+            columns={PROBLEM_COLUMNS}
+            rows={plan.problems}
+            keyOf={({ row, words }) => `${row} ${words}`}
+          />
+        </div>
+      )}
+      {isSound && (
+        <>
+          <p role="status">
+            {missing.length === 0
+              ? 'This is what it would be:'
+              : `This is what it would be; ${missing.length === 1 ? 'one art file is' : `${missing.length} art files are`} not among those dropped: drop ${missing.length === 1 ? 'it' : 'them'} too, or go on and add ${missing.length === 1 ? 'it' : 'them'} later.`}
+          </p>
+          <SimpleTable
+            label="What the order would be"
+            columns={LINE_COLUMNS}
+            rows={plan.lines.map((own, i) => ({ ...own, number: i + 1 }))}
+            keyOf={({ number }) => number}
+          />
+        </>
+      )}
+      {sent !== null && attempt.isBusy('fill') && <Progress words="Reading the art" share={sent} />}
+      <Refusal {...attempt.refusal('fill')} />
+    </Dialog>
+  );
+}
+
+/** A file dropped again under the same name stands for the one before. */
+const newest = (files: readonly File[]): File[] => [
+  ...new Map(files.map((file) => [file.name, file])).values(),
+];
+
+async function rowsOf(file: File): Promise<TableRow[]> {
+  const { parse } = (await import('papaparse')).default;
+  const text = (await file.text()).replace(/^\uFEFF/, '');
+  return parse<TableRow>(text, { header: true, skipEmptyLines: 'greedy' }).data;
+}
+
+type Upload = (file: File) => Promise<{ data?: Artwork; error?: unknown }>;
+
+/** The plan with its art sent; each file once. */
+async function withArt(
+  plan: OrderTablePlan,
+  files: readonly File[],
+  upload: Upload,
+  onSent: (share: number) => void,
+): Promise<{ data?: OrderTablePlan; error?: unknown }> {
+  const wanted = [...new Set(plan.lines.flatMap((own) => own.files.map(({ name }) => name)))];
+  const known = new Map<string, Artwork>();
+  for (const [i, name] of wanted.entries()) {
+    onSent(i / wanted.length);
+    const file = files.find((own) => own.name === name);
+    if (!file) continue;
+    const { data, error } = await upload(file);
+    if (!data) return { error };
+    known.set(name, data);
+  }
+  const artOf = ({ files: named }: TableLine, print: string): Artwork | null =>
+    known.get(named.find((own) => own.print === print)?.name ?? '') ?? null;
+  const lines = plan.lines.map((own) => ({
+    ...own,
+    line: {
+      ...own.line,
+      prints: own.line.prints.map((print) => ({ ...print, artwork: artOf(own, print.id) })),
+    },
+  }));
+  return { data: { ...plan, lines } };
+}
+
+const PROBLEM_COLUMNS: TableColumn<OrderTablePlan['problems'][number]>[] = [
+  { key: 'row', title: 'Row', isNumber: true, cell: ({ row }) => row },
+  { key: 'words', title: 'What is wrong, and what would be right', cell: ({ words }) => words },
+];
+
+const LINE_COLUMNS: TableColumn<TableLine & { number: number }>[] = [
+  { key: 'line', title: 'Line', isNumber: true, cell: ({ number }) => number },
+  { key: 'garment', title: 'Garment', cell: ({ garment }) => garment },
+  {
+    key: 'sizes',
+    title: 'Sizes',
+    cell: ({ line }) =>
+      Object.entries(line.quantities)
+        .map(([size, quantity]) => `${quantity} × ${size}`)
+        .join(', '),
+  },
+  {
+    key: 'prints',
+    title: 'Prints',
+    cell: ({ line, files }) =>
+      line.prints.map(({ id, placement }) => {
+        const file = files.find(({ print }) => print === id);
+        return (
+          <div key={id}>
+            {PLACEMENTS[placement].label}:{' '}
+            {file
+              ? `${file.isThere ? '●' : '◆'} ${file.name}${file.isThere ? '' : ', not dropped yet'}`
+              : 'no art'}
+          </div>
+        );
+      }),
+  },
+];
+
+/** Two made-up lines on a garment of the shop's own, as a table. */
+function exampleOf(styles: readonly GarmentStyle[]): string[][] {
+  const style = styles[0];
+  const colour = style?.colours[0]?.name ?? '';
+  const sizes = style?.sizes.map(({ size }) => size) ?? [];
+  const row = (size: string, quantity: string, place: string, art: string): string[] =>
+    ['Example customer', '2031-02-28 17:00', '', '1', style?.name ?? '', colour, size, quantity, place, '', '', art]; // prettier-ignore
+  return [
+    [...TABLE_COLUMNS],
+    row(sizes[0] ?? '', '4', 'full-front', 'front.png'),
+    row(sizes[1] ?? sizes[0] ?? '', '6', 'full-front', 'front.png'),
+    row(sizes[0] ?? '', '4', 'back', 'back.png'),
+    [...row(sizes[0] ?? '', '12', 'left-chest', 'badge.png').slice(0, 3), '2', ...row(sizes[0] ?? '', '12', 'left-chest', 'badge.png').slice(4, 9), '90 mm', PROCESSES[0] ?? '', 'badge.png'], // prettier-ignore
+  ];
+}
