@@ -113,7 +113,9 @@ test('an order is taken in, its art mended, its route changed, run and logged wi
   await expect(
     page.getByRole('region', { name: /^Order K-/ }).getByText('Film transfer (DTF)'),
   ).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Start on the floor' })).toBeVisible();
+  const detail = page.getByRole('region', { name: /^Order K-/ });
+  await expect(detail.getByText('stops the print')).toBeVisible();
+  await expect(detail.getByRole('button', { name: 'Start on the floor' })).toBeHidden();
 
   // the art: the black box goes
   await tabTo(page, 'Look at the artwork');
@@ -173,7 +175,7 @@ test('an order is taken in, its art mended, its route changed, run and logged wi
 
 /** A red disc in the black box that many files come in. */
 const inBlackBox = (): Buffer =>
-  drawPng(1200, 1000, (x, y) => (Math.hypot(x - 500, y - 500) < 250 ? [190, 30, 90, 255] : [4, 4, 4, 255]));
+  drawPng(1800, 1500, (x, y) => (Math.hypot(x - 750, y - 750) < 375 ? [190, 30, 90, 255] : [4, 4, 4, 255]));
 
 /** Tabs on, or back, until the control with that name has the focus. */
 async function tabTo(page: Page, name: string | RegExp, key: 'Tab' | 'Shift+Tab' = 'Tab'): Promise<void> {

@@ -76,11 +76,14 @@ export function ChosenOrder({ orderId }: { orderId: string }) {
           }),
         ({ number }) => tell({ words: `${line.code} is now on route version ${number}.` }),
       ),
-    onOverrule: (signed) =>
+    onOverrule: (signed, then) =>
       void attempt.make(
         `overrule ${line.id}`,
         () => overrule({ lineId: line.id, basedOn: line.routeNumber ?? 0, ...signed }),
-        () => tell({ words: `${line.code} is printed as it is.`, undo: () => onTakeBack(line) }),
+        () => {
+          then();
+          tell({ words: `${line.code} is printed as it is.`, undo: () => onTakeBack(line) });
+        },
       ),
     onTakeBack: () => onTakeBack(line),
   });

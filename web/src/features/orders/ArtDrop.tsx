@@ -8,6 +8,8 @@ interface Props {
   artwork: Artwork | null;
   colourHex: string;
   label: string;
+  /** The art as it is made ready, where it is; the file as it came is shown without. */
+  picture?: React.ReactNode;
   onChange: (artwork: Artwork | null) => void;
   /** Several at once: somebody is asked what they are to be. */
   onSeveral: (files: File[]) => void;
@@ -21,8 +23,11 @@ export const ART_FILES = {
   'image/svg+xml': ['.svg'],
 };
 
+/** Side of the square the art is shown in. */
+export const THUMB_PX = 150;
+
 /** Takes in an artwork by drop, by click or by keyboard, and shows it on the garment's colour. */
-export function ArtDrop({ artwork, colourHex, label, onChange, onSeveral }: Props) {
+export function ArtDrop({ artwork, colourHex, label, picture, onChange, onSeveral }: Props) {
   const [upload, { isLoading, error }] = useUploadArtworkMutation();
   const take = async (files: File[]): Promise<void> => {
     const [file] = files;
@@ -49,7 +54,9 @@ export function ArtDrop({ artwork, colourHex, label, onChange, onSeveral }: Prop
       >
         {artwork ? (
           <>
-            <ArtThumb artworkId={artwork.id} colourHex={colourHex} size={150} alt={artwork.name} />
+            {picture ?? (
+              <ArtThumb artworkId={artwork.id} colourHex={colourHex} size={THUMB_PX} alt={artwork.name} />
+            )}
             <div style={{ overflowWrap: 'anywhere' }}>
               {artwork.name}
               <div className="muted small">

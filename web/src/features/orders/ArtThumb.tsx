@@ -29,7 +29,7 @@ export function ArtThumb({ artworkId, colourHex, size, alt }: Props) {
       <img
         src={`/api/v1/artworks/${artworkId}/thumbnail`}
         alt={alt}
-        style={{ maxWidth: '86%', maxHeight: '86%' }}
+        style={{ width: 0.86 * size, height: 0.86 * size, objectFit: 'contain' }}
       />
     </div>
   );

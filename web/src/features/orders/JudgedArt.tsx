@@ -2,7 +2,7 @@ import { sayFinding, sayFix, sayStep } from '@saltflat/core/artwork';
 import type { ArtStep, Finding, Fix } from '@saltflat/core/artwork';
 import type { RefusalProps } from '../../api/useAttempt.ts';
 import { useWords } from '../../units/useWords.ts';
-import { Button, Refusal, Row, SeverityMark, Stack, Swatch } from '../../ui/index.ts';
+import { Button, Columns, Refusal, Row, SeverityMark, Stack, Swatch } from '../../ui/index.ts';
 
 interface Props {
   /** Worst first. */
@@ -34,37 +34,41 @@ export default function JudgedArt({ findings, done = [], onFix, onUndo, isBusy, 
           <span aria-hidden="true">● </span>Nothing in the art stops or spoils the print.
         </p>
       )}
-      {shown.map((finding) => {
-        const { title, text } = sayFinding(finding);
-        const [fix] = finding.fixes;
-        return (
-          <div key={finding.code}>
-            <Row gap={6} align="baseline">
-              <strong>{words(title)}</strong>
-              <SeverityMark severity={finding.severity} />
-            </Row>
-            <p className="small">{words(text)}</p>
-            {onFix && fix && (
-              <Button
-                size="small"
-                look={finding.severity === 'stop' ? 'primary' : 'second'}
-                isBusy={isBusy}
-                icon={
-                  fix.kind === 'step' && fix.step.kind === 'knock-out' ? (
-                    <Swatch hex={fix.step.hex} />
-                  ) : undefined
-                }
-                onClick={() => onFix(fix)}
-              >
-                {words(sayFix(fix))}
-              </Button>
-            )}
-          </div>
-        );
-      })}
+      <Columns least={260} gap={16}>
+        {shown.map((finding) => {
+          const { title, text } = sayFinding(finding);
+          const [fix] = finding.fixes;
+          return (
+            <div key={finding.code}>
+              <Row gap={8} align="baseline" style={{ marginBottom: 2 }}>
+                <strong>{words(title)}</strong>
+                <SeverityMark severity={finding.severity} />
+              </Row>
+              <p className="small" style={{ marginBottom: 6 }}>
+                {words(text)}
+              </p>
+              {onFix && fix && (
+                <Button
+                  size="small"
+                  look={finding.severity === 'stop' ? 'primary' : 'second'}
+                  isBusy={isBusy}
+                  icon={
+                    fix.kind === 'step' && fix.step.kind === 'knock-out' ? (
+                      <Swatch hex={fix.step.hex} />
+                    ) : undefined
+                  }
+                  onClick={() => onFix(fix)}
+                >
+                  {words(sayFix(fix))}
+                </Button>
+              )}
+            </div>
+          );
+        })}
+      </Columns>
       {more > 0 && (
         <p className="muted small">
-          {more === 1 ? 'One thing more is' : `${more} things more are`} told on the artwork.
+          {more === 1 ? 'One thing more is' : `${more} things more are`} told on the artwork’s own page.
         </p>
       )}
       {done.length > 0 && (

@@ -12,7 +12,8 @@ import { Button, Dialog, Note, Refusal, TextField } from '../../ui/index.ts';
 export interface ArtActions {
   /** Another way to make a print ready, or another width. */
   onPrepare: (print: LinePrint, how: Pick<PreparedPrint, 'steps' | 'widthMm'>) => void;
-  onOverrule: (signed: { by: string; why: string }) => void;
+  /** `then` once it is. */
+  onOverrule: (signed: { by: string; why: string }, then: () => void) => void;
   onTakeBack: () => void;
 }
 interface PreparedPrint {
@@ -80,7 +81,7 @@ export default function LineArt({ line, by, actions, attempt }: Props) {
           by={by}
           isBusy={attempt.isBusy(`overrule ${line.id}`)}
           refusal={attempt.refusal(`overrule ${line.id}`)}
-          onOverrule={actions.onOverrule}
+          onOverrule={(signed) => actions.onOverrule(signed, () => setIsAsked(false))}
           onClose={() => setIsAsked(false)}
         />
       )}
@@ -122,7 +123,7 @@ interface OverruleProps {
   by: string;
   isBusy: boolean;
   refusal: ReturnType<Attempt['refusal']>;
-  onOverrule: ArtActions['onOverrule'];
+  onOverrule: (signed: { by: string; why: string }) => void;
   onClose: () => void;
 }
 

@@ -1,8 +1,9 @@
 import type { GarmentStyle } from '@saltflat/contract';
 import { PLACEMENTS, placementsOn } from '@saltflat/core/placement';
+import { Suspense, lazy } from 'react';
 import type { ReactNode } from 'react';
 import { useUnits } from '../../units/unitsSlice.ts';
-import { ArtDrop } from './ArtDrop.tsx';
+import { ArtDrop, THUMB_PX } from './ArtDrop.tsx';
 import { LineProcess } from './LineProcess.tsx';
 import { orderedSizes, usualPlace } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
@@ -20,6 +21,9 @@ import {
   TOKENS,
   styled,
 } from '../../ui/index.ts';
+
+/** Few prints are mended before they are taken in. */
+const MendedThumb = lazy(() => import('./MendedThumb.tsx'));
 
 interface Props {
   /** Of the line on the order and of the print on the line, from 0. */
@@ -72,16 +76,20 @@ export function PrintFields({
         </Row>
       )}
       <Split columns="260px minmax(0, 1fr)" gap={20} pad={16}>
-        <Stack gap={12}>
-          <ArtDrop
-            artwork={print.artwork}
-            colourHex={style?.colours.find(({ id }) => id === line.colourId)?.hex ?? '#ffffff'}
-            label={`Artwork of line ${place.line + 1}${which}`}
-            onChange={(artwork) => onChange({ artwork, preparation: null })}
-            onSeveral={onSeveral}
-          />
-          <PrintJudged key={print.artwork?.id} line={line} print={print} onChange={onChange} />
-        </Stack>
+        <ArtDrop
+          artwork={print.artwork}
+          colourHex={style?.colours.find(({ id }) => id === line.colourId)?.hex ?? '#ffffff'}
+          label={`Artwork of line ${place.line + 1}${which}`}
+          onChange={(artwork) => onChange({ artwork, preparation: null })}
+          onSeveral={onSeveral}
+          picture={
+            print.preparation && style ? (
+              <Suspense>
+                <MendedThumb {...{ print, style, colourId: line.colourId, size: THUMB_PX }} />
+              </Suspense>
+            ) : undefined
+          }
+        />
         <Stack>
           {children}
           <Split columns="1fr 1fr 1fr" gap={12}>
@@ -120,6 +128,7 @@ export function PrintFields({
             widthMm={print.widthMm}
             onChange={(widths) => onChange({ widths })}
           />
+          <PrintJudged key={print.artwork?.id} line={line} print={print} onChange={onChange} />
           {['artworkId', 'id', 'process', 'grades'].map((field) => (
             <FieldProblem key={field}>{problem(field)}</FieldProblem>
           ))}

@@ -13,6 +13,7 @@ const Chip = styled(
   display: 'inline-flex',
   gap: 6,
   alignItems: 'baseline',
+  whiteSpace: 'nowrap',
   color: COLOURS[tone],
   fontWeight: tone === 'calm' ? undefined : 600,
 }));
