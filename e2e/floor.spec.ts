@@ -147,9 +147,12 @@ test('one film sheet shared by two orders is made once, and each order is finish
   const done = page.getByText(`${one.code} + ${two.code} are done`);
   const made: string[] = [];
   let isSpoiled = false;
+  const asked = async (): Promise<[title: string, code: string]> => [
+    await nextTitle(page).innerText(),
+    await next.locator('.code').first().innerText(),
+  ];
   for (let step = 0; step < 40 && !(await done.isVisible()); step++) {
-    const title = await nextTitle(page).innerText();
-    const code = await next.locator('.code').first().innerText();
+    const [title, code] = await asked();
     if (title === 'Press the transfer' && code === two.code && !isSpoiled) {
       isSpoiled = true;
       await page.keyboard.press('x');
@@ -162,7 +165,13 @@ test('one film sheet shared by two orders is made once, and each order is finish
       made.push(`${title}, ${code}`);
       await finishStep(page, title);
     }
-    await page.waitForTimeout(150); // the next is worked out
+    // until the next is worked out: another step, or the same for the next piece
+    await expect
+      .poll(async () => (await done.isVisible()) || (await asked()).join() !== [title, code].join(), {
+        timeout: 1500,
+      })
+      .toBe(true)
+      .catch(() => undefined);
   }
   const timesMade = (title: string, code: string): number =>
     made.filter((own) => own === `${title}, ${code}`).length;

@@ -21,7 +21,7 @@ test('art is judged as it is dropped, mended by one press, and the mend is price
   await choose(page, 'Garment', 'Harbour tee');
   await choose(page, 'Colour', 'Navy (dark)');
   await page.getByLabel('Artwork of line 1').setInputFiles(file('ferry.png', boxed(1)));
-  const told = page.getByRole('region', { name: 'What stands out in the art' });
+  const told = page.getByRole('group', { name: 'What stands out in the art' });
   await expect(told.getByText('An opaque black box round the art')).toBeVisible();
   await expect(told.getByText('stops the print')).toBeVisible();
   await page.getByLabel('Quantity, size M').fill('12');

@@ -65,7 +65,7 @@ test('a line is done otherwise than the shop does, and its sizes get widths of t
   await expect(page.locator('#operation-press-transfer')).toBeVisible();
   await expect(page.locator('#operation-second-press')).toHaveCount(0);
   const placement = page.getByRole('region', { name: 'Placement' });
-  await expect(placement.getByRole('row', { name: /^S 3/ })).toContainText(/197/); // the disc is nine tenths of its file
+  await expect(placement.getByRole('row', { name: /^S 3/ })).toContainText(/198/); // the disc is nine tenths of its file
   await expect(placement.getByRole('row', { name: /^XL 2/ })).toContainText(/27[34]/);
 
   // what was chosen for the line is still there when the order is changed

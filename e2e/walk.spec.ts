@@ -32,7 +32,7 @@ test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in,
 
   // the artwork
   await ticket.getByRole('link', { name: 'Look at the artwork' }).click();
-  await expect(page.getByRole('list', { name: 'Findings' }).getByText('50 pixels per inch')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Findings' }).getByText('225 pixels per inch')).toBeVisible();
   await page.keyboard.press('w');
   await expect(page.getByRole('button', { name: 'White w' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('tab', { name: 'Figures' }).click();

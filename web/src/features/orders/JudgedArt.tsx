@@ -28,7 +28,7 @@ export default function JudgedArt({ findings, done = [], onFix, onUndo, isBusy, 
   const shown = harmful.slice(0, SHOWN);
   const more = findings.length - shown.length;
   return (
-    <Stack gap={8} as="section" aria-label="What stands out in the art">
+    <Stack gap={8} role="group" aria-label="What stands out in the art">
       {harmful.length === 0 && (
         <p className="small">
           <span aria-hidden="true">● </span>Nothing in the art stops or spoils the print.
