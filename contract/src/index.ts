@@ -92,6 +92,8 @@ export type { SettingOverride, SourceChoice } from './routes.ts';
 export {
   Floor,
   FloorKnown,
+  LedgerDays,
+  LedgerDaysQuery,
   LedgerPage,
   LedgerQuery,
   LedgerRow,

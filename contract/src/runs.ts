@@ -250,6 +250,32 @@ export const LedgerQuery = strictObject({
 });
 export type LedgerQuery = Static<typeof LedgerQuery>;
 
+/** The last so many days of somebody's own calendar. */
+export const LedgerDaysQuery = strictObject({
+  zone: Type.String({
+    title: 'Time zone',
+    maxLength: 60,
+    pattern: '^[A-Za-z0-9_+/-]+$',
+    help: 'a zone as Europe/Lisbon',
+  }),
+  days: Type.Optional(Type.Integer({ title: 'Days', minimum: 1, maximum: 92 })),
+});
+export type LedgerDaysQuery = Static<typeof LedgerDaysQuery>;
+
+/** What came out day by day, and the ink that its routes reckon with; oldest first, days without a piece left out. */
+export const LedgerDays = strictObject({
+  days: Type.Array(
+    strictObject({
+      day: Type.String(),
+      good: Type.Integer(),
+      reprint: Type.Integer(),
+      scrap: Type.Integer(),
+      inks: Type.Array(strictObject({ what: Type.String(), ml: Type.Number() })),
+    }),
+  ),
+});
+export type LedgerDays = Static<typeof LedgerDays>;
+
 /** One page of what came out. The counts are of all that is asked for; where words are sought that many have, `isMore` says that they are of the latest alone. */
 export const LedgerPage = strictObject({
   items: Type.Array(LedgerRow),

@@ -153,7 +153,7 @@ export async function buildServer(options: ServerOptions) {
     readLoop: () => loop.read(),
     refuseUnready: () => refuseUnready(db.sequelize),
   });
-  const endpoints = endpointsOf(db, services, devices, health);
+  const endpoints = endpointsOf({ db, services, devices, health, now: clock.now });
   const app = createApp({
     log: options.log,
     hosts: options.hosts ?? [],
@@ -173,12 +173,19 @@ export async function buildServer(options: ServerOptions) {
 }
 
 /** Everything the API does, with the page that describes it. */
-function endpointsOf(
-  db: Database,
-  services: Services,
-  devices: DeviceService,
-  health: Endpoint[],
-): Endpoint[] {
+function endpointsOf({
+  db,
+  services,
+  devices,
+  health,
+  now,
+}: {
+  db: Database;
+  services: Services;
+  devices: DeviceService;
+  health: Endpoint[];
+  now: () => number;
+}): Endpoint[] {
   const { catalogue, shop, imports } = services;
   const endpoints = [
     ...catalogueEndpoints(catalogue, services.weighings, services.lots),
@@ -191,7 +198,7 @@ function endpointsOf(
     ...paperEndpoints(services.papers),
     ...jobEndpoints({ jobs: services.jobs, findLine: (lineId) => services.orders.getLine(lineId) }),
     ...runEndpoints(services.runs),
-    ...ledgerEndpoints(db),
+    ...ledgerEndpoints(db, now),
     ...findEndpoints(db),
     ...deviceEndpoints(devices),
     ...backupEndpoints(services.backups),

@@ -4,7 +4,7 @@ import { FAULTS } from '@saltflat/core/run';
 import { useCallback, useDeferredValue, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { problemMessage } from '../api/problemMessage.ts';
-import { LedgerTable, useLedgerPagesInfiniteQuery } from '../features/ledger/index.ts';
+import { LedgerDaysView, LedgerTable, useLedgerPagesInfiniteQuery } from '../features/ledger/index.ts';
 import { withoutEmpty } from '../features/orders/index.ts';
 import {
   Button,
@@ -15,14 +15,37 @@ import {
   Note,
   PageHead,
   Panel,
+  Scroll,
   SearchField,
   SelectField,
 } from '../ui/index.ts';
 
 const PAGE = 100;
 
-/** What happened: every judged piece with its settings and readings, filtered, and out as CSV or JSON. */
+/** What happened: piece by piece, or how it went over time. */
 export function LedgerPage() {
+  const [params] = useSearchParams();
+  return params.get('view') === 'days' ? <Days /> : <Pieces />;
+}
+
+/** How it went day by day. */
+const Days = () => (
+  <>
+    <PageHead title="Ledger over time">
+      <Button to="/ledger">Piece by piece</Button>
+    </PageHead>
+    <FillSplit columns="minmax(0, 1fr)" below={0}>
+      <Scroll>
+        <Panel as="div">
+          <LedgerDaysView />
+        </Panel>
+      </Scroll>
+    </FillSplit>
+  </>
+);
+
+/** Every judged piece with its settings and readings, filtered, and out as CSV or JSON. */
+function Pieces() {
   const [params, setParams] = useSearchParams();
   const search = params.get('search') ?? '';
   const filter = {
@@ -88,6 +111,7 @@ export function LedgerPage() {
           Object.entries(FAULTS).map(([key, { name }]) => [key, name]),
         )}
         <Button download={exportTo('json')}>JSON</Button>
+        <Button to="/ledger?view=days">Over time</Button>
       </PageHead>
       {filter.step !== '' && (
         <Note

@@ -1,4 +1,4 @@
-import { LedgerPage, LedgerQuery } from '@saltflat/contract';
+import { LedgerDays, LedgerDaysQuery, LedgerPage, LedgerQuery } from '@saltflat/contract';
 import type { LedgerRow } from '@saltflat/contract';
 import { sayOverrule } from '@saltflat/core/artwork';
 import { FAULTS } from '@saltflat/core/run';
@@ -8,6 +8,7 @@ import { streamCsv, streamJson } from '../../http/csv.ts';
 import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import { SparseSearches } from '../../http/keyset.ts';
+import { readLedgerDays } from './ledgerDayReads.ts';
 import { eachOutcome, readLedger } from './ledgerReads.ts';
 
 const PAGE = 50;
@@ -17,7 +18,11 @@ const CSV_COLUMNS = [
   'plate_c', 'dwell_s', 'actual_dwell_s', 'pretreatment_g', 'pretreatment_target_g', 'run', 'made_in', 'lots', 'art_overruled',
 ]; // prettier-ignore
 
-export const ledgerEndpoints = (db: Database, sparse = new SparseSearches()): Endpoint[] => [
+export const ledgerEndpoints = (
+  db: Database,
+  now: () => number,
+  sparse = new SparseSearches(),
+): Endpoint[] => [
   endpoint(
     {
       method: 'get',
@@ -27,6 +32,16 @@ export const ledgerEndpoints = (db: Database, sparse = new SparseSearches()): En
       answer: LedgerPage,
     },
     ({ query }) => readLedger(db, sparse, query, query.limit ?? PAGE),
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/ledger/days',
+      summary: 'What came out day by day, and the ink its routes reckon with',
+      query: LedgerDaysQuery,
+      answer: LedgerDays,
+    },
+    ({ query }) => readLedgerDays(db, query, now()),
   ),
   endpoint(
     {

@@ -1,2 +1,3 @@
 export { LedgerTable } from './LedgerTable.tsx';
+export { LedgerDaysView } from './LedgerDaysView.tsx';
 export { useLedgerPagesInfiniteQuery } from './ledgerApi.ts';

@@ -1,4 +1,4 @@
-import type { LedgerPage, LedgerQuery } from '@saltflat/contract';
+import type { LedgerDays, LedgerDaysQuery, LedgerPage, LedgerQuery } from '@saltflat/contract';
 import { baseApi } from '../../api/baseApi.ts';
 
 const ledgerApi = baseApi.injectEndpoints({
@@ -14,7 +14,11 @@ const ledgerApi = baseApi.injectEndpoints({
       },
       providesTags: ['Ledger'],
     }),
+    ledgerDays: build.query<LedgerDays, LedgerDaysQuery>({
+      query: (params) => ({ url: '/ledger/days', params }),
+      providesTags: ['Ledger'],
+    }),
   }),
 });
 
-export const { useLedgerPagesInfiniteQuery } = ledgerApi;
+export const { useLedgerDaysQuery, useLedgerPagesInfiniteQuery } = ledgerApi;

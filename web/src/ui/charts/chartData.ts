@@ -5,6 +5,8 @@ export interface ChartData {
   /** What is up, with how a value is written. */
   up: { title: string; write: (value: number) => string; min?: number; max?: number };
   series: readonly { name: string; kind: 'bar' | 'line'; values: readonly (number | null)[] }[];
+  /** Bars stand on each other: together they are a whole. */
+  isStacked?: boolean;
 }
 
 /** The same as a table: a heading, then a row a place along; empty where there is no value. */

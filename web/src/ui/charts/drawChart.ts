@@ -9,6 +9,8 @@ use([BarChart, LineChart, GridComponent, LegendComponent, TooltipComponent, Canv
 
 /** Told apart by lightness as well as by hue, so that they are in grey too. */
 const COLOURS = [TOKENS.brine, '#E58A1F', '#6E5BA6', TOKENS.muted];
+/** Two names of some length stand side by side. */
+const LEGEND_ROW_PX = 20;
 const TEXT = { fontFamily: SANS, color: TOKENS.muted, fontSize: 12 } as const;
 
 export interface DrawnChart {
@@ -27,14 +29,20 @@ export interface DrawnChart {
 export function drawChart(place: HTMLElement, isStill: boolean): DrawnChart {
   const chart = init(place, null, { renderer: 'canvas' });
   return {
-    show: ({ along, up, series }) =>
+    show: ({ along, up, series, isStacked = false }) =>
       chart.setOption(
         {
           animation: !isStill,
           animationDuration: 200,
           color: COLOURS,
           textStyle: TEXT,
-          grid: { left: 8, right: 16, top: series.length > 1 ? 40 : 28, bottom: 26, containLabel: true },
+          grid: {
+            left: 8,
+            right: 16,
+            top: 28 + (series.length > 1 ? LEGEND_ROW_PX * Math.ceil(series.length / 2) : 0),
+            bottom: 26,
+            containLabel: true,
+          },
           legend: series.length > 1 ? { top: 0, left: 0, textStyle: TEXT } : undefined,
           tooltip: {
             trigger: 'axis',
@@ -68,6 +76,7 @@ export function drawChart(place: HTMLElement, isStill: boolean): DrawnChart {
             data: [...values],
             symbolSize: 7,
             barMaxWidth: 36,
+            ...(isStacked ? { stack: 'whole' } : {}),
           })),
         },
         true,

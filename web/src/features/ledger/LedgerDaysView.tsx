@@ -1,0 +1,53 @@
+import { useState } from 'react';
+import dayjs from 'dayjs';
+import { problemMessage } from '../../api/problemMessage.ts';
+import { serverNow } from '../../api/serverClock.ts';
+import { everyDay, goodShares, inkUse, stretchWords } from './daysShown.ts';
+import { useLedgerDaysQuery } from './ledgerApi.ts';
+import { Chart, Columns, Empty, Failed, Loading, Row, SelectField, Stack } from '../../ui/index.ts';
+
+const STRETCHES = [7, 30, 90] as const;
+const HEIGHT_PX = 300;
+
+/** How the pieces came out over time, and the ink that went into them. */
+export function LedgerDaysView() {
+  const [count, setCount] = useState<(typeof STRETCHES)[number]>(30);
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const { data, error, refetch } = useLedgerDaysQuery({ zone, days: count });
+  if (error)
+    return (
+      <Failed title="The days cannot be fetched" onRetry={() => void refetch()}>
+        {problemMessage(error)}
+      </Failed>
+    );
+  if (!data) return <Loading what="the days" />;
+  const days = everyDay(data.days, dayjs(serverNow()).format('YYYY-MM-DD'), count);
+  return (
+    <Stack pad={16} gap={16}>
+      <Row>
+        <SelectField
+          label="Days"
+          width={160}
+          value={String(count)}
+          options={STRETCHES.map((own) => ({ value: String(own), label: `the last ${own} days` }))}
+          onChange={(own) => setCount(STRETCHES.find((known) => String(known) === own) ?? 30)}
+        />
+        <p>{stretchWords(days)}</p>
+      </Row>
+      {data.days.length === 0 ? (
+        <Empty title="Nothing was judged in these days">
+          Pieces appear as soon as they are judged on the floor.
+        </Empty>
+      ) : (
+        <Columns least={460} gap={24}>
+          <Chart title="Share that came out good" data={goodShares(days)} heightPx={HEIGHT_PX} />
+          <Chart title="Ink by day" data={inkUse(days)} heightPx={HEIGHT_PX} />
+        </Columns>
+      )}
+      <p className="muted small">
+        ○ Ink is what the routes reckon with for each judged piece, reprints and scrap included; film that was
+        spoiled before it met a piece is not in it. Weighings on the floor make the routes’ figures your own.
+      </p>
+    </Stack>
+  );
+}
