@@ -9,9 +9,13 @@ import { connect } from './db/connection.ts';
 import type { Database } from './db/connection.ts';
 import { listen } from './db/listen.ts';
 import { MIGRATIONS, createMigrator, onceAtStart, refuseUnready } from './db/migrator.ts';
+import { DEMO_ORDERS } from '@saltflat/demo';
+import { DemoNotes } from './demo/demoNotes.ts';
+import { seedDemo } from './demo/seedDemo.ts';
 import { seedOnce } from './demo/seedOnce.ts';
 import { artworkEndpoints } from './features/artworks/index.ts';
 import { backupEndpoints } from './features/backups/index.ts';
+import { BeginningService, beginningEndpoints } from './features/beginnings/index.ts';
 import type { BackupPlace } from './features/backups/index.ts';
 import { catalogueEndpoints } from './features/catalogue/index.ts';
 import {
@@ -117,6 +121,8 @@ export async function startWorking({ queue, services }: Ground): Promise<void> {
   services.keys.start();
 }
 
+/** What work on the whole shop is about. */
+const WHOLE_SHOP = '00000000-0000-0000-0000-000000000000';
 const BACKUP_LOCK = 7_258_352; // any number, the same for every process of this database
 
 function placeOfBackups({ backups, databaseUrl, now }: ServerOptions): BackupPlace | null {
@@ -134,16 +140,32 @@ export async function buildServer(options: ServerOptions) {
     [simulateDevice(SCALE, 11, clock.now()), simulateDevice(HYGROMETER, 23, clock.now())],
     clock.now,
   );
+  const beginnings = new BeginningService({
+    db,
+    notes: new DemoNotes(db),
+    seed: (onProgress) => seedDemo(services, clock, onProgress),
+    demoOrders: DEMO_ORDERS.length,
+    watched: (work) => services.jobs.run('fill-demo', WHOLE_SHOP, work),
+    share: () => services.jobs.underWay('fill-demo', WHOLE_SHOP),
+    log: options.log,
+  });
   const live = createLiveStream(clock.now);
   devices.subscribe((device) => live.send({ kind: 'device', device }));
   const everything: LiveMessage = { kind: 'changed', noun: 'everything', id: '' };
+  const forgetAll = (): void => {
+    services.runs.forgetAll();
+    services.catalogue.forget();
+  };
   const listener = listen(
     options.databaseUrl,
     'saltflat',
-    (text) => live.send(JSON.parse(text) as LiveMessage), // written by our own trigger
+    (text) => {
+      const message = JSON.parse(text) as LiveMessage; // written by ourselves
+      if (message.kind === 'changed' && message.noun === 'everything') forgetAll();
+      live.send(message);
+    },
     () => {
-      services.runs.forgetAll();
-      services.catalogue.forget();
+      forgetAll();
       live.send(everything);
     },
   );
@@ -153,7 +175,7 @@ export async function buildServer(options: ServerOptions) {
     readLoop: () => loop.read(),
     refuseUnready: () => refuseUnready(db.sequelize),
   });
-  const endpoints = endpointsOf({ db, services, devices, health, now: clock.now });
+  const endpoints = endpointsOf({ db, services, devices, health, beginnings, now: clock.now });
   const app = createApp({
     log: options.log,
     hosts: options.hosts ?? [],
@@ -178,12 +200,14 @@ function endpointsOf({
   services,
   devices,
   health,
+  beginnings,
   now,
 }: {
   db: Database;
   services: Services;
   devices: DeviceService;
   health: Endpoint[];
+  beginnings: BeginningService;
   now: () => number;
 }): Endpoint[] {
   const { catalogue, shop, imports } = services;
@@ -202,6 +226,7 @@ function endpointsOf({
     ...findEndpoints(db),
     ...deviceEndpoints(devices),
     ...backupEndpoints(services.backups),
+    ...beginningEndpoints(beginnings),
     ...health,
   ];
   const about: Endpoint = endpoint(

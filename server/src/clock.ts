@@ -1,21 +1,16 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
+
 /** The time everything here goes by. Only seeding may turn it back, to take in what is said to have happened earlier. */
 export interface Clock {
   now: () => number;
-  /** Does work as if it were another time. One at a time, before anything is served. */
+  /** Does work as if it were another time; whatever goes on beside it keeps its own. */
   at: <T>(ms: number, work: () => Promise<T>) => Promise<T>;
 }
 
 export function createClock(real: () => number): Clock {
-  let turnedTo: number | null = null;
+  const turned = new AsyncLocalStorage<number>();
   return {
-    now: () => turnedTo ?? real(),
-    at: async (ms, work) => {
-      turnedTo = ms;
-      try {
-        return await work();
-      } finally {
-        turnedTo = null;
-      }
-    },
+    now: () => turned.getStore() ?? real(),
+    at: (ms, work) => turned.run(ms, work),
   };
 }

@@ -57,9 +57,9 @@ describe('what is said of art', () => {
     ];
     const titles = steps.map((step) => inWords(sayStep(step).title));
     expect(new Set(titles).size).to.equal(steps.length);
-    expect(inWords(sayStep(steps[7]!).detail)).to.contain('15 % open');
+    expect(inWords(sayStep(steps[7]).detail)).to.contain('15 % open');
     const fixes: Fix[] = steps.map((step) => ({ kind: 'step', step }));
-    expect(inWords(sayFix(fixes[0]!))).to.equal('Take #040404 out from the border in');
+    expect(inWords(sayFix(fixes[0]))).to.equal('Take #040404 out from the border in');
     expect(inWords(sayFix({ kind: 'print-width', widthMm: 152.4 }), INCHES)).to.match(
       /^Print it 6(\.0+)?\sin wide$/,
     );

@@ -1,11 +1,11 @@
 import type { Code, Said } from '../words/index.ts';
-import { say } from '../words/say.ts';
+import { say } from '../words/index.ts';
 import type { Finding } from './finding.ts';
 
 /** What is wrong with a file as people say it: a name for it, and what will happen on the garment. */
 export function sayFinding({ code, params }: Pick<Finding, 'code' | 'params'>): { title: Said; text: Said } {
   const [title, text]: Code[] = [`finding-title.${code}`, `finding.${code}`]; // every code has both: the compiler sees to it
-  return { title: { code: title, params }, text: { code: text, params } } as { title: Said; text: Said };
+  return { title: { code: title, params }, text: { code: text, params } };
 }
 
 /** Who has art printed though something stops the print, what that is, and why. */

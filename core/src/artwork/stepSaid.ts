@@ -1,4 +1,4 @@
-import { say } from '../words/say.ts';
+import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import type { Fix } from './finding.ts';
 import { openShare } from './steps/index.ts';

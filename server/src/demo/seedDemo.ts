@@ -29,8 +29,17 @@ interface Context {
   artworkIds: Map<string, string>;
 }
 
-/** Takes the made-up shop in through the same services as a person would. Relative to now, otherwise the same every time. */
-export async function seedDemo(services: Services, clock: Clock): Promise<void> {
+/**
+ * Takes the made-up shop in through the same services as a person would. Relative to now, otherwise the same every time.
+ *
+ * @param onProgress told the share taken in, 0–1
+ */
+export async function seedDemo(
+  services: Services,
+  clock: Clock,
+  onProgress: (share: number) => void = () => undefined,
+): Promise<void> {
+  onProgress(0);
   const nowMs = clock.now();
   await seedShop(services);
   const artworkIds = new Map<string, string>();
@@ -45,7 +54,10 @@ export async function seedDemo(services: Services, clock: Clock): Promise<void> 
       await clock.at(nowMs - MONTH_MS, () => services.lots.open(material.id, { lot, by: PEOPLE[0] ?? '' }));
   }
   const context = { services, clock, nowMs, catalogue, artworkIds };
-  for (const [i, order] of DEMO_ORDERS.entries()) await seedOrder(order, i + 1, context);
+  for (const [i, order] of DEMO_ORDERS.entries()) {
+    await seedOrder(order, i + 1, context);
+    onProgress((i + 1) / DEMO_ORDERS.length);
+  }
 }
 
 /** The made-up shop’s blanks, materials and machines. */

@@ -1,5 +1,5 @@
 import type { OrderPage } from '@saltflat/contract';
-import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { Suspense, lazy, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { problemMessage } from '../api/problemMessage.ts';
 import { serverNow } from '../api/serverClock.ts';
@@ -20,6 +20,9 @@ import {
   Stack,
   useIsNarrow,
 } from '../ui/index.ts';
+
+/** A shop is new once: what to set up first comes when there is nothing to list. */
+const EmptyShop = lazy(() => import('./EmptyShop.tsx'));
 
 const STATES = ['open', 'needs-art', 'art-to-mend', 'ready', 'running', 'done', 'cancelled'] as const;
 type StateFilter = (typeof STATES)[number] | 'all';
@@ -54,6 +57,8 @@ export function OrdersPage() {
   const isNarrow = useIsNarrow(NARROW);
   const more = useCallback(() => void fetchNextPage(), [fetchNextPage]);
 
+  const isNothingOpen =
+    data !== undefined && orders.length === 0 && search === '' && state === 'open' && !orderId;
   return (
     <>
       <PageHead title="Orders" says={data && countWords(data.pages[0])}>
@@ -70,7 +75,7 @@ export function OrdersPage() {
           value={state}
           options={[
             { value: 'all', label: 'every state' },
-            ...STATES.map((own) => ({ value: own, label: own.replace('-', ' ') })),
+            ...STATES.map((own) => ({ value: own, label: own.replaceAll('-', ' ') })),
           ]}
           onChange={(own) => set({ state: own })}
         />
@@ -88,6 +93,14 @@ export function OrdersPage() {
           </div>
           <ChosenOrder key={orderId} orderId={orderId} />
         </Stack>
+      ) : isNothingOpen ? (
+        <FillSplit columns="minmax(0, 1fr)">
+          <Panel as="div">
+            <Suspense fallback={<Loading what="the shop" />}>
+              <EmptyShop />
+            </Suspense>
+          </Panel>
+        </FillSplit>
       ) : (
         <FillSplit columns="minmax(0, 1fr) minmax(360px, 30%)">
           <Panel as="div">
@@ -97,16 +110,7 @@ export function OrdersPage() {
               </Failed>
             )}
             {!data && !error && <Loading what="the orders" />}
-            {data && orders.length === 0 && (
-              <Empty
-                title={search === '' ? 'No orders here' : 'Nothing matches'}
-                action={search === '' && <Button to="/orders/new">Take in an order</Button>}
-              >
-                {search === ''
-                  ? 'Drop the artwork, choose the blank, say how many.'
-                  : 'Try fewer letters, or every state.'}
-              </Empty>
-            )}
+            {data && orders.length === 0 && <NoneHere search={search} />}
             {orders.length > 0 && (
               <OrderTable
                 orders={orders}
@@ -136,6 +140,12 @@ export function OrdersPage() {
     </>
   );
 }
+
+const NoneHere = ({ search }: { search: string }) => (
+  <Empty title={search === '' ? 'No orders here' : 'Nothing matches'}>
+    {search === '' ? 'Choose another state, or all of them.' : 'Try fewer letters, or every state.'}
+  </Empty>
+);
 
 const countWords = (page: OrderPage | undefined): string =>
   page ? `${page.isMore ? 'more than ' : ''}${page.total} ${page.total === 1 ? 'order' : 'orders'}` : '';

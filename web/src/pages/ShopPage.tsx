@@ -18,6 +18,7 @@ import {
   useRetireRecordMutation,
 } from '../features/shop/index.ts';
 import type { RecordList } from '../features/shop/index.ts';
+import { DemoPart } from './DemoPart.tsx';
 import { useUnits } from '../units/unitsSlice.ts';
 import {
   Button,
@@ -45,6 +46,7 @@ const PARTS = [
   ['methods', 'House methods'],
   ['prices', 'Prices'],
   ['backups', 'Backups'],
+  ['demo', 'Demo'],
 ] as const;
 
 const isList = (part: string): part is RecordList => ['blanks', 'materials', 'machines'].includes(part);
@@ -81,6 +83,7 @@ export function ShopPage() {
             {part === 'lots' && <LotsPanel materials={data.materials} />}
             {part === 'prices' && <RatesPanel rates={data.rates.document} version={data.rates.version} />}
             {part === 'backups' && <BackupsPanel />}
+            {part === 'demo' && <DemoPart />}
           </Stack>
         </Split>
       )}

@@ -10,6 +10,8 @@ interface Needs {
 
 /** Told to others this often at most, ms: a bar that moves twice a second moves. */
 const TELL_MS = 500;
+/** Work that tells nothing for so long is not going on any more. */
+const SILENT_MS = 120_000;
 
 /** Keeps the table of jobs: work that takes long enough to be watched has a row while it runs, and how it ended after. */
 export class JobService {
@@ -17,6 +19,12 @@ export class JobService {
 
   find(kind: Job['kind'], about: string): Promise<Job | null> {
     return this.needs.jobs.find({ kind, about });
+  }
+
+  /** How far work is that goes on; nothing where it does not, or its process was killed and has been silent since. */
+  underWay(kind: Job['kind'], about: string): Promise<number | null> {
+    const since = new Date(this.needs.now() - SILENT_MS);
+    return this.needs.jobs.shareSince({ kind, about }, since);
   }
 
   /**

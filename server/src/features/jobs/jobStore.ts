@@ -43,6 +43,13 @@ export class JobStore {
     );
   }
 
+  /** How far work is that was heard of since an instant; nothing where none was. */
+  async shareSince({ kind, about }: Which, since: Date): Promise<number | null> {
+    const where = { kind, about, state: 'running', toldAt: { [Op.gte]: since } };
+    const row = await this.db.models.jobs.findOne({ where, raw: true });
+    return row?.share ?? null;
+  }
+
   async find({ kind, about }: Which): Promise<Job | null> {
     const row = await this.db.models.jobs.findOne({ where: { kind, about }, raw: true });
     if (!row) return null;

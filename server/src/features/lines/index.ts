@@ -1,5 +1,4 @@
 export { overruleOf } from './artStanding.ts';
-export type { JudgedPrint } from './artStanding.ts';
 export { LineStates, refuseOnFloor } from './lineStates.ts';
 export { LineStore } from './lineStore.ts';
 export { OrderState } from './orderState.ts';

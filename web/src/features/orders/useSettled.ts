@@ -8,7 +8,6 @@ export function useSettled<T>(value: T, ms: number): T {
     const timer = setTimeout(() => setSettled(value), ms);
     return () => clearTimeout(timer);
     // compared by content: a new object of the same content is the same question
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, ms]);
   return JSON.stringify(settled) === key ? value : settled;
 }

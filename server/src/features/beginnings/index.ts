@@ -1,0 +1,2 @@
+export { beginningEndpoints } from './beginningEndpoints.ts';
+export { BeginningService } from './beginningService.ts';

@@ -1,0 +1,27 @@
+import { useAttempt } from '../api/useAttempt.ts';
+import { FirstRun, useBeginningsQuery, useFillDemoMutation } from '../features/beginnings/index.ts';
+import { Button, Empty, Loading } from '../ui/index.ts';
+
+const ASK_MS = 1000;
+
+/** There are no open orders: since the shop is new, or since all is done. */
+export default function EmptyShop() {
+  const { data } = useBeginningsQuery(undefined, { pollingInterval: ASK_MS, skipPollingIfUnfocused: true });
+  const [fill] = useFillDemoMutation();
+  const attempt = useAttempt();
+  if (!data) return <Loading what="the shop" />;
+  if (data.orders > 0 && data.demo.state !== 'filling')
+    return (
+      <Empty title="No open orders" action={<Button to="/orders/new">Take in an order</Button>}>
+        Drop the artwork, choose the blank, say how many.
+      </Empty>
+    );
+  return (
+    <FirstRun
+      beginnings={data}
+      onFill={() => void attempt.make('fill', () => fill())}
+      isFilling={attempt.isBusy('fill')}
+      refusal={attempt.refusal('fill')}
+    />
+  );
+}
