@@ -21,7 +21,7 @@ export function FirstRun({ beginnings, onFill, isFilling, refusal }: Props) {
   return (
     <Split columns={isOffered ? 'minmax(0, 3fr) minmax(280px, 2fr)' : 'minmax(0, 800px)'} pad={16} gap={32}>
       <Stack gap={12}>
-        <h2>{isEmpty ? 'An empty shop: set it up in this order' : 'Nothing is taken in yet'}</h2>
+        <h2>{isEmpty ? 'An empty shop: what to set up first' : 'Nothing is taken in yet'}</h2>
         <Rows as="ol" aria-label="What to set up first">
           {marks.map(({ to, title, says, count }) => (
             <li key={to} style={{ padding: '10px 0' }}>
