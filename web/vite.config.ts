@@ -51,7 +51,7 @@ const OWN = [
   'trace/heatColour',
   'trace/layoutTrace',
   'trace/Spark',
-  'units/unitsSlice',
+  'units/writingSlice',
   'features/backups/',
   'features/orders/ArtThumb',
   'features/orders/dates.ts',

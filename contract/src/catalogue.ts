@@ -3,6 +3,7 @@ import { INK_USES, PRINTER_TASKS, SHEET_KINDS } from '@saltflat/core/route';
 import { MACHINE_KINDS } from '@saltflat/core/work';
 import type { QuantityKind } from '@saltflat/core/units';
 import { Type } from 'typebox';
+import { ShopWriting } from './writing.ts';
 import type { TSchema } from 'typebox';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Id, Version, nullable, shortText, strictObject } from './scalars.ts';
@@ -348,5 +349,6 @@ export const Catalogue = strictObject({
   machines: Type.Array(Machine),
   house: versioned(HouseDocument),
   rates: versioned(RatesDocument),
+  writing: ShopWriting,
 });
 export type Catalogue = Static<typeof Catalogue>;

@@ -72,6 +72,7 @@ export {
 export type { QuotedLine } from './quotes.ts';
 export { JOB_KINDS, JOB_STATES, Job } from './jobs.ts';
 export { Lot, LotInput } from './lots.ts';
+export { ShopWriting, WritingChange, WritingDocument } from './writing.ts';
 export { Beginnings } from './beginnings.ts';
 export { Health, Readiness } from './health.ts';
 export { PLACEMENTS } from './placements.ts';

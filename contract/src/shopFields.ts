@@ -10,6 +10,7 @@ import type { MachineKind, MaterialKind } from './catalogue.ts';
 import { fieldsOf } from './recordFields.ts';
 import type { RecordField } from './recordFields.ts';
 import { RatesDocument } from './shopSettings.ts';
+import { WritingDocument } from './writing.ts';
 
 export { MATERIAL_KINDS } from './catalogue.ts';
 export { valueAt, withValueAt, withoutEmptyObjects } from './recordFields.ts';
@@ -31,5 +32,7 @@ export const machineFields = (kind: MachineKind): RecordField[] => [
 ];
 
 export const RATES_FIELDS: readonly RecordField[] = fieldsOf(RatesDocument);
+
+export const WRITING_FIELDS: readonly RecordField[] = fieldsOf(WritingDocument);
 
 export const BACKUP_FIELDS: readonly RecordField[] = fieldsOf(BackupSettings);

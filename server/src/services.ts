@@ -103,7 +103,7 @@ export function createServices(needs: Needs) {
     ...shop,
     backups: createBackups(needs),
     keys: new RequestKeys(db.models),
-    ...createPapers(needs, { orders, routes: routing.routes, artworks }),
+    ...createPapers(needs, { orders, routes: routing.routes, artworks, catalogue }),
   };
 }
 
@@ -208,6 +208,7 @@ function createRouting(
       refused: (ticket, problem, tx) => lineStates.refused(ticket, problem, tx),
     },
     noteChange: (changeId, how, tx) => changes.note(changeId, how, tx),
+    currency: async () => (await catalogue.read()).writing.document.currency,
     now,
     log,
   });
@@ -243,6 +244,7 @@ function createShop({ db, now }: Needs, { lineStates, catalogue }: Ground) {
     ...stores,
     changes: new ChangeStore(db),
     readCatalogue,
+    hasGivenQuotes: async () => (await db.models.quotes.count()) > 0,
     askForDrafts: (note, tx) => lineStates.planDrafts(note, tx),
     now,
   });
@@ -278,19 +280,21 @@ interface PaperNeeds {
   orders: OrderService;
   routes: RouteService;
   artworks: ArtworkService;
+  catalogue: CatalogueStore;
 }
 
 /** What leaves the house: pictures, proofs, quotes, run sheets. */
-function createPapers({ db, papers: pool, now }: Needs, { orders, routes, artworks }: PaperNeeds) {
+function createPapers({ db, papers: pool, now }: Needs, { orders, routes, artworks, catalogue }: PaperNeeds) {
   const findLine = (lineId: string) => orders.getLine(lineId);
   const findOrder = (orderId: string) => orders.get(orderId);
+  const writing = async () => (await catalogue.read()).writing.document;
   const prints = new PrintService({
     answers: new ProofAnswerStore(db),
     printOf: (lineId, print, version) => routes.printOf(lineId, print, version),
     findLine,
     plane: (artworkId, job, plane, format) => artworks.plane(artworkId, job, plane, format),
     composite: (artworkId, job, how) => artworks.composite(artworkId, job, how),
-    writeProof: (sheet) => pool.write({ kind: 'proof', sheet }),
+    writeProof: async (sheet) => pool.write({ kind: 'proof', sheet, writing: await writing() }),
     now,
   });
   const papers = new PaperService({
@@ -298,14 +302,16 @@ function createPapers({ db, papers: pool, now }: Needs, { orders, routes, artwor
     findOrder,
     currentRoute: (lineId) => routes.current(lineId),
     picture: (lineId, print, version, maxPx) => prints.picture(lineId, print, version, maxPx),
-    writeSheet: (sheet, paper) => pool.write({ kind: 'run-sheet', sheet, paper }),
+    writeSheet: async (sheet, paper) =>
+      pool.write({ kind: 'run-sheet', sheet, writing: await writing(), paper }),
     now,
   });
   const quotes = new QuoteService({
     quotes: new QuoteStore(db),
     findOrder,
     currentRoute: (lineId) => routes.wholeCurrent(lineId),
-    writeQuote: (sheet, paper) => pool.write({ kind: 'quote', sheet, paper }),
+    writeQuote: async (sheet, paper) => pool.write({ kind: 'quote', sheet, writing: await writing(), paper }),
+    writing,
     now,
   });
   return { prints, papers, quotes };

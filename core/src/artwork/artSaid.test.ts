@@ -4,7 +4,11 @@ import type { Speech } from '../words/index.ts';
 import { FINDING_CODES, sayFinding, sayFix, sayStep } from './index.ts';
 import type { ArtStep, Finding, Fix } from './index.ts';
 
-const INCHES: Speech = { system: { temperature: 'F', length: 'in' }, language: 'en' };
+const INCHES: Speech = {
+  system: { temperature: 'F', length: 'in', mass: 'oz' },
+  currency: 'EUR',
+  language: 'en',
+};
 
 describe('what is said of art', () => {
   const finding = (code: Finding['code'], params: Finding['params']): Finding => ({

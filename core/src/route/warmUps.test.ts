@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { IMPERIAL } from '../units/index.ts';
 import { cap, eachRoute, equipment, lineOf, routeOf, shopWith, small } from '../fixtures/index.ts';
 import { inWords } from '../words/index.ts';
 import { plannedMode } from '../work/index.ts';
@@ -39,7 +40,7 @@ describe('warming up', () => {
     const said = warmUpSaid({ machine: { id: 'a', name: 'Press A' }, tempC: 150, heatS: 660, settleS: 300 });
     const plain = (text: string): string => text.replaceAll('\u00a0', ' ');
     expect(plain(inWords(said))).to.equal('Press A to 150 °C: about 11 min, and 5 min until it is even.');
-    const inches = { system: { temperature: 'F', length: 'in' }, language: 'en' } as const;
+    const inches = { system: IMPERIAL, currency: 'EUR', language: 'en' } as const;
     expect(plain(inWords(said, inches))).to.contain('302 °F');
   });
 });

@@ -1,5 +1,7 @@
 import type { QuantityKind, UnitSystem } from './units.ts';
 import { METRIC, shownUnit, toShown } from './units.ts';
+import { CURRENCIES } from './writing.ts';
+import type { Currency } from './writing.ts';
 
 const NO_BREAK = '\u00a0'; // no-break: a number never parts from its unit
 
@@ -46,13 +48,16 @@ export function formatDuration(seconds: number): string {
   return `${Math.floor(minutes / 60)}${NO_BREAK}h${rest === 0 ? '' : ` ${String(rest).padStart(2, '0')}${NO_BREAK}min`}`;
 }
 
-/** Integer minor units (cents) as money with two digits; the euro unless another sign is given. */
-export const formatMoney = (cents: number, sign = '€'): string =>
-  `${sign}${NO_BREAK}${plainNumber(cents / 100, 2)}`;
+/** Integer minor units (cents) as money with two digits: "€ 3.40". */
+export const formatMoney = (cents: number, currency: Currency): string =>
+  `${CURRENCIES[currency]}${NO_BREAK}${plainNumber(cents / 100, 2)}`;
 
-/** Money as people type it, "3.40" or "€ 3,40", in integer minor units; `null` for what is no amount. */
-export function parseMoney(text: string): number | null {
-  const match = /^[€\s\u00a0]*(\d+)(?:[.,](\d{1,2}))?[\s\u00a0]*$/.exec(text);
+/** Money as people type it, "3.40" or "€ 3,40", in integer minor units; `null` for what is no amount. Another currency’s sign is none. */
+export function parseMoney(text: string, currency: Currency): number | null {
+  const sign = CURRENCIES[currency];
+  const typed = text.trim();
+  const amount = typed.startsWith(sign) ? typed.slice(sign.length) : typed;
+  const match = /^[\s\u00a0]*(\d+)(?:[.,](\d{1,2}))?$/.exec(amount);
   if (!match) return null;
   return Number(match[1]) * 100 + Number((match[2] ?? '0').padEnd(2, '0'));
 }
@@ -65,6 +70,9 @@ function plainNumber(value: number, digits: number): string {
   return `${isNegative ? '−' : ''}${grouped}${fraction === undefined ? '' : `.${fraction}`}`;
 }
 
+/** Digits of a mass as a print room’s scale shows it: tenths of a gram, thousandths of an ounce. */
+export const scaleDigits = ({ mass }: UnitSystem): number => (mass === 'g' ? 1 : 3);
+
 /** A choke or a hair-line: in hundredths of an inch it would read as nothing. */
 const SMALL_MM = 2.54;
 
@@ -74,6 +82,8 @@ function defaultDigits(value: number, kind: QuantityKind, system: UnitSystem): n
       if (system.length === 'in') return Math.abs(value) < SMALL_MM && value !== 0 ? 3 : 2;
       return Math.abs(value) < 10 && !Number.isInteger(value) ? 2 : 0;
     case 'mass':
+      if (system.mass === 'oz') return Math.abs(value) < 100 ? 3 : 2; // a hundredth of an ounce is a quarter of a gram
+      return Math.abs(value) < 10 ? 2 : 1;
     case 'volume':
       return Math.abs(value) < 10 ? 2 : 1;
     case 'area':

@@ -1,4 +1,5 @@
 export {
+  IMPERIAL,
   METRIC,
   SI_UNIT,
   celsiusToFahrenheit,
@@ -9,6 +10,8 @@ export {
   toShown,
 } from './units.ts';
 export type { ParsedQuantity, QuantityKind, UnitSystem } from './units.ts';
-export { formatClock, formatDuration, formatMoney, formatQuantity, parseMoney } from './format.ts';
+export { formatClock, formatDuration, formatMoney, formatQuantity, parseMoney, scaleDigits } from './format.ts';
 export { findSlip } from './slips.ts';
 export type { Slip } from './slips.ts';
+export { CURRENCIES, USUAL_WRITING, formatDate } from './writing.ts';
+export type { Currency, DateKind, DateWriting, Writing } from './writing.ts';

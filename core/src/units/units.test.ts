@@ -9,10 +9,11 @@ import {
   parseQuantity,
   toShown,
   parseMoney,
+  formatDate,
 } from './index.ts';
-import type { QuantityKind, UnitSystem } from './index.ts';
+import type { DateWriting, QuantityKind, UnitSystem } from './index.ts';
 
-const SHOP: UnitSystem = { temperature: 'F', length: 'in' };
+const SHOP: UnitSystem = { temperature: 'F', length: 'in', mass: 'oz' };
 const value = (text: string, kind: QuantityKind, system?: UnitSystem) => {
   const parsed = parseQuantity(text, kind, system);
   return parsed.ok ? parsed.value : parsed.problem;
@@ -88,8 +89,10 @@ describe('findSlip', () => {
   });
 
   it('reads money to the cent, and nothing that is no amount', () => {
-    expect(['3.4', '€ 3,40', ' 12 ', '0.05'].map(parseMoney)).to.deep.equal([340, 340, 1200, 5]);
-    expect(['', '3.405', '-1', 'free'].map(parseMoney)).to.deep.equal([null, null, null, null]);
+    const cents = (typed: string): number | null => parseMoney(typed, 'EUR');
+    expect(['3.4', '€ 3,40', ' 12 ', '0.05'].map(cents)).to.deep.equal([340, 340, 1200, 5]);
+    expect(['', '3.405', '-1', 'free', '$ 3'].map(cents)).to.deep.equal([null, null, null, null, null]);
+    expect([parseMoney('CHF 12', 'CHF'), parseMoney('zł 3,5', 'PLN')]).to.deep.equal([1200, 350]);
   });
 
   it('reads and writes yes and no', () => {
@@ -97,5 +100,43 @@ describe('findSlip', () => {
       [1, 0, 1].map((value) => ({ ok: true, value })),
     );
     expect([1, 0].map((value) => formatQuantity(value, 'flag'))).to.deep.equal(['yes', 'no']);
+  });
+});
+
+describe('how a shop writes', () => {
+  it('writes and reads ounces where mass is written so: 28.35 g are one', () => {
+    expect(formatQuantity(28.349523125, 'mass', SHOP)).to.equal('1.000\u00a0oz');
+    expect(formatQuantity(24, 'mass', SHOP)).to.equal('0.847\u00a0oz');
+    expect(parseQuantity('2', 'mass', SHOP)).to.deep.equal({ ok: true, value: 2 * 28.349523125 });
+    // grams are grams wherever they are written
+    expect(parseQuantity('24 g', 'mass', SHOP)).to.deep.equal({ ok: true, value: 24 });
+    expect(formatQuantity(24, 'mass')).to.equal('24.0\u00a0g');
+  });
+
+  it('writes days in the order and the hours that were chosen', () => {
+    const at = '2031-03-04T15:05:00Z'; // a Tuesday
+    const how = (dayOrder: DateWriting['dayOrder'], hours: DateWriting['hours'] = '24'): DateWriting => ({
+      dayOrder,
+      hours,
+      firstDay: 'monday',
+    });
+    const all = (own: DateWriting) =>
+      (['day', 'weekday', 'date', 'weekday-time', 'day-time', 'time'] as const).map((kind) =>
+        formatDate(at, kind, own, 'UTC'),
+      );
+    expect(all(how('day-month'))).to.deep.equal([
+      '4 Mar', 'Tue 4 Mar', '4 Mar 2031', 'Tue 4 Mar, 15:05', '4 Mar, 15:05', '15:05',
+    ]); // prettier-ignore
+    expect(all(how('month-day', '12'))).to.deep.equal([
+      'Mar 4', 'Tue Mar 4', 'Mar 4, 2031', 'Tue Mar 4, 3:05 pm', 'Mar 4, 3:05 pm', '3:05 pm',
+    ]); // prettier-ignore
+    expect(all(how('year-month-day'))[3]).to.equal('Tue 2031-03-04, 15:05');
+    // midnight and noon, and the day where somebody is
+    expect(formatDate('2031-03-04T00:30:00Z', 'time', how('month-day', '12'), 'UTC')).to.equal('12:30 am');
+    expect(formatDate('2031-03-04T12:30:00Z', 'time', how('month-day', '12'), 'UTC')).to.equal('12:30 pm');
+    expect(formatDate('2031-03-04T00:30:00Z', 'time', how('day-month'), 'UTC')).to.equal('00:30');
+    expect(formatDate('2031-03-04T15:05:00Z', 'day', how('day-month'), 'Pacific/Kiritimati')).to.equal(
+      '5 Mar',
+    );
   });
 });

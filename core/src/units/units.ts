@@ -13,13 +13,15 @@ export type QuantityKind =
   /** 1 for yes, 0 for no. */
   | 'flag';
 
-/** The two choices a person makes for the whole application: how heat and length are written. */
+/** How heat, length and mass are written, everywhere at once. */
 export interface UnitSystem {
   temperature: 'C' | 'F';
   length: 'mm' | 'in';
+  mass: 'g' | 'oz';
 }
 
-export const METRIC: UnitSystem = { temperature: 'C', length: 'mm' };
+export const METRIC: UnitSystem = { temperature: 'C', length: 'mm', mass: 'g' };
+export const IMPERIAL: UnitSystem = { temperature: 'F', length: 'in', mass: 'oz' };
 
 /** The one unit each kind is stored and computed in. Shares are 0 to 1. */
 export const SI_UNIT: Record<QuantityKind, string> = {
@@ -150,6 +152,7 @@ function inWrittenUnit(
 export function fromShown(value: number, kind: QuantityKind, system: UnitSystem): number {
   if (kind === 'temperature' && system.temperature === 'F') return fahrenheitToCelsius(value);
   if (kind === 'length' && system.length === 'in') return value * MM_PER_IN;
+  if (kind === 'mass' && system.mass === 'oz') return value * G_PER_OZ;
   return kind === 'share' ? value / 100 : value;
 }
 
@@ -161,6 +164,7 @@ export function fromShown(value: number, kind: QuantityKind, system: UnitSystem)
 export function toShown(value: number, kind: QuantityKind, system: UnitSystem): number {
   if (kind === 'temperature' && system.temperature === 'F') return celsiusToFahrenheit(value);
   if (kind === 'length' && system.length === 'in') return value / MM_PER_IN;
+  if (kind === 'mass' && system.mass === 'oz') return value / G_PER_OZ;
   return kind === 'share' ? value * 100 : value;
 }
 
@@ -168,5 +172,6 @@ export function toShown(value: number, kind: QuantityKind, system: UnitSystem): 
 export function shownUnit(kind: QuantityKind, system: UnitSystem): string {
   if (kind === 'temperature') return system.temperature === 'F' ? '°F' : '°C';
   if (kind === 'length') return system.length;
+  if (kind === 'mass') return system.mass;
   return kind === 'share' ? '%' : SI_UNIT[kind];
 }

@@ -1,4 +1,3 @@
-import { formatMoney } from '../units/index.ts';
 import { FEATURE_NAMES, FIBRE_NAMES, PLACE_NAMES, PROCESS_NAMES } from './names.ts';
 import type { FibreName, PlaceName, ProcessName } from './names.ts';
 import type { AnySaid, Tell } from './said.ts';
@@ -81,8 +80,8 @@ export const JUDGEMENTS = {
   // comparison
   'better.within-limits': () => 'every setting stays within its limits',
   'better.fewer-conflicts': () => 'fewer settings are outside their limits',
-  'better.cost': ({ cents, otherCents }: { cents: number; otherCents: number }) =>
-    `${formatMoney(cents)} a piece against ${formatMoney(otherCents)}`,
+  'better.cost': ({ cents, otherCents }: { cents: number; otherCents: number }, f: Figures) =>
+    `${f.money(cents)} a piece against ${f.money(otherCents)}`,
   'better.hands': ({ handsS, otherS }: { handsS: number; otherS: number }) =>
     `${minutes(handsS)} of hands against ${minutes(otherS)}`,
   'better.hand': ({ look }: { look: AnySaid }, _f: Figures, tell: Tell) => `the softer hand: ${tell(look)}`,

@@ -1,18 +1,19 @@
-import { METRIC, formatDuration, formatQuantity } from '../units/index.ts';
-import type { QuantityKind, UnitSystem } from '../units/index.ts';
+import { METRIC, formatDuration, formatMoney, formatQuantity } from '../units/index.ts';
+import type { Currency, QuantityKind, UnitSystem } from '../units/index.ts';
 
 /** Languages the sentences are written in. */
 export const LANGUAGES = ['en'] as const;
 export type Language = (typeof LANGUAGES)[number];
 
-/** How things are said to somebody: in which units, in which language. */
+/** How things are said to somebody: in which units and currency, in which language. */
 export interface Speech {
   system: UnitSystem;
+  currency: Currency;
   language: Language;
 }
 
-/** °C and mm, English: papers, logs, and wherever nobody has said otherwise. */
-export const METRIC_ENGLISH: Speech = { system: METRIC, language: 'en' };
+/** °C, mm and euros, English: logs, and wherever nobody has said otherwise. */
+export const METRIC_ENGLISH: Speech = { system: METRIC, currency: 'EUR', language: 'en' };
 
 /** Names for pressures as people say them, each up to this many kPa (assumption: what gauges show at these words). */
 const PRESSURE_WORDS = [
@@ -56,6 +57,7 @@ export class Figures {
   mms = (min: number, max: number): string => this.span(min, max, 'length');
   size = (widthMm: number, heightMm: number): string =>
     `${this.mm(Math.round(widthMm))} × ${this.mm(Math.round(heightMm))}`;
+  money = (cents: number): string => formatMoney(cents, this.speech.currency);
   s = (durationS: number): string => formatDuration(durationS);
   seconds = (min: number, max: number): string => this.span(min, max, 'duration');
   percent = (share: number): string => `${Math.round(100 * share)} %`;

@@ -6,7 +6,11 @@ import { DEFAULT_RATES } from '../cost/index.ts';
 import { hardestOf, inWords, isCode, isSaid, pressureWord, say, withWords } from './index.ts';
 import type { AnySaid, Speech } from './index.ts';
 
-const IMPERIAL: Speech = { system: { temperature: 'F', length: 'in' }, language: 'en' };
+const IMPERIAL: Speech = {
+  system: { temperature: 'F', length: 'in', mass: 'oz' },
+  currency: 'EUR',
+  language: 'en',
+};
 
 /** Everything that is said in a document, however deep. */
 function saidIn(document: unknown): AnySaid[] {

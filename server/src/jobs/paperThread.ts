@@ -5,22 +5,27 @@ import type { ProofSheet } from '../features/prints/proofPdf.ts';
 import { quotePdf } from '../features/quotes/quotePdf.ts';
 import type { QuoteSheet } from '../features/quotes/quotePdf.ts';
 import type { Paper } from '../pdf/index.ts';
+import type { Writing } from '@saltflat/core/units';
 
 /** What is to be written on paper. */
 export type PaperTask =
-  | { kind: 'run-sheet'; sheet: RunSheet; paper: Paper }
-  | { kind: 'proof'; sheet: ProofSheet }
-  | { kind: 'quote'; sheet: QuoteSheet; paper: Paper };
+  | { kind: 'run-sheet'; sheet: RunSheet; writing: Writing; paper: Paper }
+  | { kind: 'proof'; sheet: ProofSheet; writing: Writing }
+  | { kind: 'quote'; sheet: QuoteSheet; writing: Writing; paper: Paper };
 
 /** Runs in a thread of its own: letters are fitted and packed for longer than anybody should wait for a page. */
 export default function work(task: PaperTask): Promise<Uint8Array> {
   switch (task.kind) {
     case 'run-sheet':
-      return runSheetPdf({ ...task.sheet, pictures: task.sheet.pictures.map(withBytes) }, task.paper);
+      return runSheetPdf(
+        { ...task.sheet, pictures: task.sheet.pictures.map(withBytes) },
+        task.writing,
+        task.paper,
+      );
     case 'proof':
-      return proofPdf({ ...task.sheet, prints: task.sheet.prints.map(withBytes) });
+      return proofPdf({ ...task.sheet, prints: task.sheet.prints.map(withBytes) }, task.writing);
     case 'quote':
-      return quotePdf(task.sheet, task.paper);
+      return quotePdf(task.sheet, task.writing, task.paper);
   }
 }
 

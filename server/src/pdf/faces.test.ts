@@ -1,3 +1,4 @@
+import { USUAL_WRITING } from '@saltflat/core/units';
 import { expect } from 'chai';
 import { splitByFace } from './faces.ts';
 import { breakLines, openSheet, widthOf } from './page.ts';
@@ -18,7 +19,7 @@ const has = (doc: Doc, code: number): boolean =>
   )._font.font.hasGlyphForCodePoint(code);
 
 describe('letters on paper', () => {
-  const { doc } = openSheet({ title: 'x', madeAt: '2031-02-03T00:00:00.000Z' });
+  const { doc } = openSheet({ title: 'x', madeAt: '2031-02-03T00:00:00.000Z', writing: USUAL_WRITING });
 
   it('are there for names in every script the shop is likely to write, in both weights', () => {
     for (const name of NAMES)

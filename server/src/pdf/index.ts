@@ -15,3 +15,4 @@ export {
 } from './page.ts';
 export type { Doc, Paper, Sheet } from './page.ts';
 export { sendPdf } from './sendPdf.ts';
+export type { PaperWords } from './paperWords.ts';

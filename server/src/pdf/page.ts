@@ -1,3 +1,6 @@
+import type { Writing } from '@saltflat/core/units';
+import { paperWords } from './paperWords.ts';
+import type { PaperWords } from './paperWords.ts';
 import PDFDocument from 'pdfkit';
 import { splitByFace } from './faces.ts';
 import type { Run } from './faces.ts';
@@ -23,6 +26,8 @@ export interface Sheet {
   width: number;
   height: number;
   margin: number;
+  /** How things are said on it. */
+  words: PaperWords;
   /** Closes the document. */
   finish: () => Promise<Buffer>;
 }
@@ -31,11 +36,13 @@ export interface Sheet {
 export function openSheet({
   title,
   madeAt,
+  writing,
   paper = 'a4',
   marginMm = 18,
 }: {
   title: string;
   madeAt: string;
+  writing: Writing;
   paper?: Paper;
   marginMm?: number;
 }): Sheet {
@@ -54,6 +61,7 @@ export function openSheet({
     width,
     height,
     margin,
+    words: paperWords(writing),
     finish: async () => {
       doc.end();
       await done;

@@ -1,8 +1,10 @@
 import { countdownS } from '@saltflat/core/run';
-import { Suspense, lazy, useState } from 'react';
+import type { Writing } from '@saltflat/core/units';
+import { Suspense, lazy, useEffect, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { Link, NavLink, Outlet } from 'react-router';
 import { useConnection, useDevice } from '../api/liveSlice.ts';
+import { useShopWritingQuery } from '../api/writingApi.ts';
 import { serverNow } from '../api/serverClock.ts';
 import {
   momentsOf,
@@ -12,7 +14,13 @@ import {
   useOutbox,
 } from '../features/floor/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
-import { otherUnits, unitsChanged, useUnits } from '../units/unitsSlice.ts';
+import {
+  otherUnits,
+  ownWritingChosen,
+  shopWritingHeard,
+  useUnits,
+  useWriting,
+} from '../units/writingSlice.ts';
 import { PLACES, REACHED } from './places.ts';
 import { ShiftStrip } from './ShiftStrip.tsx';
 import { useGlobalKeys } from './useGlobalKeys.ts';
@@ -25,6 +33,7 @@ import {
   TextField,
   TopBar,
   WideOnly,
+  WritingProvider,
   barLink,
   styled,
   useNow,
@@ -49,8 +58,9 @@ export function Shell() {
       return step.status === 'running' && operation !== undefined && countdownS(operation, step) > 0;
     }),
   ).length;
+  const writing = useHeardWriting();
   return (
-    <>
+    <WritingProvider value={writing}>
       <SkipLink href="#place">To the page</SkipLink>
       <TopBar>
         <Brand to="/orders">Saltflat</Brand>
@@ -92,8 +102,19 @@ export function Shell() {
           <FindBox places={REACHED} onClose={() => setIsFinding(false)} onHelp={() => setIsHelp(true)} />
         )}
       </Suspense>
-    </>
+    </WritingProvider>
   );
+}
+
+/** How things are written here, kept up with the shop’s own way. */
+function useHeardWriting(): Writing {
+  const { data } = useShopWritingQuery();
+  const dispatch = useDispatch();
+  const heard = data?.document;
+  useEffect(() => {
+    if (heard) dispatch(shopWritingHeard(heard));
+  }, [heard, dispatch]);
+  return useWriting();
 }
 
 const Brand = styled(Link)({
@@ -115,7 +136,7 @@ function UnitSwitch() {
     <Button
       size="small"
       label={`Units: °${units.temperature} and ${units.length}. Change to °${other.temperature} and ${other.length}`}
-      onClick={() => dispatch(unitsChanged(other))}
+      onClick={() => dispatch(ownWritingChosen(other))}
     >
       °{units.temperature} {units.length}
     </Button>

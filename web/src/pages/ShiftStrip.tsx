@@ -1,3 +1,4 @@
+import { When } from '../units/Written.tsx';
 import { formatClock } from '@saltflat/core/units';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
@@ -36,7 +37,7 @@ export function ShiftStrip({ moments, nowMs }: { moments: readonly Moment[]; now
         ))}
       </div>
       <div className="shift-next">
-        {dayjs(nowMs).format('HH:mm')}
+        <When at={nowMs} as="time" />
         {next ? (
           <Link to={`/floor/${next.live.run.id}`}>
             ◆ {inS > 0 ? `${formatClock(Math.ceil(inS))} ` : 'now: '}

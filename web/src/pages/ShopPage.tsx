@@ -12,6 +12,7 @@ import {
   RatesPanel,
   RecordEditor,
   RecordTable,
+  WritingPanel,
   rowsOf,
   standInsOf,
   usePutFirstMutation,
@@ -19,7 +20,7 @@ import {
 } from '../features/shop/index.ts';
 import type { RecordList } from '../features/shop/index.ts';
 import { DemoPart } from './DemoPart.tsx';
-import { useUnits } from '../units/unitsSlice.ts';
+import { useUnits } from '../units/writingSlice.ts';
 import {
   Button,
   Failed,
@@ -45,6 +46,7 @@ const PARTS = [
   ['lots', 'Lots in use'],
   ['methods', 'House methods'],
   ['prices', 'Prices'],
+  ['writing', 'Units and dates'],
   ['backups', 'Backups'],
   ['demo', 'Demo'],
 ] as const;
@@ -82,6 +84,9 @@ export function ShopPage() {
             )}
             {part === 'lots' && <LotsPanel materials={data.materials} />}
             {part === 'prices' && <RatesPanel rates={data.rates.document} version={data.rates.version} />}
+            {part === 'writing' && (
+              <WritingPanel writing={data.writing.document} version={data.writing.version} />
+            )}
             {part === 'backups' && <BackupsPanel />}
             {part === 'demo' && <DemoPart />}
           </Stack>

@@ -1,6 +1,6 @@
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import { useLayoutEffect, useRef, useState } from 'react';
-import { useUnits } from '../units/unitsSlice.ts';
+import { useUnits } from '../units/writingSlice.ts';
 import { heatColour } from './heatColour.ts';
 import { layoutTrace, tracePath, yOf } from './layoutTrace.ts';
 import type { DrawnPiece, TracePiece } from './layoutTrace.ts';

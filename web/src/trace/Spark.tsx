@@ -1,9 +1,12 @@
+import { formatQuantity } from '@saltflat/core/units';
+import { useUnits } from '../units/writingSlice.ts';
 import { heatColour } from './heatColour.ts';
 import { layoutTrace, tracePath } from './layoutTrace.ts';
 import type { TracePiece } from './layoutTrace.ts';
 
 /** The heat trace in a list: 120 × 24. */
 export function Spark({ pieces }: { pieces: readonly TracePiece[] }) {
+  const system = useUnits();
   if (pieces.length === 0) return <span className="muted small">no route yet</span>;
   const drawn = layoutTrace(pieces, 120, 19);
   const hottest = Math.max(...pieces.map(({ tempC }) => tempC));
@@ -12,7 +15,7 @@ export function Spark({ pieces }: { pieces: readonly TracePiece[] }) {
       width="120"
       height="24"
       role="img"
-      aria-label={`Heat trace, hottest ${hottest} °C`}
+      aria-label={`Heat trace, hottest ${formatQuantity(hottest, 'temperature', system)}`}
       style={{ display: 'block' }}
     >
       {drawn.map((piece, i) => (

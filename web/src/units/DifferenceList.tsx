@@ -1,7 +1,7 @@
 import type { RouteDifference, Shown } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
 import { isSaid } from '@saltflat/core/words';
-import { useUnits } from './unitsSlice.ts';
+import { useUnits } from './writingSlice.ts';
 import { useWords } from './useWords.ts';
 import { Stack } from '../ui/index.ts';
 

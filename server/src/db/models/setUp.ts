@@ -1,3 +1,4 @@
+import type { Writing } from '@saltflat/core/units';
 import { MATERIAL_KINDS } from '@saltflat/contract';
 import type { MachineKind, MaterialKind, Replanned, ShopFacts, BackupSettings } from '@saltflat/contract';
 import type { Rates } from '@saltflat/core/cost';
@@ -86,12 +87,12 @@ export const defineMachine = (sequelize: Sequelize) =>
   );
 
 /** The shop's documents that there is one of, each under its key. */
-export const SETTING_KEYS = ['house', 'rates', 'backups'] as const;
+export const SETTING_KEYS = ['house', 'rates', 'backups', 'writing'] as const;
 export type SettingKey = (typeof SETTING_KEYS)[number];
 
 export interface SettingRow extends Model<InferAttributes<SettingRow>, InferCreationAttributes<SettingRow>> {
   key: SettingKey;
-  document: HouseMethods | Rates | BackupSettings;
+  document: HouseMethods | Rates | BackupSettings | Writing;
   version: CreationOptional<number>;
 }
 

@@ -3,6 +3,7 @@ import { Op } from 'sequelize';
 import type { Catalogue, GarmentStyle, Machine, Material } from '@saltflat/contract';
 import { DEFAULT_RATES } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE } from '@saltflat/core/route';
+import { USUAL_WRITING } from '@saltflat/core/units';
 import type { Database } from '../../db/connection.ts';
 import type { MachineRow, MaterialRow, StyleRow } from '../../db/models/index.ts';
 import { withWeighings } from './weighedMaterials.ts';
@@ -53,13 +54,18 @@ export class CatalogueStore {
     ]);
     // a method or rate that is newer than the stored document stands at its usual start
     const setting = <T extends object>(
-      key: 'house' | 'rates',
+      key: 'house' | 'rates' | 'writing',
       start: T,
     ): { document: T; version: number } => {
       const row = settings.find((own) => own.key === key);
       return { document: { ...start, ...row?.document }, version: row?.version ?? 1 };
     };
-    return { ...records, house: setting('house', DEFAULT_HOUSE), rates: setting('rates', DEFAULT_RATES) };
+    return {
+      ...records,
+      house: setting('house', DEFAULT_HOUSE),
+      rates: setting('rates', DEFAULT_RATES),
+      writing: setting('writing', USUAL_WRITING),
+    };
   }
 
   private async readRecords(

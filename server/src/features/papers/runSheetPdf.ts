@@ -7,8 +7,8 @@ import { PROCESS_NAMES, heatedAgainSaid, warmUpSaid } from '@saltflat/core/route
 import type { Route, RoutePrint } from '@saltflat/core/route';
 import { STATION_NAMES, goesWords, plannedMode } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
-import { formatDuration, formatQuantity } from '@saltflat/core/units';
-import { allInWords, inWords } from '@saltflat/core/words';
+import { formatDuration } from '@saltflat/core/units';
+import type { Writing } from '@saltflat/core/units';
 import {
   INK,
   MUTED,
@@ -21,7 +21,7 @@ import {
   writeRight,
   writeWithin,
 } from '../../pdf/index.ts';
-import type { Doc, Paper, Sheet } from '../../pdf/index.ts';
+import type { Doc, Paper, PaperWords, Sheet } from '../../pdf/index.ts';
 
 /** What stands on a run sheet. */
 export interface RunSheet {
@@ -56,9 +56,15 @@ const PLACEMENT_HEIGHT = 190;
 const STATION_WIDTH = 106;
 
 /** The line on paper: what it is, where it goes, and every station with its settings large enough for arm's length, in black and white. */
-export async function runSheetPdf(own: RunSheet, paper: Paper): Promise<Buffer> {
+export async function runSheetPdf(own: RunSheet, writing: Writing, paper: Paper): Promise<Buffer> {
   const sheet = { ...own, barCode: await barCode(own.code) };
-  const page = openSheet({ title: `Run sheet ${sheet.code}`, madeAt: sheet.madeAt, paper, marginMm: 13 });
+  const page = openSheet({
+    title: `Run sheet ${sheet.code}`,
+    madeAt: sheet.madeAt,
+    writing,
+    paper,
+    marginMm: 13,
+  });
   const width = page.width - 2 * page.margin;
   let y = drawHead(page, sheet);
   for (const print of sheet.route.prints) {
@@ -70,7 +76,7 @@ export async function runSheetPdf(own: RunSheet, paper: Paper): Promise<Buffer> 
     y = drawPlacement(page, sheet, print, y + 10);
   }
   for (const [i, operation] of sheet.route.operations.entries()) {
-    const height = operationHeight(page.doc, operation, width);
+    const height = operationHeight(page, operation, width);
     if (y + height > page.height - page.margin - 14) {
       drawFoot(page, sheet);
       page.doc.addPage();
@@ -82,11 +88,11 @@ export async function runSheetPdf(own: RunSheet, paper: Paper): Promise<Buffer> 
   return page.finish();
 }
 
-function drawHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
+function drawHead({ doc, margin, width, words }: Sheet, sheet: CodedSheet): number {
   const end = write(doc, sheet.code, { x: margin, y: margin - 6, size: 34, weight: 600 });
   const room = width - margin - 168 - GUTTER - (end + 14); // up to the bar code
   writeWithin(doc, sheet.customer, { x: end + 14, y: margin, width: room, size: 15, weight: 600 });
-  write(doc, `due ${dayWords(sheet.dueAt)}`, { x: end + 14, y: margin + 19, size: 12 });
+  write(doc, `due ${words.weekday(sheet.dueAt)}`, { x: end + 14, y: margin + 19, size: 12 });
   doc.image(sheet.barCode, width - margin - 168, margin - 4, { fit: [168, 44] });
   let y = margin + 44;
   const facts = [
@@ -104,7 +110,7 @@ function drawHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
       weight: 600,
     });
   if (sheet.artOverrule)
-    y = warning(doc, inWords(sayOverrule(sheet.artOverrule)), {
+    y = warning(doc, words.said(sayOverrule(sheet.artOverrule)), {
       x: margin,
       y: y + 2,
       width: width - 2 * margin,
@@ -113,7 +119,7 @@ function drawHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
   if (sheet.route.warmUps.length > 0)
     y = writeColumn(
       doc,
-      `From cold: ${sheet.route.warmUps.map((own) => inWords(warmUpSaid(own))).join(' ')}`,
+      `From cold: ${sheet.route.warmUps.map((own) => words.said(warmUpSaid(own))).join(' ')}`,
       {
         x: margin,
         y: y + 2,
@@ -122,7 +128,7 @@ function drawHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number {
       },
     );
   for (const { said } of [...sheet.route.conflicts, ...sheet.route.slips])
-    y = warning(doc, inWords(said), { x: margin, y: y + 2, width: width - 2 * margin, size: BODY });
+    y = warning(doc, words.said(said), { x: margin, y: y + 2, width: width - 2 * margin, size: BODY });
   rule(doc, { x: margin, y: y + 4, width: width - 2 * margin, colour: INK });
   return y + 4;
 }
@@ -143,12 +149,8 @@ function drawSmallHead({ doc, margin, width }: Sheet, sheet: CodedSheet): number
 }
 
 /** Drawing to scale on the left, a row for each size on the right. */
-function drawPlacement(
-  { doc, margin, width }: Sheet,
-  sheet: RunSheet,
-  print: RoutePrint,
-  top: number,
-): number {
+function drawPlacement(page: Sheet, sheet: RunSheet, print: RoutePrint, top: number): number {
+  const { doc, margin, width, words } = page;
   const { placement, process } = print;
   if (placement.sizes.length === 0) return top;
   const isAlone = sheet.route.prints.length === 1;
@@ -157,7 +159,7 @@ function drawPlacement(
   const x = margin + drawn + GUTTER;
   const head = isAlone ? placement.label : `${placement.label}: ${PROCESS_NAMES[process]}`;
   write(doc, head, { x, y: top, size: 15, weight: 600 });
-  let y = writeColumn(doc, inWords(placement.rule), {
+  let y = writeColumn(doc, words.said(placement.rule), {
     x,
     y: top + 20,
     width: width - margin - x,
@@ -165,17 +167,23 @@ function drawPlacement(
   });
   const again = heatedAgainSaid(sheet.route, print);
   if (again)
-    y = writeColumn(doc, inWords(again), {
+    y = writeColumn(doc, words.said(again), {
       x,
       y: y + 2,
       width: width - margin - x,
       size: BODY,
     });
-  y = sizeTable(doc, placement, { x, y: y + 4, width: width - margin - x });
+  y = sizeTable(page, placement, { x, y: y + 4, width: width - margin - x });
   for (const { said } of placement.needs)
-    y = writeColumn(doc, inWords(said), { x, y: y + 2, width: width - margin - x, size: BODY, weight: 600 });
+    y = writeColumn(doc, words.said(said), {
+      x,
+      y: y + 2,
+      width: width - margin - x,
+      size: BODY,
+      weight: 600,
+    });
   for (const { said, waysOut } of placement.problems)
-    y = warning(doc, [said, ...waysOut].map((own) => inWords(own)).join(' '), {
+    y = warning(doc, [said, ...waysOut].map((own) => words.said(own)).join(' '), {
       x,
       y: y + 2,
       width: width - margin - x,
@@ -187,7 +195,7 @@ function drawPlacement(
 }
 
 function sizeTable(
-  doc: Doc,
+  { doc, words }: Sheet,
   { sizes, platen }: RoutePrint['placement'],
   { x, y, width }: { x: number; y: number; width: number },
 ): number {
@@ -199,9 +207,9 @@ function sizeTable(
     const cells = [
       own.size,
       String(own.quantity),
-      formatQuantity(own.dropMm, 'length'),
-      formatQuantity(own.widthMm, 'length'),
-      ...(platen ? [formatQuantity(own.platenLeftMm ?? 0, 'length')] : []),
+      words.q(own.dropMm, 'length'),
+      words.q(own.widthMm, 'length'),
+      ...(platen ? [words.q(own.platenLeftMm ?? 0, 'length')] : []),
     ];
     for (const [i, cell] of cells.entries())
       write(doc, cell, { x: x + i * step, y: at, size: 12, weight: i === 0 ? 600 : 400 });
@@ -245,32 +253,32 @@ function drawGarment(
 
 const bodyWidth = (width: number): number => width - STATION_WIDTH - GUTTER - 16;
 
-function operationHeight(doc: Doc, operation: Operation, width: number): number {
+function operationHeight({ doc, words }: Sheet, operation: Operation, width: number): number {
   const room = bodyWidth(width);
-  const lines = [...bodyLines(operation), ...allInWords(operation.cautions)].reduce(
+  const lines = [...bodyLines(operation, words), ...words.allSaid(operation.cautions)].reduce(
     (sum, text) => sum + breakLines(doc, text, room - 14, { size: BODY }).length,
     0,
   );
-  const figures = figureRows(doc, figuresOf(operation), room).length;
+  const figures = figureRows(doc, figuresOf(operation, words), room).length;
   return 22 + figures * (FIGURE_SIZE * 1.35) + lines * BODY * 1.3 + 8;
 }
 
-const bodyLines = ({ sheet, checks, look, weighIn, waitAfter }: Operation): string[] => [
+const bodyLines = ({ sheet, checks, look, weighIn, waitAfter }: Operation, words: PaperWords): string[] => [
   ...(sheet ? [`Under ${sheet.name}`] : []),
   ...(weighIn
-    ? [`Weigh in: ${formatQuantity(weighIn.targetG, 'mass')} ± ${formatQuantity(weighIn.toleranceG, 'mass')}`]
+    ? [`Weigh in: ${words.q(weighIn.targetG, 'mass')} ± ${words.q(weighIn.toleranceG, 'mass')}`]
     : []),
-  allInWords(checks).join('  ·  '),
-  `Right: ${inWords(look)}`,
+  words.allSaid(checks).join('  ·  '),
+  `Right: ${words.said(look)}`,
   ...(waitAfter && (waitAfter.minS > 0 || waitAfter.maxS !== null)
     ? [
-        `Then${waitAfter.minS > 0 ? ` wait ${formatDuration(waitAfter.minS)}` : ''}${waitAfter.maxS === null ? '' : ` go on within ${formatDuration(waitAfter.maxS)}`}: ${inWords(waitAfter.why)}`,
+        `Then${waitAfter.minS > 0 ? ` wait ${formatDuration(waitAfter.minS)}` : ''}${waitAfter.maxS === null ? '' : ` go on within ${formatDuration(waitAfter.maxS)}`}: ${words.said(waitAfter.why)}`,
       ]
     : []),
 ];
 
-const figuresOf = ({ settings }: Operation): string[] =>
-  settings.map(({ label, value, kind }) => `${label.replace(/ \(.*\)$/, '')} ${formatQuantity(value, kind)}`);
+const figuresOf = ({ settings }: Operation, words: PaperWords): string[] =>
+  settings.map(({ label, value, kind }) => `${label.replace(/ \(.*\)$/, '')} ${words.q(value, kind)}`);
 
 /** Large figures broken into rows. */
 function figureRows(doc: Doc, figures: readonly string[], width: number): string[] {
@@ -286,7 +294,7 @@ function figureRows(doc: Doc, figures: readonly string[], width: number): string
 }
 
 function drawOperation(
-  { doc, margin, width: full }: Sheet,
+  { doc, margin, width: full, words }: Sheet,
   operation: Operation,
   number: number,
   top: number,
@@ -314,12 +322,13 @@ function drawOperation(
   const x = margin + STATION_WIDTH + GUTTER;
   write(doc, operation.title, { x, y: top + 6, size: 13, weight: 600 });
   let y = top + 22;
-  for (const row of figureRows(doc, figuresOf(operation), room)) {
+  for (const row of figureRows(doc, figuresOf(operation, words), room)) {
     write(doc, row, { x, y, size: FIGURE_SIZE, weight: 600 });
     y += FIGURE_SIZE * 1.35;
   }
-  for (const line of bodyLines(operation)) y = writeColumn(doc, line, { x, y, width: room, size: BODY });
-  for (const text of allInWords(operation.cautions))
+  for (const line of bodyLines(operation, words))
+    y = writeColumn(doc, line, { x, y, width: room, size: BODY });
+  for (const text of words.allSaid(operation.cautions))
     y = warning(doc, text, { x, y, width: room, size: BODY });
   rule(doc, { x: margin, y: y + 5, width });
   return y + 5;
@@ -340,7 +349,7 @@ function warning(
   return writeColumn(doc, text, { x: x + 14, y, width: width - 14, size, weight: 600 });
 }
 
-function drawFoot({ doc, margin, width, height }: Sheet, { madeAt }: RunSheet): void {
+function drawFoot({ doc, margin, width, height, words }: Sheet, { madeAt }: RunSheet): void {
   const y = height - margin - 6;
   write(doc, 'The maker’s sheets and safety sheets stand above this one.', {
     x: margin,
@@ -348,13 +357,5 @@ function drawFoot({ doc, margin, width, height }: Sheet, { madeAt }: RunSheet): 
     size: 8,
     colour: MUTED,
   });
-  writeRight(doc, `printed ${madeAt.slice(0, 10)}`, { x: width - margin, y, size: 8, colour: MUTED });
+  writeRight(doc, `printed ${words.date(madeAt)}`, { x: width - margin, y, size: 8, colour: MUTED });
 }
-
-const dayWords = (at: string): string =>
-  new Date(at).toLocaleDateString('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  });

@@ -1,3 +1,4 @@
+import type { Writing } from '@saltflat/core/units';
 import {
   HAIRLINE,
   INK,
@@ -8,7 +9,7 @@ import {
   writeColumn,
   writeWithin,
 } from '../../pdf/index.ts';
-import type { Doc } from '../../pdf/index.ts';
+import type { Sheet } from '../../pdf/index.ts';
 
 /** What stands on a customer's proof. */
 export interface ProofSheet {
@@ -40,27 +41,32 @@ const PAGE = { width: 210 * PT_PER_MM, height: 297 * PT_PER_MM }; // A4
 const MARGIN = 18 * PT_PER_MM;
 
 /** An A4 page for each print: on the garment's colour to scale, and what it is; on the last, room for the customer's answer. */
-export async function proofPdf(sheet: ProofSheet): Promise<Buffer> {
-  const { doc, finish } = openSheet({ title: `Proof ${sheet.code}`, madeAt: sheet.madeAt });
+export async function proofPdf(sheet: ProofSheet, writing: Writing): Promise<Buffer> {
+  const page = openSheet({ title: `Proof ${sheet.code}`, madeAt: sheet.madeAt, writing });
+  const { doc, finish } = page;
   for (const [i, print] of sheet.prints.entries()) {
     if (i > 0) doc.addPage();
-    drawHead(doc, sheet, i);
-    const bottom = drawPicture(doc, print);
-    const below = drawFacts(doc, sheet, print, bottom + 16);
-    if (i === sheet.prints.length - 1) drawAnswer(doc, sheet, below + 18);
+    drawHead(page, sheet, i);
+    const bottom = drawPicture(page, print);
+    const below = drawFacts(page, sheet, print, bottom + 16);
+    if (i === sheet.prints.length - 1) drawAnswer(page, sheet, below + 18);
   }
   return finish();
 }
 
-function drawHead(doc: Doc, { code, customer, madeAt, prints }: ProofSheet, place: number): void {
+function drawHead(
+  { doc, words }: Sheet,
+  { code, customer, madeAt, prints }: ProofSheet,
+  place: number,
+): void {
   const width = PAGE.width - 2 * MARGIN;
   writeWithin(doc, `Proof for ${customer}`, { x: MARGIN, y: MARGIN, width, size: 18, weight: 600 });
   const which = prints.length > 1 ? `, print ${place + 1} of ${prints.length} on one garment` : '';
-  write(doc, `${code}, made ${madeAt.slice(0, 10)}${which}`, { x: MARGIN, y: MARGIN + 26, colour: MUTED });
+  write(doc, `${code}, made ${words.date(madeAt)}${which}`, { x: MARGIN, y: MARGIN + 26, colour: MUTED });
 }
 
 /** The print as large as it really is where it fits, else smaller and said so. Returns where it ends. */
-function drawPicture(doc: Doc, { picture, garmentHex, widthMm, heightMm }: ProofPrint): number {
+function drawPicture({ doc, words }: Sheet, { picture, garmentHex, widthMm, heightMm }: ProofPrint): number {
   const top = MARGIN + 50;
   const room = { width: PAGE.width - 2 * MARGIN, height: 105 * PT_PER_MM * 1.2 };
   doc.rect(MARGIN, top, room.width, room.height).fillAndStroke(garmentHex, HAIRLINE);
@@ -76,7 +82,12 @@ function drawPicture(doc: Doc, { picture, garmentHex, widthMm, heightMm }: Proof
   const said =
     scale === 1 ? 'Shown at its real size.' : `Shown at ${Math.round(100 * scale)} % of its real size.`;
   const y = top + room.height + 6;
-  write(doc, `${said} The line is 50 mm of print:`, { x: MARGIN, y, size: 9, colour: MUTED });
+  write(doc, `${said} The line is ${words.q(50, 'length')} of print:`, {
+    x: MARGIN,
+    y,
+    size: 9,
+    colour: MUTED,
+  });
   const x = MARGIN + 230;
   const length = 50 * PT_PER_MM * scale;
   doc
@@ -91,12 +102,15 @@ function drawPicture(doc: Doc, { picture, garmentHex, widthMm, heightMm }: Proof
   return y + 12;
 }
 
-function drawFacts(doc: Doc, sheet: ProofSheet, print: ProofPrint, top: number): number {
+function drawFacts({ doc, words }: Sheet, sheet: ProofSheet, print: ProofPrint, top: number): number {
   const rows: [string, string][] = [
     ['Artwork', print.artworkName],
     ['Garment', sheet.garment],
     ['Print', `${print.process}, ${print.placement}`],
-    ['Size', `${print.widthMm.toFixed(0)} × ${print.heightMm.toFixed(0)} mm`],
+    [
+      'Size',
+      `${words.q(Math.round(print.widthMm), 'length')} × ${words.q(Math.round(print.heightMm), 'length')}`,
+    ],
     ['Pieces', sheet.sizes.map(({ size, quantity }) => `${quantity} × ${size}`).join(', ')],
   ];
   let y = top;
@@ -111,12 +125,12 @@ function drawFacts(doc: Doc, sheet: ProofSheet, print: ProofPrint, top: number):
   return y;
 }
 
-function drawAnswer(doc: Doc, { answer }: ProofSheet, top: number): void {
+function drawAnswer({ doc, words }: Sheet, { answer }: ProofSheet, top: number): void {
   const width = PAGE.width - 2 * MARGIN;
   doc.rect(MARGIN, top, width, 84).lineWidth(0.8).stroke(HAIRLINE);
   if (answer) {
     const verb = answer.verdict === 'approved' ? 'Approved by' : 'Changes wanted by';
-    writeWithin(doc, `${verb} ${answer.customerName} on ${answer.at.slice(0, 10)}`, {
+    writeWithin(doc, `${verb} ${answer.customerName} on ${words.date(answer.at)}`, {
       width: PAGE.width - 2 * MARGIN - 34,
       x: MARGIN + 14,
       y: top + 34,

@@ -1,5 +1,5 @@
 import type { QuoteDocument } from '@saltflat/contract';
-import { formatMoney } from '@saltflat/core/units';
+import type { Writing } from '@saltflat/core/units';
 import { INK, MUTED, openSheet, rule, write, writeColumn, writeRight, writeWithin } from '../../pdf/index.ts';
 import type { Doc, Paper, Sheet } from '../../pdf/index.ts';
 
@@ -11,11 +11,12 @@ export interface QuoteSheet extends QuoteDocument {
 }
 
 /** The offer for an order on paper. */
-export async function quotePdf(sheet: QuoteSheet, paper: Paper): Promise<Buffer> {
+export async function quotePdf(sheet: QuoteSheet, writing: Writing, paper: Paper): Promise<Buffer> {
   const { given, orderCode, customer, dueAt } = sheet;
   const title = given ? `Quote ${given.code}` : `Draft of a quote`;
-  const page = openSheet({ title: `${title}, ${orderCode}`, madeAt: sheet.madeAt, paper });
-  const { doc, margin, width } = page;
+  const page = openSheet({ title: `${title}, ${orderCode}`, madeAt: sheet.madeAt, writing, paper });
+  const { doc, margin, width, words } = page;
+  const day = words.date;
   writeWithin(doc, `${title} for ${customer}`, {
     x: margin,
     y: margin,
@@ -42,7 +43,7 @@ export async function quotePdf(sheet: QuoteSheet, paper: Paper): Promise<Buffer>
   }
   rule(doc, { x: margin, y, width: width - 2 * margin, colour: INK });
   write(doc, 'Total, without tax', { x: margin, y: y + 10, size: 14, weight: 600 });
-  writeRight(doc, formatMoney(sheet.totalCents), { x: width - margin, y: y + 10, size: 14, weight: 600 });
+  writeRight(doc, words.money(sheet.totalCents), { x: width - margin, y: y + 10, size: 14, weight: 600 });
   writeColumn(
     doc,
     'Prices hold for these quantities, sizes and this artwork. Fabric and ink differ from the screen: ask for a proof before saying yes.',
@@ -52,7 +53,7 @@ export async function quotePdf(sheet: QuoteSheet, paper: Paper): Promise<Buffer>
 }
 
 function drawLine(
-  { doc, margin, width }: Sheet,
+  { doc, margin, width, words }: Sheet,
   { what, print, look, quote }: QuoteDocument['lines'][number],
   top: number,
 ): number {
@@ -63,7 +64,7 @@ function drawLine(
   heads(doc, ['Size', 'Pieces', 'Each', 'Together'], { x: margin, right, y });
   y += 14;
   for (const { size, quantity, eachCents, totalCents } of quote.sizes) {
-    cells(doc, [size, String(quantity), formatMoney(eachCents), formatMoney(totalCents)], {
+    cells(doc, [size, String(quantity), words.money(eachCents), words.money(totalCents)], {
       x: margin,
       right,
       y,
@@ -71,7 +72,7 @@ function drawLine(
     y += 16;
   }
   const extras = [
-    ...quote.upCharges.map(({ what: extra, cents }) => `${formatMoney(cents)} a piece for ${extra} included`),
+    ...quote.upCharges.map(({ what: extra, cents }) => `${words.money(cents)} a piece for ${extra} included`),
     ...(quote.offShare === null
       ? []
       : [`${Math.round(100 * quote.offShare)} % off for ${quote.pieces} pieces included`]),
@@ -82,7 +83,7 @@ function drawLine(
   if (ladder.length > 0)
     y = writeColumn(
       doc,
-      `For more of the same: ${ladder.map(({ pieces, eachCents }) => `${formatMoney(eachCents)} each from ${pieces}`).join(', ')}.`,
+      `For more of the same: ${ladder.map(({ pieces, eachCents }) => `${words.money(eachCents)} each from ${pieces}`).join(', ')}.`,
       { x: margin, y: y + 2, width: right - margin, size: 9, colour: MUTED },
     );
   return y + 22;
@@ -112,5 +113,3 @@ function line(doc: Doc, values: readonly string[], row: Row, style: { size: numb
   for (const [i, value] of rest.entries())
     writeRight(doc, value, { x: ends(row)[i] ?? row.right, y: row.y, ...style });
 }
-
-const day = (at: string): string => at.slice(0, 10);

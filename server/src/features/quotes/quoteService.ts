@@ -13,6 +13,7 @@ import type {
   RouteVersion,
 } from '@saltflat/contract';
 import { formatMoney } from '@saltflat/core/units';
+import type { Writing } from '@saltflat/core/units';
 import { Memory } from '../../memory.ts';
 import type { Paper } from '../../pdf/index.ts';
 import type { QuoteSheet } from './quotePdf.ts';
@@ -27,6 +28,8 @@ interface Needs {
   currentRoute: (
     lineId: string,
   ) => Promise<{ version: RouteVersion; input: { document: LineDocument } | null }>;
+  /** How the shop writes measures and money. */
+  writing: () => Promise<Writing>;
   writeQuote: (sheet: QuoteSheet, paper: Paper) => Promise<Buffer>;
   now: () => number;
 }
@@ -62,7 +65,7 @@ export class QuoteService {
     if (draft.totalCents !== totalCents)
       throw new DomainError(
         'stale-version',
-        `The price has moved to ${formatMoney(draft.totalCents)} meanwhile. Look at it, then give the quote.`,
+        `The price has moved to ${formatMoney(draft.totalCents, (await this.needs.writing()).currency)} meanwhile. Look at it, then give the quote.`,
         { current: draft },
       );
     const givenAt = new Date(now());
@@ -130,7 +133,7 @@ export class QuoteService {
   /** A line's price, or why it has none. */
   private async quotedOr(line: OrderLine): Promise<QuotedLine | string> {
     try {
-      return quotedLine(line, await this.priced(line));
+      return quotedLine(line, await this.priced(line), await this.needs.writing());
     } catch (error) {
       if (error instanceof DomainError && error.code !== 'database-away') return error.message;
       throw error;

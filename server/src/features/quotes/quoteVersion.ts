@@ -5,6 +5,7 @@ import type { Quote, QuoteInput } from '@saltflat/core/cost';
 import { inWords } from '@saltflat/core/words';
 import { PROCESS_MODULES, PROCESS_NAMES, planRoute, refusalText } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
+import type { UnitSystem } from '@saltflat/core/units';
 
 /** A version of a line's route, and what it was planned from. */
 interface Planned {
@@ -60,16 +61,20 @@ export function priceVersion(planned: Planned): PricedVersion {
   return { number: version.number, quote, look: looks.join(' ') };
 }
 
-const printWords = ({ artwork, placement, widthMm }: LinePrint): string =>
-  `${artwork?.name ?? 'artwork'}, ${PLACEMENTS[placement].label.toLowerCase()}, ${formatQuantity(widthMm, 'length')} wide`;
+const printWords = ({ artwork, placement, widthMm }: LinePrint, system: UnitSystem): string =>
+  `${artwork?.name ?? 'artwork'}, ${PLACEMENTS[placement].label.toLowerCase()}, ${formatQuantity(widthMm, 'length', system)} wide`;
 
 /** A line as a quote says it to a customer. */
-export const quotedLine = (line: OrderLine, { number, quote, look }: PricedVersion): QuotedLine => ({
+export const quotedLine = (
+  line: OrderLine,
+  { number, quote, look }: PricedVersion,
+  system: UnitSystem,
+): QuotedLine => ({
   lineId: line.id,
   code: line.code,
   routeNumber: number,
   what: `${quote.pieces} × ${line.colour.name} ${line.styleName}`,
-  print: line.prints.map(printWords).join('; '),
+  print: line.prints.map((print) => printWords(print, system)).join('; '),
   look,
   quote,
 });

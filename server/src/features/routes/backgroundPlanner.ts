@@ -3,6 +3,7 @@ import { DomainError, PROBLEMS } from '@saltflat/contract';
 import type { LineOnOrder, Replanned, RouteVersion } from '@saltflat/contract';
 import { compareRoutes } from '@saltflat/core/route';
 import { formatMoney } from '@saltflat/core/units';
+import type { Currency } from '@saltflat/core/units';
 import type { Logger } from 'pino';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { RoutePlanner } from './routePlanner.ts';
@@ -37,6 +38,8 @@ interface Needs {
   };
   /** Notes what a change of the set-up did to a line. */
   noteChange: (changeId: string, how: { outcome: Replanned; at: Date }, tx: Tx) => Promise<void>;
+  /** That the shop reckons in. */
+  currency: () => Promise<Currency>;
   now: () => number;
   log: Logger;
 }
@@ -62,7 +65,7 @@ export class BackgroundPlanner {
   }
 
   private async planFor(ticket: Ticket): Promise<void> {
-    const { db, routes, planner, watched, findLine, lines, now } = this.needs;
+    const { db, routes, planner, watched, findLine, lines, currency, now } = this.needs;
     const { lineId, generation } = ticket;
     const { line, customer } = await findLine(lineId);
     const former = await routes.latest(lineId);
@@ -78,7 +81,7 @@ export class BackgroundPlanner {
         const number = isSame ? former.version.number : await routes.insert(made, { generation, at }, tx);
         if (!(await lines.planned(ticket, { routeNumber: number, judged: made.art }, tx)))
           throw new Obsolete();
-        const differences = isSame || !former ? [] : differencesOf(former.version, made);
+        const differences = isSame || !former ? [] : differencesOf(former.version, made, await currency());
         const { id, code } = line;
         await this.note(ticket, { lineId: id, code, customer, problem: null, number, differences }, tx);
       })
@@ -122,13 +125,21 @@ function problemOf(error: unknown): string | null {
 }
 
 /** What a person is told of a line that came out otherwise. */
-function differencesOf(former: RouteVersion, made: NewRouteVersion): Replanned['differences'] {
-  return [...compareRoutes(former.route, made.route), ...costs(former, made)];
+function differencesOf(
+  former: RouteVersion,
+  made: NewRouteVersion,
+  currency: Currency,
+): Replanned['differences'] {
+  return [...compareRoutes(former.route, made.route), ...costs(former, made, currency)];
 }
 
 /** Cost per piece, where it moved by a cent or more. */
-function costs({ cost: before }: RouteVersion, { cost: after }: NewRouteVersion): Replanned['differences'] {
+function costs(
+  { cost: before }: RouteVersion,
+  { cost: after }: NewRouteVersion,
+  currency: Currency,
+): Replanned['differences'] {
   if (Math.abs(before.totalCents - after.totalCents) < 1) return [];
-  const [from, to] = [formatMoney(before.totalCents), formatMoney(after.totalCents)];
-  return [{ operation: 'Cost', what: 'per piece', before: from, after: to }];
+  const write = ({ totalCents }: { totalCents: number }): string => formatMoney(totalCents, currency);
+  return [{ operation: 'Cost', what: 'per piece', before: write(before), after: write(after) }];
 }

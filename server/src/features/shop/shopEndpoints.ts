@@ -7,7 +7,9 @@ import {
   RatesChange,
   ShopChange,
   ShopChanged,
+  ShopWriting,
   VersionOnly,
+  WritingChange,
 } from '@saltflat/contract';
 import type { Catalogue, ShopList } from '@saltflat/contract';
 import type { Response } from 'express';
@@ -34,12 +36,31 @@ export const shopEndpoints = ({ shop, imports, readCatalogue }: Needs): Endpoint
   ...recordEndpoints(shop),
   ...LISTS.flatMap((list) => retiring(shop, list)),
   ...(['materials', 'machines'] as const).map((list) => puttingFirst(shop, list)),
-  ...settingEndpoints(shop),
+  ...settingEndpoints(shop, readCatalogue),
   exporting(readCatalogue),
   importing(imports),
 ];
 
-const settingEndpoints = (shop: ShopService): Endpoint[] => [
+const settingEndpoints = (shop: ShopService, readCatalogue: Needs['readCatalogue']): Endpoint[] => [
+  endpoint(
+    {
+      method: 'get',
+      path: '/shop/writing',
+      summary: 'How measures, money and days are written',
+      answer: ShopWriting,
+    },
+    async () => (await readCatalogue()).writing,
+  ),
+  endpoint(
+    {
+      method: 'put',
+      path: '/shop/writing',
+      summary: 'Choose how measures, money and days are written',
+      body: WritingChange,
+      answer: ShopWriting,
+    },
+    ({ body }) => shop.setWriting(body),
+  ),
   endpoint(
     {
       method: 'put',

@@ -11,6 +11,8 @@ import type {
   RatesChange,
   ShopChange,
   ShopChanged,
+  ShopWriting,
+  WritingChange,
 } from '@saltflat/contract';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { BlankStore } from './blankStore.ts';
@@ -30,6 +32,8 @@ interface Needs {
     note: (drafts: readonly PlannedAnew[]) => Promise<string>,
     tx: Tx,
   ) => Promise<{ changeId: string; drafts: number }>;
+  /** Whether a quote was ever given. */
+  hasGivenQuotes: () => Promise<boolean>;
   now: () => number;
 }
 
@@ -68,6 +72,20 @@ export class ShopService {
 
   setHouse = (own: HouseChange): Promise<ShopChanged> => this.setSetting('house', own);
   setRates = (own: RatesChange): Promise<ShopChanged> => this.setSetting('rates', own);
+
+  /** How measures, money and days are written; no route is planned otherwise for it. Prices that were offered keep their currency. */
+  async setWriting({ version, record }: WritingChange): Promise<ShopWriting> {
+    const { db, settings, readCatalogue, hasGivenQuotes } = this.needs;
+    const { currency } = (await readCatalogue()).writing.document;
+    if (record.currency !== currency && (await hasGivenQuotes())) {
+      const message = `Currency: quotes were given in ${currency}, and amounts are not turned into others. It stays ${currency}.`;
+      throw new DomainError('not-now', message, { fields: [{ path: '/record/currency', message }] });
+    }
+    await db.transaction(async (tx) => {
+      if (!(await settings.write('writing', version, record, tx))) await this.refuseStaleSetting('writing');
+    });
+    return { document: record, version: version + 1 };
+  }
 
   setRetired = (list: RecordList, id: string, version: number, isRetired: boolean): Promise<ShopChanged> => {
     const { blanks, equipment, now } = this.needs;
@@ -138,9 +156,9 @@ export class ShopService {
   }
 
   /** Settings whose version is no longer the one seen. */
-  private async refuseStaleSetting(key: PlannedSetting): Promise<never> {
+  private async refuseStaleSetting(key: PlannedSetting | 'writing'): Promise<never> {
     const { [key]: current } = await this.needs.readCatalogue();
-    const what = key === 'house' ? 'house methods' : 'prices';
+    const what = { house: 'house methods', rates: 'prices', writing: 'units and dates' }[key];
     throw new DomainError(
       'stale-version',
       `Someone changed the ${what} meanwhile. Look at them, then save again.`,

@@ -5,6 +5,7 @@ import { DEFAULT_HOUSE } from '@saltflat/core/route';
 import type { Catalogue } from '@saltflat/contract';
 import Papa from 'papaparse';
 import { guarded } from '../../http/csv.ts';
+import { USUAL_WRITING } from '@saltflat/core/units';
 import { readTable, recordsOf, tableOf } from './shopTables.ts';
 import type { ReadLine } from './shopTables.ts';
 
@@ -20,6 +21,7 @@ const catalogue: Catalogue = {
   machines: DEMO_MACHINES.map((machine) => ({ ...machine, id, version: 1 })),
   house: { document: DEFAULT_HOUSE, version: 1 },
   rates: { document: DEFAULT_RATES, version: 1 },
+  writing: { document: USUAL_WRITING, version: 1 },
 };
 const LISTS = ['blanks', 'materials', 'machines'] as const;
 

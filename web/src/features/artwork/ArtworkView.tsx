@@ -3,7 +3,7 @@ import type { ArtJob, Finding, Fix, PrintProcess } from '@saltflat/core/artwork'
 import { formatQuantity } from '@saltflat/core/units';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Overtaken } from '../../draft/index.ts';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useUnits } from '../../units/writingSlice.ts';
 import type { ArtLayer } from '../../worker/artwork.worker.ts';
 import { artworkTasks } from '../../worker/artworkClient.ts';
 import { ArtPanels } from './ArtPanels.tsx';

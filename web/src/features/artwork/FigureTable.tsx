@@ -46,7 +46,7 @@ export function FigureTable({
   const rows = [
     ...sizeRows(figures, system),
     ...inkRows(figures, prices, system),
-    ...takenAlong(figures, prices),
+    ...takenAlong(figures, prices, system),
   ];
   const total = rows.reduce((sum, { cents }) => sum + (cents ?? 0), 0);
   return (
@@ -122,12 +122,16 @@ function inkRows({ ml, laydown }: ArtFigures, prices: PrintPrices, system: UnitS
   });
 }
 
-function takenAlong({ powderG, filmM2, pretreatG, water, laydown }: ArtFigures, prices: PrintPrices): Row[] {
+function takenAlong(
+  { powderG, filmM2, pretreatG, water, laydown }: ArtFigures,
+  prices: PrintPrices,
+  system: UnitSystem,
+): Row[] {
   const rows: Row[] = [];
   if (powderG > 0)
     rows.push({
       name: 'Powder',
-      value: formatQuantity(powderG, 'mass'),
+      value: formatQuantity(powderG, 'mass', system),
       cents: (powderG * prices.powderCentsPerKg) / 1000,
       basis: `inked area and a rim of ${laydown.powderRimMm} mm × ${laydown.powderGM2} g/m² (${prices.isPowderWeighed ? 'weighed here' : 'assumed'})`,
     });
@@ -141,13 +145,13 @@ function takenAlong({ powderG, filmM2, pretreatG, water, laydown }: ArtFigures, 
   if (pretreatG > 0)
     rows.push({
       name: 'Pretreatment',
-      value: formatQuantity(pretreatG, 'mass'),
+      value: formatQuantity(pretreatG, 'mass', system),
       cents: (pretreatG * prices.pretreatmentCentsPerKg) / 1000,
       basis: `rectangle and 15 mm × ${laydown.pretreatmentGM2} g/m² (assumed)`,
     });
   rows.push({
     name: 'Water to dry out',
-    value: formatQuantity(water.inkG + water.pretreatG, 'mass'),
+    value: formatQuantity(water.inkG + water.pretreatG, 'mass', system),
     cents: null,
     basis: `ink on average ${water.meanGm2.toFixed(0)} g/m², ${water.peakGm2.toFixed(0)} g/m² on the wettest 10 mm (assumed shares of water)`,
   });

@@ -1,3 +1,4 @@
+import { When } from '../../units/Written.tsx';
 import { isFilmProcess } from '@saltflat/core/route';
 import type { LinePrint, OrderLine } from '@saltflat/contract';
 import { RIGHTS_WORDS } from './rightsWords.ts';
@@ -98,7 +99,7 @@ function Proof({ line, by }: { line: OrderLine; by: string }) {
         <p key={id} className="small">
           <span aria-hidden="true">{verdict === 'approved' ? '● ' : '◆ '}</span>
           {verdict === 'approved' ? 'Approved by' : 'Changes wanted by'} <strong>{who}</strong>,{' '}
-          {new Date(at).toLocaleDateString('en-GB')}
+          <When at={at} as="date" />
           {routeNumber !== null && `, route version ${routeNumber}`}
           {said !== '' && `: ${said}`}
         </p>

@@ -2,9 +2,10 @@ import type { Preparation } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { sayStep } from '@saltflat/core/artwork';
 import { useArtworkUsesQuery, usePreparationsQuery } from './preparationsApi.ts';
+import { useDates } from '../../units/writingSlice.ts';
 import { useWords } from '../../units/useWords.ts';
 import { Link } from 'react-router';
-import { Pressable, Rows, Stack, dayAndTime } from '../../ui/index.ts';
+import { Pressable, Rows, Stack } from '../../ui/index.ts';
 
 interface Props {
   artworkId: string;
@@ -20,6 +21,7 @@ interface Props {
 /** Ways this file has been made ready, and where else it is printed. */
 export function Versions({ artworkId, current, keptId, comparedNumber, onTake, onCompare }: Props) {
   const words = useWords();
+  const when = useDates();
   const { data: versions = [] } = usePreparationsQuery(artworkId);
   const { data: uses = [] } = useArtworkUsesQuery(artworkId);
   const others = uses.filter((use) => use.lineId !== current.lineId || use.print !== current.print);
@@ -37,7 +39,7 @@ export function Versions({ artworkId, current, keptId, comparedNumber, onTake, o
                 <strong>Version {version.number}</strong>
                 {version.id === keptId && <span className="muted small"> on this print</span>}
                 <div className="muted small">
-                  {version.byName}, {dayAndTime(version.createdAt)}
+                  {version.byName}, {when(version.createdAt, 'weekday-time')}
                 </div>
                 <div className="small">
                   {version.steps.map((step) => words(sayStep(step).title)).join(', ') || 'white only'}

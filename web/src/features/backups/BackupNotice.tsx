@@ -1,18 +1,20 @@
 import { Link } from 'react-router';
 import { useBackupsQuery } from '../../api/backupsApi.ts';
-import { Note, dayAndTime } from '../../ui/index.ts';
+import { useDates } from '../../units/writingSlice.ts';
+import { Note } from '../../ui/index.ts';
 
 const ASK_MS = 10 * 60_000;
 
 /** Worth knowing on the first page of the day: the backup that was due is not there. Says nothing while all is well. */
 export function BackupNotice() {
+  const when = useDates();
   const { data } = useBackupsQuery(undefined, { pollingInterval: ASK_MS });
   if (!data?.isLate) return null;
   const [last] = data.kept;
   return (
     <Note tone="alarm" role="status">
       {last
-        ? `The last backup is from ${dayAndTime(last.madeAt)}: the one that was due is not there. `
+        ? `The last backup is from ${when(last.madeAt, 'weekday-time')}: the one that was due is not there. `
         : 'There is no backup of this shop yet, and one was due. '}
       <Link to="/shop/backups">Look at the backups</Link>
     </Note>

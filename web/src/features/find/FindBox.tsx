@@ -4,7 +4,7 @@ import { useDispatch } from 'react-redux';
 import { useNavigate } from 'react-router';
 import { useCatalogueQuery } from '../../api/catalogueApi.ts';
 import { problemMessage } from '../../api/problemMessage.ts';
-import { otherUnits, unitsChanged, useUnits } from '../../units/unitsSlice.ts';
+import { otherUnits, ownWritingChosen, useUnits } from '../../units/writingSlice.ts';
 import { useFoundQuery, useOrdersFoundQuery } from './findApi.ts';
 import { alwaysThere, inCatalogue, matches, onServer } from './places.ts';
 import type { Findable, Reached } from './places.ts';
@@ -45,7 +45,7 @@ export function FindBox({ places, onClose, onHelp }: Props) {
     onClose();
     if (to !== undefined) void navigate(to);
     else if (id === 'do/keys') onHelp();
-    else dispatch(unitsChanged(otherUnits(units)));
+    else dispatch(ownWritingChosen(otherUnits(units)));
   };
   return (
     <CommandBox

@@ -7,7 +7,7 @@ import { formatClock, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import type { Said } from '@saltflat/core/words';
 import { HeatTrace } from '../../trace/index.ts';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useUnits } from '../../units/writingSlice.ts';
 import { useWords } from '../../units/useWords.ts';
 import { Inspection } from './Inspection.tsx';
 import type { Judgement } from './Inspection.tsx';

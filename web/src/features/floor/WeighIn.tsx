@@ -1,6 +1,7 @@
 import type { StepState, WeighResult } from '@saltflat/core/run';
 import { judgeWeighIn } from '@saltflat/core/run';
-import { formatQuantity } from '@saltflat/core/units';
+import { formatQuantity, scaleDigits } from '@saltflat/core/units';
+import { useUnits } from '../../units/writingSlice.ts';
 import { BigFigure, WeighFrame } from './floorParts.tsx';
 import { useDevice } from '../../api/liveSlice.ts';
 import { Button, Note } from '../../ui/index.ts';
@@ -17,10 +18,11 @@ const VERDICTS: Record<WeighResult['verdict'], string> = {
   'too-much': '◆ too much: let it dry longer, watch for a stain box',
 };
 
-const grams = (massG: number): string => formatQuantity(massG, 'mass', undefined, 1);
-
 /** Weighs the garment before and after pretreatment, straight off the scale. */
 export function WeighIn({ weighIn, step, onWeigh }: Props) {
+  const system = useUnits();
+  // as a scale shows it: a tenth of a gram
+  const mass = (massG: number): string => formatQuantity(massG, 'mass', system, scaleDigits(system));
   const scale = useDevice('scale');
   const what = step.beforeG === null ? 'before' : 'after';
   const massG = scale?.value ?? null;
@@ -29,7 +31,7 @@ export function WeighIn({ weighIn, step, onWeigh }: Props) {
     <WeighFrame role="group" aria-label="Weigh in">
       <div>
         <div className="muted">Scale now</div>
-        <BigFigure>{massG === null ? '–' : grams(massG)}</BigFigure>
+        <BigFigure>{massG === null ? '–' : mass(massG)}</BigFigure>
         {scale?.fault && <Note tone="alarm">{scale.fault}</Note>}
         {scale && !scale.fault && !scale.isStable && <p className="muted">settling …</p>}
       </div>
@@ -37,18 +39,18 @@ export function WeighIn({ weighIn, step, onWeigh }: Props) {
         <div>
           <dt>Wanted on the piece</dt>
           <dd>
-            {grams(weighIn.targetG)} ± {grams(weighIn.toleranceG)}
+            {mass(weighIn.targetG)} ± {mass(weighIn.toleranceG)}
           </dd>
         </div>
         <div>
           <dt>Before</dt>
-          <dd>{step.beforeG === null ? 'not yet' : grams(step.beforeG)}</dd>
+          <dd>{step.beforeG === null ? 'not yet' : mass(step.beforeG)}</dd>
         </div>
         {soFar && (
           <div>
             <dt>On it now</dt>
             <dd>
-              {grams(soFar.addedG)} {VERDICTS[soFar.verdict]}
+              {mass(soFar.addedG)} {VERDICTS[soFar.verdict]}
             </dd>
           </div>
         )}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import dayjs from 'dayjs';
 import { problemMessage } from '../../api/problemMessage.ts';
+import { useDates } from '../../units/writingSlice.ts';
 import { serverNow } from '../../api/serverClock.ts';
 import { everyDay, goodShares, inkUse, stretchWords } from './daysShown.ts';
 import { useLedgerDaysQuery } from './ledgerApi.ts';
@@ -12,6 +13,8 @@ const HEIGHT_PX = 300;
 /** How the pieces came out over time, and the ink that went into them. */
 export function LedgerDaysView() {
   const [count, setCount] = useState<(typeof STRETCHES)[number]>(30);
+  const when = useDates();
+  const dayName = (day: string): string => when(dayjs(day).valueOf(), 'day');
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const { data, error, refetch } = useLedgerDaysQuery({ zone, days: count });
   if (error)
@@ -40,8 +43,8 @@ export function LedgerDaysView() {
         </Empty>
       ) : (
         <Columns least={460} gap={24}>
-          <Chart title="Share that came out good" data={goodShares(days)} heightPx={HEIGHT_PX} />
-          <Chart title="Ink by day" data={inkUse(days)} heightPx={HEIGHT_PX} />
+          <Chart title="Share that came out good" data={goodShares(days, dayName)} heightPx={HEIGHT_PX} />
+          <Chart title="Ink by day" data={inkUse(days, dayName)} heightPx={HEIGHT_PX} />
         </Columns>
       )}
       <p className="muted small">

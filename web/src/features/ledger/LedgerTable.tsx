@@ -3,11 +3,11 @@ import { sayOverrule } from '@saltflat/core/artwork';
 import { shortNames } from '@saltflat/core/route';
 import { FAULTS, readStepId } from '@saltflat/core/run';
 import type { Role } from '@saltflat/core/work';
-import { formatQuantity } from '@saltflat/core/units';
-import dayjs from 'dayjs';
+import { formatQuantity, scaleDigits } from '@saltflat/core/units';
+import { When } from '../../units/Written.tsx';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useUnits } from '../../units/writingSlice.ts';
 import { useWords } from '../../units/useWords.ts';
 import type { UnitSystem } from '@saltflat/core/units';
 import { DataTable, StateMark } from '../../ui/index.ts';
@@ -17,7 +17,7 @@ const seconds = (value: number | null): string =>
   value === null ? '–' : formatQuantity(Math.round(value), 'duration');
 
 const columnsIn = (system: UnitSystem): TableColumn<LedgerRow>[] => [
-  { key: 'at', title: 'When', isNoWrap: true, cell: ({ at }) => dayjs(at).format('D MMM, HH:mm') },
+  { key: 'at', title: 'When', isNoWrap: true, cell: ({ at }) => <When at={at} as="day-time" /> },
   {
     key: 'code',
     title: 'Line',
@@ -61,8 +61,8 @@ const columnsIn = (system: UnitSystem): TableColumn<LedgerRow>[] => [
     cell: ({ pretreatmentTargetG, pretreatmentG }) =>
       pretreatmentTargetG === null
         ? ''
-        : `${formatQuantity(pretreatmentTargetG, 'mass', system, 1)} / ${
-            pretreatmentG === null ? 'not weighed' : formatQuantity(pretreatmentG, 'mass', system, 1)
+        : `${formatQuantity(pretreatmentTargetG, 'mass', system, scaleDigits(system))} / ${
+            pretreatmentG === null ? 'not weighed' : formatQuantity(pretreatmentG, 'mass', system, scaleDigits(system))
           }`,
   },
   { key: 'verdict', title: 'Came out', cell: ({ verdict }) => <StateMark state={verdict} /> },

@@ -18,14 +18,14 @@ describe('the ledger over time', () => {
   });
 
   it('shows the share of each day and of seven days by their pieces, and nothing where none was judged', () => {
-    const [ofDay, ofSeven] = goodShares(DAYS).series;
+    const [ofDay, ofSeven] = goodShares(DAYS, (day) => day).series;
     expect(ofDay!.values).to.deep.equal([null, 0.9, null, 0.75, null]);
     // 12 of 14, not the mean of the two shares
     expect(ofSeven!.values).to.deep.equal([null, 0.9, 0.9, 12 / 14, 12 / 14]);
   });
 
   it('shows each ink by itself, and none as nothing', () => {
-    expect(inkUse(DAYS).series.map(({ name, values }) => [name, values])).to.deep.equal([
+    expect(inkUse(DAYS, (day) => day).series.map(({ name, values }) => [name, values])).to.deep.equal([
       ['Tidal, colour', [0, 0, 0, 4, 0]],
       ['Tidal, white', [0, 12, 0, 0, 0]],
     ]);

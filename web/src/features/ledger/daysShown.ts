@@ -23,17 +23,20 @@ export function everyDay(known: readonly Day[], today: string, count: number): D
   });
 }
 
+/** Writes a day that is known as `YYYY-MM-DD`. */
+type DayName = (day: string) => string;
+
 const judged = ({ good, reprint, scrap }: Day): number => good + reprint + scrap;
 const sum = (values: readonly number[]): number => values.reduce((total, own) => total + own, 0);
 
 /** Share of pieces that came out good: of each day, and of the seven days up to it. Nothing where none was judged. */
-export function goodShares(days: readonly Day[]): ChartData {
+export function goodShares(days: readonly Day[], dayName: DayName): ChartData {
   const share = (own: readonly Day[]): number | null => {
     const all = sum(own.map(judged));
     return all === 0 ? null : sum(own.map(({ good }) => good)) / all;
   };
   return {
-    along: { title: 'Day', values: days.map(({ day }) => day) },
+    along: { title: 'Day', values: days.map(({ day }) => dayName(day)) },
     up: { title: 'Good', write: (value) => formatQuantity(value, 'share'), min: 0, max: 1 },
     series: [
       { name: 'Of the day', kind: 'bar', values: days.map((day) => share([day])) },
@@ -47,10 +50,10 @@ export function goodShares(days: readonly Day[]): ChartData {
 }
 
 /** Ink that the routes of judged pieces reckon with, ml a day, each ink by itself. */
-export function inkUse(days: readonly Day[]): ChartData {
+export function inkUse(days: readonly Day[], dayName: DayName): ChartData {
   const names = [...new Set(days.flatMap(({ inks }) => inks.map(({ what }) => what)))].sort();
   return {
-    along: { title: 'Day', values: days.map(({ day }) => day) },
+    along: { title: 'Day', values: days.map(({ day }) => dayName(day)) },
     up: { title: 'Ink', write: (value) => formatQuantity(value, 'volume'), min: 0 },
     isStacked: true,
     series: names.map((name) => ({

@@ -5,7 +5,7 @@ import { formatQuantity } from '@saltflat/core/units';
 import { Suspense, lazy } from 'react';
 import { Link } from 'react-router';
 import type { Attempt } from '../../api/useAttempt.ts';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useDates, useUnits } from '../../units/writingSlice.ts';
 import { ArtThumb } from './ArtThumb.tsx';
 import type { ArtActions } from './LineArt.tsx';
 import { Measuring } from './Measuring.tsx';
@@ -31,6 +31,7 @@ interface Props {
 
 /** One line of an order: what is made, where it stands, and what can be done next. */
 export function LineCard({ line, isCancelled, by, actions, attempt }: Props) {
+  const when = useDates();
   const hasArtToTell =
     line.artOverrule !== null ||
     line.prints.some(({ findings, preparation }) => findings.length > 0 || preparation !== null);
@@ -57,7 +58,7 @@ export function LineCard({ line, isCancelled, by, actions, attempt }: Props) {
         <p className="small">
           <span aria-hidden="true">{line.proof.verdict === 'approved' ? '● ' : '◆ '}</span>
           {line.proof.verdict === 'approved' ? 'Proof approved by' : 'Changes to the proof wanted by'}{' '}
-          {line.proof.customerName}, {new Date(line.proof.at).toLocaleDateString('en-GB')}
+          {line.proof.customerName}, {when(line.proof.at, 'date')}
           {line.proof.note !== '' && `: ${line.proof.note}`}
         </p>
       )}

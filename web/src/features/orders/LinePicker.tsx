@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { useOpenLinesQuery } from '../../api/linesApi.ts';
 import { problemMessage } from '../../api/problemMessage.ts';
-import { dueWords } from './dates.ts';
+import { When } from '../../units/Written.tsx';
 import { ArtThumb } from './ArtThumb.tsx';
 import { Empty, Failed, Loading, Panel, RowLink, Rows, StateMark } from '../../ui/index.ts';
 
@@ -44,7 +44,9 @@ export function LinePicker({ to, what }: { to: (lineId: string) => string; what:
                   · {pieces} {garment}
                 </span>
               </span>
-              <span className="muted nowrap">due {dueWords(dueAt)}</span>
+              <span className="muted nowrap">
+                due <When at={dueAt} as="weekday-time" />
+              </span>
               <StateMark state={state} />
             </RowLink>
           </li>

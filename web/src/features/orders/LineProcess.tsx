@@ -9,6 +9,7 @@ import { useComparisonQuery } from './comparisonApi.ts';
 import { mendEffect } from './mendEffect.ts';
 import { gradesOf, piecesOf } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
+import { useMoney } from '../../units/writingSlice.ts';
 import { useWords } from '../../units/useWords.ts';
 import { useSettled } from './useSettled.ts';
 import { ProcessComparison } from './ProcessComparison.tsx';
@@ -31,6 +32,7 @@ const TYPING_MS = 350;
 /** The process of a print: compared as soon as there is art, and set to the recommended one until a person chooses. */
 export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
   const words = useWords();
+  const money = useMoney();
   const query = useSettled(queryOf(line, print), TYPING_MS);
   const { data, error, isFetching, refetch } = useComparisonQuery(query ?? skipToken);
   // of the file as it came: asked before it was mended, so that it is known already most of the time
@@ -49,7 +51,7 @@ export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
     chosen && dueMs !== null
       ? promiseSlip({ ...chosen, totals: chosen, prints: [{ process }] }, serverNow(), dueMs)
       : null;
-  const effect = print.preparation && !isFetching ? mendEffect(bare, data, process) : null;
+  const effect = print.preparation && !isFetching ? mendEffect(bare, data, process, money) : null;
   if (query !== null && data)
     return (
       <>

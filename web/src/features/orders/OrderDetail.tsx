@@ -1,6 +1,6 @@
 import type { Order, OrderLine } from '@saltflat/contract';
 import { Suspense, lazy } from 'react';
-import { dueWords } from './dates.ts';
+import { useDates } from '../../units/writingSlice.ts';
 import { LineCard } from './LineCard.tsx';
 import type { LineActions } from './LineCard.tsx';
 import type { Attempt } from '../../api/useAttempt.ts';
@@ -27,6 +27,7 @@ interface Props {
 /** The selected order: its ticket, its lines, and what can be done with it. */
 export function OrderDetail(props: Props) {
   const { order, by, nowMs, onEdit, onDuplicate, onCancel, onRestore, actionsOf, attempt } = props;
+  const when = useDates();
   const isCancelled = order.state === 'cancelled';
   return (
     <Panel
@@ -41,7 +42,7 @@ export function OrderDetail(props: Props) {
     >
       <Stack>
         <p>
-          Due <strong>{dueWords(order.dueAt)}</strong>
+          Due <strong>{when(order.dueAt, 'weekday-time')}</strong>
         </p>
         {order.note !== '' && <p className="muted">{order.note}</p>}
         <Row>

@@ -2,7 +2,8 @@ import type { OrderSummary } from '@saltflat/contract';
 import { PROCESS_NAMES, shortNames } from '@saltflat/core/route';
 import { useMemo } from 'react';
 import { Spark } from '../../trace/index.ts';
-import { dueWords, isLate } from './dates.ts';
+import { When } from '../../units/Written.tsx';
+import { isLate } from './dates.ts';
 import { DataTable, Mark, StateMark, styled } from '../../ui/index.ts';
 import type { Sorting, TableColumn } from '../../ui/index.ts';
 
@@ -62,10 +63,10 @@ const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
     cell: ({ dueAt, state }) =>
       isLate(dueAt, state, nowMs) ? (
         <Mark mark="◆" tone="hands">
-          late, {dueWords(dueAt)}
+          late, <When at={dueAt} as="weekday-time" />
         </Mark>
       ) : (
-        dueWords(dueAt)
+        <When at={dueAt} as="weekday-time" />
       ),
   },
   { key: 'state', title: 'State', cell: ({ state }) => <StateMark state={state} /> },

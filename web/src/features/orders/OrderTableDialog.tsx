@@ -3,7 +3,7 @@ import { PLACEMENTS } from '@saltflat/core/placement';
 import { PROCESSES } from '@saltflat/core/route';
 import { useState } from 'react';
 import { useAttempt } from '../../api/useAttempt.ts';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useUnits } from '../../units/writingSlice.ts';
 import { ART_FILES } from './ArtDrop.tsx';
 import { TABLE_COLUMNS, orderFromTable } from './orderFromTable.ts';
 import type { OrderTablePlan, TableLine, TableRow } from './orderFromTable.ts';

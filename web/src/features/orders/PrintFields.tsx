@@ -2,7 +2,7 @@ import type { GarmentStyle } from '@saltflat/contract';
 import { PLACEMENTS, placementsOn } from '@saltflat/core/placement';
 import { Suspense, lazy } from 'react';
 import type { ReactNode } from 'react';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useUnits } from '../../units/writingSlice.ts';
 import { ArtDrop, THUMB_PX } from './ArtDrop.tsx';
 import { LineProcess } from './LineProcess.tsx';
 import { orderedSizes, usualPlace } from './orderFormValues.ts';

@@ -1,7 +1,8 @@
 import type { ComparisonAnswer } from '@saltflat/contract';
 import type { ProcessOption } from '@saltflat/core/compare';
 import type { Process } from '@saltflat/core/route';
-import { formatDuration, formatMoney } from '@saltflat/core/units';
+import { formatDuration } from '@saltflat/core/units';
+import { Money } from '../../units/Written.tsx';
 import { useWords } from '../../units/useWords.ts';
 import {
   Group,
@@ -124,9 +125,11 @@ const SCALES = [
 
 const Cost = ({ plan }: { plan: Possible['plan'] }) => (
   <>
-    {formatMoney(plan.cost.totalCents)}
+    <Money cents={plan.cost.totalCents} />
     {plan.addsCents !== null && (
-      <div className="muted small">{formatMoney(plan.addsCents)} for this print</div>
+      <div className="muted small">
+        <Money cents={plan.addsCents} /> for this print
+      </div>
     )}
   </>
 );

@@ -1,5 +1,6 @@
+import { Money } from '../../units/Written.tsx';
+import { useDates } from '../../units/writingSlice.ts';
 import type { GivenQuote, OrderQuotes } from '@saltflat/contract';
-import { formatMoney } from '@saltflat/core/units';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { useAcceptQuoteMutation, useGiveQuoteMutation, useOrderQuotesQuery } from './quotesApi.ts';
@@ -70,7 +71,9 @@ function Draft({
       <Row>
         <span>
           ○ Draft{' '}
-          <strong>{draft.lines.length > 0 ? formatMoney(draft.totalCents) : 'without a price yet'}</strong>
+          <strong>
+            {draft.lines.length > 0 ? <Money cents={draft.totalCents} /> : 'without a price yet'}
+          </strong>
         </span>
         {isWhole && !isCancelled && (
           <>
@@ -102,16 +105,18 @@ function Draft({
   );
 }
 
-const day = (at: string): string => new Date(at).toLocaleDateString('en-GB', { dateStyle: 'medium' });
-
 function Given({ quote, nowMs }: { quote: GivenQuote; nowMs: number }) {
   const [isAsking, setIsAsking] = useState(false);
+  const when = useDates();
+  const day = (at: string): string => when(at, 'date');
   const standing = quoteStanding(quote, nowMs);
   return (
     <li style={{ borderTop: '1px solid var(--hairline)', padding: '6px 0' }}>
       <Row>
         <span className="code">{quote.code}</span>
-        <strong>{formatMoney(quote.document.totalCents)}</strong>
+        <strong>
+          <Money cents={quote.document.totalCents} />
+        </strong>
         <Mark mark={standing.mark} tone={standing.tone}>
           {standing.word}
         </Mark>

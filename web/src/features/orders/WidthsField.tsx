@@ -1,4 +1,4 @@
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useUnits } from '../../units/writingSlice.ts';
 import { Button, QuantityField, Row } from '../../ui/index.ts';
 
 interface Props {

@@ -1,8 +1,5 @@
 import dayjs from 'dayjs';
 
-/** "Thu 26 Nov, 16:00" in local time. */
-export const dueWords = (iso: string): string => dayjs(iso).format('ddd D MMM, HH:mm');
-
 /** True once the due time has passed and the order still has work in it. */
 export const isLate = (iso: string, state: string, nowMs: number): boolean =>
   Date.parse(iso) < nowMs && state !== 'done' && state !== 'cancelled';

@@ -1,6 +1,5 @@
 import type { ComparisonAnswer } from '@saltflat/contract';
 import type { Process } from '@saltflat/core/route';
-import { formatMoney } from '@saltflat/core/units';
 
 type Plan = NonNullable<ComparisonAnswer['options'][number]['plan']>;
 
@@ -20,25 +19,27 @@ const CENT = 0.5;
  *
  * @param before the comparison for the file as it came
  * @param after the same for the art as it is mended
+ * @param money writes an amount
  * @returns a sentence, or nothing where one of the two cannot be made
  */
 export function mendEffect(
   before: ComparisonAnswer | undefined,
   after: ComparisonAnswer | undefined,
   process: Process,
+  money: (cents: number) => string,
 ): string | null {
   const [was, is] = [planOf(before, process), planOf(after, process)];
   if (!was || !is) return null;
   const cents = is.cost.totalCents - was.cost.totalCents;
-  const money =
+  const price =
     Math.abs(cents) < CENT
-      ? `costs as much as the file as it came, ${formatMoney(is.cost.totalCents)}`
-      : `costs ${formatMoney(is.cost.totalCents)} instead of ${formatMoney(was.cost.totalCents)}`;
+      ? `costs as much as the file as it came, ${money(is.cost.totalCents)}`
+      : `costs ${money(is.cost.totalCents)} instead of ${money(was.cost.totalCents)}`;
   const look = LOOKS.flatMap(([key, more, less]) => {
     const by = is.look[key] - was.look[key];
     return Math.abs(by) < FELT ? [] : [by > 0 ? more : less];
   });
-  return `Mended, a piece ${money}${look.length === 0 ? ' and feels the same' : `: ${look.join(', ')}`}.`;
+  return `Mended, a piece ${price}${look.length === 0 ? ' and feels the same' : `: ${look.join(', ')}`}.`;
 }
 
 const planOf = (answer: ComparisonAnswer | undefined, process: Process): Plan | null | undefined =>

@@ -1,9 +1,10 @@
 import { expect } from 'chai';
+import { IMPERIAL } from '@saltflat/core/units';
 import { STYLES } from '../../testing/styles.ts';
 import { orderFromTable } from './orderFromTable.ts';
 import type { TableRow } from './orderFromTable.ts';
 
-const INCHES = { temperature: 'F', length: 'in' } as const;
+const INCHES = IMPERIAL;
 const ROW = { Garment: 'made-up TEE', Colour: 'navy', Size: 'm', Quantity: '4', Art: 'anchor' };
 const read = (rows: readonly TableRow[], files: readonly string[] = ['Anchor.png'], system = INCHES) =>
   orderFromTable(rows, { styles: STYLES, files, system });

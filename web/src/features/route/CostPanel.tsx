@@ -1,6 +1,8 @@
+import { Money } from '../../units/Written.tsx';
+import { useMoney } from '../../units/writingSlice.ts';
 import type { PieceCost, Quote } from '@saltflat/core/cost';
 import type { Route } from '@saltflat/core/route';
-import { formatDuration, formatMoney } from '@saltflat/core/units';
+import { formatDuration } from '@saltflat/core/units';
 import { useMemo, useState } from 'react';
 import { Chart, Panel, Pressable, Row, SimpleTable, Stack, TwoLines } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
@@ -55,7 +57,7 @@ export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props
           <Pressable isExpanded={isOpen} onClick={() => setOpen(!isOpen)}>
             <TwoLines>
               <strong>
-                Quote {formatMoney(quote.totalCents)} <span className="muted">for all</span>
+                Quote <Money cents={quote.totalCents} /> <span className="muted">for all</span>
               </strong>
               <span className="muted small">
                 {isOpen ? 'hide how it comes about' : 'show how it comes about'}
@@ -79,13 +81,14 @@ export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props
 
 function QuoteTable({ quote }: { quote: Quote }) {
   const { sizes, offShare, upCharges, marginShare, assumptions } = quote;
-  const ladder = useMemo(() => ladderOf(quote), [quote]);
+  const money = useMoney();
+  const ladder = useMemo(() => ladderOf(quote, money), [quote, money]);
   return (
     <Stack gap={8} pad="0 16px 8px">
       <SimpleTable label="Price by size" columns={SIZE_COLUMNS} rows={sizes} keyOf={({ size }) => size} />
       <p className="small">
         Cost over one minus the margin of {percent(marginShare)}
-        {upCharges.map(({ what, cents }) => `, ${formatMoney(cents)} more for ${what}`).join('')}
+        {upCharges.map(({ what, cents }) => `, ${money(cents)} more for ${what}`).join('')}
         {offShare === null ? ', no quantity break.' : `, ${percent(offShare)} off for the quantity.`}
       </p>
       <Chart title="Price each by quantity" data={ladder} heightPx={180} />
@@ -100,14 +103,14 @@ function QuoteTable({ quote }: { quote: Quote }) {
 
 interface CostRow {
   name: string;
-  value: string;
+  value: React.ReactNode;
   note?: string;
   isSum?: boolean;
 }
 
-const ladderOf = ({ ladder }: Quote) => ({
+const ladderOf = ({ ladder }: Quote, money: (cents: number) => string) => ({
   along: { title: 'Pieces', values: ladder.map(({ pieces }) => String(pieces)) },
-  up: { title: 'Each', write: formatMoney },
+  up: { title: 'Each', write: money },
   series: [{ name: 'Price each', kind: 'line' as const, values: ladder.map(({ eachCents }) => eachCents) }],
 });
 
@@ -127,8 +130,8 @@ const COST_COLUMNS: TableColumn<CostRow>[] = [
 const SIZE_COLUMNS: TableColumn<Quote['sizes'][number]>[] = [
   { key: 'size', title: 'Size', cell: ({ size }) => size },
   { key: 'pieces', title: 'Pieces', isNumber: true, cell: ({ quantity }) => quantity },
-  { key: 'cost', title: 'Cost', isNumber: true, cell: ({ costCents }) => formatMoney(costCents) },
-  { key: 'price', title: 'Price', isNumber: true, cell: ({ eachCents }) => formatMoney(eachCents) },
+  { key: 'cost', title: 'Cost', isNumber: true, cell: ({ costCents }) => <Money cents={costCents} /> },
+  { key: 'price', title: 'Price', isNumber: true, cell: ({ eachCents }) => <Money cents={eachCents} /> },
 ];
 
 /** Time of the whole line, then what a piece costs by where it goes. */
@@ -141,17 +144,19 @@ function costRows(route: Route, cost: PieceCost): CostRow[] {
     ...(route.restBeforeDispatchS > 0
       ? [{ name: 'Rest before it leaves', value: formatDuration(route.restBeforeDispatchS) }]
       : []),
-    ...(route.usesBlanks ? [{ name: 'Blank, mean of the sizes', value: formatMoney(cost.blankCents) }] : []),
+    ...(route.usesBlanks
+      ? [{ name: 'Blank, mean of the sizes', value: <Money cents={cost.blankCents} /> }]
+      : []),
     ...cost.materials.map(({ what, cents, isAssumed }) => ({
       name: what,
-      value: formatMoney(cents),
+      value: <Money cents={cents} />,
       note: isAssumed ? 'assumed use' : '',
     })),
-    { name: 'Labour', value: formatMoney(cost.labourCents) },
-    { name: 'Set-up, spread', value: formatMoney(cost.setUpCents) },
-    { name: 'Machines', value: formatMoney(cost.machineCents) },
-    { name: 'Warming up, this line’s share', value: formatMoney(cost.warmUpCents) },
-    { name: 'Spoilage', value: formatMoney(cost.spoilageCents), note: spoilage },
-    { name: 'Cost per piece', value: formatMoney(cost.totalCents), isSum: true },
+    { name: 'Labour', value: <Money cents={cost.labourCents} /> },
+    { name: 'Set-up, spread', value: <Money cents={cost.setUpCents} /> },
+    { name: 'Machines', value: <Money cents={cost.machineCents} /> },
+    { name: 'Warming up, this line’s share', value: <Money cents={cost.warmUpCents} /> },
+    { name: 'Spoilage', value: <Money cents={cost.spoilageCents} />, note: spoilage },
+    { name: 'Cost per piece', value: <Money cents={cost.totalCents} />, isSum: true },
   ];
 }

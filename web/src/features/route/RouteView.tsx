@@ -9,7 +9,7 @@ import type { Said } from '@saltflat/core/words';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { usePerson } from '../../person/personSlice.ts';
 import { HeatTrace } from '../../trace/index.ts';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useUnits } from '../../units/writingSlice.ts';
 import { useWords } from '../../units/useWords.ts';
 import { cautionsOnce } from './cautionsOnce.ts';
 import { CopyProven } from './CopyProven.tsx';

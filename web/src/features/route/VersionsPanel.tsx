@@ -1,8 +1,9 @@
+import { When } from '../../units/Written.tsx';
 import type { RouteVersion } from '@saltflat/contract';
 import { compareRoutes } from '@saltflat/core/route';
 import { useState } from 'react';
 import { DifferenceList } from '../../units/DifferenceList.tsx';
-import { Button, Panel, Pressable, TwoLines, dayAndTime } from '../../ui/index.ts';
+import { Button, Panel, Pressable, TwoLines } from '../../ui/index.ts';
 
 interface Props {
   version: RouteVersion;
@@ -24,7 +25,7 @@ export function VersionsPanel({ version, versions, onShow }: Props) {
               <TwoLines>
                 <strong>Version {own.number}</strong>
                 <span className="muted small">
-                  {dayAndTime(own.createdAt)}
+                  <When at={own.createdAt} as="weekday-time" />
                   {own.overrides.length > 0 &&
                     `, ${own.overrides.length} changed by ${[...new Set(own.overrides.map(({ who }) => who))].join(', ')}`}
                 </span>

@@ -1,6 +1,6 @@
 import type { LineDocument, RouteVersion } from '@saltflat/contract';
 import { useMemo, useState } from 'react';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useSpeech } from '../../units/useWords.ts';
 import { planTried, withTried } from './triedRoute.ts';
 import type { Planned, Tried } from './triedRoute.ts';
 
@@ -21,10 +21,10 @@ export interface TriedRoute extends Planned {
 /** Plans the route here, at every key, from the document the server plans from: trace, cost, minutes and conflicts follow at once. */
 export function useTriedRoute(version: RouteVersion, document: LineDocument | null): TriedRoute {
   const [tried, setTried] = useState<readonly Tried[]>([]);
-  const system = useUnits();
+  const speech = useSpeech();
   const planned = useMemo(
-    () => planTried(version, document, tried, { system, language: 'en' }),
-    [version, document, tried, system],
+    () => planTried(version, document, tried, speech),
+    [version, document, tried, speech],
   );
   return {
     tried,

@@ -1,3 +1,4 @@
+import { When } from '../../units/Written.tsx';
 import type { Backups } from '@saltflat/contract';
 import { BACKUP_FIELDS } from '@saltflat/contract/shopFields';
 import { useBackupsQuery, useMakeBackupMutation, useSetBackupsMutation } from '../../api/backupsApi.ts';
@@ -12,7 +13,6 @@ import {
   Refusal,
   SimpleTable,
   Stack,
-  dayAndTime,
   megabytes,
 } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
@@ -35,7 +35,15 @@ export function BackupsPanel() {
     <Stack>
       <Panel
         label="Backups there are"
-        title={last ? `Last backup ${dayAndTime(last.madeAt)}` : 'No backup yet'}
+        title={
+          last ? (
+            <>
+              Last backup <When at={last.madeAt} as="weekday-time" />
+            </>
+          ) : (
+            'No backup yet'
+          )
+        }
         actions={
           <Button
             size="small"
@@ -94,7 +102,12 @@ export function BackupsPanel() {
 }
 
 const COLUMNS: TableColumn<Backups['kept'][number]>[] = [
-  { key: 'made', title: 'Made', isNoWrap: true, cell: ({ madeAt }) => dayAndTime(madeAt) },
+  {
+    key: 'made',
+    title: 'Made',
+    isNoWrap: true,
+    cell: ({ madeAt }) => <When at={madeAt} as="weekday-time" />,
+  },
   { key: 'file', title: 'File', cell: ({ name }) => name },
   { key: 'size', title: 'Size, MB', isNumber: true, cell: ({ bytes }) => megabytes(bytes) },
 ];

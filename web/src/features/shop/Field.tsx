@@ -1,5 +1,5 @@
 import type { RecordField } from '@saltflat/contract/shopFields';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useUnits } from '../../units/writingSlice.ts';
 import { choiceWords } from './choiceWords.ts';
 import {
   CheckField,

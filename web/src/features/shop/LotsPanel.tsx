@@ -1,9 +1,10 @@
+import { When } from '../../units/Written.tsx';
 import type { Lot, Material } from '@saltflat/contract';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { usePerson } from '../../person/personSlice.ts';
 import { useLotsQuery, useOpenLotMutation } from './shopApi.ts';
-import { Button, Failed, Form, Loading, Panel, SimpleTable, TextField, dayAndTime } from '../../ui/index.ts';
+import { Button, Failed, Form, Loading, Panel, SimpleTable, TextField } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
 
 /** Which bottle, roll or bag of each material is in use: what is made from now on is known by it. */
@@ -62,7 +63,13 @@ const COLUMNS: TableColumn<LotRow>[] = [
     title: 'Since',
     isNoWrap: true,
     cell: ({ current }) => (
-      <span className="muted small">{current && `${dayAndTime(current.openedAt)}, ${current.by}`}</span>
+      <span className="muted small">
+        {current && (
+          <>
+            <When at={current.openedAt} as="weekday-time" />, {current.by}
+          </>
+        )}
+      </span>
     ),
   },
   { key: 'next', title: 'Begin another', cell: ({ material }) => <NextLot material={material} /> },

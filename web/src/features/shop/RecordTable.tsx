@@ -1,8 +1,9 @@
+import { Money } from '../../units/Written.tsx';
 import { valueAt } from '@saltflat/contract/shopFields';
 import { BLANK_KIND_NAMES } from '@saltflat/core/blank';
 import type { BlankKind, Fibres } from '@saltflat/core/blank';
 import { fibreWords } from '@saltflat/core/route';
-import { formatMoney, formatQuantity } from '@saltflat/core/units';
+import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import { usedFirst } from './recordState.ts';
 import type { ShopRow } from './recordState.ts';
@@ -101,7 +102,7 @@ const blankColumns = (system: UnitSystem): TableColumn<ShopRow>[] => [
     title: 'From',
     isNumber: true,
     plain: cheapestCents,
-    cell: (row) => formatMoney(cheapestCents(row)),
+    cell: (row) => <Money cents={cheapestCents(row)} />,
   },
 ];
 

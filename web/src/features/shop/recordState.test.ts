@@ -2,6 +2,7 @@ import type { Catalogue, Material } from '@saltflat/contract';
 import { BLANK_FIELDS, materialFields, withoutEmptyObjects } from '@saltflat/contract/shopFields';
 import { DEFAULT_RATES } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE } from '@saltflat/core/route';
+import { USUAL_WRITING } from '@saltflat/core/units';
 import { expect } from 'chai';
 import { choiceWords } from './choiceWords.ts';
 import { fieldsOfRecord, missingIn, newRecord, rowsOf, standInsOf } from './recordState.ts';
@@ -24,6 +25,7 @@ const catalogue: Catalogue = {
   machines: [],
   house: { document: DEFAULT_HOUSE, version: 1 },
   rates: { document: DEFAULT_RATES, version: 1 },
+  writing: { document: USUAL_WRITING, version: 1 },
 };
 
 /** Shares that are asked for, and those of fibres that few blanks have. */

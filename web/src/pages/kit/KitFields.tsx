@@ -1,6 +1,6 @@
 import { METRIC } from '@saltflat/core/units';
 import { useState } from 'react';
-import { useUnits } from '../../units/unitsSlice.ts';
+import { useUnits } from '../../units/writingSlice.ts';
 import {
   CheckField,
   CheckSet,

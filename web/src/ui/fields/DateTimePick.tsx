@@ -1,9 +1,12 @@
 import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs';
 import { DateTimePicker } from '@mui/x-date-pickers/DateTimePicker';
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
+import type { DateWriting } from '@saltflat/core/units';
 import dayjs from 'dayjs';
 import type { Dayjs } from 'dayjs';
+import updateLocale from 'dayjs/plugin/updateLocale';
 import { useState } from 'react';
+import { useFieldWriting } from '../theme/writing.tsx';
 import { below } from './FieldFrame.tsx';
 import type { FieldProps } from './FieldFrame.tsx';
 
@@ -14,22 +17,29 @@ export interface DateTimeProps extends FieldProps {
 }
 
 const LOCAL = 'YYYY-MM-DDTHH:mm';
+const DAYS: Record<DateWriting['dayOrder'], string> = {
+  'day-month': 'DD/MM/YYYY',
+  'month-day': 'MM/DD/YYYY',
+  'year-month-day': 'YYYY-MM-DD',
+};
+/** As the library counts them. */
+const WEEK_STARTS: Record<DateWriting['firstDay'], number> = { sunday: 0, monday: 1, saturday: 6 };
 
-/** What a browser writes a known day as says which of the two comes first. */
-const isMonthFirst = (): boolean =>
-  new Intl.DateTimeFormat(undefined).formatToParts(new Date(2026, 10, 30))[0]?.type === 'month';
+dayjs.extend(updateLocale);
 
 /** The picker itself; see DateTimeField. */
 export function DateTimePick({ label, value, onChange, problem, width, ...own }: DateTimeProps) {
-  const isAmerican = isMonthFirst();
+  const { dayOrder, hours, firstDay } = useFieldWriting();
   const [typed, setTyped] = useState<Dayjs | null>(null); // half typed it is no value yet, and stays as it is
   const kept = value === '' ? null : dayjs(value);
+  const isTwelve = hours === '12';
+  dayjs.updateLocale('en', { weekStart: WEEK_STARTS[firstDay] }); // the adapter reads it as it opens the calendar
   return (
-    <LocalizationProvider dateAdapter={AdapterDayjs}>
+    <LocalizationProvider dateAdapter={AdapterDayjs} adapterLocale="en" key={firstDay}>
       <DateTimePicker
         label={label}
-        ampm={isAmerican}
-        format={isAmerican ? 'MM/DD/YYYY hh:mm A' : 'DD/MM/YYYY HH:mm'}
+        ampm={isTwelve}
+        format={`${DAYS[dayOrder]} ${isTwelve ? 'hh:mm A' : 'HH:mm'}`}
         value={kept ?? typed}
         onChange={(day) => {
           setTyped(day);

@@ -1,5 +1,6 @@
-import { parseMoney } from '@saltflat/core/units';
+import { CURRENCIES, parseMoney } from '@saltflat/core/units';
 import { useEffect, useState } from 'react';
+import { useFieldWriting } from '../theme/writing.tsx';
 import { TextField } from './TextField.tsx';
 import type { FieldProps } from './FieldFrame.tsx';
 
@@ -15,8 +16,9 @@ interface Props extends FieldProps {
 /** A bare number, or money: what is not understood stays on the screen and says so. */
 export function NumberField({ value, onChange, isMoney = false, unit, problem, ...own }: Props) {
   const shown = value === null ? '' : isMoney ? (value / 100).toFixed(2) : String(value);
+  const { currency } = useFieldWriting();
   const [text, setText] = useState(shown);
-  const read = (typed: string): number | null => (isMoney ? parseMoney(typed) : parsePlain(typed));
+  const read = (typed: string): number | null => (isMoney ? parseMoney(typed, currency) : parsePlain(typed));
   useEffect(() => {
     if (read(text) !== value && !(text.trim() === '' && value === null)) setText(shown);
     // only a value from outside rewrites what is typed
@@ -29,7 +31,7 @@ export function NumberField({ value, onChange, isMoney = false, unit, problem, .
       value={text}
       problem={problem ?? (isWrong ? `“${text}” is not a number.` : undefined)}
       inputMode="decimal"
-      before={isMoney ? '€' : undefined}
+      before={isMoney ? CURRENCIES[currency] : undefined}
       after={unit}
       onChange={(typed) => {
         setText(typed);

@@ -3,7 +3,7 @@ import type { UnitSystem } from '@saltflat/core/units';
 import { expect } from 'chai';
 import { shownText, stillSays } from './quantityText.ts';
 
-const INCHES: UnitSystem = { temperature: 'F', length: 'in' };
+const INCHES: UnitSystem = { temperature: 'F', length: 'in', mass: 'oz' };
 
 describe('what a quantity field shows', () => {
   it('is readable for a choke in either unit', () => {

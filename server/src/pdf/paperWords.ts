@@ -1,0 +1,30 @@
+import { formatDate, formatDuration, formatMoney, formatQuantity } from '@saltflat/core/units';
+import type { QuantityKind, Writing } from '@saltflat/core/units';
+import { allInWords, inWords } from '@saltflat/core/words';
+import type { AnySaid } from '@saltflat/core/words';
+
+/** How a paper says things: as the shop writes them, whoever asks for it. */
+export interface PaperWords {
+  said: (said: AnySaid) => string;
+  allSaid: (said: readonly AnySaid[]) => string[];
+  q: (value: number, kind: QuantityKind) => string;
+  duration: (durationS: number) => string;
+  money: (cents: number) => string;
+  /** "Thu 26 Nov", of the instant in UTC: papers are made by a server that stands nowhere in particular. */
+  weekday: (at: string) => string;
+  /** "26 Nov 2026". */
+  date: (at: string) => string;
+}
+
+export function paperWords(writing: Writing): PaperWords {
+  const speech = { system: writing, currency: writing.currency, language: 'en' } as const;
+  return {
+    said: (said) => inWords(said, speech),
+    allSaid: (said) => allInWords(said, speech),
+    q: (value, kind) => formatQuantity(value, kind, writing),
+    duration: formatDuration,
+    money: (cents) => formatMoney(cents, writing.currency),
+    weekday: (at) => formatDate(at, 'weekday', writing, 'UTC'),
+    date: (at) => formatDate(at, 'date', writing, 'UTC'),
+  };
+}
