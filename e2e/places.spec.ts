@@ -39,7 +39,7 @@ test('axe finds nothing on any place, on a phone, a screen and a wide one, in ei
   const { orderId, lineId } = await openLine(page);
   const places: [path: string, ready: string][] = [
     ['/orders', 'New order'],
-    [`/orders/${orderId}`, 'Start on the floor'],
+    [`/orders/${orderId}`, 'Print it as it is'],
     ['/orders/new', 'Take in the order'],
     ['/artwork', 'Night Flight Team'],
     [`/artwork/${lineId}`, 'An opaque black box round the art'],
@@ -47,6 +47,7 @@ test('axe finds nothing on any place, on a phone, a screen and a wide one, in ei
     [`/route/${lineId}`, 'Cure the print'],
     ['/floor', 'Ready to start'],
     ['/ledger', 'good'],
+    ['/ledger?view=days', 'Share that came out good'],
     ['/shop', 'Harbour tee'],
     ['/shop/blanks/new', 'Add the blank'],
     ['/shop/materials', 'Scree Fine Powder'],
@@ -54,6 +55,8 @@ test('axe finds nothing on any place, on a phone, a screen and a wide one, in ei
     ['/shop/lots', 'Begin another'],
     ['/shop/methods', 'Film: peel'],
     ['/shop/prices', 'Save the prices'],
+    ['/shop/writing', 'Save for the shop'],
+    ['/shop/demo', 'Clear the demo'],
     ['/shop/backups', 'A backup every day'],
     ['/devices', 'Pretreatment scale'],
     ['/kit', 'A list of ten thousand'],
@@ -120,6 +123,23 @@ test('units switch everywhere at once and are remembered', async ({ page }) => {
   await expect(page.locator('#operation-cure').getByText('329 °F')).toBeVisible();
   await page.reload();
   await expect(page.locator('#operation-cure').getByText('329 °F')).toBeVisible();
+});
+
+test('days and hours are written on this device as they are chosen there', async ({ page }) => {
+  const due = page.getByRole('row', { name: /K-212/ });
+  await page.goto('/orders');
+  await expect(due).toContainText(/[A-Z][a-z]{2} \d+ [A-Z][a-z]{2}, 16:00/);
+  await page.goto('/shop/writing');
+  const own = page.getByRole('region', { name: 'On this device' });
+  await own.getByLabel('Order of day and month').selectOption('month-day');
+  await own.getByLabel('Hours').selectOption('12');
+  await expect(own.getByText(/^So a day reads Tue Mar 4, /)).toBeVisible();
+  await page.goto('/orders');
+  await expect(due).toContainText(/[A-Z][a-z]{2} [A-Z][a-z]{2} \d+, 4:00 pm/);
+  await page.goto('/shop/writing');
+  await own.getByLabel('Order of day and month').selectOption('');
+  await page.goto('/orders');
+  await expect(due).toContainText(/\d+ [A-Z][a-z]{2}, 4:00 pm/);
 });
 
 test('an order is cancelled and the cancellation taken back', async ({ page }) => {

@@ -168,7 +168,7 @@ export const DEMO_ART: readonly DemoArt[] = [
               `<ellipse cx="${x}" cy="${140 + (i % 2) * 26}" rx="17" ry="13" fill="#5b2a6d"/><rect x="${x + 13}" y="${60 + (i % 2) * 26}" width="5" height="82" fill="#5b2a6d"/>`,
           )
           .join('') +
-        centred('REED BAY SINGERS', 200, 240, 30, '#b5446e', 6),
+        centred('REED BAY SINGERS', 200, 240, 25, '#b5446e', 5),
     ),
   },
   {

@@ -38,7 +38,7 @@ function LineRoute({ lineId }: { lineId: string }) {
   const { data, error, refetch } = useLineQuery(lineId);
   const { data: versions, error: routeError, refetch: refetchRoute } = useRouteVersionsQuery(lineId);
   const hasRoute = versions !== undefined && versions.length > 0;
-  const isOpen = hasRoute && data?.line.state === 'ready';
+  const isOpen = hasRoute && data !== undefined && isPlanned(data.line);
   const { currentData: document } = useLineDocumentQuery(isOpen ? lineId : skipToken);
   const { currentData: quote, error: quoteError } = useQuoteQuery(
     data?.line.routeNumber == null ? skipToken : lineId,
@@ -119,7 +119,7 @@ function LineRoute({ lineId }: { lineId: string }) {
         )}
       </PageHead>
       <Refusal {...attempt.refusal('start')} />
-      <NotCurrent line={line} shown={version} />
+      <NotCurrent line={line} shown={version} orderId={orderId} />
       <RouteView
         version={version}
         versions={versions}
@@ -140,8 +140,8 @@ function LineRoute({ lineId }: { lineId: string }) {
             ? `/api/v1/lines/${lineId}/picture?print=${print}&version=${version.number}`
             : null
         }
-        promise={line.state === 'ready' ? promiseSlip(version.route, serverNow(), Date.parse(dueAt)) : null}
-        isOpen={line.state === 'ready' && version.isCurrent}
+        promise={isPlanned(line) ? promiseSlip(version.route, serverNow(), Date.parse(dueAt)) : null}
+        isOpen={isPlanned(line) && version.isCurrent}
         onShow={(number) => setParams(number === current.number ? {} : { version: String(number) })}
         onKeep={(tried, signed) => {
           dispatch(personNamed(signed.who));
@@ -160,7 +160,11 @@ function LineRoute({ lineId }: { lineId: string }) {
 }
 
 /** Says that what is shown is not what the line is made by: while it is planned anew, or where it can no longer be planned. */
-function NotCurrent({ line, shown }: { line: OrderLine; shown: RouteVersion }) {
+/** It has its route, and is not on the floor yet: everything about it can still be changed. */
+const isPlanned = ({ state }: Pick<OrderLine, 'state'>): boolean =>
+  state === 'ready' || state === 'art-to-mend';
+
+function NotCurrent({ line, shown, orderId }: { line: OrderLine; shown: RouteVersion; orderId: string }) {
   if (line.state === 'planning')
     return (
       <Note tone="caution">
@@ -173,6 +177,13 @@ function NotCurrent({ line, shown }: { line: OrderLine; shown: RouteVersion }) {
       <Note tone="alarm" role="status">
         ■ {line.code} cannot be planned as it now is: {line.planProblem} Version {shown.number} below is from
         before.
+      </Note>
+    );
+  if (line.state === 'art-to-mend')
+    return (
+      <Note tone="alarm" role="status">
+        ◆ Something in the art of {line.code} stops the print. <Link to={`/artwork/${line.id}`}>Mend it</Link>
+        , or have it <Link to={`/orders/${orderId}`}>printed as it is</Link> by name.
       </Note>
     );
   return null;

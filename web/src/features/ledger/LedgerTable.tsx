@@ -62,7 +62,9 @@ const columnsIn = (system: UnitSystem): TableColumn<LedgerRow>[] => [
       pretreatmentTargetG === null
         ? ''
         : `${formatQuantity(pretreatmentTargetG, 'mass', system, scaleDigits(system))} / ${
-            pretreatmentG === null ? 'not weighed' : formatQuantity(pretreatmentG, 'mass', system, scaleDigits(system))
+            pretreatmentG === null
+              ? 'not weighed'
+              : formatQuantity(pretreatmentG, 'mass', system, scaleDigits(system))
           }`,
   },
   { key: 'verdict', title: 'Came out', cell: ({ verdict }) => <StateMark state={verdict} /> },

@@ -18,6 +18,7 @@ const WRITTEN: Partial<Record<string, Partial<Record<string, string>>>> = {
     'year-month-day': 'year, month, day: 2031-03-04',
   },
   hours: { '24': '15:05', '12': '3:05 pm' },
+  firstDay: { monday: 'Monday', sunday: 'Sunday', saturday: 'Saturday' },
 };
 
 /** A stored choice in people's words: kinds of blank and places have names of their own. */
