@@ -9,6 +9,7 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   reporter: [['list']],
   outputDir: '../test-results',
+  snapshotPathTemplate: '{testDir}/looks/{arg}{ext}', // npx playwright test --update-snapshots writes them anew
   use: {
     baseURL: process.env.SALTFLAT_E2E_URL,
     viewport: { width: 1280, height: 800 },

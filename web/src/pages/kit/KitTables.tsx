@@ -3,10 +3,10 @@ import {
   Chart,
   DataTable,
   Empty,
-  FillSplit,
   Panel,
   SearchField,
   SimpleTable,
+  Split,
   StateMark,
 } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
@@ -67,15 +67,14 @@ export function KitTables() {
   const [opened, setOpened] = useState<string | null>(null);
   const rows = useMemo(() => madeUp(MANY), []);
   return (
-    <FillSplit columns="minmax(0, 2fr) minmax(0, 1fr)">
+    <Split columns="minmax(0, 2fr) minmax(0, 1fr)">
       <Panel
         title="A list of ten thousand"
         actions={
           <SearchField label="Search the list" placeholder="Search" value={search} onChange={setSearch} />
         }
-        style={{ display: 'flex', flexDirection: 'column' }}
       >
-        <div style={{ flex: 1, minHeight: 260 }}>
+        <div style={{ height: 460 }}>
           <DataTable
             name="kit"
             label="Made-up orders"
@@ -106,6 +105,6 @@ export function KitTables() {
           <Chart title="Made-up share of good" data={CHART} />
         </div>
       </Panel>
-    </FillSplit>
+    </Split>
   );
 }

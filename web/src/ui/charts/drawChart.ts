@@ -64,7 +64,7 @@ export function drawChart(place: HTMLElement, isStill: boolean): DrawnChart {
             type: 'value',
             name: up.title,
             nameTextStyle: { ...TEXT, align: 'left' },
-            axisLabel: { ...TEXT, formatter: up.write },
+            axisLabel: { ...TEXT, formatter: up.write, hideOverlap: true },
             splitLine: { lineStyle: { color: TOKENS.hairline } },
             scale: true,
             ...(up.min === undefined ? {} : { min: up.min }),

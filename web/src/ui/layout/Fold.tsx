@@ -13,7 +13,13 @@ export const Fold = ({ title, children, isOpenAtFirst = false }: Props) => (
   <MuiAccordion defaultExpanded={isOpenAtFirst} slotProps={{ heading: { component: 'h2' } }}>
     <AccordionSummary
       expandIcon={<span aria-hidden="true">▾</span>}
-      sx={{ minHeight: 44, fontSize: 14, fontWeight: 600, '& .MuiAccordionSummary-content': { my: 0.5 } }}
+      sx={{
+        minHeight: 44,
+        fontFamily: 'inherit',
+        fontSize: 14,
+        fontWeight: 600,
+        '& .MuiAccordionSummary-content': { my: 0.5 },
+      }}
     >
       {title}
     </AccordionSummary>

@@ -33,26 +33,28 @@ export function CommandBox(props: Props) {
       onClose={onClose}
       fullWidth
       maxWidth="sm"
-      aria-label={label}
       slotProps={{
         container: { sx: { alignItems: 'flex-start' } },
-        paper: { sx: { mt: '8vh', overflow: 'visible' } },
+        paper: { 'aria-label': label, sx: { mt: '8vh', overflow: 'visible' } },
       }}
     >
-      <Autocomplete<Command, false, false, true>
+      <Autocomplete<Command, false, false, false>
         open
-        freeSolo
+        forcePopupIcon={false}
+        clearOnBlur={false}
+        noOptionsText={typed.trim() === '' ? 'Type what you look for.' : 'Nothing is called so.'}
+        loadingText="Looking …"
         autoHighlight
         disablePortal
         options={choices}
         filterOptions={(all) => all} // whoever gives them has looked
-        getOptionLabel={(own) => (typeof own === 'string' ? own : own.label)}
+        getOptionLabel={(own) => own.label}
         groupBy={({ group }) => group}
         inputValue={typed}
         value={null}
         loading={isBusy}
         onInputChange={(_event, text, reason) => reason !== 'reset' && onType(text)}
-        onChange={(_event, own) => own !== null && typeof own !== 'string' && onChoose(own.id)}
+        onChange={(_event, own) => own !== null && onChoose(own.id)}
         onKeyDown={(event) => event.key === 'Escape' && onClose()}
         renderOption={({ key, ...rest }, { label: words, says, id }) => (
           <li key={id || key} {...rest}>

@@ -24,7 +24,7 @@ const Box = styled(
   flexWrap: 'wrap',
   alignItems: 'center',
   gap: '6px 12px',
-  '& > :first-of-type': { flex: '1 1 200px', minWidth: 0 },
+  '& > div:first-of-type': { flex: '1 1 200px', minWidth: 0 }, // the words, not the first of the buttons too
   '@media (forced-colors: active)': { border: '1px solid CanvasText' },
 }));
 
