@@ -62,6 +62,17 @@ await run(async () => {
     await page.getByRole('region', { name: 'Processes side by side' }).scrollIntoViewIfNeeded();
     await page.mouse.wheel(0, 600);
   });
+  await page.evaluate(() => sessionStorage.clear()); // the order that was being written for the pictures before
+  await shoot('intake', '/orders/new', 'Take in the order', async () => {
+    await page.getByLabel('Customer').fill('Night Flight Team');
+    await choose('Garment', 'Harbour tee');
+    await choose('Colour', 'Black');
+    const buffer = await file(night.lines[0].prints[0].artwork.id);
+    await page
+      .getByLabel('Artwork of line 1')
+      .setInputFiles({ name: 'night-flight.png', mimeType: 'image/png', buffer });
+    await page.getByText('stops the print').waitFor();
+  });
   const measured = () => page.getByText(/^Measured\./).waitFor({ timeout: 60_000 });
   await shoot('artwork', `/artwork/${night.lines[0].id}`, 'An opaque black box', measured);
   await shoot('artwork-findings', `/artwork/${lantern.lines[0].id}`, 'A soft glow', async () => {
@@ -114,6 +125,10 @@ await run(async () => {
   await shoot('floor-phone', `/floor/${runId}`, 'Ready to start');
   await page.setViewportSize({ width: 1280, height: 800 });
   await shoot('ledger', '/ledger', 'scrap');
+  await shoot('ledger-days', '/ledger?view=days', 'Share that came out good', async () => {
+    await page.locator('canvas').nth(1).waitFor();
+    await page.waitForTimeout(600); // they grow into their places
+  });
   const { styles } = await ask('/catalogue');
   const hoodie = styles.find(({ name }) => name === 'Breakwater hoodie');
   await shoot('shop', `/shop/blanks/${hoodie.id}`, 'Save the changes');

@@ -107,16 +107,7 @@ export const LINE_STATES = [
   'running',
   'done',
 ] as const;
-export const ORDER_STATES = [
-  'needs-art',
-  'planning',
-  'failed',
-  'art-to-mend',
-  'ready',
-  'running',
-  'done',
-  'cancelled',
-] as const;
+export const ORDER_STATES = [...LINE_STATES, 'cancelled'] as const;
 
 /** One print of a line as it stands. */
 export const LinePrint = strictObject({

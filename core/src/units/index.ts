@@ -10,7 +10,14 @@ export {
   toShown,
 } from './units.ts';
 export type { ParsedQuantity, QuantityKind, UnitSystem } from './units.ts';
-export { formatClock, formatDuration, formatMoney, formatQuantity, parseMoney, scaleDigits } from './format.ts';
+export {
+  formatClock,
+  formatDuration,
+  formatMoney,
+  formatQuantity,
+  parseMoney,
+  scaleDigits,
+} from './format.ts';
 export { findSlip } from './slips.ts';
 export type { Slip } from './slips.ts';
 export { CURRENCIES, USUAL_WRITING, formatDate } from './writing.ts';

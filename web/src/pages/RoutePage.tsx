@@ -119,7 +119,9 @@ function LineRoute({ lineId }: { lineId: string }) {
         )}
       </PageHead>
       <Refusal {...attempt.refusal('start')} />
-      <NotCurrent line={line} shown={version} orderId={orderId} />
+      <div style={{ marginBottom: 12 }}>
+        <NotCurrent line={line} shown={version} orderId={orderId} />
+      </div>
       <RouteView
         version={version}
         versions={versions}

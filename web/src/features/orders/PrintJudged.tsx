@@ -1,7 +1,7 @@
 import type { Fix } from '@saltflat/core/artwork';
 import type { JudgementQuery } from '@saltflat/contract';
 import { skipToken } from '@reduxjs/toolkit/query';
-import { Suspense, lazy } from 'react';
+import { Suspense, lazy, useEffect } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { useAttempt } from '../../api/useAttempt.ts';
 import { usePerson } from '../../person/personSlice.ts';
@@ -11,7 +11,8 @@ import { useSettled } from './useSettled.ts';
 import { Refusal } from '../../ui/index.ts';
 
 /** With all sentences it weighs as much as a page: it comes with the first art. */
-const JudgedArt = lazy(() => import('./JudgedArt.tsx'));
+const load = () => import('./JudgedArt.tsx');
+const JudgedArt = lazy(load);
 
 interface Props {
   line: LineValues;
@@ -29,6 +30,10 @@ export function PrintJudged({ line, print, onChange }: Props) {
   const attempt = useAttempt();
   const by = usePerson().trim() || 'not named';
   const { artwork, preparation } = print;
+  const hasArt = artwork !== null;
+  useEffect(() => {
+    if (hasArt) void load(); // while the art is being looked over
+  }, [hasArt]);
   if (artwork === null || query === null) return null;
   const keep = (steps: ReadyArt['steps']): void => {
     const white = preparation?.white ?? {};

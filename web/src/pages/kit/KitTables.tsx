@@ -36,7 +36,7 @@ const madeUp = (count: number): MadeUp[] =>
 
 const CHART = {
   along: { title: 'Week', values: ['40', '41', '42', '43', '44'] },
-  up: { title: 'Good', write: (share: number) => `${Math.round(100 * share)} %`, max: 1 },
+  up: { title: 'Good', write: (share: number) => `${Math.round(100 * share)} %`, min: 0.8, max: 1 },
   series: [
     { name: 'Film', kind: 'line' as const, values: [0.91, 0.94, null, 0.95, 0.97] },
     { name: 'Direct', kind: 'line' as const, values: [0.84, 0.88, 0.9, 0.86, 0.93] },

@@ -60,16 +60,7 @@ export function drawChart(place: HTMLElement, isStill: boolean): DrawnChart {
             axisLabel: TEXT,
             axisLine: { lineStyle: { color: TOKENS.edge } },
           },
-          yAxis: {
-            type: 'value',
-            name: up.title,
-            nameTextStyle: { ...TEXT, align: 'left' },
-            axisLabel: { ...TEXT, formatter: up.write, hideOverlap: true },
-            splitLine: { lineStyle: { color: TOKENS.hairline } },
-            scale: true,
-            ...(up.min === undefined ? {} : { min: up.min }),
-            ...(up.max === undefined ? {} : { max: up.max }),
-          },
+          yAxis: upAxis(up),
           series: series.map(({ name, kind, values }) => ({
             name,
             type: kind,
@@ -86,3 +77,16 @@ export function drawChart(place: HTMLElement, isStill: boolean): DrawnChart {
     end: () => chart.dispose(),
   };
 }
+
+/** What is up: from one end to the other in quarters where both are known, else as it fits. */
+const upAxis = ({ title, write, min, max }: ChartData['up']) => ({
+  type: 'value' as const,
+  name: title,
+  nameTextStyle: { ...TEXT, align: 'left' as const },
+  axisLabel: { ...TEXT, formatter: write, hideOverlap: true },
+  splitLine: { lineStyle: { color: TOKENS.hairline } },
+  scale: true,
+  ...(min === undefined || max === undefined ? {} : { interval: (max - min) / 4 }),
+  ...(min === undefined ? {} : { min }),
+  ...(max === undefined ? {} : { max }),
+});

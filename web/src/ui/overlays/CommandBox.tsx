@@ -38,7 +38,7 @@ export function CommandBox(props: Props) {
         paper: { 'aria-label': label, sx: { mt: '8vh', overflow: 'visible' } },
       }}
     >
-      <Autocomplete<Command, false, false, false>
+      <Autocomplete<Command>
         open
         forcePopupIcon={false}
         clearOnBlur={false}
