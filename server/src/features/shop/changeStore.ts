@@ -43,11 +43,12 @@ export class ChangeStore {
     const { changes, changedLines } = this.db.models;
     const change = await changes.findByPk(id, { raw: true });
     if (!change) return undefined;
-    const rows = await changedLines.findAll({ where: { changeId: id }, raw: true });
-    const waiting = await this.waiting(
-      rows.flatMap(({ lineId, plannedAt }) => (plannedAt === null ? [lineId] : [])),
-    );
-    const planned = rows.filter(({ lineId }) => !waiting.has(lineId));
+    const where = { changeId: id };
+    const asked = await changedLines.findAll({ attributes: ['lineId'], where, raw: true });
+    // who waits is looked up before what became of them: a plan that is made in between is told, not lost
+    const waiting = await this.waiting(asked.map(({ lineId }) => lineId));
+    const rows = await changedLines.findAll({ where, raw: true });
+    const planned = rows.filter(({ lineId, plannedAt }) => plannedAt !== null || !waiting.has(lineId));
     const replanned = planned.flatMap(({ outcome, hadFailed }) =>
       outcome !== null && isNews(outcome, hadFailed) ? [outcome] : [],
     );
