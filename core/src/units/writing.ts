@@ -78,22 +78,18 @@ export function formatDate(
 
 type Parts = Record<'weekday' | 'day' | 'month' | 'monthNumber' | 'year' | 'hour' | 'minute', string>;
 
+/** Makers of parts by zone: one is dear to make, and a list writes a day in every row. */
+const readers = new Map<string | undefined, (at: Date) => Parts>();
+
 function partsOf(at: Date, zone: string | undefined): Parts {
+  const known = readers.get(zone) ?? readerFor(zone);
+  readers.set(zone, known);
+  return known(at);
+}
+
+function readerFor(zone: string | undefined): (at: Date) => Parts {
   const own = zone === undefined ? {} : { timeZone: zone };
-  const read = (options: Intl.DateTimeFormatOptions): Record<string, string> =>
-    Object.fromEntries(
-      new Intl.DateTimeFormat('en', { ...options, ...own })
-        .formatToParts(at)
-        .map(({ type, value }) => [type, value]),
-    );
-  const {
-    weekday = '',
-    day = '',
-    month = '',
-    year = '',
-    hour = '',
-    minute = '',
-  } = read({
+  const words = new Intl.DateTimeFormat('en', {
     weekday: 'short',
     day: 'numeric',
     month: 'short',
@@ -101,8 +97,20 @@ function partsOf(at: Date, zone: string | undefined): Parts {
     hour: '2-digit',
     minute: '2-digit',
     hourCycle: 'h23',
+    ...own,
   });
-  return { weekday, day, month, year, hour, minute, monthNumber: read({ month: '2-digit' }).month ?? '' };
+  const numbered = new Intl.DateTimeFormat('en', { month: '2-digit', ...own });
+  return (at) => {
+    const {
+      weekday = '',
+      day = '',
+      month = '',
+      year = '',
+      hour = '',
+      minute = '',
+    } = Object.fromEntries(words.formatToParts(at).map(({ type, value }) => [type, value]));
+    return { weekday, day, month, year, hour, minute, monthNumber: numbered.format(at) };
+  };
 }
 
 function dayOf(

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Preparation, PreparationInput } from '@saltflat/contract';
+import { canonical } from '../../canonical.ts';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { PreparationRow } from '../../db/models/index.ts';
 
@@ -39,14 +40,6 @@ export class PreparationStore {
     return id;
   }
 }
-
-/** The database keeps no field order: what is the same is the same with fields sorted. */
-const canonical = (value: unknown): string =>
-  JSON.stringify(value, (_key, inner: unknown) =>
-    typeof inner === 'object' && inner !== null && !Array.isArray(inner)
-      ? Object.fromEntries(Object.entries(inner).sort(([p], [q]) => (p < q ? -1 : 1)))
-      : inner,
-  );
 
 const toPreparation = ({
   id,

@@ -1,6 +1,7 @@
 import type { ArtOverrule, PrintArt } from '@saltflat/contract';
 import { stopsOf } from '@saltflat/core/artwork';
 import type { Finding } from '@saltflat/core/artwork';
+import { canonical } from '../../canonical.ts';
 
 /** A print as it was planned, and what stands out in its art. */
 export interface JudgedPrint extends Pick<PrintArt, 'print' | 'artworkId'> {
@@ -34,12 +35,8 @@ export function artStanding(
     : { to: 'art-to-mend', artOverrule: null };
 }
 
-/** The database keeps no field order: a step is told by its values, sorted by their names. */
-const keyOf = ({ print, finding, asPrinted }: ArtOverrule['of'][number]): string => {
-  const { artworkId, steps, widthMm, garment } = asPrinted;
-  const sorted = steps.map((step) => Object.entries(step).sort(([p], [q]) => (p < q ? -1 : 1)));
-  return JSON.stringify([print, finding.code, artworkId, sorted, widthMm, garment]);
-};
+const keyOf = ({ print, finding, asPrinted }: ArtOverrule['of'][number]): string =>
+  canonical([print, finding.code, asPrinted]);
 
 /** Places are looked at on the artwork itself; a line carries what is said. */
 export const withoutPlaces = (findings: readonly Finding[]): Finding[] =>

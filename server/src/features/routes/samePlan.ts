@@ -1,3 +1,4 @@
+import { canonical } from '../../canonical.ts';
 import type { LineDocument, PrintArt } from '@saltflat/contract';
 import type { NewRouteVersion, WholeVersion } from './routeStore.ts';
 
@@ -25,16 +26,3 @@ const shownOf = ({ document, art }: { document: LineDocument; art: readonly Prin
   document.prints.map(({ id, placement }) => [id, placement]),
   art.map(({ print, artworkId, analysis, job }) => ({ print, artworkId, analysis, job })),
 ];
-
-const canonical = (value: unknown): string => JSON.stringify(sorted(value));
-
-/** The database keeps no field order, so compare with fields sorted. */
-function sorted(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(sorted);
-  if (value === null || typeof value !== 'object') return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .sort(([p], [q]) => (p < q ? -1 : 1))
-      .map(([key, inner]) => [key, sorted(inner)]),
-  );
-}

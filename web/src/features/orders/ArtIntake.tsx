@@ -5,6 +5,7 @@ import type { Sent } from '../../api/useAttempt.ts';
 import { placeToPaste, roomFor, withArtAsLines, withArtAsPrints } from './orderFormValues.ts';
 import type { LineValues } from './orderFormValues.ts';
 import { useUploadArtworkMutation } from './ordersApi.ts';
+import { sendArt } from './sendArt.ts';
 import { SeveralFiles } from './SeveralFiles.tsx';
 import { usePastedFiles } from './usePastedFiles.ts';
 import { Progress, Refusal } from '../../ui/index.ts';
@@ -32,18 +33,9 @@ export function ArtIntake({ styles, getLines, setLines, dropped, onDropped }: Pr
   const [sent, setSent] = useState<number | null>(null);
   const attempt = useAttempt();
   const send = async (files: readonly File[]): Promise<Sent<Artwork[]>> => {
-    const art: Artwork[] = [];
-    for (const [i, file] of files.entries()) {
-      setSent(i);
-      const { data, error } = await upload(file);
-      if (!data) {
-        setSent(null);
-        return { error };
-      }
-      art.push(data);
-    }
+    const outcome = await sendArt(files, upload, setSent);
     setSent(null);
-    return { data: art };
+    return outcome;
   };
   /** Sends them, then puts what is made of the line in its place. */
   const take = (

@@ -3,11 +3,13 @@ import { PLACEMENTS } from '@saltflat/core/placement';
 import { PROCESSES } from '@saltflat/core/route';
 import { useState } from 'react';
 import { useAttempt } from '../../api/useAttempt.ts';
+import type { Sent } from '../../api/useAttempt.ts';
 import { useUnits } from '../../units/writingSlice.ts';
 import { ART_FILES } from './ArtDrop.tsx';
 import { TABLE_COLUMNS, orderFromTable } from './orderFromTable.ts';
 import type { OrderTablePlan, TableLine, TableRow } from './orderFromTable.ts';
 import { useUploadArtworkMutation } from './ordersApi.ts';
+import { sendArt } from './sendArt.ts';
 import { Button, Dialog, FileDrop, Progress, Refusal, SimpleTable, saveCsv } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
 
@@ -128,27 +130,20 @@ async function rowsOf(file: File): Promise<TableRow[]> {
   return parse<TableRow>(text, { header: true, skipEmptyLines: 'greedy' }).data;
 }
 
-type Upload = (file: File) => Promise<{ data?: Artwork; error?: unknown }>;
-
 /** The plan with its art sent; each file once. */
 async function withArt(
   plan: OrderTablePlan,
   files: readonly File[],
-  upload: Upload,
+  upload: (file: File) => Promise<Sent<Artwork>>,
   onSent: (share: number) => void,
-): Promise<{ data?: OrderTablePlan; error?: unknown }> {
-  const wanted = [...new Set(plan.lines.flatMap((own) => own.files.map(({ name }) => name)))];
-  const known = new Map<string, Artwork>();
-  for (const [i, name] of wanted.entries()) {
-    onSent(i / wanted.length);
-    const file = files.find((own) => own.name === name);
-    if (!file) continue;
-    const { data, error } = await upload(file);
-    if (!data) return { error };
-    known.set(name, data);
-  }
-  const artOf = ({ files: named }: TableLine, print: string): Artwork | null =>
-    known.get(named.find((own) => own.print === print)?.name ?? '') ?? null;
+): Promise<Sent<OrderTablePlan>> {
+  const named = new Set(plan.lines.flatMap((own) => own.files.map(({ name }) => name)));
+  const wanted = files.filter(({ name }) => named.has(name));
+  const { data: art, error } = await sendArt(wanted, upload, (count) => onSent(count / wanted.length));
+  if (!art) return { error };
+  const known = new Map(wanted.map(({ name }, i) => [name, art[i] ?? null]));
+  const artOf = ({ files: own }: TableLine, print: string): Artwork | null =>
+    known.get(own.find((file) => file.print === print)?.name ?? '') ?? null;
   const lines = plan.lines.map((own) => ({
     ...own,
     line: {
