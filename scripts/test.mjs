@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { SERVER_ARGS, ensureBuilt } from './lib/build.mjs';
+import { compileChecks } from './lib/checks.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { checkNode, ensurePackages } from './lib/packages.mjs';
 import { ROOT, testHome } from './lib/places.mjs';
@@ -46,6 +47,7 @@ await run(async () => {
   const cluster = await openCluster({ home, isThrowaway: true });
   mkdirSync(join(ROOT, 'test-results'), { recursive: true });
   try {
+    await compileChecks(); // which types and tests read
     const linting = quiet(LINT); // takes as long as the other checks and half the tests together
     for (const check of CHECKS) report(check, await quiet(check));
     await ensureBuilt(); // several tests start the program as it is shipped

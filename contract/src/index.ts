@@ -72,6 +72,7 @@ export {
 export type { QuotedLine } from './quotes.ts';
 export { JOB_KINDS, JOB_STATES, Job } from './jobs.ts';
 export { Lot, LotInput } from './lots.ts';
+export type { OverruleWords } from './orders.ts';
 export { ShopWriting, WritingChange, WritingDocument } from './writing.ts';
 export { Beginnings } from './beginnings.ts';
 export { Health, Readiness } from './health.ts';
@@ -90,7 +91,7 @@ export {
   RightsInput,
 } from './preparations.ts';
 export { ProvenLine, RoutePlanInput, RouteVersion } from './routes.ts';
-export type { SettingOverride, SourceChoice } from './routes.ts';
+export type { SettingOverride, Signed, SourceChoice } from './routes.ts';
 export {
   Floor,
   FloorKnown,

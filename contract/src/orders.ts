@@ -45,8 +45,18 @@ export const PrintInput = strictObject({
   /** Leave out to keep the one the print has, `null` for the file as it came; it must be one of this artwork's. */
   preparationId: Type.Optional(nullable(Type.String({ format: 'uuid', title: 'Preparation' }))),
   placement: Type.Enum([...PLACEMENT_KEYS], { title: 'Placement' }),
-  dropMm: Type.Number({ title: 'Distance below the collar, mm', minimum: 0, maximum: 700 }),
-  widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
+  dropMm: Type.Number({
+    title: 'Distance below the collar, mm',
+    minimum: 0,
+    maximum: 700,
+    ask: 'Give the distance below the collar, or the upper edge.',
+  }),
+  widthMm: Type.Number({
+    title: 'Printed width, mm',
+    minimum: 5,
+    maximum: 600,
+    ask: 'Give the printed width.',
+  }),
   process: Process,
   /** Leave out to keep what the print has; empty for one width in all sizes. */
   grades: Type.Optional(Type.Array(Grade, { title: 'Widths by size', maxItems: 10 })),
@@ -60,15 +70,20 @@ export const OrderLineInput = strictObject({
   styleId: Type.String({ format: 'uuid', title: 'Garment' }),
   colourId: Type.String({ format: 'uuid', title: 'Garment colour' }),
   prints: Type.Array(PrintInput, { title: 'Prints', minItems: 1, maxItems: MOST_PRINTS }),
-  sizes: Type.Array(SizeQuantity, { title: 'Sizes', minItems: 1, maxItems: 20 }),
+  sizes: Type.Array(SizeQuantity, {
+    title: 'Sizes',
+    minItems: 1,
+    maxItems: 20,
+    ask: 'Give the number of pieces in at least one size.',
+  }),
   /** Leave out to keep what the line has; empty for the shop's methods throughout. */
   house: Type.Optional(HouseChoices),
 });
 export type OrderLineInput = Static<typeof OrderLineInput>;
 
 const orderFields = {
-  customer: shortText('Customer'),
-  dueAt: Type.String({ format: 'date-time', title: 'Due' }),
+  customer: shortText('Customer', 120, 'Say which customer it is for.'),
+  dueAt: Type.String({ format: 'date-time', title: 'Due', ask: 'Give the day and hour it is due.' }),
   note: longText('Note'),
   lines: Type.Array(OrderLineInput, { title: 'Lines', minItems: 1, maxItems: 20 }),
 };
@@ -145,9 +160,15 @@ export const ArtOverrule = strictObject({
   ),
 });
 export type ArtOverrule = Static<typeof ArtOverrule>;
+const overruleWords = {
+  by: shortText('Who', 60, 'Who are you? The name goes with the print.'),
+  why: shortText('Why it is printed all the same', 300, 'Why? The word goes with the print.'),
+};
+/** What a person says who has art printed as it is. */
+export const OverruleWords = strictObject(overruleWords);
+export type OverruleWords = Static<typeof OverruleWords>;
 export const ArtOverruleInput = strictObject({
-  by: shortText('Who', 60),
-  why: shortText('Why it is printed all the same', 300),
+  ...overruleWords,
   /** The route that was looked at. */
   basedOn: Type.Integer({ title: 'Based on version', minimum: 1 }),
 });

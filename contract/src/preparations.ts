@@ -86,7 +86,7 @@ export type RightsInput = Static<typeof RightsInput>;
 export const ProofAnswerInput = strictObject({
   verdict: Type.Enum(['approved', 'changes-wanted'], { title: 'Answer' }),
   /** Who answered for the customer. */
-  customerName: shortText('Name of who answered', 120),
+  customerName: shortText('Name of who answered', 120, 'Who answered for the customer?'),
   note: Type.String({ title: 'Note', maxLength: 500 }),
   by: shortText('Who', 60),
 });

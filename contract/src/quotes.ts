@@ -89,5 +89,7 @@ export const QuoteGiving = strictObject({
   totalCents: Type.Integer({ title: 'Total, cents', minimum: 0, maximum: 1_000_000_000 }),
 });
 export type QuoteGiving = Static<typeof QuoteGiving>;
-export const QuoteAcceptance = strictObject({ customerName: shortText('Who said yes', 120) });
+export const QuoteAcceptance = strictObject({
+  customerName: shortText('Who said yes', 120, 'Who said yes? The name is kept with the quote.'),
+});
 export type QuoteAcceptance = Static<typeof QuoteAcceptance>;

@@ -254,13 +254,21 @@ export const RouteDifference = strictObject({
   after: nullable(Shown),
 });
 
+const signature = {
+  who: shortText('Who', 60, 'Who are you? It is kept with the route.'),
+  why: shortText('Why', 300, 'Why? It is kept with the route.'),
+};
+
+/** Who decided something of a route, and why. */
+export const Signed = strictObject(signature);
+export type Signed = Static<typeof Signed>;
+
 /** A person's own value for a setting, kept with who and why. */
 export const SettingOverride = strictObject({
   operation: shortText('Operation', 60),
   setting: shortText('Setting', 60),
   value: Type.Number({ title: 'Value' }),
-  who: shortText('Who', 60),
-  why: shortText('Why', 300),
+  ...signature,
 });
 export type SettingOverride = Static<typeof SettingOverride>;
 
@@ -269,8 +277,7 @@ export const SourceChoice = strictObject({
   print: PrintId,
   role: Role,
   id: shortText('Thing', 120),
-  who: shortText('Who', 60),
-  why: shortText('Why', 300),
+  ...signature,
 });
 export type SourceChoice = Static<typeof SourceChoice>;
 

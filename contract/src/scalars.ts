@@ -1,10 +1,10 @@
 import { Type } from 'typebox';
 import type { Static, TSchema } from 'typebox';
 
-/** A record's identity. */
 /** A print's name within its line, of digits: given once and kept. */
 export const PrintId = Type.String({ title: 'Print', pattern: '^[1-9][0-9]?$', help: 'a number, as 1' });
 
+/** A record's identity. */
 export const Id = Type.String({ format: 'uuid' });
 
 /** An instant, ISO 8601 with zone. */
@@ -28,10 +28,13 @@ const NO_LINE = '\\u0000-\\u001f\\u007f\\u0085\\u2028\\u2029\\ud800-\\udfff';
 /**
  * A line of text a person wrote: something in it, no control characters, no break. What is blank before the first letter and the
  * letter itself share no character, so that a text is read once however long it is.
+ *
+ * @param ask what a form says where it is left empty
  */
-export const shortText = (title: string, maxLength = 120) =>
+export const shortText = (title: string, maxLength = 120, ask?: string) =>
   Type.String({
     title,
+    ...(ask === undefined ? {} : { ask }),
     minLength: 1,
     maxLength,
     pattern: `^[^\\S${NO_LINE}]*[^\\s${NO_LINE}][^${NO_LINE}]*$`,

@@ -107,7 +107,7 @@ describe('records of the set-up', () => {
     const pretreated = { fluid: 'Mill primer', fibre: 'cotton', ...spans, shelfDays: 200 };
     const half = refusal(() => parseBlank({ ...blank, pretreated }));
     expect(half.paths).to.deep.equal(['/pretreated/pressS/max']);
-    expect(half.message).to.equal('“Pretreated: time to” must be a number, but nothing was given.');
+    expect(half.message).to.equal('“Pretreated: time to” is missing.');
     const crossed = refusal(() =>
       parseBlank({ ...blank, pretreated: { ...pretreated, pressS: { min: 9, max: 6 } } }),
     );

@@ -2,7 +2,6 @@ import { Type } from 'typebox';
 import type { TSchema } from 'typebox';
 import {
   BlankInput,
-  BoughtPretreatment,
   MACHINE_DOCUMENTS,
   MATERIAL_DOCUMENTS,
   MachineInput,
@@ -10,6 +9,7 @@ import {
 } from './catalogue.ts';
 import { DomainError } from './problems.ts';
 import type { FieldProblem } from './problems.ts';
+import { faultsOfBlank, faultsOfMachine, faultsOfMaterial } from './recordRules.ts';
 import { RouteDifference } from './routes.ts';
 import { Id, Instant, Version, nullable, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
@@ -105,51 +105,28 @@ export type ImportReport = Static<typeof ImportReport>;
 /** Checks a blank beyond its shape. @throws DomainError `invalid-input` naming the fields */
 export function parseBlank(data: unknown): BlankInput {
   const blank = parse(BlankInput, data);
-  const { fibres, colours, sizes, pretreated } = blank;
-  const whole = Object.values(fibres).reduce((sum, share) => sum + share, 0);
-  const problems: FieldProblem[] = [];
-  if (Math.abs(whole - 1) > 0.001)
-    problems.push({
-      path: '/fibres',
-      message: `The fibres make ${Math.round(1000 * whole) / 10} % together; they must make 100 %.`,
-    });
-  problems.push(
-    ...(pretreated === null ? [] : crossedSpans(BoughtPretreatment, pretreated, '/pretreated')),
-    ...twice(colours.map(({ name }) => name)).map((name) => ({
-      path: '/colours',
-      message: `The colour “${name}” is there twice.`,
-    })),
-    ...twice(sizes.map(({ size }) => size)).map((size) => ({
-      path: '/sizes',
-      message: `The size “${size}” is there twice.`,
-    })),
-  );
-  refuse(problems);
+  refuse(faultsOfBlank(blank));
   return blank;
-}
-
-function twice(names: readonly string[]): string[] {
-  const seen = new Set<string>();
-  return [...new Set(names.filter((name) => seen.has(name) || !seen.add(name)))];
 }
 
 /** Checks a material with its own kind's document. @throws DomainError `invalid-input` naming the fields */
 export function parseMaterial(data: unknown): MaterialInput {
   const record = parse(MaterialInput, data);
-  return { ...record, properties: parseProperties(MATERIAL_DOCUMENTS[record.kind], record.properties) };
+  const material = { ...record, properties: parseProperties(MATERIAL_DOCUMENTS[record.kind], record) };
+  refuse(faultsOfMaterial(material));
+  return material;
 }
 
 /** Checks a machine with its own kind's document. @throws DomainError `invalid-input` naming the fields */
 export function parseMachine(data: unknown): MachineInput {
   const record = parse(MachineInput, data);
-  return { ...record, properties: parseProperties(MACHINE_DOCUMENTS[record.kind], record.properties) };
+  const machine = { ...record, properties: parseProperties(MACHINE_DOCUMENTS[record.kind], record) };
+  refuse(faultsOfMachine(machine));
+  return machine;
 }
 
-function parseProperties(schema: TSchema, data: unknown): Record<string, unknown> {
-  const properties = within('/properties', () => parse(schema, data)) as Record<string, unknown>;
-  refuse(crossedSpans(schema, properties, '/properties'));
-  return properties;
-}
+const parseProperties = (schema: TSchema, { properties }: { properties: unknown }): Record<string, unknown> =>
+  within('/properties', () => parse(schema, properties)) as Record<string, unknown>;
 
 /** Refusals of a part, as refusals of the whole. */
 function within<T>(path: string, work: () => T): T {
@@ -160,22 +137,6 @@ function within<T>(path: string, work: () => T): T {
     const fields = error.extra.fields?.map((field) => ({ ...field, path: `${path}${field.path}` }));
     throw new DomainError(error.code, error.message, fields ? { fields } : {}, { cause: error });
   }
-}
-
-/** Spans whose lower end is above their upper. */
-function crossedSpans(schema: TSchema, record: Record<string, unknown>, at: string): FieldProblem[] {
-  const titles = (schema as { properties?: Record<string, { title?: string }> }).properties ?? {};
-  return Object.entries(record).flatMap(([key, value]) => {
-    const { min, max } = (value ?? {}) as { min?: unknown; max?: unknown };
-    return typeof min === 'number' && typeof max === 'number' && min > max
-      ? [
-          {
-            path: `${at}/${key}/min`,
-            message: `“${titles[key]?.title ?? key}” begins at ${min}, above where it ends, ${max}.`,
-          },
-        ]
-      : [];
-  });
 }
 
 function refuse(problems: FieldProblem[]): void {

@@ -45,7 +45,7 @@ describe('parse', () => {
     };
     expect(refusal(bad)).to.deep.equal({
       '/colour': 'There is no field “colour” here; leave it out.',
-      '/customer': '“Customer” must not be empty.',
+      '/customer': 'Say which customer it is for.',
       '/lines/0/prints/0/widthMm': '“Printed width, mm” must be at least 5, but -4 was given.',
       '/lines/0/prints/0/process':
         '“Process” must be one of dtg, dtf, dtf-platen, sub-film, bought-in, shelf, patch-cap, but “stencil” was given.',
@@ -56,7 +56,7 @@ describe('parse', () => {
 
   it('names a missing field by its title', () => {
     const { dueAt: _left, ...without } = order;
-    expect(refusal(without)).to.deep.equal({ '/dueAt': '“Due” is missing.' });
+    expect(refusal(without)).to.deep.equal({ '/dueAt': 'Give the day and hour it is due.' });
   });
 
   it('reads numbers out of query strings, and only there', () => {

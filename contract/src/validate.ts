@@ -1,7 +1,8 @@
 import { Ajv } from 'ajv';
-import type { ErrorObject, ValidateFunction } from 'ajv';
+import type { ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
 import type { Static, TSchema } from 'typebox';
+import { FOR_PEOPLE, MOST_TOLD, faultsIn } from './faults.ts';
 import { DomainError } from './problems.ts';
 import type { FieldProblem } from './problems.ts';
 
@@ -11,7 +12,7 @@ const coercing = { ajv: makeAjv(true), compiled: new WeakMap<object, ValidateFun
 function makeAjv(coerceTypes: boolean): Ajv {
   const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, strictTypes: false, coerceTypes });
   addFormats(ajv);
-  ajv.addVocabulary(['quantity', 'money', 'help']); // for forms and tables, not for checking
+  ajv.addVocabulary([...FOR_PEOPLE]);
   ajv.removeKeyword('uniqueItems'); // Ajv's own compares every item with every other
   ajv.addKeyword({ keyword: 'uniqueItems', type: 'array', schemaType: 'boolean', validate: isEachOnce });
   return ajv;
@@ -40,16 +41,13 @@ export function parse<T extends TSchema>(
     compiled.set(schema, check);
   }
   if (!check(data)) {
-    const { fields, more } = fieldProblems(check.errors ?? []);
+    const { fields, more } = faultsIn(check.errors ?? []);
     throw refusedFields(fields, more);
   }
   const fields = options.coerce ? endlessNumbers(schema, data) : [];
   if (fields.length === 0) return data as Static<T>;
   throw refusedFields(fields);
 }
-
-/** So many faults are told: who has more mends these first. */
-const MOST_TOLD = 20;
 
 /** The refusal that tells of faulty fields: the first twenty, and how many more there are. */
 export function refusedFields(fields: readonly FieldProblem[], more = 0): DomainError {
@@ -70,107 +68,4 @@ function endlessNumbers(schema: TSchema, data: unknown): FieldProblem[] {
       path: `/${key}`,
       message: `“${properties[key]?.title ?? key}” is too large a number.`,
     }));
-}
-
-/** Ajv's findings as sentences, one per field, as many as are told; and how many more fields there are. */
-function fieldProblems(errors: readonly ErrorObject[]): { fields: FieldProblem[]; more: number } {
-  const paths = new Set<string>();
-  const fields: FieldProblem[] = [];
-  for (const error of errors) {
-    if (error.keyword === 'anyOf' || error.keyword === 'oneOf') continue; // its branches say it better
-    if (isHalfFilled(error, errors)) continue;
-    const path = pathOf(error);
-    if (paths.has(path)) continue;
-    paths.add(path);
-    if (fields.length < MOST_TOLD) fields.push({ path: cut(path, 300), message: sentenceFor(error) });
-  }
-  if (fields.length === 0) fields.push({ path: '', message: 'The values sent cannot be used.' });
-  return { fields, more: Math.max(0, paths.size - fields.length) };
-}
-
-/** What may be left out whole and is partly there: what is wrong inside it says it, not that it is there. */
-const isHalfFilled = ({ keyword, params, instancePath }: ErrorObject, all: readonly ErrorObject[]): boolean =>
-  keyword === 'type' &&
-  params.type === 'null' &&
-  all.some((other) => pathOf(other).startsWith(`${instancePath}/`));
-
-function pathOf({ instancePath, params, keyword }: ErrorObject): string {
-  if (keyword === 'required') return `${instancePath}/${String(params.missingProperty)}`;
-  if (keyword === 'additionalProperties') return `${instancePath}/${String(params.additionalProperty)}`;
-  return instancePath;
-}
-
-/** What somebody sent may be of any length: no sentence repeats more of it than a person reads. */
-const cut = (text: string, most: number): string =>
-  text.length > most ? `${text.slice(0, most - 1)}…` : text;
-
-function sentenceFor(error: ErrorObject): string {
-  const { keyword, data } = error;
-  const name = fieldName(error);
-  const params = error.params as Record<string, unknown>;
-  const given = `, but ${shown(data)} was given.`;
-  switch (keyword) {
-    case 'required':
-      return `${name} is missing.`;
-    case 'additionalProperties':
-      return `There is no field “${cut(String(params.additionalProperty), 60)}” here; leave it out.`;
-    case 'minimum':
-      return `${name} must be at least ${String(params.limit)}${given}`;
-    case 'maximum':
-      return `${name} must be at most ${String(params.limit)}${given}`;
-    case 'minItems':
-      return `${name} needs at least ${String(params.limit)}.`;
-    case 'maxItems':
-      return `${name} takes at most ${String(params.limit)}.`;
-    case 'uniqueItems':
-      return `${name} has something twice.`;
-    case 'minLength':
-      return `${name} must not be empty.`;
-    case 'maxLength':
-      return `${name} takes at most ${String(params.limit)} characters.`;
-    case 'pattern':
-      return typeof data === 'string' && data.trim() === ''
-        ? `${name} must not be empty.`
-        : `${name} has characters that cannot be used.`;
-    case 'enum':
-      return `${name} must be one of ${(params.allowedValues as unknown[]).join(', ')}${given}`;
-    case 'format':
-      return `${name} must be ${params.format === 'date-time' ? 'a date and time' : `a valid ${String(params.format)}`}${given}`;
-    case 'type':
-      return `${name} must be ${typeWords(params.type)}${given}`;
-    default:
-      return `${name} ${error.message ?? 'cannot be used'}.`;
-  }
-}
-
-const typeWords = (type: unknown): string =>
-  ({
-    integer: 'a whole number',
-    number: 'a number',
-    string: 'text',
-    array: 'a list',
-    object: 'a set of fields',
-    boolean: 'yes or no',
-    null: 'empty',
-  })[String(type)] ?? String(type);
-
-function fieldName(error: ErrorObject): string {
-  const { keyword, instancePath, parentSchema, params } = error;
-  if (keyword === 'required') {
-    const key = String((params as Record<string, unknown>).missingProperty);
-    const properties = (parentSchema?.properties ?? {}) as Record<string, { title?: string } | undefined>;
-    return quoted(properties[key]?.title ?? key);
-  }
-  const title = parentSchema?.title as string | undefined;
-  return quoted(cut(title ?? instancePath.slice(instancePath.lastIndexOf('/') + 1), 60));
-}
-
-const quoted = (name: string): string => `“${name === '' ? 'The body' : name}”`;
-
-function shown(data: unknown): string {
-  if (data === null) return 'nothing';
-  if (typeof data === 'string') return `“${cut(data, 58)}”`;
-  if (Array.isArray(data)) return data.length === 0 ? 'an empty list' : 'a list';
-  if (typeof data === 'object') return 'a set of fields';
-  return JSON.stringify(data);
 }

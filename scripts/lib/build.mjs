@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { compileChecks } from './checks.mjs';
 import { say } from './say.mjs';
 import { ROOT } from './places.mjs';
 
@@ -27,6 +28,7 @@ const BUNDLED =
 
 /** Builds server and web unless what is built is of these sources. */
 export async function ensureBuilt() {
+  await compileChecks(); // which the pages are built of
   const wanted = fingerprint();
   const stamp = join(ROOT, 'server', 'dist', '.built-of');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;

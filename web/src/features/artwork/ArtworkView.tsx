@@ -2,7 +2,7 @@ import type { LinePrint, OrderLine, Preparation } from '@saltflat/contract';
 import type { ArtJob, Finding, Fix, PrintProcess } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { Overtaken } from '../../draft/index.ts';
+import { Overtaken } from '../../form/index.ts';
 import { useUnits } from '../../units/writingSlice.ts';
 import type { ArtLayer } from '../../worker/artwork.worker.ts';
 import { artworkTasks } from '../../worker/artworkClient.ts';

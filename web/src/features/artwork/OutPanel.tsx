@@ -1,11 +1,12 @@
 import { When } from '../../units/Written.tsx';
 import { isFilmProcess } from '@saltflat/core/route';
-import type { LinePrint, OrderLine } from '@saltflat/contract';
+import type { LinePrint, OrderLine, ProofAnswerInput } from '@saltflat/contract';
 import { RIGHTS_WORDS } from './rightsWords.ts';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
+import { FilledText, compiled, trimmed, useFilled } from '../../form/index.ts';
 import { useAnswerProofMutation, useProofAnswersQuery, useSayRightsMutation } from './preparationsApi.ts';
-import { Button, Note, RadioField, Refusal, Row, Rows, Stack, TextField } from '../../ui/index.ts';
+import { Button, Note, RadioField, Refusal, Row, Rows, Stack } from '../../ui/index.ts';
 
 interface Props {
   line: OrderLine;
@@ -72,20 +73,21 @@ function Files({ line, print }: { line: OrderLine; print: LinePrint }) {
   );
 }
 
+const ANSWERED = { check: compiled('words', 'proof'), documentOf: trimmed };
+
 function Proof({ line, by }: { line: OrderLine; by: string }) {
   const { data: answers = [] } = useProofAnswersQuery(line.id);
-  const [send, { isLoading, error }] = useAnswerProofMutation();
-  const [customerName, setCustomerName] = useState('');
-  const [note, setNote] = useState('');
-  const answer = async (verdict: 'approved' | 'changes-wanted'): Promise<void> => {
-    const done = await send({
-      lineId: line.id,
-      verdict,
-      customerName: customerName.trim(),
-      note: note.trim(),
-      by,
-    });
-    if (!done.error) setNote('');
+  const [send] = useAnswerProofMutation();
+  const filling = useFilled<ProofAnswerInput, ProofAnswerInput, unknown>({
+    filled: ANSWERED,
+    values: { verdict: 'approved', customerName: '', note: '', by },
+    send: (own) => send({ lineId: line.id, ...own }),
+    onSent: () => filling.form.setValue('note', ''),
+  });
+  const answer = (verdict: ProofAnswerInput['verdict']): void => {
+    filling.form.setValue('verdict', verdict);
+    filling.form.setValue('by', by);
+    filling.submit();
   };
   return (
     <Stack as="section" aria-label="Proof" gap={8}>
@@ -105,27 +107,18 @@ function Proof({ line, by }: { line: OrderLine; by: string }) {
         </p>
       ))}
       <Row gap={8}>
-        <TextField label="Who answered" value={customerName} onChange={setCustomerName} />
-        <TextField label="Note" width={180} value={note} onChange={setNote} />
+        <FilledText filling={filling} name="customerName" label="Who answered" />
+        <FilledText filling={filling} name="note" label="Note" width={180} />
       </Row>
       <Row gap={8}>
-        <Button
-          look="primary"
-          size="small"
-          disabled={isLoading || customerName.trim() === ''}
-          onClick={() => void answer('approved')}
-        >
+        <Button look="primary" size="small" isBusy={filling.isSending} onClick={() => answer('approved')}>
           Record approval
         </Button>
-        <Button
-          size="small"
-          disabled={isLoading || customerName.trim() === ''}
-          onClick={() => void answer('changes-wanted')}
-        >
+        <Button size="small" isBusy={filling.isSending} onClick={() => answer('changes-wanted')}>
           Changes wanted
         </Button>
       </Row>
-      <Refusal words={error ? problemMessage(error) : ''} />
+      <Refusal words={filling.refusal} />
     </Stack>
   );
 }

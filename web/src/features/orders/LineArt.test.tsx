@@ -61,7 +61,7 @@ describe('the art of a line', () => {
     const { asked, user, getByRole, findByText, getByLabelText } = shown(withArt(), 'not named');
     await user.click(getByRole('button', { name: /^Print it as it is/ }));
     await user.click(getByRole('button', { name: 'Print it as it is' }));
-    await findByText('Whose word is it?');
+    await findByText('Who are you? The name goes with the print.');
     await user.type(getByLabelText('Who'), 'Tomasz');
     await user.type(getByLabelText('Why'), ' the box is wanted {Enter}');
     expect(asked).to.deep.equal([{ by: 'Tomasz', why: 'the box is wanted' }]);

@@ -1,12 +1,13 @@
-import type { LinePrint, OrderLine } from '@saltflat/contract';
+import type { LinePrint, OrderLine, OverruleWords } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { sayOverrule } from '@saltflat/core/artwork';
 import type { Fix } from '@saltflat/core/artwork';
 import { useState } from 'react';
 import type { Attempt } from '../../api/useAttempt.ts';
+import { FilledText, compiled, trimmed, useFilled } from '../../form/index.ts';
 import { useWords } from '../../units/useWords.ts';
 import JudgedArt from './JudgedArt.tsx';
-import { Button, Dialog, Note, Refusal, TextField } from '../../ui/index.ts';
+import { Button, Dialog, Note, Refusal } from '../../ui/index.ts';
 
 /** What can be done about a line's art where the line is looked at. */
 export interface ArtActions {
@@ -118,30 +119,33 @@ function PrintArt({ print, isOne, isBusy, refusal, onPrepare }: PrintProps) {
   );
 }
 
+const OVERRULED = { check: compiled('words', 'overrule'), documentOf: trimmed };
+
 interface OverruleProps {
   code: string;
   by: string;
   isBusy: boolean;
   refusal: ReturnType<Attempt['refusal']>;
-  onOverrule: (signed: { by: string; why: string }) => void;
+  onOverrule: (signed: OverruleWords) => void;
   onClose: () => void;
 }
 
 /** Something stops the print, and it is wanted all the same: by whom, and why, goes with it to the floor and into the ledger. */
 function OverruleDialog({ code, by, isBusy, refusal, onOverrule, onClose }: OverruleProps) {
-  const [name, setName] = useState(by === 'not named' ? '' : by);
-  const [why, setWhy] = useState('');
-  const [isAsked, setIsAsked] = useState(false);
-  const missing = (text: string, words: string): string | undefined =>
-    isAsked && text.trim() === '' ? words : undefined;
+  const name = by === 'not named' ? '' : by;
+  const filling = useFilled<OverruleWords, OverruleWords, null>({
+    filled: OVERRULED,
+    values: { by: name, why: '' },
+    send: (signed) => {
+      onOverrule(signed);
+      return Promise.resolve({});
+    },
+  });
   return (
     <Dialog
       title={`Print ${code} as it is`}
       onClose={onClose}
-      onSubmit={() => {
-        setIsAsked(true);
-        if (name.trim() !== '' && why.trim() !== '') onOverrule({ by: name.trim(), why: why.trim() });
-      }}
+      onSubmit={filling.submit}
       actions={
         <>
           <Button onClick={onClose}>Leave it to be mended</Button>
@@ -155,20 +159,8 @@ function OverruleDialog({ code, by, isBusy, refusal, onOverrule, onClose }: Over
         Who says so and why goes with the line to the floor and into the ledger. It holds for this art at this
         size on this colour; anything else is asked anew.
       </p>
-      <TextField
-        label="Who"
-        value={name}
-        problem={missing(name, 'Whose word is it?')}
-        autoFocus={name === ''}
-        onChange={setName}
-      />
-      <TextField
-        label="Why"
-        value={why}
-        problem={missing(why, 'Say why, as: the customer wants the box.')}
-        autoFocus={name !== ''}
-        onChange={setWhy}
-      />
+      <FilledText filling={filling} name="by" label="Who" autoFocus={name === ''} />
+      <FilledText filling={filling} name="why" label="Why" autoFocus={name !== ''} />
       <Refusal {...refusal} />
     </Dialog>
   );

@@ -3,7 +3,7 @@ import { fibreWords } from '@saltflat/core/route';
 import type { HouseMethods } from '@saltflat/core/route';
 import { useEffect, useRef } from 'react';
 import { LineMethods } from './LineMethods.tsx';
-import { anotherPrint, piecesOf, printsOn } from './orderFormValues.ts';
+import { anotherPrint, piecesOf, printsOn, sizesProblem } from './orderFormValues.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
 import { PrintFields } from './PrintFields.tsx';
 import { SizesField } from './SizesField.tsx';
@@ -102,7 +102,7 @@ export function LineFields({
               <SizesField
                 sizes={style?.sizes ?? []}
                 quantities={line.quantities}
-                problem={problem('sizes')}
+                problem={sizesProblem(line, `/lines/${index}`, problems)}
                 onChange={(quantities) => set({ quantities })}
               />
               {['styleId', 'colourId', 'id'].map((field) => (

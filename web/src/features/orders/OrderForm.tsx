@@ -1,17 +1,16 @@
-import type { Order } from '@saltflat/contract';
-import type { Catalogue } from '@saltflat/contract';
-import { Suspense, lazy, useDeferredValue, useEffect, useState } from 'react';
-import { Controller, useFieldArray, useForm } from 'react-hook-form';
-import { fieldProblems, problemMessage } from '../../api/problemMessage.ts';
+import type { Catalogue, Order, OrderInput } from '@saltflat/contract';
+import { Suspense, lazy, useDeferredValue, useState } from 'react';
+import { Controller, useFieldArray, useWatch } from 'react-hook-form';
 import { serverNow } from '../../api/serverClock.ts';
-import { Overtaken, keepDraft, readDraft } from '../../draft/index.ts';
+import { Overtaken, compiled, useDraftForm } from '../../form/index.ts';
+import type { Filled } from '../../form/index.ts';
 import { fromLocalField } from './dates.ts';
 import { ArtIntake } from './ArtIntake.tsx';
 import type { Dropped } from './ArtIntake.tsx';
 import { LineFields } from './LineFields.tsx';
 import type { OrderTablePlan } from './orderFromTable.ts';
 import { TicketFields } from './TicketFields.tsx';
-import { emptyLine, emptyOrder, isUntouched, toInput, valuesOf } from './orderFormValues.ts';
+import { emptyLine, emptyOrder, isUntouched, orderOf, valuesOf } from './orderFormValues.ts';
 import type { OrderValues } from './orderFormValues.ts';
 import {
   useAddOrderMutation,
@@ -34,56 +33,37 @@ interface Props {
   onLeave: () => void;
 }
 
-const DRAFT_KEY = 'saltflat.order-draft-5'; // counted up when the form's values change their shape
+const DRAFT_KEY = 'saltflat.order-draft-6'; // counted up when the form's values change their shape
+
+const FILLED: Filled<OrderValues, OrderInput> = { check: compiled('order', 'order'), documentOf: orderOf };
 
 /** A new order on one page, or an old one being changed. What is typed survives a reload and a refusal. */
 export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Props) {
-  const draftKey = `${DRAFT_KEY}.${order?.id ?? 'new'}`;
-  const [kept] = useState(() => readDraft<OrderValues>(sessionStorage, draftKey));
-  const { control, handleSubmit, watch, reset, getValues, setValue } = useForm<OrderValues>({
-    defaultValues: kept?.values ?? (order ? valuesOf(order) : emptyOrder(catalogue.styles, serverNow())),
+  const [first] = useState(() => emptyOrder(catalogue.styles, serverNow()));
+  const [add] = useAddOrderMutation();
+  const [change] = useChangeOrderMutation();
+  const filling = useDraftForm<OrderValues, OrderInput, Order>({
+    draftKey: `${DRAFT_KEY}.${order?.id ?? 'new'}`,
+    current: { version: order?.version ?? 0, values: order ? valuesOf(order) : first },
+    filled: FILLED,
+    send: (input, version) => (order ? change({ id: order.id, version, ...input }) : add(input)),
+    onSent: onSaved,
   });
+  const { problems } = filling;
+  const { control, reset, getValues, setValue } = filling.form;
   const { fields, append, remove } = useFieldArray({ control, name: 'lines' });
-  const [version, setVersion] = useState(kept?.version ?? order?.version ?? 0); // the one that is being changed, whatever came after
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const [refusal, setRefusal] = useState('');
-  const [add, adding] = useAddOrderMutation();
-  const [change, changing] = useChangeOrderMutation();
   const isArtComing = useIsArtComing();
   const [dropped, setDropped] = useState<Dropped | null>(null);
   const [isTableAsked, setIsTableAsked] = useState(false);
   const tell = useToast();
 
-  useEffect(() => {
-    const subscription = watch((values) => keepDraft(sessionStorage, draftKey, { version, values }));
-    return () => subscription.unsubscribe();
-  }, [watch, draftKey, version]);
-
-  const { data: customers = [] } = useCustomersQuery(useDeferredValue(watch('customer')));
-  const dueAt = fromLocalField(watch('due'));
+  const [customer, due] = useWatch({ control, name: ['customer', 'dueAt'] });
+  const { data: customers = [] } = useCustomersQuery(useDeferredValue(customer));
+  const dueAt = fromLocalField(due);
   const dueMs = dueAt === null ? null : Date.parse(dueAt);
 
-  const save = async (values: OrderValues): Promise<void> => {
-    const outcome = toInput(values);
-    setProblems('problems' in outcome ? outcome.problems : {});
-    setRefusal('problems' in outcome ? 'Some fields still need something: they are marked.' : '');
-    if ('problems' in outcome) return;
-    const answer = order
-      ? await change({ id: order.id, version, ...outcome.input })
-      : await add(outcome.input);
-    if (answer.error) {
-      setRefusal(problemMessage(answer.error));
-      setProblems(
-        Object.fromEntries(fieldProblems(answer.error).map(({ path, message }) => [path, message])),
-      );
-      return;
-    }
-    sessionStorage.removeItem(draftKey);
-    onSaved(answer.data);
-  };
   const leave = (): void => {
-    sessionStorage.removeItem(draftKey);
-    reset();
+    filling.startAgain();
     onLeave();
   };
   const fillFrom = (plan: OrderTablePlan): void => {
@@ -91,29 +71,16 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
     const lines = plan.lines.map(({ line }) => line);
     reset({
       customer: plan.customer || before.customer,
-      due: plan.due || before.due,
+      dueAt: plan.due || before.dueAt,
       note: plan.note || before.note,
       lines: isUntouched(before.lines) ? lines : [...before.lines, ...lines],
     });
     setIsTableAsked(false);
     tell({ words: 'The order is filled from the table.', undo: () => reset(before) });
   };
-  const isOvertaken = order !== null && order.version !== version;
-  const keepMine = (): void => {
-    setVersion(order?.version ?? 0);
-    setRefusal('');
-    keepDraft(sessionStorage, draftKey, { version: order?.version ?? 0, values: getValues() });
-  };
-  const startAgain = (): void => {
-    if (!order) return;
-    reset(valuesOf(order));
-    setVersion(order.version);
-    setRefusal('');
-    sessionStorage.removeItem(draftKey);
-  };
 
   return (
-    <Form onSubmit={() => void handleSubmit(save)()}>
+    <Form onSubmit={filling.submit}>
       <TicketFields
         control={control}
         customers={customers.map(({ name }) => name)}
@@ -151,17 +118,14 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
             The artwork is still on its way.
           </span>
         )}
-        <Button
-          look="primary"
-          type="submit"
-          isBusy={adding.isLoading || changing.isLoading}
-          disabled={isArtComing}
-        >
+        <Button look="primary" type="submit" isBusy={filling.isSending} disabled={isArtComing}>
           {order ? 'Save the order' : 'Take in the order'}
         </Button>
       </Row>
-      {isOvertaken && <Overtaken what={order.code} onKeepMine={keepMine} onStartAgain={startAgain} />}
-      <Refusal words={refusal} />
+      {order && filling.isOvertaken && (
+        <Overtaken what={order.code} onKeepMine={filling.keepMine} onStartAgain={filling.startAgain} />
+      )}
+      <Refusal words={filling.refusal} />
       <ArtIntake
         styles={catalogue.styles}
         getLines={() => getValues('lines')}

@@ -1,3 +1,4 @@
+import { waitFor } from '@testing-library/react';
 import { expect } from 'chai';
 import { show } from '../../testing/render.tsx';
 import { answering, refused } from '../../testing/server.ts';
@@ -21,12 +22,15 @@ describe('a quote', () => {
     await user.clear(getByLabelText('Good for, days'));
     await user.type(getByLabelText('Good for, days'), '0.5');
     await user.click(give);
-    await findByText('Good for how many days? A whole number from 1 to 365.');
+    await findByText('“Good for, days” must be a whole number, but 0.5 was given.');
     expect(asked.filter(({ method }) => method === 'POST')).to.deep.equal([]);
     await user.clear(getByLabelText('Good for, days'));
     await user.type(getByLabelText('Good for, days'), '30');
     await user.click(give);
-    expect(asked.find(({ method }) => method === 'POST')?.body).to.deep.equal({
+    const given = await waitFor(
+      () => asked.find(({ method }) => method === 'POST') ?? expect.fail('not yet'),
+    );
+    expect(given.body).to.deep.equal({
       by: 'Ines',
       goodDays: 30,
       totalCents: 19_936, // the sum that was seen: another by then is refused

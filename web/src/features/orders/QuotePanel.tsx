@@ -1,11 +1,12 @@
 import { Money } from '../../units/Written.tsx';
 import { useDates } from '../../units/writingSlice.ts';
-import type { GivenQuote, OrderQuotes } from '@saltflat/contract';
-import { useState } from 'react';
+import type { GivenQuote, OrderQuotes, QuoteAcceptance, QuoteGiving } from '@saltflat/contract';
+import { useMemo, useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
+import { FilledText, compiled, numberIn, trimmed, useFilled } from '../../form/index.ts';
 import { useAcceptQuoteMutation, useGiveQuoteMutation, useOrderQuotesQuery } from './quotesApi.ts';
 import { quoteStanding } from './quoteStanding.ts';
-import { Button, Form, Mark, Refusal, Row, Stack, TextField } from '../../ui/index.ts';
+import { Button, Form, Mark, Refusal, Row, Stack } from '../../ui/index.ts';
 
 interface Props {
   orderId: string;
@@ -53,22 +54,27 @@ function Draft({
   by: string;
   isCancelled: boolean;
 }) {
-  const [days, setDays] = useState(USUAL_DAYS);
-  const [refusal, setRefusal] = useState('');
-  const [give, { isLoading }] = useGiveQuoteMutation();
+  const [give] = useGiveQuoteMutation();
   const isWhole = draft.lines.length > 0 && draft.unpriced.length === 0;
-  const onGive = async (): Promise<void> => {
-    const goodDays = Number(days);
-    if (!Number.isInteger(goodDays) || goodDays < 1 || goodDays > 365) {
-      setRefusal('Good for how many days? A whole number from 1 to 365.');
-      return;
-    }
-    const answer = await give({ orderId, by, goodDays, totalCents: draft.totalCents });
-    setRefusal(answer.error ? problemMessage(answer.error) : '');
-  };
+  const { totalCents } = draft; // the sum that is seen: one that moved meanwhile is not given unseen
+  const giving = useFilled<{ goodDays: string }, QuoteGiving, unknown>({
+    filled: useMemo(
+      () => ({
+        check: compiled('words', 'quote-given'),
+        documentOf: ({ goodDays }: { goodDays: string }) => ({
+          by,
+          goodDays: numberIn(goodDays),
+          totalCents,
+        }),
+      }),
+      [by, totalCents],
+    ),
+    values: { goodDays: USUAL_DAYS },
+    send: (own) => give({ orderId, ...own }),
+  });
   return (
     <Stack gap={6}>
-      <Row>
+      <Form isRow onSubmit={giving.submit}>
         <span>
           ○ Draft{' '}
           <strong>
@@ -77,14 +83,14 @@ function Draft({
         </span>
         {isWhole && !isCancelled && (
           <>
-            <TextField
+            <FilledText
+              filling={giving}
+              name="goodDays"
               label="Good for, days"
-              value={days}
-              onChange={setDays}
               width={116}
               inputMode="numeric"
             />
-            <Button size="small" isBusy={isLoading} onClick={() => void onGive()}>
+            <Button type="submit" size="small" isBusy={giving.isSending}>
               Give this quote
             </Button>
           </>
@@ -94,13 +100,13 @@ function Draft({
             Draft as PDF
           </a>
         )}
-      </Row>
+      </Form>
       {draft.unpriced.map(({ code, why }) => (
         <p key={code} className="muted small">
           {why}
         </p>
       ))}
-      <Refusal words={refusal} />
+      <Refusal words={giving.refusal} />
     </Stack>
   );
 }
@@ -141,31 +147,26 @@ function Given({ quote, nowMs }: { quote: GivenQuote; nowMs: number }) {
   );
 }
 
+const ACCEPTED = { check: compiled('words', 'quote-accepted'), documentOf: trimmed };
+
 function Acceptance({ quoteId, onDone }: { quoteId: string; onDone: () => void }) {
-  const [name, setName] = useState('');
-  const [refusal, setRefusal] = useState('');
-  const [accept, { isLoading }] = useAcceptQuoteMutation();
-  const submit = async (): Promise<void> => {
-    if (name.trim() === '') return setRefusal('Who said yes? The name is kept with the quote.');
-    const answer = await accept({ quoteId, customerName: name.trim() });
-    if (answer.error) setRefusal(problemMessage(answer.error));
-    else onDone();
-  };
+  const [accept] = useAcceptQuoteMutation();
+  const filling = useFilled<QuoteAcceptance, QuoteAcceptance, unknown>({
+    filled: ACCEPTED,
+    values: { customerName: '' },
+    send: (own) => accept({ quoteId, ...own }),
+    onSent: onDone,
+  });
   return (
-    <Form isRow onSubmit={() => void submit()}>
-      <TextField
-        autoFocus
-        label="Who said yes"
-        value={name}
-        problem={refusal || undefined}
-        onChange={setName}
-      />
-      <Button look="primary" type="submit" size="small" isBusy={isLoading}>
+    <Form isRow onSubmit={filling.submit}>
+      <FilledText filling={filling} name="customerName" label="Who said yes" autoFocus />
+      <Button look="primary" type="submit" size="small" isBusy={filling.isSending}>
         Note it
       </Button>
       <Button look="quiet" size="small" onClick={onDone}>
         Back
       </Button>
+      <Refusal words={filling.refusal} />
     </Form>
   );
 }

@@ -1,8 +1,10 @@
+import type { SizesProblem } from './orderFormValues.ts';
 import { FieldProblem, Group, GroupName, Row, TextField } from '../../ui/index.ts';
+
 interface Props {
   sizes: readonly { size: string }[];
   quantities: Record<string, string>;
-  problem: string | undefined;
+  problem: SizesProblem | undefined;
   onChange: (quantities: Record<string, string>) => void;
 }
 
@@ -19,13 +21,13 @@ export function SizesField({ sizes, quantities, problem, onChange }: Props) {
             spokenLabel={`Quantity, size ${size}`}
             width={size.length > 4 ? 110 : 76}
             inputMode="numeric"
-            isWrong={problem !== undefined}
+            isWrong={problem !== undefined && (problem.size === null || problem.size === size)}
             value={quantities[size] ?? ''}
             onChange={(text) => onChange({ ...quantities, [size]: text })}
           />
         ))}
       </Row>
-      <FieldProblem>{problem}</FieldProblem>
+      <FieldProblem>{problem?.words}</FieldProblem>
     </Group>
   );
 }

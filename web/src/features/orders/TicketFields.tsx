@@ -1,10 +1,11 @@
+import type { OrderInput } from '@saltflat/contract';
 import { Controller } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
 import type { OrderValues } from './orderFormValues.ts';
 import { DateTimeField, Panel, Split, SuggestField, TextField } from '../../ui/index.ts';
 
 interface Props {
-  control: Control<OrderValues>;
+  control: Control<OrderValues, unknown, OrderInput>;
   /** Names that begin like what is typed. */
   customers: readonly string[];
   /** By the server's paths. */
@@ -34,7 +35,7 @@ export const TicketFields = ({ control, customers, problems, isNew }: Props) => 
       />
       <Controller
         control={control}
-        name="due"
+        name="dueAt"
         render={({ field: { value, onChange } }) => (
           <DateTimeField
             label="Due"

@@ -1,3 +1,4 @@
+import { DomainError, OrderInput, parse } from '@saltflat/contract';
 import type { Artwork } from '@saltflat/contract';
 import { expect } from 'chai';
 import { STYLES } from '../../testing/styles.ts';
@@ -6,10 +7,11 @@ import {
   emptyLine,
   emptyOrder,
   piecesOf,
+  orderOf,
   placeToPaste,
   printsOn,
   roomFor,
-  toInput,
+  sizesProblem,
   usualPlace,
   valuesOf,
   withArtAsLines,
@@ -23,10 +25,17 @@ const order = (own: Partial<OrderValues> = {}): OrderValues => {
   const [line] = values.lines;
   return { ...values, customer: 'Test Pier', lines: [{ ...line!, quantities: { M: '4', L: '' } }], ...own };
 };
+/** What a server would refuse of it, by path. */
 const problemsOf = (values: OrderValues): Record<string, string> => {
-  const outcome = toInput(values);
-  return 'problems' in outcome ? outcome.problems : {};
+  try {
+    parse(OrderInput, orderOf(values));
+    return {};
+  } catch (error) {
+    const fields = error instanceof DomainError ? error.extra.fields : undefined;
+    return Object.fromEntries((fields ?? []).map(({ path, message }) => [path, message]));
+  }
 };
+const sent = (values: OrderValues): OrderInput => parse(OrderInput, orderOf(values));
 
 describe('the order form', () => {
   it('begins with a line that can be filled in and a due time ahead', () => {
@@ -34,31 +43,37 @@ describe('the order form', () => {
     expect(values.lines).to.have.length(1);
     expect(values.lines[0]?.prints).to.have.length(1);
     expect(values.lines[0]?.prints[0]).to.include({ placement: 'full-front', isProcessChosen: false });
-    expect(Date.parse(values.due)).to.be.above(NOW);
+    expect(Date.parse(values.dueAt)).to.be.above(NOW);
   });
 
   it('sends what was typed: trimmed, without empty sizes', () => {
-    const outcome = toInput(order({ customer: '  Test Pier ' }));
-    if (!('input' in outcome)) throw new Error('refused');
-    expect(outcome.input.customer).to.equal('Test Pier');
-    expect(outcome.input.lines[0]?.sizes).to.deep.equal([{ size: 'M', quantity: 4 }]);
-    expect(outcome.input.lines[0]).to.not.have.property('id');
+    const input = sent(order({ customer: '  Test Pier ' }));
+    expect(input.customer).to.equal('Test Pier');
+    expect(input.lines[0]?.sizes).to.deep.equal([{ size: 'M', quantity: 4 }]);
+    expect(input.lines[0]).to.not.have.property('id');
   });
 
-  it('names each field that still needs something, by the server’s paths', () => {
+  it('asks for what is empty in the words of the field, and for the size that cannot be', () => {
     const [line] = order().lines;
-    expect(problemsOf(order({ customer: ' ', due: '' }))).to.have.keys(['/customer', '/dueAt']);
-    expect(problemsOf(order({ lines: [{ ...line!, quantities: { M: '-2' } }] }))).to.deep.equal({
-      '/lines/0/sizes': 'Size M: a whole number from 1, or nothing.',
+    expect(problemsOf(order({ customer: ' ', dueAt: '' }))).to.deep.equal({
+      '/customer': 'Say which customer it is for.',
+      '/dueAt': 'Give the day and hour it is due.',
     });
-    expect(problemsOf(order({ lines: [{ ...line!, quantities: {} }] }))).to.deep.equal({
-      '/lines/0/sizes': 'How many, in at least one size?',
+    const wrong = { ...line!, quantities: { S: '', M: '2', L: 'two' } };
+    expect(sizesProblem(wrong, '/lines/0', problemsOf(order({ lines: [wrong] })))).to.deep.equal({
+      size: 'L',
+      words: 'Size L: “Quantity” must be a whole number, but “two” was given.',
+    });
+    const none = { ...line!, quantities: {} };
+    expect(sizesProblem(none, '/lines/0', problemsOf(order({ lines: [none] })))).to.deep.equal({
+      size: null,
+      words: 'Give the number of pieces in at least one size.',
     });
     const bare = { ...line!.prints[0]!, widthMm: null, dropMm: null };
-    expect(problemsOf(order({ lines: [{ ...line!, prints: [bare] }] }))).to.have.keys([
-      '/lines/0/prints/0/widthMm',
-      '/lines/0/prints/0/dropMm',
-    ]);
+    expect(problemsOf(order({ lines: [{ ...line!, prints: [bare] }] }))).to.deep.equal({
+      '/lines/0/prints/0/widthMm': 'Give the printed width.',
+      '/lines/0/prints/0/dropMm': 'Give the distance below the collar, or the upper edge.',
+    });
   });
 
   it('counts pieces as typed so far', () => {
@@ -98,7 +113,7 @@ describe('the order form', () => {
 
   it('gathers widths of their own by size, and drops those of sizes that are not ordered', () => {
     const [line] = order().lines;
-    const outcome = toInput(
+    const input = sent(
       order({
         lines: [
           {
@@ -109,8 +124,7 @@ describe('the order form', () => {
         ],
       }),
     );
-    if (!('input' in outcome)) throw new Error('refused');
-    expect(outcome.input.lines[0]?.prints[0]?.grades).to.deep.equal([{ sizes: ['M', 'L'], widthMm: 250 }]);
+    expect(input.lines[0]?.prints[0]?.grades).to.deep.equal([{ sizes: ['M', 'L'], widthMm: 250 }]);
   });
 
   it('places a print where the blank has a place', () => {
@@ -176,9 +190,8 @@ describe('the order form', () => {
         },
       ],
     };
-    const outcome = toInput(valuesOf(stored));
-    if (!('input' in outcome)) throw new Error('refused');
-    expect(outcome.input).to.deep.equal({
+    const input = sent(valuesOf(stored));
+    expect(input).to.deep.equal({
       customer: 'Test Pier',
       dueAt: '2031-02-05T16:00:00.000Z',
       note: 'as before',

@@ -1,12 +1,4 @@
-import type {
-  Artwork,
-  GarmentStyle,
-  Order,
-  OrderInput,
-  OrderLineInput,
-  Preparation,
-  PrintInput,
-} from '@saltflat/contract';
+import type { Artwork, GarmentStyle, Order, Preparation, PrintInput } from '@saltflat/contract';
 import type { BlankKind } from '@saltflat/core/blank';
 import { PLACEMENTS, placementsOn } from '@saltflat/core/placement';
 import type { PlacementKey } from '@saltflat/core/placement';
@@ -50,7 +42,8 @@ export interface LineValues {
 
 export interface OrderValues {
   customer: string;
-  due: string;
+  /** As the field for a day and hour writes it. */
+  dueAt: string;
   note: string;
   lines: LineValues[];
 }
@@ -189,14 +182,14 @@ export const isUntouched = (lines: readonly LineValues[]): boolean =>
 
 export const emptyOrder = (styles: readonly GarmentStyle[], nowMs: number): OrderValues => ({
   customer: '',
-  due: toLocalField(usualDue(nowMs)),
+  dueAt: toLocalField(usualDue(nowMs)),
   note: '',
   lines: [emptyLine(styles)],
 });
 
 export const valuesOf = (order: Order): OrderValues => ({
   customer: order.customer,
-  due: toLocalField(order.dueAt),
+  dueAt: toLocalField(order.dueAt),
   note: order.note,
   lines: order.lines.map((line) => ({
     lineId: line.id,
@@ -228,55 +221,62 @@ export const orderedSizes = ({ quantities }: LineValues): string[] =>
     .filter(([, text]) => text.trim() !== '')
     .map(([size]) => size);
 
-/** What is sent, or the fields that first need a person, by the server's own paths. */
-export function toInput(values: OrderValues): { input: OrderInput } | { problems: Record<string, string> } {
-  const problems: Record<string, string> = {};
-  const dueAt = fromLocalField(values.due);
-  if (values.customer.trim() === '') problems['/customer'] = 'Say who it is for.';
-  if (dueAt === null) problems['/dueAt'] = 'Give a date and a time.';
-  const lines = values.lines.map((line, i) => lineInput(line, `/lines/${i}`, problems));
-  if (Object.keys(problems).length > 0 || dueAt === null) return { problems };
-  return { input: { customer: values.customer.trim(), dueAt, note: values.note, lines } };
+/** What is wrong with the numbers of a line; `size` is `null` where it is wrong with all of them. */
+export interface SizesProblem {
+  size: string | null;
+  words: string;
 }
 
-function lineInput(line: LineValues, path: string, problems: Record<string, string>): OrderLineInput {
+/** @param path of the line, in what is sent */
+export function sizesProblem(
+  line: LineValues,
+  path: string,
+  problems: Record<string, string>,
+): SizesProblem | undefined {
+  const all = problems[`${path}/sizes`];
+  if (all !== undefined) return { size: null, words: all };
+  for (const [i, size] of orderedSizes(line).entries()) {
+    const words = problems[`${path}/sizes/${i}/quantity`] ?? problems[`${path}/sizes/${i}`];
+    if (words !== undefined) return { size, words: `Size ${size}: ${words}` };
+  }
+  return undefined;
+}
+
+/** What is sent. What was typed and cannot be read is sent on as it is, so that the check can say so. */
+export const orderOf = (values: OrderValues): unknown => ({
+  customer: values.customer.trim(),
+  dueAt: fromLocalField(values.dueAt),
+  note: values.note,
+  lines: values.lines.map(lineOf),
+});
+
+function lineOf(line: LineValues): unknown {
   const sizes = Object.entries(line.quantities)
     .filter(([, text]) => text.trim() !== '')
-    .map(([size, text]) => ({ size, quantity: Number(text) }));
-  const wrong = sizes.find(({ quantity }) => !Number.isInteger(quantity) || quantity < 1);
-  if (wrong) problems[`${path}/sizes`] = `Size ${wrong.size}: a whole number from 1, or nothing.`;
-  else if (sizes.length === 0) problems[`${path}/sizes`] = 'How many, in at least one size?';
+    .map(([size, text]) => ({ size, quantity: Number.isNaN(Number(text)) ? text : Number(text) }));
   return {
     ...(line.lineId === null ? {} : { id: line.lineId }),
     styleId: line.styleId,
     colourId: line.colourId,
-    prints: line.prints.map((print, k) => printInput(print, sizes, `${path}/prints/${k}`, problems)),
+    prints: line.prints.map((print) => printOf(print, sizes)),
     sizes,
     house: line.house,
   };
 }
 
-function printInput(
+const printOf = (
   { id, isNew, artwork, preparation, placement, dropMm, widthMm, process, widths }: PrintValues,
   sizes: readonly { size: string }[],
-  path: string,
-  problems: Record<string, string>,
-): PrintInput {
-  const { from } = PLACEMENTS[placement];
-  if (widthMm === null) problems[`${path}/widthMm`] = 'How wide is the print?';
-  if (dropMm === null)
-    problems[`${path}/dropMm`] = `How far below the ${from === 'collar' ? 'collar' : 'upper edge'}?`;
-  return {
-    ...(isNew ? {} : { id }),
-    artworkId: artwork?.id ?? null,
-    preparationId: preparation?.id ?? null,
-    placement,
-    dropMm: dropMm ?? 0,
-    widthMm: widthMm ?? 0,
-    process,
-    grades: gradesOf(widths, sizes),
-  };
-}
+): unknown => ({
+  ...(isNew ? {} : { id }),
+  artworkId: artwork?.id ?? null,
+  preparationId: preparation?.id ?? null,
+  placement,
+  dropMm,
+  widthMm,
+  process,
+  grades: gradesOf(widths, sizes),
+});
 
 /** Sizes of one width together, in the order of the sizes; only sizes that are ordered. */
 export function gradesOf(

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { show } from '../../testing/render.tsx';
 import { KeepTried } from './KeepTried.tsx';
-import type { Signed } from './useTriedRoute.ts';
+import type { Signed } from '@saltflat/contract';
 
 describe('values being tried', () => {
   const bar = (part: Partial<Parameters<typeof KeepTried>[0]> = {}) =>
@@ -25,7 +25,7 @@ describe('values being tried', () => {
       },
     });
     await user.click(getByRole('button', { name: 'Plan with these values' }));
-    await findByText('Who you are and why: both are kept with the route.');
+    await findByText('Why? It is kept with the route.');
     expect(kept).to.deep.equal([]);
     await user.type(getByLabelText('Why'), 'press B runs cool{Enter}');
     expect(kept).to.deep.equal([{ who: 'Ines', why: 'press B runs cool' }]);

@@ -1,6 +1,7 @@
-import { useState } from 'react';
-import type { Signed } from './useTriedRoute.ts';
-import { Button, FieldProblem, Form, Panel, TOKENS, TextField } from '../../ui/index.ts';
+import type { Signed } from '@saltflat/contract';
+import { FilledText } from '../../form/index.ts';
+import { useSigning } from './signing.ts';
+import { Button, FieldProblem, Form, Panel, TOKENS } from '../../ui/index.ts';
 
 interface Props {
   count: number;
@@ -14,31 +15,21 @@ interface Props {
 
 /** Values are being tried: everything on the page follows them, nothing is kept until it is signed. */
 export function KeepTried({ count, problem, who, onKeep, onGiveUp }: Props) {
-  const [name, setName] = useState(who);
-  const [why, setWhy] = useState('');
-  const [refusal, setRefusal] = useState('');
-  const submit = async (): Promise<void> => {
-    if (name.trim() === '' || why.trim() === '') {
-      setRefusal('Who you are and why: both are kept with the route.');
-      return;
-    }
-    setRefusal((await onKeep({ who: name.trim(), why: why.trim() })) ?? '');
-  };
-  const wrong = problem || refusal;
+  const signing = useSigning(who, onKeep);
   return (
     <Panel as="div" pad="12px 16px" style={{ borderColor: TOKENS.brine }}>
-      <Form isRow label="Values being tried" onSubmit={() => void submit()}>
+      <Form isRow label="Values being tried" onSubmit={signing.submit}>
         <strong style={{ flex: 1, minWidth: 260 }}>
           ◆ {count === 1 ? 'One value is' : `${count} values are`} being tried: trace, cost and limits follow.
         </strong>
-        <TextField label="Who" width={160} value={name} onChange={setName} />
-        <TextField label="Why" width={260} value={why} onChange={setWhy} />
-        <Button look="primary" type="submit" disabled={problem !== ''}>
+        <FilledText filling={signing} name="who" label="Who" width={160} />
+        <FilledText filling={signing} name="why" label="Why" width={260} />
+        <Button look="primary" type="submit" disabled={problem !== ''} isBusy={signing.isSending}>
           Plan with {count === 1 ? 'this value' : 'these values'}
         </Button>
         <Button onClick={onGiveUp}>As it was</Button>
       </Form>
-      <FieldProblem>{wrong}</FieldProblem>
+      <FieldProblem>{problem || signing.refusal}</FieldProblem>
     </Panel>
   );
 }

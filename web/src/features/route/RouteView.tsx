@@ -21,7 +21,7 @@ import { WarmUpsPanel } from './WarmUpsPanel.tsx';
 import { SourcesPanel } from './SourcesPanel.tsx';
 import { useTriedRoute } from './useTriedRoute.ts';
 import type { Tried } from './triedRoute.ts';
-import type { Signed } from './useTriedRoute.ts';
+import type { Signed } from '@saltflat/contract';
 import { VersionsPanel } from './VersionsPanel.tsx';
 import { WhyPanel } from './WhyPanel.tsx';
 import { Button, FillSplit, Note, Panel, Row, Scroll, Stack } from '../../ui/index.ts';

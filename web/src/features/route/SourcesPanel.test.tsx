@@ -39,12 +39,13 @@ describe('what a print is made with', () => {
   };
 
   it('is chosen by a named person with a reason, of what is possible', async () => {
-    const { user, chosen, getByRole, getByLabelText, findByText } = panel();
+    const { user, chosen, getByRole, getByLabelText, getByText, findByText } = panel();
     await user.click(getByRole('combobox', { name: 'Film' }));
     expect(getByRole('option', { name: /^Old Film/ }).getAttribute('aria-disabled')).to.equal('true');
     await user.click(getByRole('option', { name: /^Tarn Hot Film/ }));
     await user.click(getByRole('button', { name: 'Plan with it' }));
-    await findByText('Who you are and why: both are kept with the route.');
+    await findByText('Who are you? It is kept with the route.');
+    getByText('Why? It is kept with the route.');
     expect(chosen).to.deep.equal([]);
     await user.type(getByLabelText('Who'), 'Ines');
     await user.type(getByLabelText('Why'), 'no table free{Enter}');

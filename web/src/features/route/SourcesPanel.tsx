@@ -3,8 +3,10 @@ import type { RouteSource, SourceChoice } from '@saltflat/core/route';
 import { useState } from 'react';
 import { TakeBack } from './TakeBack.tsx';
 import { useWords } from '../../units/useWords.ts';
-import type { Signed } from './useTriedRoute.ts';
-import { Button, Columns, FieldProblem, Form, Panel, ReasonSelect, TextField } from '../../ui/index.ts';
+import type { Signed } from '@saltflat/contract';
+import { FilledText } from '../../form/index.ts';
+import { useSigning } from './signing.ts';
+import { Button, Columns, FieldProblem, Form, Panel, ReasonSelect } from '../../ui/index.ts';
 
 type Picked = Pick<SourceChoice, 'role' | 'id'>;
 
@@ -106,27 +108,18 @@ function SignChoice({
   onSign: (signed: Signed) => Promise<string | null>;
   onGiveUp: () => void;
 }) {
-  const [name, setName] = useState(who);
-  const [why, setWhy] = useState('');
-  const [problem, setProblem] = useState('');
-  const submit = async (): Promise<void> => {
-    if (name.trim() === '' || why.trim() === '') {
-      setProblem('Who you are and why: both are kept with the route.');
-      return;
-    }
-    setProblem((await onSign({ who: name.trim(), why: why.trim() })) ?? '');
-  };
+  const signing = useSigning(who, onSign);
   return (
-    <Form isRow gap={8} onSubmit={() => void submit()}>
-      <TextField label="Who" value={name} onChange={setName} />
-      <TextField label="Why" value={why} onChange={setWhy} />
-      <Button look="primary" type="submit" size="small">
+    <Form isRow gap={8} onSubmit={signing.submit}>
+      <FilledText filling={signing} name="who" label="Who" />
+      <FilledText filling={signing} name="why" label="Why" />
+      <Button look="primary" type="submit" size="small" isBusy={signing.isSending}>
         Plan with it
       </Button>
       <Button size="small" onClick={onGiveUp}>
         As it was
       </Button>
-      <FieldProblem>{problem}</FieldProblem>
+      <FieldProblem>{signing.refusal}</FieldProblem>
     </Form>
   );
 }

@@ -4,12 +4,6 @@ import { useSpeech } from '../../units/useWords.ts';
 import { planTried, withTried } from './triedRoute.ts';
 import type { Planned, Tried } from './triedRoute.ts';
 
-/** Who tried a value and why: kept with it. */
-export interface Signed {
-  who: string;
-  why: string;
-}
-
 export interface TriedRoute extends Planned {
   tried: readonly Tried[];
   tryValue: (own: Tried) => void;

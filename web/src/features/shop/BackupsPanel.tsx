@@ -20,7 +20,7 @@ import type { TableColumn } from '../../ui/index.ts';
 /** Copies of the whole shop: when they are made, which there are, and what to do with one. */
 export function BackupsPanel() {
   const { data, error, refetch } = useBackupsQuery();
-  const [save, saving] = useSetBackupsMutation();
+  const [save] = useSetBackupsMutation();
   const [make, making] = useMakeBackupMutation();
   if (error)
     return (
@@ -85,11 +85,10 @@ export function BackupsPanel() {
       </Panel>
       <SettingForm
         what="When backups are made"
-        draftKey="saltflat.shop.backups"
+        setting="backups"
         fields={BACKUP_FIELDS}
         values={settings}
         version={data.version}
-        isSaving={saving.isLoading}
         save={save}
         saveLabel="Save"
       >

@@ -1,10 +1,11 @@
 import { When } from '../../units/Written.tsx';
-import type { Lot, Material } from '@saltflat/contract';
-import { useState } from 'react';
+import type { Lot, LotInput, Material } from '@saltflat/contract';
+import { useMemo } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
+import { FilledText, compiled, useFilled } from '../../form/index.ts';
 import { usePerson } from '../../person/personSlice.ts';
 import { useLotsQuery, useOpenLotMutation } from './shopApi.ts';
-import { Button, Failed, Form, Loading, Panel, SimpleTable, TextField } from '../../ui/index.ts';
+import { Button, Failed, Form, Loading, Panel, Refusal, SimpleTable } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
 
 /** Which bottle, roll or bag of each material is in use: what is made from now on is known by it. */
@@ -79,26 +80,27 @@ const COLUMNS: TableColumn<LotRow>[] = [
 const isUsedUp = ({ kind }: Pick<Material, 'kind'>): boolean => kind !== 'cover-sheet';
 
 function NextLot({ material }: { material: Listed }) {
-  const [open, { isLoading, error }] = useOpenLotMutation();
-  const [lot, setLot] = useState('');
+  const [open] = useOpenLotMutation();
   const by = usePerson().trim() || 'not named';
-  const send = async (): Promise<void> => {
-    if (lot.trim() === '') return;
-    const answer = await open({ materialId: material.id, lot: lot.trim(), by });
-    if (!answer.error) setLot('');
-  };
+  const filling = useFilled<{ lot: string }, LotInput, unknown>({
+    filled: useMemo(
+      () => ({
+        check: compiled('words', 'lot'),
+        documentOf: ({ lot }: { lot: string }) => ({ lot: lot.trim(), by }),
+      }),
+      [by],
+    ),
+    values: { lot: '' },
+    send: (own) => open({ materialId: material.id, ...own }),
+    onSent: () => filling.form.reset(),
+  });
   return (
-    <Form isRow gap={8} onSubmit={() => void send()}>
-      <TextField
-        label={`Lot of ${material.name}`}
-        width={260}
-        value={lot}
-        problem={error ? problemMessage(error) : undefined}
-        onChange={setLot}
-      />
-      <Button type="submit" isBusy={isLoading} disabled={lot.trim() === ''}>
+    <Form isRow gap={8} onSubmit={filling.submit}>
+      <FilledText filling={filling} name="lot" label={`Lot of ${material.name}`} width={260} />
+      <Button type="submit" isBusy={filling.isSending}>
         Begin it
       </Button>
+      <Refusal words={filling.refusal} />
     </Form>
   );
 }

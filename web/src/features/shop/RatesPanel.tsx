@@ -12,17 +12,16 @@ const FIELDS = RATES_FIELDS.filter(({ path }) => path[0] !== 'spoilageFrom'); //
 /** What time costs and how a price is made of it. */
 export function RatesPanel({ rates, version }: { rates: Rates; version: number }) {
   const [changed, setChanged] = useState<ShopChanged | null>(null);
-  const [save, { isLoading }] = useSetRatesMutation();
+  const [save] = useSetRatesMutation();
   return (
     <Stack>
       {changed && <Followed changeId={changed.changeId} drafts={changed.drafts} />}
       <SettingForm
         what="Prices"
-        draftKey="saltflat.shop.rates"
+        setting="rates"
         fields={FIELDS}
         values={rates}
         version={version}
-        isSaving={isLoading}
         save={async (change) => {
           const answer = await save(change);
           if (answer.data) setChanged(answer.data);

@@ -1,15 +1,16 @@
 import type { Learnt, ShopChanged } from '@saltflat/contract';
-import { MATERIAL_KINDS, withoutEmptyObjects } from '@saltflat/contract/shopFields';
+import { MATERIAL_KINDS } from '@saltflat/contract/shopFields';
 import type { RecordField } from '@saltflat/contract/shopFields';
 import { FIBRES, fibresOf, pressedThicknessMm } from '@saltflat/core/blank';
 import type { Construction, Fibres } from '@saltflat/core/blank';
 import { MACHINE_KINDS } from '@saltflat/core/work';
 import { formatQuantity } from '@saltflat/core/units';
-import { useState } from 'react';
-import { fieldProblems, problemMessage } from '../../api/problemMessage.ts';
-import { Overtaken, useVersionedDraft } from '../../draft/index.ts';
+import { useMemo, useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import type { FieldValues } from 'react-hook-form';
+import { Overtaken, useDraftForm } from '../../form/index.ts';
 import { RecordForm } from './RecordForm.tsx';
-import { fieldsOfRecord, missingIn, newRecord } from './recordState.ts';
+import { fieldsOfRecord, filledRecord, newRecord, ofRecord } from './recordState.ts';
 import type { ShopRow } from './recordState.ts';
 import { useSaveRecordMutation } from './shopApi.ts';
 import type { RecordList } from './shopApi.ts';
@@ -29,44 +30,28 @@ interface Props {
 
 const ONE: Record<RecordList, string> = { blanks: 'blank', materials: 'material', machines: 'machine' };
 
+/** What a new one is until something else is chosen. */
+const FIRST_KIND: Record<RecordList, string> = { blanks: 'tee', materials: 'film', machines: 'printer' };
+
 /** One record being filled in or changed. What is typed survives a refusal and a reload. */
 export function RecordEditor({ list, row, begin = {}, onSaved, onRetire, onPutFirst, onLeave }: Props) {
-  const draft = useVersionedDraft<object>(`saltflat.shop.${list}.${row?.id ?? 'new'}`, {
-    version: row?.version ?? 0,
-    values: row?.record ?? { ...newRecord(list, list === 'materials' ? 'film' : 'printer'), ...begin },
+  const [save] = useSaveRecordMutation();
+  const [first] = useState(() => row?.record ?? { ...newRecord(list, FIRST_KIND[list]), ...begin });
+  const current = { version: row?.version ?? 0, values: row?.record ?? first };
+  const filling = useDraftForm<FieldValues, FieldValues, ShopChanged>({
+    draftKey: `saltflat.shop.${list}.${row?.id ?? 'new'}`,
+    current,
+    filled: useMemo(() => filledRecord(list), [list]),
+    send: (record, version) => save({ list, id: row?.id ?? null, version, record }),
+    onSent: (changed) => onSaved(changed, String(filling.form.getValues('name'))),
+    ownPath: ofRecord,
   });
-  const record = draft.values;
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const [refusal, setRefusal] = useState('');
-  const [save, { isLoading }] = useSaveRecordMutation();
+  const { control, reset } = filling.form;
+  const record = useWatch({ control });
   const fields = fieldsOfRecord(list, record);
   const leave = (): void => {
-    draft.startAgain();
+    filling.startAgain();
     onLeave();
-  };
-  const submit = async (): Promise<void> => {
-    const missing = missingIn(fields, record);
-    setProblems(missing);
-    setRefusal(Object.keys(missing).length > 0 ? 'Some fields still need something: they are marked.' : '');
-    if (Object.keys(missing).length > 0) return;
-    const sent = {
-      list,
-      id: row?.id ?? null,
-      version: draft.version,
-      record: withoutEmptyObjects(record, fields),
-    };
-    const answer = await save(sent);
-    if (answer.error) {
-      setRefusal(problemMessage(answer.error));
-      setProblems(
-        Object.fromEntries(
-          fieldProblems(answer.error).map(({ path, message }) => [path.replace(/^\/record/, ''), message]),
-        ),
-      );
-      return;
-    }
-    draft.startAgain();
-    onSaved(answer.data, String((record as { name?: unknown }).name));
   };
   return (
     <Panel
@@ -86,40 +71,32 @@ export function RecordEditor({ list, row, begin = {}, onSaved, onRetire, onPutFi
         </>
       }
     >
-      <Form pad={16} label={row ? `Change ${row.name}` : `New ${ONE[list]}`} onSubmit={() => void submit()}>
+      <Form pad={16} label={row ? `Change ${row.name}` : `New ${ONE[list]}`} onSubmit={filling.submit}>
         {list !== 'blanks' && row === null && (
           <SelectField
             label={`What kind of ${ONE[list]}`}
-            value={(record as { kind: string }).kind}
+            value={String(record.kind)}
             options={(list === 'materials' ? MATERIAL_KINDS : MACHINE_KINDS).map((kind) => ({
               value: kind,
               label: kind.replaceAll('-', ' '),
             }))}
-            onChange={(kind) => draft.change(newRecord(list, kind))}
+            onChange={(kind) => reset(newRecord(list, kind))}
           />
         )}
         <RecordForm
           fields={list === 'blanks' ? fields : fields.filter(({ path }) => path[0] !== 'kind')}
-          record={record}
-          problems={problems}
-          onChange={draft.change}
+          control={control}
+          problems={filling.problems}
         />
         {list === 'blanks' && <BlankWords record={record} />}
         {row?.learnt && <LearntWords learnt={row.learnt} fields={fields} />}
-        {row && draft.isOvertaken && (
-          <Overtaken
-            what={`“${row.name}”`}
-            onKeepMine={draft.keepMine}
-            onStartAgain={() => {
-              draft.startAgain();
-              setRefusal('');
-            }}
-          />
+        {row && filling.isOvertaken && (
+          <Overtaken what={`“${row.name}”`} onKeepMine={filling.keepMine} onStartAgain={filling.startAgain} />
         )}
-        <Refusal words={refusal} />
+        <Refusal words={filling.refusal} />
         <Row justify="flex-end">
           <Button onClick={leave}>Leave without saving</Button>
-          <Button look="primary" type="submit" isBusy={isLoading}>
+          <Button look="primary" type="submit" isBusy={filling.isSending}>
             {row ? 'Save the changes' : `Add the ${ONE[list]}`}
           </Button>
         </Row>

@@ -1,7 +1,8 @@
 import { BLANK_FIELDS, valueAt } from '@saltflat/contract/shopFields';
 import { within } from '@testing-library/react';
 import { expect } from 'chai';
-import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import type { FieldValues } from 'react-hook-form';
 import { show } from '../../testing/render.tsx';
 import { RecordForm } from './RecordForm.tsx';
 import { newRecord } from './recordState.ts';
@@ -9,9 +10,9 @@ import { newRecord } from './recordState.ts';
 let latest: object = {};
 
 function Blank({ problems = {} }: { problems?: Record<string, string> }) {
-  const [record, setRecord] = useState(() => newRecord('blanks', 'blank'));
-  latest = record;
-  return <RecordForm fields={BLANK_FIELDS} record={record} problems={problems} onChange={setRecord} />;
+  const { control } = useForm({ defaultValues: newRecord('blanks', 'blank') as FieldValues });
+  latest = useWatch({ control });
+  return <RecordForm fields={BLANK_FIELDS} control={control} problems={problems} />;
 }
 
 describe('a record that is filled in', () => {

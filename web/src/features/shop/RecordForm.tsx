@@ -1,54 +1,62 @@
-import { valueAt, withValueAt } from '@saltflat/contract/shopFields';
 import type { RecordField } from '@saltflat/contract/shopFields';
+import { Controller, useFieldArray } from 'react-hook-form';
+import type { Control, FieldValues } from 'react-hook-form';
 import { choiceWords } from './choiceWords.ts';
 import { emptyOf } from './emptyRecord.ts';
 import { Field } from './Field.tsx';
 import { Button, CheckSet, Columns, FieldProblem, Group, GroupName, Stack, styled } from '../../ui/index.ts';
 
-interface Props {
+interface Props<D extends FieldValues> {
   fields: readonly RecordField[];
-  record: object;
+  control: Control<FieldValues, unknown, D>;
   /** Sentences by JSON Pointer into the record. */
   problems: Record<string, string>;
-  onChange: (record: object) => void;
 }
 
 /** A record to fill in, drawn from its schema: each field by its kind, the smaller ones side by side. */
-export function RecordForm({ fields, record, problems, onChange }: Props) {
+export function RecordForm<D extends FieldValues>({ fields, control, problems }: Props<D>) {
   const small = fields.filter(({ type }) => type !== 'rows' && type !== 'set');
   const large = fields.filter(({ type }) => type === 'rows' || type === 'set');
-  const set = (field: RecordField, value: unknown): void => onChange(withValueAt(record, field.path, value));
   return (
     <Stack>
       <Columns least={188} gap={8}>
         {small.map((field) => (
-          <Field
+          <Controller
             key={pointer(field.path)}
-            field={field}
-            value={valueAt(record, field.path)}
-            problem={problems[pointer(field.path)] ?? problems[pointer(field.path.slice(0, -1))]}
-            onChange={(value) => set(field, value)}
+            control={control}
+            name={field.path.join('.')}
+            render={({ field: { value, onChange } }) => (
+              <Field
+                field={field}
+                value={value as unknown}
+                problem={problems[pointer(field.path)] ?? problems[pointer(field.path.slice(0, -1))]}
+                onChange={onChange}
+              />
+            )}
           />
         ))}
       </Columns>
       {large.map((field) =>
         field.type === 'set' ? (
-          <CheckSet
+          <Controller
             key={pointer(field.path)}
-            label={field.title}
-            options={field.choices.map((choice) => ({ value: choice, label: choiceWords(field, choice) }))}
-            chosen={chosenIn(valueAt(record, field.path))}
-            problem={problems[pointer(field.path)]}
-            onChange={(value) => set(field, value)}
+            control={control}
+            name={field.path.join('.')}
+            render={({ field: { value, onChange } }) => (
+              <CheckSet
+                label={field.title}
+                options={field.choices.map((choice) => ({
+                  value: choice,
+                  label: choiceWords(field, choice),
+                }))}
+                chosen={chosenIn(value)}
+                problem={problems[pointer(field.path)]}
+                onChange={onChange}
+              />
+            )}
           />
         ) : (
-          <FieldRows
-            key={pointer(field.path)}
-            field={field}
-            value={valueAt(record, field.path)}
-            problems={problems}
-            onChange={(value) => set(field, value)}
-          />
+          <FieldRows key={pointer(field.path)} field={field} control={control} problems={problems} />
         ),
       )}
     </Stack>
@@ -59,50 +67,44 @@ const pointer = (path: readonly string[]): string => `/${path.join('/')}`;
 
 const chosenIn = (value: unknown): string[] => (Array.isArray(value) ? value.map(String) : []);
 
-function FieldRows({
+function FieldRows<D extends FieldValues>({
   field,
-  value,
+  control,
   problems,
-  onChange,
-}: {
-  field: RecordField;
-  value: unknown;
-  problems: Record<string, string>;
-  onChange: (value: object[]) => void;
-}) {
-  const rows = Array.isArray(value) ? (value as object[]) : [];
+}: Pick<Props<D>, 'control' | 'problems'> & { field: RecordField }) {
+  const name = field.path.join('.');
+  const { fields: rows, append, remove } = useFieldArray({ control, name });
   const path = pointer(field.path);
   const one = (field.columns[0]?.title ?? 'row').toLowerCase();
   return (
     <Group>
       <GroupName>{field.title}</GroupName>
       <Stack gap={8}>
-        {rows.map((row, i) => (
-          <RecordRow key={i} role="group" aria-label={`${field.title}, ${i + 1}`}>
+        {rows.map(({ id }, i) => (
+          <RecordRow key={id} role="group" aria-label={`${field.title}, ${i + 1}`}>
             {field.columns.map((column) => (
-              <Field
+              <Controller
                 key={pointer(column.path)}
-                field={column}
-                value={valueAt(row, column.path)}
-                problem={problems[`${path}/${i}${pointer(column.path)}`]}
-                isNarrow
-                onChange={(own) =>
-                  onChange(rows.map((other, k) => (k === i ? withValueAt(row, column.path, own) : other)))
-                }
+                control={control}
+                name={`${name}.${i}.${column.path.join('.')}`}
+                render={({ field: { value, onChange } }) => (
+                  <Field
+                    field={column}
+                    value={value as unknown}
+                    problem={problems[`${path}/${i}${pointer(column.path)}`]}
+                    isNarrow
+                    onChange={onChange}
+                  />
+                )}
               />
             ))}
-            <Button
-              look="quiet"
-              size="small"
-              label={`Remove ${one} ${i + 1}`}
-              onClick={() => onChange(rows.filter((_row, k) => k !== i))}
-            >
+            <Button look="quiet" size="small" label={`Remove ${one} ${i + 1}`} onClick={() => remove(i)}>
               Remove
             </Button>
           </RecordRow>
         ))}
         <div>
-          <Button size="small" onClick={() => onChange([...rows, emptyOf(field.columns)])}>
+          <Button size="small" onClick={() => append(emptyOf(field.columns))}>
             Add a row to {(field.title.split(',')[0] ?? '').toLowerCase()}
           </Button>
         </div>

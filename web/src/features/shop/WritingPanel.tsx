@@ -13,17 +13,16 @@ const OWN_FIELDS = WRITING_FIELDS.filter(({ path }) => path[0] !== 'currency');
 
 /** How measures, money and days are written: by the shop, on its papers and for everybody, and on this device. */
 export function WritingPanel({ writing, version }: { writing: Writing; version: number }) {
-  const [save, { isLoading }] = useSetShopWritingMutation();
+  const [save] = useSetShopWritingMutation();
   const tell = useToast();
   return (
     <Stack>
       <SettingForm
         what="Units and dates"
-        draftKey="saltflat.shop.writing"
+        setting="writing"
         fields={WRITING_FIELDS}
         values={writing}
         version={version}
-        isSaving={isLoading}
         save={async (change) => {
           const answer = await save(change);
           if (answer.data) tell({ words: 'Papers and screens are written so from now on.' });

@@ -1,6 +1,24 @@
-import type { Catalogue, Learnt, MachineKind, MaterialKind } from '@saltflat/contract';
-import { BLANK_FIELDS, machineFields, materialFields, valueAt } from '@saltflat/contract/shopFields';
+import type {
+  BlankInput,
+  Catalogue,
+  Learnt,
+  MachineInput,
+  MachineKind,
+  MaterialInput,
+  MaterialKind,
+} from '@saltflat/contract';
+import { faultsOfBlank, faultsOfMachine, faultsOfMaterial } from '@saltflat/contract/recordRules';
+import {
+  BLANK_FIELDS,
+  machineFields,
+  materialFields,
+  valueAt,
+  withoutEmptyObjects,
+} from '@saltflat/contract/shopFields';
 import type { RecordField } from '@saltflat/contract/shopFields';
+import type { FieldValues } from 'react-hook-form';
+import { compiled } from '../../form/compiled.ts';
+import type { Filled } from '../../form/index.ts';
 import { emptyOf } from './emptyRecord.ts';
 import type { RecordList } from './shopApi.ts';
 
@@ -76,23 +94,18 @@ export function newRecord(list: RecordList, kind: string): object {
   };
 }
 
-/** Fields that are still empty but must not be, in words, by their path. */
-export function missingIn(fields: readonly RecordField[], record: object, at = ''): Record<string, string> {
-  const found: Record<string, string> = {};
-  for (const field of fields) {
-    const path = `${at}/${field.path.join('/')}`;
-    const value = valueAt(record, field.path);
-    if (field.type === 'rows' && Array.isArray(value))
-      for (const [i, row] of (value as object[]).entries())
-        Object.assign(found, missingIn(field.columns, row, `${path}/${i}`));
-    else if (
-      (field.type === 'number' || field.type === 'integer') &&
-      !field.isOptional &&
-      typeof value !== 'number'
-    )
-      found[path] = `“${field.title}” is missing.`;
-    else if (field.needsText && (value === '' || value === undefined))
-      found[path] = `“${field.title}” is missing.`;
-  }
-  return found;
-}
+/** How a record is checked before it is sent: by the document of its kind, and by what that cannot say. */
+export const filledRecord = (list: RecordList): Filled<FieldValues, FieldValues> => ({
+  check: (record) =>
+    list === 'blanks' ? compiled('blank', 'blank')() : compiled(list, String(valueAt(record, ['kind'])))(),
+  documentOf: (record) => withoutEmptyObjects(record, fieldsOfRecord(list, record)),
+  more: (record) => {
+    if (list === 'blanks') return faultsOfBlank(record as BlankInput);
+    return list === 'materials'
+      ? faultsOfMaterial(record as MaterialInput)
+      : faultsOfMachine(record as MachineInput);
+  },
+});
+
+/** A refused field of a change, as the record alone names it. */
+export const ofRecord = (path: string): string => path.replace(/^\/record/, '');

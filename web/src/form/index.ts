@@ -1,0 +1,7 @@
+export { compiled } from './compiled.ts';
+export { numberIn, trimmed } from './check.ts';
+export type { Filled } from './check.ts';
+export { FilledText } from './FilledText.tsx';
+export { Overtaken } from './Overtaken.tsx';
+export { useDraftForm } from './useDraftForm.ts';
+export { useFilled } from './useFilled.ts';
