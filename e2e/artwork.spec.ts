@@ -1,7 +1,7 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import type { Locator, Page } from '@playwright/test';
 import sharp from 'sharp';
+import { axeFindings } from './axe.ts';
 import { drawPng, orderOverApi } from './shop.ts';
 
 const RED = [205, 45, 60, 255] as const;
@@ -196,14 +196,7 @@ test('axe finds nothing on any panel of the artwork', async ({ page, request }) 
   await page.getByRole('button', { name: /^Take out #040404 where/ }).click();
   for (const panel of [/^Findings/, 'White', 'Figures', 'Versions', 'Out']) {
     await openPanel(page, panel);
-    const { violations } = await new AxeBuilder({ page })
-      .options({ resultTypes: ['violations'] }) // the rest is not read, and takes most of the time
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-      .analyze();
-    expect(
-      violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`)),
-      String(panel),
-    ).toEqual([]);
+    expect(await axeFindings(page), String(panel)).toEqual([]);
   }
 });
 

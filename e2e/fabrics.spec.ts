@@ -47,7 +47,7 @@ test('a line says what it is made with and why, and another film can be chosen a
   await made.getByRole('combobox', { name: 'Film' }).click();
   await page.getByRole('option', { name: /^Scree Quick Hot 75/ }).click();
   await made.getByRole('button', { name: 'Plan with it' }).click();
-  await expect(made.getByRole('alert')).toContainText('both are kept with the route');
+  await expect(made.getByText('Why? It is kept with the route.')).toBeVisible();
   await made.getByLabel('Who').fill('Ines');
   await made.getByLabel('Why').fill('no table free today');
   await made.getByRole('button', { name: 'Plan with it' }).click();

@@ -59,7 +59,7 @@ test('what stops the print keeps a line off the floor until it is overruled by n
   await detail(page).getByRole('button', { name: 'Print it as it is' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Print it as it is' }).click();
-  await expect(dialog.getByText('Whose word is it?')).toBeVisible();
+  await expect(dialog.getByText('Who are you? The name goes with the print.')).toBeVisible();
   await dialog.getByLabel('Who').fill('Ines');
   await dialog.getByLabel('Why').fill('the box is the sail');
   await page.keyboard.press('Enter');

@@ -194,7 +194,7 @@ test('a quote is given, keeps its sum when the order grows, and is accepted by n
   const sum = (await draft.locator('strong').innerText()).trim();
   await quotes.getByLabel('Good for, days').fill('0');
   await quotes.getByRole('button', { name: 'Give this quote' }).click();
-  await expect(quotes.getByRole('alert')).toContainText('A whole number from 1 to 365');
+  await expect(quotes.getByText('“Good for, days” must be at least 1, but 0 was given.')).toBeVisible();
   await quotes.getByLabel('Good for, days').fill('10');
   await quotes.getByRole('button', { name: 'Give this quote' }).click();
   const given = quotes.getByRole('listitem');

@@ -1,17 +1,8 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import { axeFindings } from './axe.ts';
 
-/** What axe finds. Colours are the same at any width and in any units: they are looked at once a place, which takes most of the time. */
-async function findings(page: Page, without: string[] = []): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page })
-    .disableRules(without)
-    .options({ resultTypes: ['violations'] }) // the rest is not read, and takes most of the time
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    .analyze();
-  return violations.flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`));
-}
-
+/** Colours are the same at any width and in any units: they are looked at once a place, which takes most of the time. */
 const COLOURS = ['color-contrast'];
 
 /** A phone, a wide screen, and last the one that journeys are walked on. */
@@ -67,17 +58,17 @@ test('axe finds nothing on any place, on a phone, a screen and a wide one, in ei
     await expect(page.getByText(ready).first()).toBeVisible({ timeout: 40_000 });
     for (const [width, height] of SIZES) {
       await page.setViewportSize({ width, height });
-      expect(await findings(page, width === 1280 ? [] : COLOURS), `${path} at ${width} px`).toEqual([]);
+      expect(await axeFindings(page, width === 1280 ? [] : COLOURS), `${path} at ${width} px`).toEqual([]);
     }
     const units = page.getByRole('button', { name: /^Units/ });
     if ((await units.count()) === 0) continue; // there is no bar where there is no page
     await units.click();
-    expect(await findings(page, COLOURS), `${path} in the other units`).toEqual([]);
+    expect(await axeFindings(page, COLOURS), `${path} in the other units`).toEqual([]);
   }
   await page.goto(`/route/${lineId}`);
   await page.locator('[id^=operation-] button').first().click();
   await expect(page.getByText('Change it here')).toBeVisible();
-  expect(await findings(page), 'why panel').toEqual([]);
+  expect(await axeFindings(page), 'why panel').toEqual([]);
 });
 
 test('the first page needs at most 260 kB of script', async ({ page }) => {

@@ -1,5 +1,5 @@
 import type { Problem } from '@saltflat/contract/problems';
-import { act } from '@testing-library/react';
+import { act, waitFor } from '@testing-library/react';
 import { expect } from 'chai';
 import { useState } from 'react';
 import { Controller } from 'react-hook-form';
@@ -75,8 +75,10 @@ describe('a form whose draft is kept', () => {
     const again = show(<Signing />); // begins at version 3 here, as a page does that was fetched before
     expect(again.getByLabelText('why')).to.have.property('value', 'the room is cold today');
     await again.user.click(again.getByRole('button', { name: 'Send' }));
-    expect(sent).to.deep.equal([{ values: { who: 'Ines', why: 'the room is cold today' }, version: 4 }]);
-    expect(sessionStorage.getItem(KEY), 'it was taken').to.equal(null);
+    await waitFor(() =>
+      expect(sent).to.deep.equal([{ values: { who: 'Ines', why: 'the room is cold today' }, version: 4 }]),
+    );
+    await waitFor(() => expect(sessionStorage.getItem(KEY), 'it was taken').to.equal(null));
   });
 
   it('goes on over what somebody else changed only when asked to', async () => {
@@ -85,7 +87,9 @@ describe('a form whose draft is kept', () => {
     act(() => theirs(4, { who: 'Tomasz', why: 'other' }));
     await user.click(getByRole('button', { name: 'Go on with mine' }));
     await user.click(getByRole('button', { name: 'Send' }));
-    expect(sent).to.deep.equal([{ values: { who: 'Inesx', why: 'as ever' }, version: 4 }]);
+    await waitFor(() =>
+      expect(sent).to.deep.equal([{ values: { who: 'Inesx', why: 'as ever' }, version: 4 }]),
+    );
 
     await user.type(getByLabelText('who'), 'y');
     act(() => theirs(6, { who: 'Wanjiru', why: 'hers' }));
@@ -96,11 +100,14 @@ describe('a form whose draft is kept', () => {
   });
 
   it('marks what is empty before it is sent, and what the server refused after, until it is written anew', async () => {
-    const { user, getByLabelText, getByRole, getByText, queryByText } = show(<Signing />);
+    const { user, getByLabelText, getByRole, getAllByText, queryByText } = show(<Signing />);
     await user.clear(getByLabelText('who'));
     await user.click(getByRole('button', { name: 'Send' }));
     expect(sent).to.deep.equal([]);
-    expect(getByText('Who are you? It is kept with the route.')).to.be.instanceOf(HTMLElement);
+    await waitFor(() => expect(document.activeElement).to.equal(getByLabelText('who')));
+    expect(getAllByText('Who are you? It is kept with the route.'), 'at the field, and below').to.have.length(
+      2,
+    );
 
     refuse = {
       code: 'invalid-input',
@@ -109,11 +116,11 @@ describe('a form whose draft is kept', () => {
     } as Problem;
     await user.type(getByLabelText('who'), 'Ida');
     await user.click(getByRole('button', { name: 'Send' }));
-    expect(sent).to.have.length(1);
-    expect(getByLabelText('who').getAttribute('aria-invalid')).to.equal('true');
+    await waitFor(() => expect(sent).to.have.length(1));
+    await waitFor(() => expect(getByLabelText('who').getAttribute('aria-invalid')).to.equal('true'));
     expect(getByRole('alert').textContent).to.contain('Nobody of that name works here.');
     await user.type(getByLabelText('who'), 'x');
-    expect(queryByText(/Ines, Tomasz or Wanjiru/)).to.equal(null);
+    await waitFor(() => expect(queryByText(/Ines, Tomasz or Wanjiru/)).to.equal(null));
     expect(getByLabelText('who')).to.have.property('value', 'Idax');
   });
 });

@@ -34,36 +34,30 @@ interface Options<V extends FieldValues, D extends FieldValues, R> {
 export function useDraftForm<V extends FieldValues, D extends FieldValues, R>(
   options: Options<V, D, R>,
 ): DraftForm<V, D> {
-  const { draftKey, current } = options;
+  const { draftKey, current, send, onSent } = options;
   const [kept] = useState(() => readDraft<V>(sessionStorage, draftKey));
   /** The version that is written over; `null` while nothing is written. */
   const [version, setVersion] = useState(kept?.version ?? null);
+  const over = version ?? current.version;
   const isShown = useRef(false); // a value that is shown was not written
   const filling = useFilled<V, D, R>({
     ...options,
     values: kept?.values ?? current.values,
-    send: (document) => options.send(document, version ?? current.version),
+    isLong: true,
+    send: (document) => send(document, over),
     onSent: (answer) => {
       forget();
-      options.onSent?.(answer);
+      onSent?.(answer);
     },
   });
   const { form } = filling;
-  const over = version ?? current.version;
-
-  useEffect(
-    () =>
-      form.subscribe({
-        formState: { values: true },
-        callback: ({ values }) => {
-          if (isShown.current) return;
-          setVersion(over);
-          keepDraft(sessionStorage, draftKey, { version: over, values });
-        },
-      }),
-    [form, draftKey, over],
-  );
-
+  const keep = (version: number, values: V): void => {
+    setVersion(version);
+    keepDraft(sessionStorage, draftKey, { version, values });
+  };
+  useWritten(form, (values) => {
+    if (!isShown.current) keep(over, values);
+  });
   const show = (): void => {
     isShown.current = true;
     form.reset(current.values);
@@ -84,8 +78,7 @@ export function useDraftForm<V extends FieldValues, D extends FieldValues, R>(
     ...filling,
     isOvertaken: version !== null && version !== current.version,
     keepMine: () => {
-      setVersion(current.version);
-      keepDraft(sessionStorage, draftKey, { version: current.version, values: form.getValues() });
+      keep(current.version, form.getValues());
       filling.calm();
     },
     startAgain: () => {
@@ -94,4 +87,19 @@ export function useDraftForm<V extends FieldValues, D extends FieldValues, R>(
       filling.calm();
     },
   };
+}
+
+/** Tells of every change of what a form holds. */
+function useWritten<V extends FieldValues, D extends FieldValues>(
+  { subscribe }: Filling<V, D>['form'],
+  onWritten: (values: V) => void,
+): void {
+  const latest = useRef(onWritten);
+  useEffect(() => {
+    latest.current = onWritten;
+  });
+  useEffect(
+    () => subscribe({ formState: { values: true }, callback: ({ values }) => latest.current(values) }),
+    [subscribe],
+  );
 }

@@ -24,6 +24,8 @@ interface Options<V extends FieldValues, D extends FieldValues, R> {
   /** Gives back what was refused, if anything: a sentence, or what the server answered. */
   send: (document: D) => Promise<{ data?: R; error?: unknown }>;
   onSent?: (answer: R) => void;
+  /** So long that a field that is marked may be out of sight: what is wrong is told below, too. */
+  isLong?: boolean;
   /** Refused fields as the server names them, as they are named here. */
   ownPath?: (path: string) => string;
 }
@@ -34,11 +36,13 @@ export function useFilled<V extends FieldValues, D extends FieldValues, R>({
   values,
   send,
   onSent,
+  isLong = false,
   ownPath = (path) => path,
 }: Options<V, D, R>): Filling<V, D> {
   const form = useForm<V, unknown, D>({
     defaultValues: values as DefaultValues<V>,
     resolver: useMemo(() => resolverOf(filled), [filled]),
+    shouldFocusError: false, // it knows only fields that hold one value
   });
   const [refusal, setRefusal] = useState('');
   const mark = ({ path, message }: FieldProblem): void =>
@@ -50,9 +54,13 @@ export function useFilled<V extends FieldValues, D extends FieldValues, R>({
       if (answer.error !== undefined) {
         setRefusal(typeof answer.error === 'string' ? answer.error : problemMessage(answer.error));
         fieldProblems(answer.error).forEach(mark);
+        focusMarked();
       } else onSent?.(answer.data as R); // an answer without a fault is one
     },
-    () => setRefusal('Some fields still need something: they are marked.'),
+    (errors) => {
+      setRefusal(isLong ? inShort(problemsIn(errors)) : '');
+      focusMarked();
+    },
   );
   const { errors, isSubmitting } = form.formState;
   return {
@@ -66,4 +74,20 @@ export function useFilled<V extends FieldValues, D extends FieldValues, R>({
       form.clearErrors();
     },
   };
+}
+
+const FEW = 3;
+
+/** A few faults by their sentences, of many how many. */
+function inShort(problems: Record<string, string>): string {
+  const sentences = [...new Set(Object.values(problems))];
+  return sentences.length > FEW
+    ? `${sentences.length} fields still need something: they are marked.`
+    : sentences.join(' ');
+}
+
+/** Takes the hand to the first field that is marked, in the form it is in, once it is drawn so. */
+function focusMarked(): void {
+  const form = document.activeElement?.closest('form');
+  setTimeout(() => form?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
 }

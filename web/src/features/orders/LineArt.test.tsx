@@ -1,5 +1,6 @@
 import type { LinePrint, OrderLine } from '@saltflat/contract';
 import type { Finding } from '@saltflat/core/artwork';
+import { waitFor } from '@testing-library/react';
 import { expect } from 'chai';
 import { show } from '../../testing/render.tsx';
 import { aLine } from '../../testing/samples.ts';
@@ -64,7 +65,7 @@ describe('the art of a line', () => {
     await findByText('Who are you? The name goes with the print.');
     await user.type(getByLabelText('Who'), 'Tomasz');
     await user.type(getByLabelText('Why'), ' the box is wanted {Enter}');
-    expect(asked).to.deep.equal([{ by: 'Tomasz', why: 'the box is wanted' }]);
+    await waitFor(() => expect(asked).to.deep.equal([{ by: 'Tomasz', why: 'the box is wanted' }]));
   });
 
   it('says who had it printed, to be taken back until it is on the floor', async () => {

@@ -1,3 +1,4 @@
+import { waitFor } from '@testing-library/react';
 import { expect } from 'chai';
 import { show } from '../../testing/render.tsx';
 import { KeepTried } from './KeepTried.tsx';
@@ -28,7 +29,7 @@ describe('values being tried', () => {
     await findByText('Why? It is kept with the route.');
     expect(kept).to.deep.equal([]);
     await user.type(getByLabelText('Why'), 'press B runs cool{Enter}');
-    expect(kept).to.deep.equal([{ who: 'Ines', why: 'press B runs cool' }]);
+    await waitFor(() => expect(kept).to.deep.equal([{ who: 'Ines', why: 'press B runs cool' }]));
   });
 
   it('say why the server refused them, and what was typed stays', async () => {

@@ -1,4 +1,5 @@
 import type { RouteSource } from '@saltflat/core/route';
+import { waitFor } from '@testing-library/react';
 import { expect } from 'chai';
 import { show } from '../../testing/render.tsx';
 import { SourcesPanel } from './SourcesPanel.tsx';
@@ -49,6 +50,7 @@ describe('what a print is made with', () => {
     expect(chosen).to.deep.equal([]);
     await user.type(getByLabelText('Who'), 'Ines');
     await user.type(getByLabelText('Why'), 'no table free{Enter}');
+    await waitFor(() => expect(chosen).to.have.length(1));
     expect(chosen).to.deep.equal([
       [
         { role: 'film', id: 'hot' },
