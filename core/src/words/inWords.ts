@@ -1,3 +1,4 @@
+import { phraseIn } from './language.ts';
 import type { AnySaid, Tell } from './said.ts';
 import type { Code } from './say.ts';
 import { SENTENCES } from './sentences.ts';
@@ -19,7 +20,8 @@ function teller(speech: Speech): Tell {
   const figures = new Figures(speech);
   const tell = ({ code, params }: AnySaid): string =>
     Object.hasOwn(SENTENCES, code) ? (SENTENCES[code as Code] as Sentence)(params, figures, tell) : code;
-  return tell;
+  // the sentences are written in English alone as yet: another language has a table of its own here
+  return (said) => phraseIn(tell(said), speech.language);
 }
 
 /** {@link inWords} for several, one after the other. */

@@ -1,9 +1,6 @@
 import { METRIC, formatDuration, formatMoney, formatQuantity } from '../units/index.ts';
 import type { Currency, QuantityKind, UnitSystem } from '../units/index.ts';
-
-/** Languages the sentences are written in. */
-export const LANGUAGES = ['en'] as const;
-export type Language = (typeof LANGUAGES)[number];
+import type { Language } from './language.ts';
 
 /** How things are said to somebody: in which units and currency, in which language. */
 export interface Speech {

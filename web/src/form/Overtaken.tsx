@@ -1,3 +1,4 @@
+import { rich, t } from '../words/index.ts';
 import { Button, Note } from '../ui/index.ts';
 interface Props {
   /** What was changed by somebody else, in words. */
@@ -16,15 +17,15 @@ export function Overtaken({ what, onKeepMine, onStartAgain }: Props) {
       actions={
         <>
           <Button size="small" onClick={onStartAgain}>
-            Start again from theirs
+            {t('Start again from theirs')}
           </Button>
           <Button size="small" onClick={onKeepMine}>
-            Go on with mine
+            {t('Go on with mine')}
           </Button>
         </>
       }
     >
-      ◆ {what} was changed by somebody else after you began. What you wrote is still here.
+      {rich('◆ {what} was changed by somebody else after you began. What you wrote is still here.', { what })}
     </Note>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import type { KeyLine } from './registry.ts';
 import { useKeysNow } from './useKeys.ts';
 import { Button, Columns, Dialog, SimpleTable } from '../ui/index.ts';
@@ -5,18 +6,23 @@ import { Button, Columns, Dialog, SimpleTable } from '../ui/index.ts';
 const COLUMNS = [
   {
     key: 'shown',
-    title: 'Key',
+    title: t('Key'),
     cell: ({ shown }: KeyLine) => <span className="code">{shown}</span>,
     isNoWrap: true,
   },
-  { key: 'does', title: 'What it does', cell: ({ does }: KeyLine) => does },
+  { key: 'does', title: t('What it does'), cell: ({ does }: KeyLine) => does },
 ];
 
 /** Every key that works now, by where it works. */
 export function KeySheet({ onClose }: { onClose: () => void }) {
   const groups = useKeysNow();
   return (
-    <Dialog title="Keys" width="md" onClose={onClose} actions={<Button onClick={onClose}>Close</Button>}>
+    <Dialog
+      title={t('Keys')}
+      width="md"
+      onClose={onClose}
+      actions={<Button onClick={onClose}>{t('Close')}</Button>}
+    >
       <Columns least={340} gap={20}>
         {groups.map(({ scope, lines }) => (
           <section key={scope} aria-label={scope}>

@@ -1,3 +1,4 @@
+import { rich, t } from '../words/index.ts';
 import type { Catalogue, LinePrint, OrderLine, SettingOverride } from '@saltflat/contract';
 import { equipmentOf, garmentOf } from '@saltflat/contract/equipment';
 import { PLACEMENTS } from '@saltflat/contract/placements';
@@ -26,8 +27,8 @@ export function ArtworkPage() {
   if (lineId) return <LineArtwork key={lineId} lineId={lineId} />;
   return (
     <>
-      <PageHead title="Artwork" says="Choose a line to see its art on the garment." />
-      <LinePicker to={(id) => `/artwork/${id}`} what="artwork" />
+      <PageHead title={t('Artwork')} says={t('Choose a line to see its art on the garment.')} />
+      <LinePicker to={(id) => `/artwork/${id}`} what={t('artwork')} />
     </>
   );
 }
@@ -46,11 +47,11 @@ function LineArtwork({ lineId }: { lineId: string }) {
   };
   if (error)
     return (
-      <Failed title="This line cannot be shown" onRetry={again}>
+      <Failed title={t('This line cannot be shown')} onRetry={again}>
         {problemMessage(error)}
       </Failed>
     );
-  if (!data || !catalogue || !versions) return <Loading what="the artwork" />;
+  if (!data || !catalogue || !versions) return <Loading what={t('the artwork')} />;
   const { line, customer, orderId } = data;
   const wished = params.get('print');
   const print =
@@ -60,8 +61,10 @@ function LineArtwork({ lineId }: { lineId: string }) {
   if (!print?.artwork) {
     return (
       <>
-        <Empty title={`${nameOf(line, print)} has no artwork yet`}>
-          <Link to={`/orders/${orderId}/edit`}>Open the order</Link> and drop the file there.
+        <Empty title={t('{line} has no artwork yet', { line: nameOf(line, print) })}>
+          {rich('{link} and drop the file there.', {
+            link: <Link to={`/orders/${orderId}/edit`}>{t('Open the order')}</Link>,
+          })}
         </Empty>
         {print && <Filmstrip lines={order?.lines ?? [line]} current={{ line, print }} />}
       </>
@@ -117,7 +120,7 @@ function Desk({ line, print, lines, customer, orderId, catalogue, route }: DeskP
       ),
     [style, line, print, equipment, overrides],
   );
-  if (!job || !print.artwork) return <Empty title="This garment is not in the shop’s list any more" />;
+  if (!job || !print.artwork) return <Empty title={t('This garment is not in the shop’s list any more')} />;
   const keep = (draft: ArtDraft, basedOn: number | null, onKept: () => void): Promise<void> =>
     attempt.make(
       'keep',
@@ -134,7 +137,7 @@ function Desk({ line, print, lines, customer, orderId, catalogue, route }: DeskP
         }),
       ({ number }) => {
         onKept();
-        tell({ words: `Kept: ${line.code} is now on route version ${number}.` });
+        tell({ words: t('Kept: {code} is now on route version {number}.', { code: line.code, number }) });
       },
     );
   const isOpen = CAN_BE_MENDED.includes(line.state);
@@ -151,13 +154,13 @@ function Desk({ line, print, lines, customer, orderId, catalogue, route }: DeskP
             {customer}, {line.colour.name} {line.styleName},{' '}
             {line.prints.length > 1 && `${PLACEMENTS[print.placement].label.toLowerCase()}, `}
             {PROCESS_NAMES[print.process]}
-            {print.preparation && `, version ${print.preparation.number}`}
+            {print.preparation && t(', version {number}', { number: print.preparation.number })}
           </>
         }
       >
         {isOpen && <ReplaceFile lineId={line.id} print={print.id} />}
-        <Link to={`/orders/${orderId}`}>Order</Link>
-        {route && <Link to={`/route/${line.id}`}>Route</Link>}
+        <Link to={`/orders/${orderId}`}>{t('Order')}</Link>
+        {route && <Link to={`/route/${line.id}`}>{t('Route')}</Link>}
       </PageHead>
       <Refusal {...attempt.refusal('keep')} />
       {print.artwork.readingNotes.map((note) => (
@@ -193,19 +196,24 @@ function ReplaceFile({ lineId, print }: { lineId: string; print: string }) {
       },
       ({ name }) =>
         tell({
-          words: `The file is replaced; size and placement stay.${name === file.name ? '' : ` Its content is that of “${name}”, which was here already.`}`,
+          words: t('The file is replaced; size and placement stay.{which}', {
+            which:
+              name === file.name
+                ? ''
+                : t(' Its content is that of “{name}”, which was here already.', { name }),
+          }),
         }),
     );
   return (
     <>
       <FileButton
         size="small"
-        label="Another file for this print"
+        label={t('Another file for this print')}
         accept=".png,.jpg,.jpeg,.tif,.tiff,.svg"
         isBusy={attempt.isBusy('replace')}
         onFile={take}
       >
-        {attempt.isBusy('replace') ? 'Reading …' : 'Replace the file'}
+        {attempt.isBusy('replace') ? t('Reading …') : t('Replace the file')}
       </FileButton>
       <Refusal {...attempt.refusal('replace')} />
     </>

@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import { RecordEditor } from '../features/shop/index.ts';
 import { Drawer } from '../ui/index.ts';
 
@@ -10,7 +11,7 @@ interface Props {
 
 /** A blank that is not in the shop's list yet, added without leaving what it is for. */
 export const BlankDrawer = ({ name, onAdded, onClose }: Props) => (
-  <Drawer title="A blank that is new here" onClose={onClose}>
+  <Drawer title={t('A blank that is new here')} onClose={onClose}>
     <RecordEditor
       list="blanks"
       row={null}

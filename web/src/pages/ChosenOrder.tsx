@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import type { Order, OrderLine } from '@saltflat/contract';
 import { useNavigate } from 'react-router';
 import { useOverruleArtMutation, usePrepareMutation, useTakeBackOverruleMutation } from '../api/linesApi.ts';
@@ -32,30 +33,30 @@ export function ChosenOrder({ orderId }: { orderId: string }) {
   const [takeBack] = useTakeBackOverruleMutation();
   if (error)
     return (
-      <Failed title="This order cannot be shown" onRetry={() => void refetch()}>
+      <Failed title={t('This order cannot be shown')} onRetry={() => void refetch()}>
         {problemMessage(error)}
       </Failed>
     );
-  if (!order) return <Loading what="the order" />;
+  if (!order) return <Loading what={t('the order')} />;
 
   const onRestore = ({ id, version, code }: Order): void =>
     void attempt.make(
       'restore',
       () => restore({ id, version }),
-      () => tell({ words: `${code} is open again.` }),
+      () => tell({ words: t('{code} is open again.', { code }) }),
     );
   const onCancel = (): void =>
     void attempt.make(
       'cancel',
       () => cancel({ id: order.id, version: order.version }),
-      (was) => tell({ words: `${order.code} is cancelled.`, undo: () => onRestore(was) }),
+      (was) => tell({ words: t('{code} is cancelled.', { code: order.code }), undo: () => onRestore(was) }),
     );
   const onDuplicate = (): void =>
     void attempt.make(
       'duplicate',
       () => duplicate(order.id),
       (copy) => {
-        tell({ words: `${copy.code} is a copy of ${order.code}.` });
+        tell({ words: t('{code} is a copy of {code2}.', { code: copy.code, code2: order.code }) });
         void navigate(`/orders/${copy.id}/edit`);
       },
     );
@@ -74,7 +75,8 @@ export function ChosenOrder({ orderId }: { orderId: string }) {
             ...{ lineId: line.id, print, by, basedOn: line.routeNumber, white: preparation?.white ?? {} },
             ...how,
           }),
-        ({ number }) => tell({ words: `${line.code} is now on route version ${number}.` }),
+        ({ number }) =>
+          tell({ words: t('{code} is now on route version {number}.', { code: line.code, number }) }),
       ),
     onOverrule: (signed, then) =>
       void attempt.make(
@@ -82,7 +84,10 @@ export function ChosenOrder({ orderId }: { orderId: string }) {
         () => overrule({ lineId: line.id, basedOn: line.routeNumber ?? 0, ...signed }),
         () => {
           then();
-          tell({ words: `${line.code} is printed as it is.`, undo: () => onTakeBack(line) });
+          tell({
+            words: t('{code} is printed as it is.', { code: line.code }),
+            undo: () => onTakeBack(line),
+          });
         },
       ),
     onTakeBack: () => onTakeBack(line),
@@ -91,7 +96,7 @@ export function ChosenOrder({ orderId }: { orderId: string }) {
     void attempt.make(
       `take-back ${id}`,
       () => takeBack(id),
-      () => tell({ words: `The art of ${code} is to be mended first.` }),
+      () => tell({ words: t('The art of {code} is to be mended first.', { code }) }),
     );
   return (
     <OrderDetail

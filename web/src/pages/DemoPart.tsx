@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import { useAttempt } from '../api/useAttempt.ts';
 import { ClearDemo, useBeginningsQuery, useClearDemoMutation } from '../features/beginnings/index.ts';
@@ -11,11 +12,11 @@ export function DemoPart() {
   const tell = useToast();
   if (error)
     return (
-      <Failed title="The demo cannot be looked at" onRetry={() => void refetch()}>
+      <Failed title={t('The demo cannot be looked at')} onRetry={() => void refetch()}>
         {problemMessage(error)}
       </Failed>
     );
-  if (!data) return <Loading what="the demo" />;
+  if (!data) return <Loading what={t('the demo')} />;
   return (
     <ClearDemo
       beginnings={data}
@@ -25,7 +26,7 @@ export function DemoPart() {
           () => clear(),
           () => {
             then();
-            tell({ words: 'The demo is cleared; the set-up is as it was.' });
+            tell({ words: t('The demo is cleared; the set-up is as it was.') });
           },
         )
       }

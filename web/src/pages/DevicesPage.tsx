@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import { useSelector } from 'react-redux';
 import type { Device } from '@saltflat/contract';
 import { problemMessage } from '../api/problemMessage.ts';
@@ -13,15 +14,15 @@ export function DevicesPage() {
   return (
     <>
       <PageHead
-        title="Devices"
-        says="Stand-ins that lag, drift, are noisy and can fail. The floor reads them like real ones."
+        title={t('Devices')}
+        says={t('Stand-ins that lag, drift, are noisy and can fail. The floor reads them like real ones.')}
       />
       {error && (
-        <Failed title="The devices cannot be read" onRetry={() => void refetch()}>
+        <Failed title={t('The devices cannot be read')} onRetry={() => void refetch()}>
           {problemMessage(error)}
         </Failed>
       )}
-      {!data && !error && <Loading what="the devices" />}
+      {!data && !error && <Loading what={t('the devices')} />}
       <Columns least={380} gap={16}>
         {data?.map((device) => (
           <DevicePanel key={device.id} device={live[device.id] ?? device} />

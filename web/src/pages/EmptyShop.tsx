@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import { useAttempt } from '../api/useAttempt.ts';
 import { FirstRun, useBeginningsQuery, useFillDemoMutation } from '../features/beginnings/index.ts';
 import { Button, Empty, Loading } from '../ui/index.ts';
@@ -9,11 +10,11 @@ export default function EmptyShop() {
   const { data } = useBeginningsQuery(undefined, { pollingInterval: ASK_MS, skipPollingIfUnfocused: true });
   const [fill] = useFillDemoMutation();
   const attempt = useAttempt();
-  if (!data) return <Loading what="the shop" />;
+  if (!data) return <Loading what={t('the shop')} />;
   if (data.orders > 0 && data.demo.state !== 'filling')
     return (
-      <Empty title="No open orders" action={<Button to="/orders/new">Take in an order</Button>}>
-        Drop the artwork, choose the blank, say how many.
+      <Empty title={t('No open orders')} action={<Button to="/orders/new">{t('Take in an order')}</Button>}>
+        {t('Drop the artwork, choose the blank, say how many.')}
       </Empty>
     );
   return (

@@ -1,3 +1,4 @@
+import { rich, t } from '../words/index.ts';
 import type { OpenLine, Run } from '@saltflat/contract';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -34,22 +35,28 @@ export function FloorPage() {
   const failure = runs ? ownError : (error ?? ownError);
   if (failure) {
     return (
-      <Failed title="The floor cannot be fetched" onRetry={() => void (runs ? asked.refetch() : refetch())}>
+      <Failed
+        title={t('The floor cannot be fetched')}
+        onRetry={() => void (runs ? asked.refetch() : refetch())}
+      >
         {problemMessage(failure)}
       </Failed>
     );
   }
-  if (!runs || (runId !== null && !own)) return <Loading what="the floor" />;
+  if (!runs || (runId !== null && !own)) return <Loading what={t('the floor')} />;
   const isFinished = chosen !== undefined && chosen.state.finishedAt !== null;
   const open = live.filter(({ state }) => state.finishedAt === null);
   return (
     <>
       <PageHead
-        title="Floor"
+        title={t('Floor')}
         says={
           open.length === 0
-            ? 'Nothing on the floor'
-            : `${open.length} ${open.length === 1 ? 'line' : 'lines'} on the floor`
+            ? t('Nothing on the floor')
+            : t('{count} {which} on the floor', {
+                count: open.length,
+                which: open.length === 1 ? t('line') : t('lines'),
+              })
         }
       />
       {isFinished && <FinishedRun live={chosen} />}
@@ -79,7 +86,7 @@ function ReadyLines() {
   const { currentData: fresh, data = fresh } = useOpenLinesQuery({ state: 'ready', limit });
   if (!data) return null;
   return (
-    <Panel title="Ready to start" style={{ marginTop: 16 }}>
+    <Panel title={t('Ready to start')} style={{ marginTop: 16 }}>
       <Rows>
         {data.items.map((line) => (
           <ReadyRow key={line.lineId} line={line} />
@@ -88,17 +95,24 @@ function ReadyLines() {
       {data.nextCursor !== null && (
         <div style={{ padding: 12 }}>
           {limit < MOST_READY ? (
-            <Button onClick={() => setLimit(Math.min(MOST_READY, limit + READY_STEP))}>Show more</Button>
+            <Button onClick={() => setLimit(Math.min(MOST_READY, limit + READY_STEP))}>
+              {t('Show more')}
+            </Button>
           ) : (
             <span className="muted">
-              These are the {MOST_READY} due soonest. <Link to="/orders?state=ready">All that are ready</Link>
+              {rich('These are the {most} due soonest. {link}', {
+                most: MOST_READY,
+                link: <Link to="/orders?state=ready">{t('All that are ready')}</Link>,
+              })}
             </span>
           )}
         </div>
       )}
       {data.items.length === 0 && (
-        <Empty title="No lines are ready">
-          <Link to="/orders/new">Take in an order</Link>: it can be started once its route is planned.
+        <Empty title={t('No lines are ready')}>
+          {rich('{link}: it can be started once its route is planned.', {
+            link: <Link to="/orders/new">{t('Take in an order')}</Link>,
+          })}
         </Empty>
       )}
     </Panel>
@@ -130,7 +144,7 @@ function ReadyRow({ line }: { line: OpenLine }) {
           </span>
         </span>
         <Button isBusy={attempt.isBusy('start')} onClick={onStart}>
-          Start {line.code}
+          {rich('Start {code}', { code: line.code })}
         </Button>
       </Row>
       <Refusal {...attempt.refusal('start')} />

@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import type { LedgerPage as Page, LedgerQuery } from '@saltflat/contract';
 import { PROCESSES, PROCESS_SHORT_NAMES } from '@saltflat/core/route';
 import { FAULTS } from '@saltflat/core/run';
@@ -31,8 +32,8 @@ export function LedgerPage() {
 /** How it went day by day. */
 const Days = () => (
   <>
-    <PageHead title="Ledger over time">
-      <Button to="/ledger">Piece by piece</Button>
+    <PageHead title={t('Ledger over time')}>
+      <Button to="/ledger">{t('Piece by piece')}</Button>
     </PageHead>
     <FillSplit columns="minmax(0, 1fr)" below={0}>
       <Scroll>
@@ -79,7 +80,7 @@ function Pieces() {
       width={148}
       value={filter[key]}
       options={[
-        { value: '', label: `${label}: any` },
+        { value: '', label: t('{label}: any', { label }) },
         ...options.map(([value, name]) => ({ value, label: name })),
       ]}
       onChange={(value) => set(key, value)}
@@ -87,10 +88,10 @@ function Pieces() {
   );
   return (
     <>
-      <PageHead title="Ledger" says={first && countWords(first)}>
+      <PageHead title={t('Ledger')} says={first && countWords(first)}>
         <SearchField
-          label="Search the ledger"
-          placeholder="Line, customer, person, lot"
+          label={t('Search the ledger')}
+          placeholder={t('Line, customer, person, lot')}
           width={216}
           value={search}
           onChange={(text) => set('search', text)}
@@ -110,8 +111,8 @@ function Pieces() {
           'Fault',
           Object.entries(FAULTS).map(([key, { name }]) => [key, name]),
         )}
-        <Button download={exportTo('json')}>JSON</Button>
-        <Button to="/ledger?view=days">Over time</Button>
+        <Button download={exportTo('json')}>{t('JSON')}</Button>
+        <Button to="/ledger?view=days">{t('Over time')}</Button>
       </PageHead>
       {filter.step !== '' && (
         <Note
@@ -119,28 +120,30 @@ function Pieces() {
           role="status"
           actions={
             <Button size="small" onClick={() => setParams({})}>
-              Show all
+              {t('Show all')}
             </Button>
           }
         >
-          Only what was made in one go.
+          {t('Only what was made in one go.')}
         </Note>
       )}
       <FillSplit columns="minmax(0, 1fr)" below={0}>
         <Panel as="div">
           {error && (
-            <Failed title="The ledger cannot be fetched" onRetry={() => void refetch()}>
+            <Failed title={t('The ledger cannot be fetched')} onRetry={() => void refetch()}>
               {problemMessage(error)}
             </Failed>
           )}
-          {!data && !error && <Loading what="the ledger" />}
+          {!data && !error && <Loading what={t('the ledger')} />}
           {data && rows.length === 0 && (
-            <Empty title="Nothing here">Pieces appear as soon as they are judged on the floor.</Empty>
+            <Empty title={t('Nothing here')}>
+              {t('Pieces appear as soon as they are judged on the floor.')}
+            </Empty>
           )}
           {rows.length > 0 && (
             <LedgerTable
               rows={rows}
-              says={`${rows.length} loaded, newest first`}
+              says={t('{count} loaded, newest first', { count: rows.length })}
               csvHref={exportTo('csv')}
               isMoreComing={isFetchingNextPage}
               onNearEnd={hasNextPage && !isFetchingNextPage ? more : undefined}

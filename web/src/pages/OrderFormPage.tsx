@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import { Suspense, lazy, useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
@@ -36,18 +37,20 @@ export function OrderFormPage() {
   return (
     <>
       <PageHead
-        title={orderId ? `Change ${order.data?.code ?? 'the order'}` : 'New order'}
+        title={orderId ? t('Change {n}', { n: order.data?.code ?? t('the order') }) : t('New order')}
         says={
           !orderId &&
-          'Drop the art, choose the garment, say how many. The route is planned as soon as it is taken in.'
+          t('Drop the art, choose the garment, say how many. The route is planned as soon as it is taken in.')
         }
       />
       {error && (
-        <Failed title="The form cannot be filled" onRetry={again}>
+        <Failed title={t('The form cannot be filled')} onRetry={again}>
           {problemMessage(error)}
         </Failed>
       )}
-      {!error && (!catalogue.data || (orderId && !order.data)) && <Loading what="garments and customers" />}
+      {!error && (!catalogue.data || (orderId && !order.data)) && (
+        <Loading what={t('garments and customers')} />
+      )}
       {catalogue.data && (!orderId || order.data) && (
         <OrderForm
           catalogue={catalogue.data}
@@ -63,7 +66,7 @@ export function OrderFormPage() {
             name={wanted.name}
             onAdded={(id, name) => {
               setWanted({ ...wanted, id });
-              tell({ words: `“${name}” is in the blanks now.` });
+              tell({ words: t('“{name}” is in the blanks now.', { name }) });
             }}
             onClose={() => setWanted(null)}
           />

@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import type { OrderPage } from '@saltflat/contract';
 import { Suspense, lazy, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
@@ -61,26 +62,26 @@ export function OrdersPage() {
     data !== undefined && orders.length === 0 && search === '' && state === 'open' && !orderId;
   return (
     <>
-      <PageHead title="Orders" says={data && countWords(data.pages[0])}>
+      <PageHead title={t('Orders')} says={data && countWords(data.pages[0])}>
         <SearchField
-          label="Search orders"
-          placeholder="Search code, customer, garment"
+          label={t('Search orders')}
+          placeholder={t('Search code, customer, garment')}
           value={search}
           onChange={setSearch}
         />
         <SelectField
-          label="State"
+          label={t('State')}
           isNameHidden
           width={140}
           value={state}
           options={[
-            { value: 'all', label: 'every state' },
+            { value: 'all', label: t('every state') },
             ...STATES.map((own) => ({ value: own, label: own.replaceAll('-', ' ') })),
           ]}
           onChange={(own) => set({ state: own })}
         />
         <Button look="primary" to="/orders/new">
-          New order
+          {t('New order')}
         </Button>
       </PageHead>
       <BackupNotice />
@@ -88,7 +89,7 @@ export function OrdersPage() {
         <Stack>
           <div>
             <Button size="small" to={`/orders?${params.toString()}`}>
-              Back to the list
+              {t('Back to the list')}
             </Button>
           </div>
           <ChosenOrder key={orderId} orderId={orderId} />
@@ -96,7 +97,7 @@ export function OrdersPage() {
       ) : isNothingOpen ? (
         <FillSplit columns="minmax(0, 1fr)">
           <Panel as="div">
-            <Suspense fallback={<Loading what="the shop" />}>
+            <Suspense fallback={<Loading what={t('the shop')} />}>
               <EmptyShop />
             </Suspense>
           </Panel>
@@ -105,11 +106,11 @@ export function OrdersPage() {
         <FillSplit columns="minmax(0, 1fr) minmax(360px, 30%)">
           <Panel as="div">
             {error && (
-              <Failed title="The orders cannot be fetched" onRetry={() => void refetch()}>
+              <Failed title={t('The orders cannot be fetched')} onRetry={() => void refetch()}>
                 {problemMessage(error)}
               </Failed>
             )}
-            {!data && !error && <Loading what="the orders" />}
+            {!data && !error && <Loading what={t('the orders')} />}
             {data && orders.length === 0 && <NoneHere search={search} />}
             {orders.length > 0 && (
               <OrderTable
@@ -117,7 +118,7 @@ export function OrdersPage() {
                 selectedId={orderId}
                 sorting={{ key: sort, direction }}
                 nowMs={serverNow()}
-                says={`${orders.length} loaded`}
+                says={t('{count} loaded', { count: orders.length })}
                 csvHref={`/api/v1/orders.csv?${new URLSearchParams(withoutEmpty({ ...query, limit: undefined })).toString()}`}
                 isMoreComing={isFetchingNextPage}
                 onSort={({ key, direction: way }) => set({ sort: key, direction: way })}
@@ -130,8 +131,8 @@ export function OrdersPage() {
             {orderId ? (
               <ChosenOrder key={orderId} orderId={orderId} />
             ) : (
-              <Empty title="No order chosen">
-                Choose one on the left to see its lines and start it on the floor.
+              <Empty title={t('No order chosen')}>
+                {t('Choose one on the left to see its lines and start it on the floor.')}
               </Empty>
             )}
           </Scroll>
@@ -142,8 +143,8 @@ export function OrdersPage() {
 }
 
 const NoneHere = ({ search }: { search: string }) => (
-  <Empty title={search === '' ? 'No orders here' : 'Nothing matches'}>
-    {search === '' ? 'Choose another state, or all of them.' : 'Try fewer letters, or every state.'}
+  <Empty title={search === '' ? t('No orders here') : t('Nothing matches')}>
+    {search === '' ? t('Choose another state, or all of them.') : t('Try fewer letters, or every state.')}
   </Empty>
 );
 

@@ -1,3 +1,4 @@
+import { rich, t } from '../words/index.ts';
 import type { OrderLine, ProvenLine, RouteVersion, SettingOverride, SourceChoice } from '@saltflat/contract';
 import { promiseSlip } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
@@ -28,8 +29,8 @@ export function RoutePage() {
   if (lineId) return <LineRoute key={lineId} lineId={lineId} />;
   return (
     <>
-      <PageHead title="Route" says="Choose a line to see its settings and the reasons for them." />
-      <LinePicker to={(id) => `/route/${id}`} what="route" />
+      <PageHead title={t('Route')} says={t('Choose a line to see its settings and the reasons for them.')} />
+      <LinePicker to={(id) => `/route/${id}`} what={t('route')} />
     </>
   );
 }
@@ -55,11 +56,14 @@ function LineRoute({ lineId }: { lineId: string }) {
   const failure = error ?? routeError;
   if (failure)
     return (
-      <Failed title="This route cannot be shown" onRetry={() => void (error ? refetch() : refetchRoute())}>
+      <Failed
+        title={t('This route cannot be shown')}
+        onRetry={() => void (error ? refetch() : refetchRoute())}
+      >
         {problemMessage(failure)}
       </Failed>
     );
-  if (!data || !versions) return <Loading what="the route" />;
+  if (!data || !versions) return <Loading what={t('the route')} />;
   const { line, customer, orderId, dueAt } = data;
   const [latest] = versions;
   const current = versions.find(({ isCurrent }) => isCurrent) ?? latest;
@@ -110,11 +114,11 @@ function LineRoute({ lineId }: { lineId: string }) {
             : `. You are looking at version ${version.number}; version ${current.number} is the one it is made by.`
         }`}
       >
-        <Link to={`/orders/${orderId}`}>Order</Link>
-        <Link to={`/artwork/${lineId}`}>Artwork</Link>
+        <Link to={`/orders/${orderId}`}>{t('Order')}</Link>
+        <Link to={`/artwork/${lineId}`}>{t('Artwork')}</Link>
         {line.state === 'ready' && (
           <Button look="primary" onClick={onStart} isBusy={attempt.isBusy('start')}>
-            Start on the floor
+            {t('Start on the floor')}
           </Button>
         )}
       </PageHead>
@@ -170,22 +174,30 @@ function NotCurrent({ line, shown, orderId }: { line: OrderLine; shown: RouteVer
   if (line.state === 'planning')
     return (
       <Note tone="caution">
-        ◐ {line.code} is being planned anew. Version {shown.number} below is from before.
-        <Measuring lineId={line.id} />
+        {rich('◐ {code} is being planned anew. Version {number} below is from before.{measuring}', {
+          code: line.code,
+          number: shown.number,
+          measuring: <Measuring lineId={line.id} />,
+        })}
       </Note>
     );
   if (line.state === 'failed')
     return (
       <Note tone="alarm" role="status">
-        ■ {line.code} cannot be planned as it now is: {line.planProblem} Version {shown.number} below is from
-        before.
+        {rich(
+          '■ {code} cannot be planned as it now is: {planProblem} Version {number} below is from before.',
+          { code: line.code, planProblem: line.planProblem, number: shown.number },
+        )}
       </Note>
     );
   if (line.state === 'art-to-mend')
     return (
       <Note tone="alarm" role="status">
-        ◆ Something in the art of {line.code} stops the print. <Link to={`/artwork/${line.id}`}>Mend it</Link>
-        , or have it <Link to={`/orders/${orderId}`}>printed as it is</Link> by name.
+        {rich('◆ Something in the art of {code} stops the print. {link}, or have it {link2} by name.', {
+          code: line.code,
+          link: <Link to={`/artwork/${line.id}`}>{t('Mend it')}</Link>,
+          link2: <Link to={`/orders/${orderId}`}>{t('printed as it is')}</Link>,
+        })}
       </Note>
     );
   return null;
@@ -205,8 +217,14 @@ function NoRoute({
       ? 'It is being planned. Nothing is lost when you leave this page.'
       : 'It has no artwork yet.');
   return (
-    <Empty title={isPlanning ? `${line.code} has no route yet` : `${line.code} has no route`}>
-      {why} <Link to={`/orders/${orderId}/edit`}>Open the order</Link>
+    <Empty
+      title={
+        isPlanning
+          ? t('{code} has no route yet', { code: line.code })
+          : t('{code} has no route', { code: line.code })
+      }
+    >
+      {why} <Link to={`/orders/${orderId}/edit`}>{t('Open the order')}</Link>
       {isPlanning && <Measuring lineId={line.id} />}
     </Empty>
   );

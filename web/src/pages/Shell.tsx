@@ -1,3 +1,4 @@
+import { rich, t } from '../words/index.ts';
 import { countdownS } from '@saltflat/core/run';
 import type { Writing } from '@saltflat/core/units';
 import { Suspense, lazy, useEffect, useState } from 'react';
@@ -61,10 +62,10 @@ export function Shell() {
   const writing = useHeardWriting();
   return (
     <WritingProvider value={writing}>
-      <SkipLink href="#place">To the page</SkipLink>
+      <SkipLink href="#place">{t('To the page')}</SkipLink>
       <TopBar>
-        <Brand to="/orders">Saltflat</Brand>
-        <nav aria-label="Places">
+        <Brand to="/orders">{t('Saltflat')}</Brand>
+        <nav aria-label={t('Places')}>
           {PLACES.map(({ path, name }) => (
             <NavLink key={path} to={path}>
               {name}
@@ -72,11 +73,17 @@ export function Shell() {
           ))}
         </nav>
         <Room />
-        <Button look="quiet" size="small" label="Find anything" hint="/" onClick={() => setIsFinding(true)}>
-          Find
+        <Button
+          look="quiet"
+          size="small"
+          label={t('Find anything')}
+          hint="/"
+          onClick={() => setIsFinding(true)}
+        >
+          {t('Find')}
         </Button>
         <WideOnly>
-          <BarLink to="/floor">{timers === 1 ? '1 timer' : `${timers} timers`}</BarLink>
+          <BarLink to="/floor">{timers === 1 ? t('1 timer') : t('{timers} timers', { timers })}</BarLink>
         </WideOnly>
         <UnitSwitch />
         <WideOnly>
@@ -84,7 +91,7 @@ export function Shell() {
         </WideOnly>
         <WorkingAs />
         <WideOnly>
-          <Button look="quiet" size="small" label="Keys" onClick={() => setIsHelp(true)}>
+          <Button look="quiet" size="small" label={t('Keys')} onClick={() => setIsHelp(true)}>
             ?
           </Button>
         </WideOnly>
@@ -92,7 +99,7 @@ export function Shell() {
       <ShiftStrip moments={moments} nowMs={nowMs} />
       <Offline />
       <Place id="place" tabIndex={-1}>
-        <Suspense fallback={<Loading what="the page" />}>
+        <Suspense fallback={<Loading what={t('the page')} />}>
           <Outlet />
         </Suspense>
       </Place>
@@ -135,7 +142,12 @@ function UnitSwitch() {
   return (
     <Button
       size="small"
-      label={`Units: °${units.temperature} and ${units.length}. Change to °${other.temperature} and ${other.length}`}
+      label={t('Units: °{temperature} and {count}. Change to °{temperature2} and {count2}', {
+        temperature: units.temperature,
+        count: units.length,
+        temperature2: other.temperature,
+        count2: other.length,
+      })}
       onClick={() => dispatch(ownWritingChosen(other))}
     >
       °{units.temperature} {units.length}
@@ -153,12 +165,18 @@ function Humidity() {
   return (
     <BarLink
       to="/devices"
-      aria-label={`Room humidity ${shown}${isHumid ? ': over 60 %, powder clings to bare film' : ''}${fault === null ? '' : `: ${fault}`}`}
+      aria-label={t('Room humidity {shown}{which}{which2}', {
+        shown,
+        which: isHumid ? t(': over 60 %, powder clings to bare film') : '',
+        which2: fault === null ? '' : `: ${fault}`,
+      })}
       style={isAlarm ? { color: 'var(--rose-ink)', fontWeight: 600 } : {}}
     >
-      RH {shown}
-      {isHumid && ' ◆ humid'}
-      {fault !== null && ' ■ no reading'}
+      {rich('RH {shown}{n}{n2}', {
+        shown,
+        n: isHumid && t(' ◆ humid'),
+        n2: fault !== null && t(' ■ no reading'),
+      })}
     </BarLink>
   );
 }
@@ -168,9 +186,9 @@ function WorkingAs() {
   const dispatch = useDispatch();
   return (
     <TextField
-      label="Your name"
+      label={t('Your name')}
       isNameHidden
-      placeholder="Your name"
+      placeholder={t('Your name')}
       maxLength={60}
       width={112}
       value={name}
@@ -185,8 +203,10 @@ function Offline() {
   if (connection !== 'lost') return null;
   return (
     <Banner role="status">
-      ■ No connection to the server. What you see may be old. Floor steps are kept on this device
-      {waiting.length > 0 && ` (${waiting.length} waiting)`} and sent when it is back.
+      {rich(
+        '■ No connection to the server. What you see may be old. Floor steps are kept on this device{n} and sent when it is back.',
+        { n: waiting.length > 0 && t(' ({count} waiting)', { count: waiting.length }) },
+      )}
     </Banner>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import { When } from '../units/Written.tsx';
 import { formatClock } from '@saltflat/core/units';
 import dayjs from 'dayjs';
@@ -18,7 +19,7 @@ export function ShiftStrip({ moments, nowMs }: { moments: readonly Moment[]; now
   const [next] = moments;
   const inS = next ? (next.action.dueAt - nowMs) / 1000 : 0;
   return (
-    <section className="shift-strip" aria-label="Shift">
+    <section className="shift-strip" aria-label={t('Shift')}>
       <div className="shift-line" aria-hidden="true">
         {Array.from({ length: ENDS_AT - STARTS_AT - 1 }, (_, i) => (
           <span key={i} className="hour" style={{ left: at(startMs + (i + 1) * 3_600_000) }}>
@@ -40,11 +41,11 @@ export function ShiftStrip({ moments, nowMs }: { moments: readonly Moment[]; now
         <When at={nowMs} as="time" />
         {next ? (
           <Link to={`/floor/${next.live.run.id}`}>
-            ◆ {inS > 0 ? `${formatClock(Math.ceil(inS))} ` : 'now: '}
+            ◆ {inS > 0 ? `${formatClock(Math.ceil(inS))} ` : t('now: ')}
             {next.title.toLowerCase()}, {codesIn(next.live, next.action.step)}
           </Link>
         ) : (
-          <span className="muted">no hands needed</span>
+          <span className="muted">{t('no hands needed')}</span>
         )}
       </div>
     </section>

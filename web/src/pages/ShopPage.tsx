@@ -1,3 +1,4 @@
+import { rich, t } from '../words/index.ts';
 import type { Catalogue, ShopChanged } from '@saltflat/contract';
 import { useMemo, useState } from 'react';
 import { useMatch, useNavigate, useParams } from 'react-router';
@@ -59,16 +60,16 @@ export function ShopPage() {
   const { data, error, refetch } = useCatalogueQuery();
   if (error)
     return (
-      <Failed title="The set-up cannot be shown" onRetry={() => void refetch()}>
+      <Failed title={t('The set-up cannot be shown')} onRetry={() => void refetch()}>
         {problemMessage(error)}
       </Failed>
     );
-  if (!data) return <Loading what="the set-up" />;
+  if (!data) return <Loading what={t('the set-up')} />;
   return (
     <>
       <PageHead
-        title="Shop"
-        says="What is set up here. A change re-plans the routes that were not run yet, and says how."
+        title={t('Shop')}
+        says={t('What is set up here. A change re-plans the routes that were not run yet, and says how.')}
       />
       {isList(part) ? (
         <Records key={part} list={part} recordId={recordId ?? null} catalogue={data} />
@@ -104,7 +105,7 @@ function PartIndex({ catalogue }: { catalogue: Catalogue }) {
   };
   return (
     <Panel as="div">
-      <nav aria-label="Parts of the set-up">
+      <nav aria-label={t('Parts of the set-up')}>
         <Rows>
           {PARTS.map(([part, name]) => (
             <li key={part}>
@@ -188,14 +189,14 @@ function Records({
       <Stack style={{ height: '100%' }}>
         <Row>
           <SearchField
-            label={`Search the ${list}`}
-            placeholder={`Search the ${list}`}
+            label={t('Search the {list}', { list })}
+            placeholder={t('Search the {list}', { list })}
             value={search}
             onChange={setSearch}
           />
           <Grow />
           <Button look="primary" onClick={() => open('new')}>
-            New {list.slice(0, -1)}
+            {rich('New {list}', { list: list.slice(0, -1) })}
           </Button>
         </Row>
         <Refusal words={refusal} />
@@ -205,7 +206,7 @@ function Records({
               <strong>{told.words}</strong>
               {told.undo && (
                 <Button size="small" onClick={told.undo}>
-                  Undo
+                  {t('Undo')}
                 </Button>
               )}
             </Row>

@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import { formatQuantity } from '@saltflat/core/units';
 import { useUnits } from '../units/writingSlice.ts';
 import { heatColour } from './heatColour.ts';
@@ -7,7 +8,7 @@ import type { TracePiece } from './layoutTrace.ts';
 /** The heat trace in a list: 120 × 24. */
 export function Spark({ pieces }: { pieces: readonly TracePiece[] }) {
   const system = useUnits();
-  if (pieces.length === 0) return <span className="muted small">no route yet</span>;
+  if (pieces.length === 0) return <span className="muted small">{t('no route yet')}</span>;
   const drawn = layoutTrace(pieces, 120, 19);
   const hottest = Math.max(...pieces.map(({ tempC }) => tempC));
   return (
@@ -15,7 +16,9 @@ export function Spark({ pieces }: { pieces: readonly TracePiece[] }) {
       width="120"
       height="24"
       role="img"
-      aria-label={`Heat trace, hottest ${formatQuantity(hottest, 'temperature', system)}`}
+      aria-label={t('Heat trace, hottest {hottest}', {
+        hottest: formatQuantity(hottest, 'temperature', system),
+      })}
       style={{ display: 'block' }}
     >
       {drawn.map((piece, i) => (

@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import type { RouteDifference, Shown } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
 import { isSaid } from '@saltflat/core/words';
@@ -23,7 +24,7 @@ export function DifferenceList({ differences }: { differences: readonly RouteDif
           {before !== null && <s className="muted">{written(before)}</s>}
           {before !== null && after !== null && ' → '}
           {after !== null && <strong>{written(after)}</strong>}
-          {after === null && before !== null && ' gone'}
+          {after === null && before !== null && t(' gone')}
         </li>
       ))}
     </Stack>

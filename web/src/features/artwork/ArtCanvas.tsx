@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { UnitSystem } from '@saltflat/core/units';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
@@ -128,22 +129,22 @@ export function ArtCanvas(props: Props) {
   };
   const zoom = (
     <Row gap={2}>
-      <ZoomKey look="words" label="Zoom out" onClick={() => middle(1 / STEP)}>
+      <ZoomKey look="words" label={t('Zoom out')} onClick={() => middle(1 / STEP)}>
         −
       </ZoomKey>
       <span className="small" aria-live="polite" style={{ minWidth: 48, textAlign: 'center' }}>
         {Math.round((100 * shown.pxPerMm) / artPxPerMm)} %
       </span>
-      <ZoomKey look="words" label="Zoom in" onClick={() => middle(STEP)}>
+      <ZoomKey look="words" label={t('Zoom in')} onClick={() => middle(STEP)}>
         +
       </ZoomKey>
       <ZoomKey look="words" onClick={() => setView(null)}>
-        Fit
+        {t('Fit')}
       </ZoomKey>
-      <ZoomKey look="words" label="One screen pixel for each" onClick={() => magnify(1)}>
+      <ZoomKey look="words" label={t('One screen pixel for each')} onClick={() => magnify(1)}>
         1 : 1
       </ZoomKey>
-      <ZoomKey look="words" label="Eight screen pixels for each" onClick={() => magnify(8)}>
+      <ZoomKey look="words" label={t('Eight screen pixels for each')} onClick={() => magnify(8)}>
         1 : 8
       </ZoomKey>
     </Row>

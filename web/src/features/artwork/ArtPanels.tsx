@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { isFilmProcess } from '@saltflat/core/route';
 import type { LinePrint, OrderLine, Preparation } from '@saltflat/contract';
 import type { Finding, Fix, PrintProcess } from '@saltflat/core/artwork';
@@ -52,12 +53,12 @@ export function ArtPanels(props: Props) {
   const { draft } = desk;
   const count = art.figures?.findings.length ?? 0;
   return (
-    <Panel label="About the artwork" style={{ display: 'flex', flexDirection: 'column' }}>
+    <Panel label={t('About the artwork')} style={{ display: 'flex', flexDirection: 'column' }}>
       <Tabs
-        label="About the artwork"
+        label={t('About the artwork')}
         tabs={PANELS.map((one) => ({
           value: one,
-          label: one === 'findings' && count > 0 ? `Findings ${count}` : NAMES[one],
+          label: one === 'findings' && count > 0 ? t('Findings {count}', { count }) : NAMES[one],
         }))}
         value={panel}
         onChange={setPanel}
@@ -77,7 +78,7 @@ export function ArtPanels(props: Props) {
             ) : (
               <Measuring />
             )}
-            <Under>Done to the file before it is printed</Under>
+            <Under>{t('Done to the file before it is printed')}</Under>
             <StepList
               steps={draft.steps}
               system={system}
@@ -123,7 +124,7 @@ export function ArtPanels(props: Props) {
 
 const Measuring = () => (
   <p className="muted" role="status" style={{ padding: 24, textAlign: 'center' }}>
-    Measuring every pixel …
+    {t('Measuring every pixel …')}
   </p>
 );
 const Under = styled('h3')({

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { LinePrint, OrderLine } from '@saltflat/contract';
 import type { ArtJob } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
@@ -76,8 +77,8 @@ export function ArtStage(props: Props) {
   const shown = layers.find((one) => one.layer === layer);
   const split = before ? 'x' : null;
   return (
-    <Panel label="Picture" style={{ display: 'flex', flexDirection: 'column' }}>
-      <LayerKeys role="group" aria-label="Layers">
+    <Panel label={t('Picture')} style={{ display: 'flex', flexDirection: 'column' }}>
+      <LayerKeys role="group" aria-label={t('Layers')}>
         {layers.map((one) => (
           <LayerKey
             key={one.layer}
@@ -93,18 +94,18 @@ export function ArtStage(props: Props) {
         <LayerKey
           look="words"
           isPressed={beforeJob !== null}
-          title={`Left: ${beforeName}. [ and ] move the line`}
+          title={t('Left: {beforeName}. [ and ] move the line', { beforeName })}
           onClick={props.onSplit}
         >
-          Split <kbd>x</kbd>
+          {rich('Split {key}', { key: <kbd>x</kbd> })}
         </LayerKey>
         <LayerKey
           look="words"
           isPressed={isOnGarment}
-          title="The print to scale on a middle size of the garment"
+          title={t('The print to scale on a middle size of the garment')}
           onClick={props.onGarment}
         >
-          Outline <kbd>o</kbd>
+          {rich('Outline {key}', { key: <kbd>o</kbd> })}
         </LayerKey>
       </LayerKeys>
       <div className="art-frame" style={{ background: job.garment }} data-busy={art.isStale}>
@@ -116,7 +117,10 @@ export function ArtStage(props: Props) {
             garmentHex={job.garment}
             system={system}
             places={places}
-            label={`${print.artwork?.name ?? 'Artwork'}: ${shown?.says ?? ''}; plus and minus zoom, arrows move, 0 fits, 1 and 8 show single pixels`}
+            label={t('{n}: {n2}; plus and minus zoom, arrows move, 0 fits, 1 and 8 show single pixels', {
+              n: print.artwork?.name ?? t('Artwork'),
+              n2: shown?.says ?? '',
+            })}
             onHover={probe}
             onPick={props.onPick}
             zoomRoom={zoomRoom}
@@ -125,13 +129,13 @@ export function ArtStage(props: Props) {
       </div>
       <Readings className="small">
         {props.onPick ? (
-          <strong>Click the colour to take out.</strong>
+          <strong>{t('Click the colour to take out.')}</strong>
         ) : hovered ? (
           <Readout at={hovered} system={system} />
         ) : (
           <span className="muted">
             {shown?.says}
-            {isMask(layer) && art.isStale ? ' (shown once every pixel is measured)' : ''}
+            {isMask(layer) && art.isStale ? t(' (shown once every pixel is measured)') : ''}
           </span>
         )}
         <Grow />
@@ -178,12 +182,16 @@ function Readout({ at, system }: { at: ArtProbe; system: UnitSystem }) {
         : `${formatQuantity(at.widthMm, 'length', system, system.length === 'mm' ? 2 : 3)} wide`;
   return (
     <span className="nowrap">
-      {at.alpha > 0 && (
-        <>
-          <Swatch hex={at.hex} /> <span className="code">{at.hex}</span>,{' '}
-        </>
-      )}
-      alpha {Math.round(100 * at.alpha)} %, white {Math.round(100 * at.white)} %, {width}
+      {rich('{n}alpha {Math} %, white {Math2} %, {width}', {
+        n: at.alpha > 0 && (
+          <>
+            <Swatch hex={at.hex} /> <span className="code">{at.hex}</span>,{' '}
+          </>
+        ),
+        Math: Math.round(100 * at.alpha),
+        Math2: Math.round(100 * at.white),
+        width,
+      })}
     </span>
   );
 }

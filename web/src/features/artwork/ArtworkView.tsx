@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { LinePrint, OrderLine, Preparation } from '@saltflat/contract';
 import type { ArtJob, Finding, Fix, PrintProcess } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
@@ -102,7 +103,7 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
 
   if (art.problem && !art.picture)
     return (
-      <Failed title="The artwork cannot be shown" onRetry={art.retry}>
+      <Failed title={t('The artwork cannot be shown')} onRetry={art.retry}>
         {art.problem}
       </Failed>
     );
@@ -110,22 +111,26 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
   return (
     <>
       {desk.isOvertaken && (
-        <Overtaken what={`The route of ${line.code}`} onKeepMine={desk.keepMine} onStartAgain={desk.reset} />
+        <Overtaken
+          what={t('The route of {code}', { code: line.code })}
+          onKeepMine={desk.keepMine}
+          onStartAgain={desk.reset}
+        />
       )}
       <Row style={{ paddingBottom: 8 }}>
         <SelectField
-          label="Judged for"
+          label={t('Judged for')}
           width={300}
           value={process}
           options={PROCESSES.map(([value, words]) => ({
             value,
-            label: value === job.process ? `${words}, as planned` : words,
+            label: value === job.process ? t('{words}, as planned', { words }) : words,
           }))}
           onChange={setProcess}
         />
         {process !== job.process && (
           <Note tone="caution" isSmall>
-            Only tried: the line stays as it is planned.
+            {t('Only tried: the line stays as it is planned.')}
           </Note>
         )}
         <Grow />
@@ -135,10 +140,10 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
         {onKeep && (
           <>
             <Button size="small" disabled={!desk.canUndo} onClick={desk.undo}>
-              Undo
+              {t('Undo')}
             </Button>
             <Button size="small" disabled={!desk.canRedo} onClick={desk.redo}>
-              Redo
+              {t('Redo')}
             </Button>
             <Button
               look="primary"
@@ -146,7 +151,7 @@ export function ArtworkView({ line, print, lines, job, prices, by, basedOn, onKe
               disabled={!desk.isChanged || isKeeping}
               onClick={() => void keep()}
             >
-              {isKeeping ? 'Planning …' : desk.isChanged ? 'Keep for this print' : 'Kept'}
+              {isKeeping ? t('Planning …') : desk.isChanged ? t('Keep for this print') : t('Kept')}
             </Button>
           </>
         )}

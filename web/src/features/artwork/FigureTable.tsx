@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { ArtFigures, InkChannel } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
@@ -51,7 +52,7 @@ export function FigureTable({
   const total = rows.reduce((sum, { cents }) => sum + (cents ?? 0), 0);
   return (
     <SimpleTable
-      label="What one print uses"
+      label={t('What one print uses')}
       columns={COLUMNS}
       rows={rows}
       keyOf={({ name }) => name}
@@ -64,7 +65,7 @@ export function FigureTable({
 const COLUMNS: TableColumn<Row>[] = [
   {
     key: 'name',
-    title: 'One print',
+    title: t('One print'),
     cell: ({ name, basis }) => (
       <>
         {name}
@@ -72,10 +73,10 @@ const COLUMNS: TableColumn<Row>[] = [
       </>
     ),
   },
-  { key: 'amount', title: 'Amount', isNumber: true, cell: ({ value }) => value },
+  { key: 'amount', title: t('Amount'), isNumber: true, cell: ({ value }) => value },
   {
     key: 'cents',
-    title: 'Cents',
+    title: t('Cents'),
     isNumber: true,
     cell: ({ cents }) => (cents === null ? '' : cents.toFixed(1)),
   },

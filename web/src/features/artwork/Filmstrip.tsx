@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { LinePrint, OrderLine } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { RowLink, TOKENS, styled } from '../../ui/index.ts';
@@ -15,7 +16,7 @@ export function Filmstrip({ lines, current }: { lines: readonly OrderLine[]; cur
   );
   if (frames.length < 2) return null;
   return (
-    <Strip aria-label="Artworks of this order">
+    <Strip aria-label={t('Artworks of this order')}>
       {frames.map(({ line, print }) => (
         <Frame
           key={`${line.id}/${print.id}`}
@@ -28,8 +29,8 @@ export function Filmstrip({ lines, current }: { lines: readonly OrderLine[]; cur
           <span>
             <span className="code">{line.code}</span> {PLACEMENTS[print.placement].label}
             <span className="muted small" style={{ display: 'block' }}>
-              {line === own ? 'same garment' : `${line.colour.name} ${line.styleName}`}
-              {print.artwork === null && ', no artwork yet'}
+              {line === own ? t('same garment') : `${line.colour.name} ${line.styleName}`}
+              {print.artwork === null && t(', no artwork yet')}
             </span>
           </span>
         </Frame>

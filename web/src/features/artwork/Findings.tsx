@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { sayFinding, sayFix } from '@saltflat/core/artwork';
 import type { Finding, Fix } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
@@ -24,12 +25,14 @@ export function Findings({ findings, pointed, onPoint, onFix }: Props) {
   if (findings.length === 0) {
     return (
       <p style={{ padding: '12px 16px' }}>
-        <span aria-hidden="true">● </span>Nothing stands out: this file can be printed as it is.
+        {rich('{part}Nothing stands out: this file can be printed as it is.', {
+          part: <span aria-hidden="true">● </span>,
+        })}
       </p>
     );
   }
   return (
-    <Rows aria-label="Findings">
+    <Rows aria-label={t('Findings')}>
       {findings.map((finding) => {
         const { title, text } = sayFinding(finding);
         const place = pointed?.code === finding.code ? pointed.place : -1;
@@ -48,7 +51,7 @@ export function Findings({ findings, pointed, onPoint, onFix }: Props) {
             <p>
               {words(text)}
               {finding.confidence === 'likely' && (
-                <span className="muted"> Likely, not sure: look for yourself.</span>
+                <span className="muted">{t(' Likely, not sure: look for yourself.')}</span>
               )}
             </p>
             <Row gap={8} style={{ paddingTop: 6 }}>

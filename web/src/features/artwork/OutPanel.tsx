@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { When } from '../../units/Written.tsx';
 import { isFilmProcess } from '@saltflat/core/route';
 import type { LinePrint, OrderLine, ProofAnswerInput } from '@saltflat/contract';
@@ -22,7 +23,7 @@ export function OutPanel({ line, print, by, isChanged }: Props) {
     <Stack gap={20} pad="14px 16px">
       {isChanged && (
         <Note tone="caution" isSmall>
-          Files are made of what is kept for the line. Keep what you are trying first.
+          {t('Files are made of what is kept for the line. Keep what you are trying first.')}
         </Note>
       )}
       <Files line={line} print={print} />
@@ -47,8 +48,8 @@ function Files({ line, print }: { line: OrderLine; print: LinePrint }) {
       : []),
   ];
   return (
-    <Stack as="section" aria-label="Files" gap={8}>
-      <h3>Files at the print’s resolution</h3>
+    <Stack as="section" aria-label={t('Files')} gap={8}>
+      <h3>{t('Files at the print’s resolution')}</h3>
       <Rows>
         {rows.map(([plane, name]) => (
           <li key={plane} style={{ display: 'flex', gap: 14, padding: '5px 0' }}>
@@ -58,7 +59,7 @@ function Files({ line, print }: { line: OrderLine; print: LinePrint }) {
                 key={format}
                 href={`/api/v1/lines/${line.id}/plane?print=${print.id}&plane=${plane}&format=${format}`}
                 download
-                aria-label={`${name} as ${format.toUpperCase()}`}
+                aria-label={t('{name} as {format}', { name, format: format.toUpperCase() })}
               >
                 {format.toUpperCase()}
               </a>
@@ -67,7 +68,9 @@ function Files({ line, print }: { line: OrderLine; print: LinePrint }) {
         ))}
       </Rows>
       {isFilm && (
-        <p className="muted small">The pair is mirrored already: switch mirroring off where it is printed.</p>
+        <p className="muted small">
+          {t('The pair is mirrored already: switch mirroring off where it is printed.')}
+        </p>
       )}
     </Stack>
   );
@@ -90,32 +93,35 @@ function Proof({ line, by }: { line: OrderLine; by: string }) {
     filling.submit();
   };
   return (
-    <Stack as="section" aria-label="Proof" gap={8}>
-      <h3>Proof for the customer</h3>
+    <Stack as="section" aria-label={t('Proof')} gap={8}>
+      <h3>{t('Proof for the customer')}</h3>
       <p>
         <a href={`/api/v1/lines/${line.id}/proof.pdf`} download>
-          Proof, {line.prints.length === 1 ? 'one page' : `${line.prints.length} pages`} (PDF)
+          {rich('Proof, {which} (PDF)', {
+            which:
+              line.prints.length === 1 ? t('one page') : t('{length} pages', { length: line.prints.length }),
+          })}
         </a>
       </p>
       {answers.map(({ id, verdict, customerName: who, at, note: said, routeNumber }) => (
         <p key={id} className="small">
           <span aria-hidden="true">{verdict === 'approved' ? '● ' : '◆ '}</span>
-          {verdict === 'approved' ? 'Approved by' : 'Changes wanted by'} <strong>{who}</strong>,{' '}
+          {verdict === 'approved' ? t('Approved by') : t('Changes wanted by')} <strong>{who}</strong>,{' '}
           <When at={at} as="date" />
-          {routeNumber !== null && `, route version ${routeNumber}`}
+          {routeNumber !== null && t(', route version {routeNumber}', { routeNumber })}
           {said !== '' && `: ${said}`}
         </p>
       ))}
       <Row gap={8}>
-        <FilledText filling={filling} name="customerName" label="Who answered" />
-        <FilledText filling={filling} name="note" label="Note" width={180} />
+        <FilledText filling={filling} name="customerName" label={t('Who answered')} />
+        <FilledText filling={filling} name="note" label={t('Note')} width={180} />
       </Row>
       <Row gap={8}>
         <Button look="primary" size="small" isBusy={filling.isSending} onClick={() => answer('approved')}>
-          Record approval
+          {t('Record approval')}
         </Button>
         <Button size="small" isBusy={filling.isSending} onClick={() => answer('changes-wanted')}>
-          Changes wanted
+          {t('Changes wanted')}
         </Button>
       </Row>
       <Refusal words={filling.refusal} />
@@ -140,14 +146,15 @@ function Rights({ print, by }: { print: LinePrint; by: string }) {
     if (done.error) setChosen(saidOf(artwork));
   };
   return (
-    <Stack as="section" aria-label="Rights" gap={8}>
-      <h3>Whose image is it?</h3>
+    <Stack as="section" aria-label={t('Rights')} gap={8}>
+      <h3>{t('Whose image is it?')}</h3>
       <p className="muted small">
-        Selling a transfer is selling the image; a licence to put it on a garment may not cover that. Asked
-        once for this file.
+        {t(
+          'Selling a transfer is selling the image; a licence to put it on a garment may not cover that. Asked once for this file.',
+        )}
       </p>
       <RadioField
-        label="Whose image is it?"
+        label={t('Whose image is it?')}
         isNameHidden
         look="list"
         value={chosen}

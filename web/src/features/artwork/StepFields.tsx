@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { ArtStep } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
@@ -26,7 +27,7 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
       return (
         <Stack gap={10} pad={INSIDE}>
           <SliderField
-            label="Full ink from"
+            label={t('Full ink from')}
             shown={`${Math.round((100 * step.threshold) / 255)} % alpha`}
             min={1}
             max={255}
@@ -40,7 +41,7 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
       return (
         <Stack gap={10} pad={INSIDE}>
           <SliderField
-            label="Dots apart"
+            label={t('Dots apart')}
             shown={fine(step.cellMm)}
             min={0.6}
             max={2.5}
@@ -55,7 +56,7 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
       return (
         <Stack gap={10} pad={INSIDE}>
           <SliderField
-            label="What is thinner than"
+            label={t('What is thinner than')}
             shown={fine(step.thinnerThanMm)}
             min={0.1}
             max={1.5}
@@ -64,7 +65,7 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
             onChange={(thinnerThanMm) => onChange({ ...step, thinnerThanMm })}
           />
           <SliderField
-            label="By"
+            label={t('By')}
             shown={fine(step.byMm)}
             min={0.05}
             max={1}
@@ -78,7 +79,7 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
       return (
         <Stack gap={10} pad={INSIDE}>
           <SliderField
-            label="Smaller than"
+            label={t('Smaller than')}
             shown={`${step.smallerThanMm2.toFixed(2)} mm²`}
             min={0.05}
             max={2}
@@ -92,7 +93,7 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
       return (
         <Stack gap={10} pad={INSIDE}>
           <SliderField
-            label="Holes"
+            label={t('Holes')}
             shown={fine(step.holeMm)}
             min={0.8}
             max={3}
@@ -103,7 +104,7 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
             }
           />
           <SliderField
-            label="From hole to hole"
+            label={t('From hole to hole')}
             shown={fine(step.pitchMm)}
             min={1.4}
             max={8}
@@ -116,7 +117,7 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
     default:
       return (
         <p className="muted small" style={{ padding: INSIDE }}>
-          Nothing to set.
+          {t('Nothing to set.')}
         </p>
       );
   }
@@ -135,26 +136,33 @@ function KnockOutFields({ step, isCleaning, onChange, onClean, onPick }: KnockOu
     <Stack gap={10} pad={INSIDE}>
       <Row>
         <Row gap={8}>
-          Colour
-          <ColourField label="Colour" hex={step.hex} onChange={(hex) => onChange({ ...step, hex })} />
-          <span className="code">{step.hex}</span>
+          {rich('Colour{colourfield}{part}', {
+            colourfield: (
+              <ColourField
+                label={t('Colour')}
+                hex={step.hex}
+                onChange={(hex) => onChange({ ...step, hex })}
+              />
+            ),
+            part: <span className="code">{step.hex}</span>,
+          })}
         </Row>
         <Button size="small" onClick={onPick}>
-          Pick from the picture
+          {t('Pick from the picture')}
         </Button>
       </Row>
       <RadioField
-        label="Where"
+        label={t('Where')}
         isNameHidden
         value={step.mode}
         options={[
-          { value: 'global', label: 'Wherever it is' },
-          { value: 'flood', label: 'From the border in' },
+          { value: 'global', label: t('Wherever it is') },
+          { value: 'flood', label: t('From the border in') },
         ]}
         onChange={(mode) => onChange({ ...step, mode })}
       />
       <SliderField
-        label="Tolerance"
+        label={t('Tolerance')}
         shown={String(step.tol)}
         min={0}
         max={40}
@@ -164,7 +172,7 @@ function KnockOutFields({ step, isCleaning, onChange, onClean, onPick }: KnockOu
         hint="How different a colour may be and still go: 1 is just visible."
       />
       <SliderField
-        label="Fade"
+        label={t('Fade')}
         shown={String(step.soft)}
         min={0}
         max={40}
@@ -174,7 +182,7 @@ function KnockOutFields({ step, isCleaning, onChange, onClean, onPick }: KnockOu
         hint="Over how much difference edges fade out."
       />
       <Button size="small" isBusy={isCleaning} onClick={onClean}>
-        {isCleaning ? 'Looking …' : 'Raise the tolerance until clean'}
+        {isCleaning ? t('Looking …') : t('Raise the tolerance until clean')}
       </Button>
     </Stack>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { sayStep } from '@saltflat/core/artwork';
 import type { ArtStep } from '@saltflat/core/artwork';
 import type { UnitSystem } from '@saltflat/core/units';
@@ -35,7 +36,7 @@ export function StepList({ steps, system, onChange, onClean, isCleaning, onPick 
   if (steps.length === 0) {
     return (
       <p className="muted" style={{ padding: '10px 16px' }}>
-        Nothing yet: a finding’s button adds a step here. The file itself is never changed.
+        {t('Nothing yet: a finding’s button adds a step here. The file itself is never changed.')}
       </p>
     );
   }
@@ -53,7 +54,7 @@ export function StepList({ steps, system, onChange, onClean, isCleaning, onPick 
       kind,
     );
   return (
-    <Rows as="ol" aria-label="Steps">
+    <Rows as="ol" aria-label={t('Steps')}>
       {steps.map((step, i) => {
         const said = sayStep(step);
         const [title, detail] = [words(said.title), words(said.detail)];
@@ -62,7 +63,7 @@ export function StepList({ steps, system, onChange, onClean, isCleaning, onPick 
           <li key={`${i} ${step.kind}`}>
             <Row gap={2} isOneLine style={{ padding: '2px 8px' }}>
               <CheckField
-                label={`${title}, done`}
+                label={t('{title}, done', { title })}
                 isNameHidden
                 isChecked={step.isOff !== true}
                 onChange={(isDone) => {
@@ -79,18 +80,22 @@ export function StepList({ steps, system, onChange, onClean, isCleaning, onPick 
                 <strong style={step.isOff === true ? { textDecoration: 'line-through' } : {}}>{title}</strong>
                 <span className="muted small">{detail}</span>
               </Pressable>
-              <IconButton label={`${title}: earlier`} disabled={i === 0} onClick={() => move(i, -1)}>
+              <IconButton
+                label={t('{title}: earlier', { title })}
+                disabled={i === 0}
+                onClick={() => move(i, -1)}
+              >
                 <ArrowUp fontSize="small" />
               </IconButton>
               <IconButton
-                label={`${title}: later`}
+                label={t('{title}: later', { title })}
                 disabled={i === steps.length - 1}
                 onClick={() => move(i, 1)}
               >
                 <ArrowDown fontSize="small" />
               </IconButton>
               <IconButton
-                label={`${title}: remove`}
+                label={t('{title}: remove', { title })}
                 onClick={() => onChange(steps.filter((_, k) => k !== i))}
               >
                 <Close fontSize="small" />

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { Preparation } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { sayStep } from '@saltflat/core/artwork';
@@ -27,41 +28,41 @@ export function Versions({ artworkId, current, keptId, comparedNumber, onTake, o
   const others = uses.filter((use) => use.lineId !== current.lineId || use.print !== current.print);
   return (
     <Stack gap={20} pad="14px 16px">
-      <section aria-label="Versions">
-        <h3>Versions of this artwork</h3>
+      <section aria-label={t('Versions')}>
+        <h3>{t('Versions of this artwork')}</h3>
         {versions.length === 0 && (
-          <p className="muted small">None yet: keeping what you try makes the first.</p>
+          <p className="muted small">{t('None yet: keeping what you try makes the first.')}</p>
         )}
         <Rows>
           {versions.map((version) => (
             <li key={version.id} style={{ display: 'flex', gap: 12, padding: '8px 0' }}>
               <div style={{ flex: 1 }}>
-                <strong>Version {version.number}</strong>
-                {version.id === keptId && <span className="muted small"> on this print</span>}
+                <strong>{rich('Version {number}', { number: version.number })}</strong>
+                {version.id === keptId && <span className="muted small">{t(' on this print')}</span>}
                 <div className="muted small">
                   {version.byName}, {when(version.createdAt, 'weekday-time')}
                 </div>
                 <div className="small">
-                  {version.steps.map((step) => words(sayStep(step).title)).join(', ') || 'white only'}
+                  {version.steps.map((step) => words(sayStep(step).title)).join(', ') || t('white only')}
                 </div>
               </div>
               <Pressable look="words" onClick={() => onTake(version)}>
-                Take it
+                {t('Take it')}
               </Pressable>
               <Pressable
                 look="words"
                 isPressed={comparedNumber === version.number}
                 onClick={() => onCompare(comparedNumber === version.number ? null : version)}
               >
-                {comparedNumber === version.number ? 'End comparing' : 'Compare'}
+                {comparedNumber === version.number ? t('End comparing') : t('Compare')}
               </Pressable>
             </li>
           ))}
         </Rows>
       </section>
-      <section aria-label="Other prints">
-        <h3>Also printed on</h3>
-        {others.length === 0 && <p className="muted small">No other print uses this file.</p>}
+      <section aria-label={t('Other prints')}>
+        <h3>{t('Also printed on')}</h3>
+        {others.length === 0 && <p className="muted small">{t('No other print uses this file.')}</p>}
         <ul>
           {others.map((use) => (
             <li key={`${use.lineId}/${use.print}`}>
@@ -70,7 +71,9 @@ export function Versions({ artworkId, current, keptId, comparedNumber, onTake, o
               </Link>{' '}
               {use.customer}, {PLACEMENTS[use.placement].label.toLowerCase()}
               <span className="muted small">
-                {use.preparation === null ? ', as it came' : `, version ${use.preparation}`}
+                {use.preparation === null
+                  ? t(', as it came')
+                  : t(', version {preparation}', { preparation: use.preparation })}
               </span>
             </li>
           ))}

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { useLaydownsQuery, useWeighPrintMutation } from './preparationsApi.ts';
@@ -26,13 +27,15 @@ export function WeighPrint({ lineId, print, hasPowder, by }: Props) {
     setAfter(null);
   };
   return (
-    <Stack as="section" aria-label="Weigh a print" gap={8} pad="12px 16px">
-      <h3>Weigh a print of this line</h3>
+    <Stack as="section" aria-label={t('Weigh a print')} gap={8} pad="12px 16px">
+      <h3>{t('Weigh a print of this line')}</h3>
       <p className="muted small">
-        Weigh it, lay ink or powder on, weigh it again while wet. Assumed laydowns then give way to your own.
+        {t(
+          'Weigh it, lay ink or powder on, weigh it again while wet. Assumed laydowns then give way to your own.',
+        )}
       </p>
       <RadioField
-        label="What was laid on"
+        label={t('What was laid on')}
         isNameHidden
         value={of}
         options={(hasPowder ? (['ink', 'powder'] as const) : (['ink'] as const)).map((one) => ({
@@ -42,10 +45,10 @@ export function WeighPrint({ lineId, print, hasPowder, by }: Props) {
         onChange={setOf}
       />
       <Row gap={8} isOneLine>
-        <NumberField label="Before, g" value={before} onChange={setBefore} />
-        <NumberField label="After, g" value={after} onChange={setAfter} />
+        <NumberField label={t('Before, g')} value={before} onChange={setBefore} />
+        <NumberField label={t('After, g')} value={after} onChange={setAfter} />
         <Button isBusy={isLoading} disabled={before === null || after === null} onClick={() => void send()}>
-          Keep
+          {t('Keep')}
         </Button>
       </Row>
       <Refusal
@@ -58,8 +61,11 @@ export function WeighPrint({ lineId, print, hasPowder, by }: Props) {
           <li key={material}>
             <strong>{material}</strong>
             {weighings === 0
-              ? ', assumed: '
-              : `, weighed ${weighings} ${weighings === 1 ? 'time' : 'times'}: `}
+              ? t(', assumed: ')
+              : t(', weighed {weighings} {which}: ', {
+                  weighings,
+                  which: weighings === 1 ? t('time') : t('times'),
+                })}
             {amounts
               .map(({ what, unit, value, sd, assumed }) =>
                 weighings === 0

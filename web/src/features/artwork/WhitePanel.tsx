@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { ArtFigures, PrintProcess } from '@saltflat/core/artwork';
 import { WHITE_PRESETS, defaultUnderbase } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
@@ -21,8 +22,8 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
     return (
       <p style={{ padding: '12px 16px' }}>
         {process === 'sub'
-          ? 'Sublimation ink has no white: what is white or light in the art becomes the garment’s colour.'
-          : 'No white is printed on a light garment.'}
+          ? t('Sublimation ink has no white: what is white or light in the art becomes the garment’s colour.')
+          : t('No white is printed on a light garment.')}
       </p>
     );
   }
@@ -45,7 +46,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
   const chosen = presets.find(({ isOn }) => isOn);
   return (
     <Stack pad="14px 16px">
-      <Row gap={6} role="group" aria-label="House presets">
+      <Row gap={6} role="group" aria-label={t('House presets')}>
         {presets.map(({ name, tradeOff, isOn, part }) => (
           <Button
             look={isOn ? 'primary' : 'second'}
@@ -60,10 +61,10 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
         ))}
       </Row>
       <p className="muted small">
-        {chosen ? chosen.tradeOff : 'Your own setting: none of the house presets.'}
+        {chosen ? chosen.tradeOff : t('Your own setting: none of the house presets.')}
       </p>
       <SliderField
-        label="Density"
+        label={t('Density')}
         shown={percent(draft.density)}
         min={0.3}
         max={1}
@@ -73,7 +74,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
         hint="More hides better; less feels lighter and dries sooner."
       />
       <SliderField
-        label="Choke"
+        label={t('Choke')}
         shown={fine(draft.chokeMm)}
         min={0}
         max={0.6}
@@ -83,12 +84,12 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
       />
       <div>
         <Pressable look="words" isExpanded={isWhy} onClick={() => setWhy(!isWhy)}>
-          Why this choke
+          {t('Why this choke')}
         </Pressable>
         {isWhy && <p className="small">{chokeReason(draft.chokeMm, process, figures, system)}</p>}
       </div>
       <SliderField
-        label="Smallest dot"
+        label={t('Smallest dot')}
         shown={percent(own.minDot)}
         min={0}
         max={0.3}
@@ -100,7 +101,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
       {isDirect && (
         <>
           <SliderField
-            label="White begins"
+            label={t('White begins')}
             shown={`${own.nearGarment.from} from the garment’s colour`}
             min={0}
             max={20}
@@ -111,7 +112,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
             }
           />
           <SliderField
-            label="White is full"
+            label={t('White is full')}
             shown={`${own.nearGarment.to} from it`}
             min={1}
             max={40}
@@ -123,7 +124,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
             hint="Difference to the eye: 1 is just visible. Colours near the garment’s need less white."
           />
           <SliderField
-            label="Second white"
+            label={t('Second white')}
             shown={own.highlight === 0 ? 'none' : percent(own.highlight)}
             min={0}
             max={1}

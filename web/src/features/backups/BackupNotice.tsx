@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { Link } from 'react-router';
 import { useBackupsQuery } from '../../api/backupsApi.ts';
 import { useDates } from '../../units/writingSlice.ts';
@@ -14,9 +15,11 @@ export function BackupNotice() {
   return (
     <Note tone="alarm" role="status">
       {last
-        ? `The last backup is from ${when(last.madeAt, 'weekday-time')}: the one that was due is not there. `
-        : 'There is no backup of this shop yet, and one was due. '}
-      <Link to="/shop/backups">Look at the backups</Link>
+        ? t('The last backup is from {madeAt}: the one that was due is not there. ', {
+            madeAt: when(last.madeAt, 'weekday-time'),
+          })
+        : t('There is no backup of this shop yet, and one was due. ')}
+      <Link to="/shop/backups">{t('Look at the backups')}</Link>
     </Note>
   );
 }

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { Beginnings } from '@saltflat/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -19,49 +20,58 @@ export function ClearDemo({ beginnings, onClear, isBusy, refusal }: Props) {
   const { ownOrders } = demo;
   if (demo.state !== 'filled' && demo.state !== 'broken-off')
     return (
-      <Panel title="Demo" pad={16}>
+      <Panel title={t('Demo')} pad={16}>
         <p>
           {demo.state === 'cleared'
-            ? 'The demo is cleared. What was set up with it is yours now.'
-            : 'There is no demo in this shop.'}
+            ? t('The demo is cleared. What was set up with it is yours now.')
+            : t('There is no demo in this shop.')}
         </p>
       </Panel>
     );
   return (
-    <Panel title="Demo" pad={16}>
+    <Panel title={t('Demo')} pad={16}>
       <Stack gap={12}>
         <p>
-          This shop holds the demo: made-up customers and {orders} {orders === 1 ? 'order' : 'orders'}.
-          Clearing it takes orders, art, runs, quotes and the ledger away. Blanks, materials, machines, lots,
-          house methods and prices stay as they are now; change what is not yours, or take it out of use.
+          {rich(
+            'This shop holds the demo: made-up customers and {orders} {which}. Clearing it takes orders, art, runs, quotes and the ledger away. Blanks, materials, machines, lots, house methods and prices stay as they are now; change what is not yours, or take it out of use.',
+            { orders, which: orders === 1 ? t('order') : t('orders') },
+          )}
         </p>
         {ownOrders > 0 && (
           <p role="status">
-            ◆ {ownOrders === 1 ? 'One order was' : `${ownOrders} orders were`} taken in since: clearing takes{' '}
-            {ownOrders === 1 ? 'it' : 'them'} too.
+            {rich('◆ {which} taken in since: clearing takes {which2} too.', {
+              which: ownOrders === 1 ? t('One order was') : t('{ownOrders} orders were', { ownOrders }),
+              which2: ownOrders === 1 ? t('it') : t('them'),
+            })}
           </p>
         )}
         <div>
-          <Button onClick={() => setIsAsked(true)}>Clear the demo, keep my set-up …</Button>
+          <Button onClick={() => setIsAsked(true)}>{t('Clear the demo, keep my set-up …')}</Button>
         </div>
       </Stack>
       {isAsked && (
         <Dialog
-          title="Clear the demo, keep the set-up"
+          title={t('Clear the demo, keep the set-up')}
           onClose={() => setIsAsked(false)}
           actions={
             <>
-              <Button onClick={() => setIsAsked(false)}>Leave it</Button>
+              <Button onClick={() => setIsAsked(false)}>{t('Leave it')}</Button>
               <Button look="primary" isBusy={isBusy} onClick={() => onClear(() => setIsAsked(false))}>
-                Clear {orders} {orders === 1 ? 'order' : 'orders'}
+                {rich('Clear {orders} {which}', { orders, which: orders === 1 ? t('order') : t('orders') })}
               </Button>
             </>
           }
         >
           <p>
-            {orders} {orders === 1 ? 'order' : 'orders'} with art, runs, quotes and ledger are gone for good
-            {ownOrders > 0 && `, ${ownOrders} of them your own`}. A backup brings them back:{' '}
-            <Link to="/shop/backups">look whether there is one</Link>.
+            {rich(
+              '{orders} {which} with art, runs, quotes and ledger are gone for good{n}. A backup brings them back: {link}.',
+              {
+                orders,
+                which: orders === 1 ? t('order') : t('orders'),
+                n: ownOrders > 0 && t(', {ownOrders} of them your own', { ownOrders }),
+                link: <Link to="/shop/backups">{t('look whether there is one')}</Link>,
+              },
+            )}
           </p>
           <Refusal {...refusal} />
         </Dialog>

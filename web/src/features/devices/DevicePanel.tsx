@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { Device } from '@saltflat/contract';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
@@ -37,7 +38,7 @@ export function DevicePanel({ device }: { device: Device }) {
   const turn = (knobs: Parameters<typeof drive>[0]): void => void drive(knobs);
   const digits = device.id === 'scale' ? 1 : 0;
   return (
-    <Panel title={device.name} says={device.isSimulated ? 'simulated stand-in' : 'connected'} pad={16}>
+    <Panel title={device.name} says={device.isSimulated ? t('simulated stand-in') : t('connected')} pad={16}>
       <Stack>
         <p style={{ fontSize: 40, fontWeight: 640, lineHeight: 1 }}>
           {device.value === null ? '–' : device.value.toFixed(digits)} {device.unit}
@@ -46,10 +47,10 @@ export function DevicePanel({ device }: { device: Device }) {
           <Note tone="alarm">■ {device.fault}</Note>
         ) : (
           <Mark mark={device.isStable ? '●' : '○'} tone="calm">
-            {device.isStable ? 'steady' : 'settling'}
+            {device.isStable ? t('steady') : t('settling')}
           </Mark>
         )}
-        <Row role="group" aria-label="Set it to">
+        <Row role="group" aria-label={t('Set it to')}>
           {PRESETS[device.id].map(([name, value]) => (
             <Button
               key={name}
@@ -65,23 +66,23 @@ export function DevicePanel({ device }: { device: Device }) {
         </Row>
         <Form isRow onSubmit={() => target !== null && turn({ id: device.id, target })}>
           <NumberField
-            label="True value"
+            label={t('True value')}
             unit={device.unit}
             width={140}
             value={target}
-            problem={target === null ? 'A number.' : undefined}
+            problem={target === null ? t('A number.') : undefined}
             onChange={setTarget}
           />
-          <Button type="submit">Put it there</Button>
+          <Button type="submit">{t('Put it there')}</Button>
           <NumberField
-            label="Noise"
+            label={t('Noise')}
             unit={device.unit}
             width={120}
             value={device.drive.noise}
             onChange={(noise) => noise !== null && turn({ id: device.id, noise })}
           />
           <NumberField
-            label="Drift per hour"
+            label={t('Drift per hour')}
             unit={device.unit}
             width={140}
             value={device.drive.driftPerHour}
@@ -89,7 +90,7 @@ export function DevicePanel({ device }: { device: Device }) {
           />
         </Form>
         <CheckField
-          label="Fault: it sends nothing"
+          label={t('Fault: it sends nothing')}
           isChecked={device.drive.hasFault}
           onChange={(hasFault) => turn({ id: device.id, hasFault })}
         />

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useDispatch } from 'react-redux';
@@ -49,8 +50,8 @@ export function FindBox({ places, onClose, onHelp }: Props) {
   };
   return (
     <CommandBox
-      label="Find anything"
-      placeholder="An order, a customer, an artwork, a blank, a place, something to do"
+      label={t('Find anything')}
+      placeholder={t('An order, a customer, an artwork, a blank, a place, something to do')}
       typed={typed}
       onType={setTyped}
       choices={found}
@@ -59,7 +60,9 @@ export function FindBox({ places, onClose, onHelp }: Props) {
         if (chosen) go(chosen);
       }}
       isBusy={orders.isFetching || others.isFetching}
-      problem={error ? `Orders and artworks cannot be looked up: ${problemMessage(error)}` : ''}
+      problem={
+        error ? t('Orders and artworks cannot be looked up: {error}', { error: problemMessage(error) }) : ''
+      }
       onClose={onClose}
     />
   );

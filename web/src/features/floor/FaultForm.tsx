@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { Route } from '@saltflat/core/route';
 import { faultsOf } from '@saltflat/core/run';
 import { useState } from 'react';
@@ -37,7 +38,7 @@ export function FaultForm({ route, word, onTell }: Props) {
   };
   return (
     <Stack>
-      <Row role="group" aria-label="What was seen" gap={6}>
+      <Row role="group" aria-label={t('What was seen')} gap={6}>
         {faultsOf(route).map(([fault, { name }]) => (
           <Button
             key={fault}
@@ -52,15 +53,15 @@ export function FaultForm({ route, word, onTell }: Props) {
       </Row>
       <Row>
         <div style={{ flex: 1, minWidth: 220 }}>
-          <TextField label="Note (optional)" value={note} onChange={setNote} />
+          <TextField label={t('Note (optional)')} value={note} onChange={setNote} />
         </div>
         <FileButton
-          label="Add a photo (optional)"
+          label={t('Add a photo (optional)')}
           accept="image/png,image/jpeg"
           isBusy={isLoading}
           onFile={(file) => void takePhoto(file)}
         >
-          {isLoading ? 'Sending the photo …' : photo ? '● Photo kept' : 'Add a photo (optional)'}
+          {isLoading ? t('Sending the photo …') : photo ? t('● Photo kept') : t('Add a photo (optional)')}
         </FileButton>
         <Button
           size="huge"
@@ -77,9 +78,9 @@ export function FaultForm({ route, word, onTell }: Props) {
           {word}
         </Button>
       </Row>
-      {faults.length === 0 && <p className="muted">Choose at least one fault.</p>}
+      {faults.length === 0 && <p className="muted">{t('Choose at least one fault.')}</p>}
       <Refusal
-        words={error ? `The photo was not taken: ${problemMessage(error)}` : ''}
+        words={error ? t('The photo was not taken: {error}', { error: problemMessage(error) }) : ''}
         onRetry={sent ? () => void takePhoto(sent) : undefined}
         isRetrying={isLoading}
       />

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { filmOnFloor } from '@saltflat/core/run';
 import type { FilmOnFloor } from '@saltflat/core/run';
 import { formatClock } from '@saltflat/core/units';
@@ -10,7 +11,7 @@ export function FilmSheets({ live, nowMs }: { live: LiveRun; nowMs: number }) {
   const sheets = filmOnFloor(live.plan, live.state);
   if (sheets.length === 0) return null;
   return (
-    <Panel title="Film">
+    <Panel title={t('Film')}>
       <Rows>
         {sheets.map((sheet) => (
           <Sheet key={sheet.printed.id}>
@@ -36,7 +37,9 @@ function Window({ sheet: { next }, nowMs }: { sheet: FilmOnFloor; nowMs: number 
   return (
     <div style={{ justifySelf: 'end' }}>
       <Note tone={leftS < 0 ? 'alarm' : 'caution'} isSmall>
-        {leftS < 0 ? `window closed ${formatClock(-leftS)} ago` : `within ${formatClock(leftS)}`}
+        {leftS < 0
+          ? t('window closed {time} ago', { time: formatClock(-leftS) })
+          : t('within {leftS}', { leftS: formatClock(leftS) })}
       </Note>
     </div>
   );

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { useDispatch } from 'react-redux';
 import { usePerson } from '../../person/personSlice.ts';
 import { codesOf } from './moments.ts';
@@ -13,13 +14,16 @@ export function FinishedRun({ live }: { live: LiveRun }) {
   const count = (verdict: string): number =>
     state.outcomes.filter((outcome) => outcome.verdict === verdict).length;
   return (
-    <Panel label="Finished run">
+    <Panel label={t('Finished run')}>
       <Empty
-        title={`${codesOf(run)} ${run.lines.length > 1 ? 'are' : 'is'} done`}
+        title={t('{run} {which} done', {
+          run: codesOf(run),
+          which: run.lines.length > 1 ? t('are') : t('is'),
+        })}
         action={
           <Row justify="center">
             <Button look="primary" to={`/ledger?search=${run.lines.length > 1 ? '' : codesOf(run)}`}>
-              See it in the ledger
+              {t('See it in the ledger')}
             </Button>
             <Button
               disabled={state.lastEventId === null}
@@ -33,13 +37,18 @@ export function FinishedRun({ live }: { live: LiveRun }) {
                 )
               }
             >
-              Undo last
+              {t('Undo last')}
             </Button>
-            <Button to="/floor">Back to the floor</Button>
+            <Button to="/floor">{t('Back to the floor')}</Button>
           </Row>
         }
       >
-        {count('good')} good, {count('reprint')} reprinted, {count('scrap')} scrapped.{againWords(state)}
+        {rich('{count} good, {count2} reprinted, {count3} scrapped.{state}', {
+          count: count('good'),
+          count2: count('reprint'),
+          count3: count('scrap'),
+          state: againWords(state),
+        })}
       </Empty>
     </Panel>
   );

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { countdownS, floorSlips } from '@saltflat/core/run';
 import { useCallback, useState } from 'react';
 import { useKeys } from '../../keys/index.ts';
@@ -85,13 +86,19 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
         <RunTabs runs={runs} chosenId={chosen?.run.id ?? null} onChoose={(runId) => pick(runId, null)} />
         {refused.length > 0 && (
           <Refusal
-            words={`The server did not take ${refused.length === 1 ? 'a step' : `${refused.length} steps`}: ${refused[0]?.reason ?? ''}`}
+            words={t('The server did not take {which}: {n}', {
+              which: refused.length === 1 ? t('a step') : t('{count} steps', { count: refused.length }),
+              n: refused[0]?.reason ?? '',
+            })}
             onSeen={() => dispatch(refusalsSeen())}
           />
         )}
         {damaged > 0 && (
           <Refusal
-            words={`${damaged === 1 ? 'A step' : `${damaged} steps`} kept on this device cannot be read any more and was not sent. Look whether the last steps are all there.`}
+            words={t(
+              '{which} kept on this device cannot be read any more and was not sent. Look whether the last steps are all there.',
+              { which: damaged === 1 ? t('A step') : t('{damaged} steps', { damaged }) },
+            )}
             onSeen={() => dispatch(refusalsSeen())}
           />
         )}
@@ -101,11 +108,11 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
             role="status"
             actions={
               <Button size="small" onClick={() => record(chosen, 'problem-cleared', null)}>
-                Solved
+                {t('Solved')}
               </Button>
             }
           >
-            <strong>■ Problem:</strong> {chosen.state.problem.text} ({chosen.state.problem.by})
+            <strong>{t('■ Problem:')}</strong> {chosen.state.problem.text} ({chosen.state.problem.by})
           </Note>
         )}
         {moment && (
@@ -152,7 +159,7 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
           />
         )}
         <p className="muted small">
-          Working as <strong>{by}</strong>. Change it at the top right.
+          {rich('Working as {strong}. Change it at the top right.', { strong: <strong>{by}</strong> })}
         </p>
       </Stack>
       {isSpoiled && moment && (
@@ -196,19 +203,19 @@ function ProblemDialog({ onClose, onTell }: { onClose: () => void; onTell: (text
   const [text, setText] = useState('');
   return (
     <Dialog
-      title="What is the problem?"
+      title={t('What is the problem?')}
       onClose={onClose}
       onSubmit={() => text.trim() !== '' && onTell(text.trim())}
       actions={
         <>
-          <Button onClick={onClose}>Back</Button>
+          <Button onClick={onClose}>{t('Back')}</Button>
           <Button look="primary" type="submit" disabled={text.trim() === ''}>
-            Note the problem
+            {t('Note the problem')}
           </Button>
         </>
       }
     >
-      <TextField autoFocus label="In a few words" value={text} onChange={setText} />
+      <TextField autoFocus label={t('In a few words')} value={text} onChange={setText} />
     </Dialog>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { HOUSE_METHODS } from '@saltflat/core/route';
 import type { Flow } from '@saltflat/core/work';
 import { Stack, ToggleField } from '../../ui/index.ts';
@@ -9,7 +10,7 @@ export function FlowChoice({ flow, onChange }: { flow: Flow; onChange: (flow: Fl
   return (
     <Stack gap={6}>
       <ToggleField
-        label="Pieces go on"
+        label={t('Pieces go on')}
         isWide
         value={flow}
         options={FLOWS.map((key) => ({ value: key, label: choices[key].label }))}

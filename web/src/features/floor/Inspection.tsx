@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { Route } from '@saltflat/core/route';
 import type { Verdict } from '@saltflat/core/run';
 import { useState } from 'react';
@@ -26,7 +27,7 @@ export function Inspection({ route, checks, onJudge }: Props) {
     { key: '3', does: 'scrap', act: () => setBad('scrap') },
   ]);
   return (
-    <Stack gap={14} pad="0 20px 16px" role="group" aria-label="How did it come out?">
+    <Stack gap={14} pad="0 20px 16px" role="group" aria-label={t('How did it come out?')}>
       <Look as="ul">
         {checks.map((check) => (
           <li key={check}>· {check}</li>
@@ -38,13 +39,13 @@ export function Inspection({ route, checks, onJudge }: Props) {
           onClick={() => onJudge({ verdict: 'good', faults: [] })}
           hint="1"
         >
-          ● Good
+          {t('● Good')}
         </Button>
         <Button look={bad === 'reprint' ? 'primary' : 'second'} onClick={() => setBad('reprint')} hint="2">
-          ◆ Reprint
+          {t('◆ Reprint')}
         </Button>
         <Button look={bad === 'scrap' ? 'primary' : 'second'} onClick={() => setBad('scrap')} hint="3">
-          ■ Scrap
+          {t('■ Scrap')}
         </Button>
       </Row>
       {bad && (

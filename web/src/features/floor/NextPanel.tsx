@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { sayOverrule } from '@saltflat/core/artwork';
 import { countdownS } from '@saltflat/core/run';
@@ -50,10 +51,13 @@ export function primaryOf({ action }: Moment, nowMs: number): { word: string; is
   const timerS = countdownS(action.operation, action.step);
   if (action.kind === 'phase') {
     const next = timedPhases(action.operation)[action.step.phase + 1]?.label ?? '';
-    return { word: `Next: ${next}`, isDue };
+    return { word: t('Next: {next}', { next }), isDue };
   }
-  if (action.kind === 'complete') return { word: timerS > 0 && !isDue ? 'Done early' : 'Done', isDue };
-  return { word: timerS > 0 ? (isDue ? 'Start' : 'Start early') : isDue ? 'Done' : 'Done early', isDue };
+  if (action.kind === 'complete') return { word: timerS > 0 && !isDue ? t('Done early') : t('Done'), isDue };
+  return {
+    word: timerS > 0 ? (isDue ? t('Start') : t('Start early')) : isDue ? t('Done') : t('Done early'),
+    isDue,
+  };
 }
 
 /** The one thing to do next, readable from two metres. */
@@ -81,7 +85,7 @@ export function NextPanel({
   const isWeighed =
     operation.weighIn !== null && (action.step.beforeG === null || action.step.afterG === null);
   return (
-    <NextFrame isDue={primary.isDue && action.kind !== 'start' && timerS > 0} aria-label="Next">
+    <NextFrame isDue={primary.isDue && action.kind !== 'start' && timerS > 0} aria-label={t('Next')}>
       <NextHead>
         <span className="code">{codesOf({ lines })}</span>
         <span>{partOf(live, action.step)}</span>
@@ -104,7 +108,7 @@ export function NextPanel({
           <Look>{words(operation.look)}</Look>
           {action.isTaken && (
             <Note tone="caution" role="status">
-              ◆ {plannedMode(operation).machine?.name} is at work for another line.
+              {rich('◆ {name} is at work for another line.', { name: plannedMode(operation).machine?.name })}
             </Note>
           )}
           {slips.map((slip) => (
@@ -142,14 +146,14 @@ export function NextPanel({
         )}
         {!isJudged && (
           <Button hint="x" onClick={onSpoiled}>
-            Spoiled
+            {t('Spoiled')}
           </Button>
         )}
         <Button hint="p" onClick={onProblem}>
-          Problem
+          {t('Problem')}
         </Button>
         <Button hint="u" onClick={onUndo ?? undefined} disabled={onUndo === null}>
-          Undo last
+          {t('Undo last')}
         </Button>
       </NextActions>
       <NextTrace>
@@ -201,8 +205,8 @@ function Timer({ moment: { action }, nowMs }: { moment: Moment; nowMs: number })
         {closesS !== null && (
           <Note tone={closesS < 0 ? 'alarm' : 'caution'}>
             {closesS < 0
-              ? `window closed ${formatClock(-closesS)} ago`
-              : `start within ${formatClock(closesS)}`}
+              ? t('window closed {time} ago', { time: formatClock(-closesS) })
+              : t('start within {closesS}', { closesS: formatClock(closesS) })}
           </Note>
         )}
       </TimerFrame>
@@ -210,11 +214,11 @@ function Timer({ moment: { action }, nowMs }: { moment: Moment; nowMs: number })
   }
   if (timerS === 0 && !isResting) return <TimerFrame />;
   return (
-    <TimerFrame role="timer" aria-label={isResting ? 'Rest left' : 'Time left'}>
+    <TimerFrame role="timer" aria-label={isResting ? t('Rest left') : t('Time left')}>
       <BigFigure isOver={leftS <= 0}>
         {leftS > 0 ? formatClock(Math.ceil(leftS)) : `+${formatClock(-leftS)}`}
       </BigFigure>
-      <span>{isResting ? '∿ resting' : leftS > 0 ? `▶ ${runningWords(action)}` : '◆ time is up'}</span>
+      <span>{isResting ? t('∿ resting') : leftS > 0 ? `▶ ${runningWords(action)}` : t('◆ time is up')}</span>
     </TimerFrame>
   );
 }

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { useEffect, useRef } from 'react';
 import { codesOf } from './moments.ts';
 import type { LiveRun } from './useRunState.ts';
@@ -21,7 +22,7 @@ export function RunTabs({
       ?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
   }, [chosenId]);
   return (
-    <Strip ref={group} role="group" aria-label="Lines on the floor">
+    <Strip ref={group} role="group" aria-label={t('Lines on the floor')}>
       {runs.map(({ run, state }) => {
         const left = state.pieces - state.outcomes.length;
         return (
@@ -37,9 +38,9 @@ export function RunTabs({
             ))}
             <span className="code">{codesOf(run)}</span>
             <span>
-              {state.outcomes.length} of {state.pieces} judged
+              {rich('{length} of {pieces} judged', { length: state.outcomes.length, pieces: state.pieces })}
             </span>
-            <span className="muted small">{left === 0 ? 'finished' : `${left} to go`}</span>
+            <span className="muted small">{left === 0 ? t('finished') : t('{left} to go', { left })}</span>
           </Pressable>
         );
       })}

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { currentIn } from '@saltflat/core/run';
 import type { RunEventPayload } from '@saltflat/core/run';
 import type { Part } from '@saltflat/core/work';
@@ -35,13 +36,13 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
   const isPiece = candidates.some(({ id, part }) => chosen.includes(id) && part === 'blank');
   return (
     <Dialog
-      title={`What was spoiled at “${moment.title}”?`}
+      title={t('What was spoiled at “{title}”?', { title: moment.title })}
       width="md"
       onClose={onClose}
-      actions={<Button onClick={onClose}>Nothing was spoiled</Button>}
+      actions={<Button onClick={onClose}>{t('Nothing was spoiled')}</Button>}
     >
       <CheckSet
-        label="Lost"
+        label={t('Lost')}
         options={candidates.map(({ id, part, code, number }) => ({
           value: id,
           label: `${capital(partNoun(part))} ${number}${code === '' ? '' : ` of ${code}`}`,
@@ -51,17 +52,17 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
       />
       {isPiece && (
         <RadioField
-          label="The piece"
+          label={t('The piece')}
           value={isReplaced ? 'again' : 'scrap'}
           options={[
-            { value: 'again', label: 'is made again on a new blank' },
-            { value: 'scrap', label: 'is scrap, the order is one short' },
+            { value: 'again', label: t('is made again on a new blank') },
+            { value: 'scrap', label: t('is scrap, the order is one short') },
           ]}
           onChange={(value) => setIsReplaced(value === 'again')}
         />
       )}
       <p className="muted">
-        {chosen.length === 0 ? 'Choose what was lost.' : consequence(isPiece, isPiece ? isReplaced : true)}
+        {chosen.length === 0 ? t('Choose what was lost.') : consequence(isPiece, isPiece ? isReplaced : true)}
       </p>
       {chosen.length > 0 && (
         <FaultForm

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { countdownS, runsUntil } from '@saltflat/core/run';
 import { formatClock } from '@saltflat/core/units';
 import type { Moment } from './moments.ts';
@@ -34,10 +35,10 @@ export function Stations({ runs, nowMs, stationName, shown, onPick }: Props) {
       }),
   );
   return (
-    <Panel title="On the machines" label="Stations">
+    <Panel title={t('On the machines')} label={t('Stations')}>
       {busy.length === 0 && (
         <p className="muted" style={{ padding: '12px 16px' }}>
-          Nothing is running.
+          {t('Nothing is running.')}
         </p>
       )}
       <Rows>
@@ -75,10 +76,10 @@ export function LinedUp({
   onPick: (moment: Moment) => void;
 }) {
   return (
-    <Panel title="Lined up">
+    <Panel title={t('Lined up')}>
       {moments.length === 0 && (
         <p className="muted" style={{ padding: '12px 16px' }}>
-          Nothing else is waiting.
+          {t('Nothing else is waiting.')}
         </p>
       )}
       <Rows>
@@ -88,7 +89,7 @@ export function LinedUp({
             <li key={`${moment.live.run.id} ${moment.action.step.id}`}>
               <Pressable onClick={() => onPick(moment)} sx={TALL}>
                 <strong style={{ width: 76, flex: 'none' }}>
-                  {leftS > 0 ? `◆ ${formatClock(Math.ceil(leftS))}` : '◆ now'}
+                  {leftS > 0 ? `◆ ${formatClock(Math.ceil(leftS))}` : t('◆ now')}
                 </strong>
                 <span>
                   {titleOf(moment.live, moment.action)}{' '}

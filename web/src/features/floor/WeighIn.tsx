@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { StepState, WeighResult } from '@saltflat/core/run';
 import { judgeWeighIn } from '@saltflat/core/run';
 import { formatQuantity, scaleDigits } from '@saltflat/core/units';
@@ -28,27 +29,27 @@ export function WeighIn({ weighIn, step, onWeigh }: Props) {
   const massG = scale?.value ?? null;
   const soFar = massG !== null && step.beforeG !== null ? judgeWeighIn(weighIn, step.beforeG, massG) : null;
   return (
-    <WeighFrame role="group" aria-label="Weigh in">
+    <WeighFrame role="group" aria-label={t('Weigh in')}>
       <div>
-        <div className="muted">Scale now</div>
+        <div className="muted">{t('Scale now')}</div>
         <BigFigure>{massG === null ? '–' : mass(massG)}</BigFigure>
         {scale?.fault && <Note tone="alarm">{scale.fault}</Note>}
-        {scale && !scale.fault && !scale.isStable && <p className="muted">settling …</p>}
+        {scale && !scale.fault && !scale.isStable && <p className="muted">{t('settling …')}</p>}
       </div>
       <dl>
         <div>
-          <dt>Wanted on the piece</dt>
+          <dt>{t('Wanted on the piece')}</dt>
           <dd>
             {mass(weighIn.targetG)} ± {mass(weighIn.toleranceG)}
           </dd>
         </div>
         <div>
-          <dt>Before</dt>
-          <dd>{step.beforeG === null ? 'not yet' : mass(step.beforeG)}</dd>
+          <dt>{t('Before')}</dt>
+          <dd>{step.beforeG === null ? t('not yet') : mass(step.beforeG)}</dd>
         </div>
         {soFar && (
           <div>
-            <dt>On it now</dt>
+            <dt>{t('On it now')}</dt>
             <dd>
               {mass(soFar.addedG)} {VERDICTS[soFar.verdict]}
             </dd>
@@ -61,7 +62,7 @@ export function WeighIn({ weighIn, step, onWeigh }: Props) {
         onClick={() => massG !== null && onWeigh(what, massG)}
         hint="Space"
       >
-        Take the weight {what}
+        {rich('Take the weight {what}', { what })}
       </Button>
     </WeighFrame>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { useState } from 'react';
 import dayjs from 'dayjs';
 import { problemMessage } from '../../api/problemMessage.ts';
@@ -19,37 +20,42 @@ export function LedgerDaysView() {
   const { data, error, refetch } = useLedgerDaysQuery({ zone, days: count });
   if (error)
     return (
-      <Failed title="The days cannot be fetched" onRetry={() => void refetch()}>
+      <Failed title={t('The days cannot be fetched')} onRetry={() => void refetch()}>
         {problemMessage(error)}
       </Failed>
     );
-  if (!data) return <Loading what="the days" />;
+  if (!data) return <Loading what={t('the days')} />;
   const days = everyDay(data.days, dayjs(serverNow()).format('YYYY-MM-DD'), count);
   return (
     <Stack pad={16} gap={16}>
       <Row>
         <SelectField
-          label="Days"
+          label={t('Days')}
           width={160}
           value={String(count)}
-          options={STRETCHES.map((own) => ({ value: String(own), label: `the last ${own} days` }))}
+          options={STRETCHES.map((own) => ({ value: String(own), label: t('the last {own} days', { own }) }))}
           onChange={(own) => setCount(STRETCHES.find((known) => String(known) === own) ?? 30)}
         />
         <p>{stretchWords(days)}</p>
       </Row>
       {data.days.length === 0 ? (
-        <Empty title="Nothing was judged in these days">
-          Pieces appear as soon as they are judged on the floor.
+        <Empty title={t('Nothing was judged in these days')}>
+          {t('Pieces appear as soon as they are judged on the floor.')}
         </Empty>
       ) : (
         <Columns least={460} gap={24}>
-          <Chart title="Share that came out good" data={goodShares(days, dayName)} heightPx={HEIGHT_PX} />
-          <Chart title="Ink by day" data={inkUse(days, dayName)} heightPx={HEIGHT_PX} />
+          <Chart
+            title={t('Share that came out good')}
+            data={goodShares(days, dayName)}
+            heightPx={HEIGHT_PX}
+          />
+          <Chart title={t('Ink by day')} data={inkUse(days, dayName)} heightPx={HEIGHT_PX} />
         </Columns>
       )}
       <p className="muted small">
-        ○ Ink is what the routes reckon with for each judged piece, reprints and scrap included; film that was
-        spoiled before it met a piece is not in it. Weighings on the floor make the routes’ figures your own.
+        {t(
+          '○ Ink is what the routes reckon with for each judged piece, reprints and scrap included; film that was spoiled before it met a piece is not in it. Weighings on the floor make the routes’ figures your own.',
+        )}
       </p>
     </Stack>
   );

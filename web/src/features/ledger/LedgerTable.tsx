@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { LedgerRow } from '@saltflat/contract';
 import { sayOverrule } from '@saltflat/core/artwork';
 import { shortNames } from '@saltflat/core/route';
@@ -17,10 +18,10 @@ const seconds = (value: number | null): string =>
   value === null ? '–' : formatQuantity(Math.round(value), 'duration');
 
 const columnsIn = (system: UnitSystem): TableColumn<LedgerRow>[] => [
-  { key: 'at', title: 'When', isNoWrap: true, cell: ({ at }) => <When at={at} as="day-time" /> },
+  { key: 'at', title: t('When'), isNoWrap: true, cell: ({ at }) => <When at={at} as="day-time" /> },
   {
     key: 'code',
-    title: 'Line',
+    title: t('Line'),
     isNoWrap: true,
     cell: ({ code, orderId }) => (
       <Link className="code" to={`/orders/${orderId}`}>
@@ -28,34 +29,34 @@ const columnsIn = (system: UnitSystem): TableColumn<LedgerRow>[] => [
       </Link>
     ),
   },
-  { key: 'piece', title: 'Piece', isNumber: true, cell: ({ piece }) => piece },
+  { key: 'piece', title: t('Piece'), isNumber: true, cell: ({ piece }) => piece },
   {
     key: 'customer',
-    title: 'Customer and garment',
+    title: t('Customer and garment'),
     cell: ({ customer, garment }) => (
       <>
         {customer} <span className="muted">{garment}</span>
       </>
     ),
   },
-  { key: 'process', title: 'Process', isWideOnly: true, cell: ({ processes }) => shortNames(processes) },
+  { key: 'process', title: t('Process'), isWideOnly: true, cell: ({ processes }) => shortNames(processes) },
   {
     key: 'plate',
-    title: 'Plate',
+    title: t('Plate'),
     isWideOnly: true,
     isNumber: true,
     cell: ({ plateC }) => (plateC === null ? '' : formatQuantity(plateC, 'temperature', system)),
   },
   {
     key: 'dwell',
-    title: 'Dwell, set / kept',
+    title: t('Dwell, set / kept'),
     isWideOnly: true,
     isNumber: true,
     cell: ({ dwellS, actualDwellS }) => `${seconds(dwellS)} / ${seconds(actualDwellS)}`,
   },
   {
     key: 'pretreatment',
-    title: 'Pretreated, wanted / weighed',
+    title: t('Pretreated, wanted / weighed'),
     isWideOnly: true,
     isNumber: true,
     cell: ({ pretreatmentTargetG, pretreatmentG }) =>
@@ -67,15 +68,15 @@ const columnsIn = (system: UnitSystem): TableColumn<LedgerRow>[] => [
               : formatQuantity(pretreatmentG, 'mass', system, scaleDigits(system))
           }`,
   },
-  { key: 'verdict', title: 'Came out', cell: ({ verdict }) => <StateMark state={verdict} /> },
-  { key: 'fault', title: 'Fault, first cause to look at', cell: (row) => <Seen row={row} /> },
+  { key: 'verdict', title: t('Came out'), cell: ({ verdict }) => <StateMark state={verdict} /> },
+  { key: 'fault', title: t('Fault, first cause to look at'), cell: (row) => <Seen row={row} /> },
   {
     key: 'made',
-    title: 'Made together with, and from which lots',
+    title: t('Made together with, and from which lots'),
     isWideOnly: true,
     cell: (row) => <MadeTogether row={row} />,
   },
-  { key: 'by', title: 'By', isWideOnly: true, cell: ({ by }) => by },
+  { key: 'by', title: t('By'), isWideOnly: true, cell: ({ by }) => by },
 ];
 
 /** What was seen on a piece, with its first cause, a photo, and the route it was made by. */
@@ -90,11 +91,13 @@ const Seen = ({ row }: { row: LedgerRow }) => (
     {row.artOverrule && <Overruled overrule={row.artOverrule} />}
     {row.photo && (
       <a href={`/api/v1/photos/${row.photo}`} target="_blank" rel="noreferrer">
-        Photo
+        {t('Photo')}
       </a>
     )}{' '}
     {row.verdict !== 'good' && (
-      <Link to={`/route/${row.lineId}?version=${row.routeNumber}`}>Route, version {row.routeNumber}</Link>
+      <Link to={`/route/${row.lineId}?version=${row.routeNumber}`}>
+        {rich('Route, version {routeNumber}', { routeNumber: row.routeNumber })}
+      </Link>
     )}
   </>
 );
@@ -132,7 +135,7 @@ function MadeTogether({ row: { runId, made, lots } }: { row: LedgerRow }) {
                 style={{ display: 'block', lineHeight: '28px' }}
                 to={`/ledger?${new URLSearchParams({ run: runId, step }).toString()}`}
               >
-                {DONE[role] ?? role} with {others} more
+                {rich('{n} with {others} more', { n: DONE[role] ?? role, others })}
               </Link>,
             ];
       })}
@@ -165,7 +168,7 @@ export function LedgerTable(props: Props) {
   return (
     <DataTable
       name="ledger"
-      label="Judged pieces"
+      label={t('Judged pieces')}
       columns={columns}
       keyOf={({ runId, code, piece, at }) => `${runId}/${code}/${piece}/${at}`}
       sorting={NEWEST}

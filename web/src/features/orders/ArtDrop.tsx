@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { Artwork } from '@saltflat/contract';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { ArtThumb } from './ArtThumb.tsx';
@@ -46,7 +47,7 @@ export function ArtDrop({ artwork, colourHex, label, picture, onChange, onSevera
         accept={ART_FILES}
         isMany
         acceptWords="PNG, JPEG, TIFF or SVG"
-        words={artwork ? 'Replace the file' : 'Choose a file'}
+        words={artwork ? t('Replace the file') : t('Choose a file')}
         isEmpty={artwork === null}
         isBusy={isLoading}
         problem={error ? problemMessage(error) : ''}
@@ -60,15 +61,15 @@ export function ArtDrop({ artwork, colourHex, label, picture, onChange, onSevera
             <div style={{ overflowWrap: 'anywhere' }}>
               {artwork.name}
               <div className="muted small">
-                {artwork.widthPx} × {artwork.heightPx} px
+                {rich('{widthPx} × {heightPx} px', { widthPx: artwork.widthPx, heightPx: artwork.heightPx })}
               </div>
             </div>
           </>
         ) : (
           <p className="muted">
             {isLoading
-              ? 'Reading the file …'
-              : 'Drop or paste the artwork here: PNG, JPEG, TIFF or SVG. Several become lines or prints.'}
+              ? t('Reading the file …')
+              : t('Drop or paste the artwork here: PNG, JPEG, TIFF or SVG. Several become lines or prints.')}
           </p>
         )}
       </FileDrop>

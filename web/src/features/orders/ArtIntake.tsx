@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { Artwork, GarmentStyle } from '@saltflat/contract';
 import { useState } from 'react';
 import { useAttempt } from '../../api/useAttempt.ts';
@@ -60,7 +61,7 @@ export function ArtIntake({ styles, getLines, setLines, dropped, onDropped }: Pr
   if (!dropped || !line)
     return (
       <>
-        {sent !== null && <Progress words="Reading what was pasted" share={null} />}
+        {sent !== null && <Progress words={t('Reading what was pasted')} share={null} />}
         <Refusal {...attempt.refusal('take')} />
       </>
     );

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 interface Props {
   artworkId: string | null;
   colourHex: string;
@@ -20,7 +21,7 @@ export function ArtThumb({ artworkId, colourHex, size, alt }: Props) {
   if (artworkId === null) {
     return (
       <div style={{ ...style, background: 'var(--surface)', borderStyle: 'dashed' }} className="small muted">
-        no art
+        {t('no art')}
       </div>
     );
   }

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { sayFinding, sayFix, sayStep } from '@saltflat/core/artwork';
 import type { ArtStep, Finding, Fix } from '@saltflat/core/artwork';
 import type { RefusalProps } from '../../api/useAttempt.ts';
@@ -28,10 +29,12 @@ export default function JudgedArt({ findings, done = [], onFix, onUndo, isBusy, 
   const shown = harmful.slice(0, SHOWN);
   const more = findings.length - shown.length;
   return (
-    <Stack gap={8} role="group" aria-label="What stands out in the art">
+    <Stack gap={8} role="group" aria-label={t('What stands out in the art')}>
       {harmful.length === 0 && (
         <p className="small">
-          <span aria-hidden="true">● </span>Nothing in the art stops or spoils the print.
+          {rich('{part}Nothing in the art stops or spoils the print.', {
+            part: <span aria-hidden="true">● </span>,
+          })}
         </p>
       )}
       <Columns least={260} gap={16}>
@@ -68,17 +71,21 @@ export default function JudgedArt({ findings, done = [], onFix, onUndo, isBusy, 
       </Columns>
       {more > 0 && (
         <p className="muted small">
-          {more === 1 ? 'One thing more is' : `${more} things more are`} told on the artwork’s own page.
+          {rich('{which} told on the artwork’s own page.', {
+            which: more === 1 ? t('One thing more is') : t('{more} things more are', { more }),
+          })}
         </p>
       )}
       {done.length > 0 && (
         <Row gap={8} align="baseline">
           <span className="small">
-            Mended: {done.map((step) => words(sayStep(step).title).toLowerCase()).join(', ')}
+            {rich('Mended: {join}', {
+              join: done.map((step) => words(sayStep(step).title).toLowerCase()).join(', '),
+            })}
           </span>
           {onUndo && (
             <Button size="small" look="quiet" isBusy={isBusy} onClick={onUndo}>
-              Take the last back
+              {t('Take the last back')}
             </Button>
           )}
         </Row>

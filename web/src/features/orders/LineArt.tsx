@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { LinePrint, OrderLine, OverruleWords } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { sayOverrule } from '@saltflat/core/artwork';
@@ -56,7 +57,7 @@ export default function LineArt({ line, by, actions, attempt }: Props) {
       {line.state === 'art-to-mend' && (
         <div>
           <Button size="small" onClick={() => setIsAsked(true)}>
-            Print it as it is …
+            {t('Print it as it is …')}
           </Button>
         </div>
       )}
@@ -67,7 +68,7 @@ export default function LineArt({ line, by, actions, attempt }: Props) {
           actions={
             line.state === 'ready' && (
               <Button size="small" look="quiet" onClick={actions.onTakeBack}>
-                Take that back
+                {t('Take that back')}
               </Button>
             )
           }
@@ -143,24 +144,25 @@ function OverruleDialog({ code, by, isBusy, refusal, onOverrule, onClose }: Over
   });
   return (
     <Dialog
-      title={`Print ${code} as it is`}
+      title={t('Print {code} as it is', { code })}
       onClose={onClose}
       onSubmit={filling.submit}
       actions={
         <>
-          <Button onClick={onClose}>Leave it to be mended</Button>
+          <Button onClick={onClose}>{t('Leave it to be mended')}</Button>
           <Button look="primary" type="submit" isBusy={isBusy}>
-            Print it as it is
+            {t('Print it as it is')}
           </Button>
         </>
       }
     >
       <p>
-        Who says so and why goes with the line to the floor and into the ledger. It holds for this art at this
-        size on this colour; anything else is asked anew.
+        {t(
+          'Who says so and why goes with the line to the floor and into the ledger. It holds for this art at this size on this colour; anything else is asked anew.',
+        )}
       </p>
-      <FilledText filling={filling} name="by" label="Who" autoFocus={name === ''} />
-      <FilledText filling={filling} name="why" label="Why" autoFocus={name !== ''} />
+      <FilledText filling={filling} name="by" label={t('Who')} autoFocus={name === ''} />
+      <FilledText filling={filling} name="why" label={t('Why')} autoFocus={name !== ''} />
       <Refusal {...refusal} />
     </Dialog>
   );

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { LinePrint, OrderLine } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
@@ -48,16 +49,20 @@ export function LineCard({ line, isCancelled, by, actions, attempt }: Props) {
         <PrintCard key={print.id} print={print} line={line} isOne={line.prints.length === 1} />
       ))}
       {hasArtToTell && !isCancelled && (
-        <Suspense fallback={<p className="muted small">What stands out in the art …</p>}>
+        <Suspense fallback={<p className="muted small">{t('What stands out in the art …')}</p>}>
           <LineArt {...{ line, by, actions, attempt }} />
         </Suspense>
       )}
       {line.state === 'planning' && !isCancelled && <Measuring lineId={line.id} />}
-      {line.planProblem && <Note tone="alarm">No route: {line.planProblem}</Note>}
+      {line.planProblem && (
+        <Note tone="alarm">{rich('No route: {planProblem}', { planProblem: line.planProblem })}</Note>
+      )}
       {line.proof && (
         <p className="small">
           <span aria-hidden="true">{line.proof.verdict === 'approved' ? '● ' : '◆ '}</span>
-          {line.proof.verdict === 'approved' ? 'Proof approved by' : 'Changes to the proof wanted by'}{' '}
+          {line.proof.verdict === 'approved'
+            ? t('Proof approved by')
+            : t('Changes to the proof wanted by')}{' '}
           {line.proof.customerName}, {when(line.proof.at, 'date')}
           {line.proof.note !== '' && `: ${line.proof.note}`}
         </p>
@@ -71,22 +76,24 @@ export function LineCard({ line, isCancelled, by, actions, attempt }: Props) {
         <Row>
           {line.state === 'ready' && (
             <Button look="primary" size="small" onClick={actions.onStart}>
-              Start on the floor
+              {t('Start on the floor')}
             </Button>
           )}
           {line.activeRunId && (
             <Button look="primary" size="small" to={`/floor/${line.activeRunId}`}>
-              Go on with it on the floor
+              {t('Go on with it on the floor')}
             </Button>
           )}
           {line.prints.some(({ artwork }) => artwork) && (
-            <Link to={`/artwork/${line.id}`}>Look at the artwork</Link>
+            <Link to={`/artwork/${line.id}`}>{t('Look at the artwork')}</Link>
           )}
           {line.routeNumber !== null && (
             <>
-              <Link to={`/route/${line.id}`}>Route, version {line.routeNumber}</Link>
+              <Link to={`/route/${line.id}`}>
+                {rich('Route, version {routeNumber}', { routeNumber: line.routeNumber })}
+              </Link>
               <a href={`/api/v1/lines/${line.id}/run-sheet.pdf`} download>
-                Run sheet
+                {t('Run sheet')}
               </a>
             </>
           )}
@@ -112,10 +119,16 @@ function PrintCard({ print, line, isOne }: { print: LinePrint; line: OrderLine; 
       />
       <div style={{ minWidth: 0 }}>
         <p>
-          <strong>{label}</strong>, {formatQuantity(widthMm, 'length', system)} wide
+          {rich('{strong}, {widthMm} wide', {
+            strong: <strong>{label}</strong>,
+            widthMm: formatQuantity(widthMm, 'length', system),
+          })}
         </p>
         <p className="muted">
-          {formatQuantity(dropMm, 'length', system)} below the {from === 'collar' ? 'collar' : 'upper edge'}
+          {rich('{dropMm} below the {which}', {
+            dropMm: formatQuantity(dropMm, 'length', system),
+            which: from === 'collar' ? t('collar') : t('upper edge'),
+          })}
         </p>
         <p className="muted">{PROCESS_NAMES[process]}</p>
       </div>

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { GarmentStyle } from '@saltflat/contract';
 import { fibreWords } from '@saltflat/core/route';
 import type { HouseMethods } from '@saltflat/core/route';
@@ -66,12 +67,15 @@ export function LineFields({
   const another = anotherPrint(style, line.prints);
   return (
     <Panel
-      title={`Line ${index + 1}`}
-      says={`${piecesOf(line)} pieces${line.prints.length > 1 ? `, ${line.prints.length} prints on each` : ''}`}
+      title={t('Line {n}', { n: index + 1 })}
+      says={t('{line} pieces{which}', {
+        line: piecesOf(line),
+        which: line.prints.length > 1 ? t(', {length} prints on each', { length: line.prints.length }) : '',
+      })}
       actions={
         onRemove && (
           <Button size="small" look="quiet" onClick={onRemove}>
-            Remove the line
+            {t('Remove the line')}
           </Button>
         )
       }
@@ -119,7 +123,7 @@ export function LineFields({
             disabled={another === null}
             onClick={() => another && onChange((own) => ({ ...own, prints: [...own.prints, another] }))}
           >
-            Another print on the same garment
+            {t('Another print on the same garment')}
           </Button>
         </div>
         <LineMethods shop={house} own={line.house} onChange={(own) => set({ house: own })} />
@@ -147,7 +151,7 @@ function Garment({
   return (
     <Split columns="1fr 1fr" gap={12}>
       <ChoiceField
-        label="Garment"
+        label={t('Garment')}
         recent="blanks"
         value={line.styleId}
         choices={styles.map((own) => ({
@@ -160,7 +164,7 @@ function Garment({
         onChange={onStyle}
       />
       <ChoiceField
-        label="Colour"
+        label={t('Colour')}
         value={line.colourId}
         choices={(style?.colours ?? []).map(({ id, name, tone, hex }) => ({
           id,

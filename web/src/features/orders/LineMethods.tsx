@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { HOUSE_KEYS, HOUSE_METHODS } from '@saltflat/core/route';
 import type { HouseKey, HouseMethods } from '@saltflat/core/route';
 import { useState } from 'react';
@@ -30,24 +31,24 @@ export function LineMethods({ shop, own, onChange }: Props) {
               width={340}
               options={Object.entries<{ label: string }>(choices).map(([choice, { label: name }]) => ({
                 value: choice,
-                label: choice === shop[key] ? `${name} (as the shop)` : name,
+                label: choice === shop[key] ? t('{name} (as the shop)', { name }) : name,
               }))}
               onChange={(choice) => onChange({ ...own, [key]: choice })}
             />
             <Button look="quiet" size="small" onClick={() => onChange(without(key))}>
-              As the shop again
+              {t('As the shop again')}
             </Button>
           </Row>
         );
       })}
       {isAdding ? (
         <SelectField<HouseKey | ''>
-          label="Method of this line"
+          label={t('Method of this line')}
           value=""
           autoFocus
           width={420}
           options={[
-            { value: '', label: 'choose one', disabled: true },
+            { value: '', label: t('choose one'), disabled: true },
             ...HOUSE_KEYS.filter((key) => own[key] === undefined).map((key) => ({
               value: key,
               label: HOUSE_METHODS[key].label,
@@ -61,7 +62,7 @@ export function LineMethods({ shop, own, onChange }: Props) {
       ) : (
         <div>
           <Button look="quiet" size="small" onClick={() => setAdding(true)}>
-            Do something otherwise than the shop does
+            {t('Do something otherwise than the shop does')}
           </Button>
         </div>
       )}

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { Link } from 'react-router';
 import { useOpenLinesQuery } from '../../api/linesApi.ts';
 import { problemMessage } from '../../api/problemMessage.ts';
@@ -12,22 +13,25 @@ export function LinePicker({ to, what }: { to: (lineId: string) => string; what:
   const { data, error, refetch } = useOpenLinesQuery({ limit: MOST });
   if (error)
     return (
-      <Failed title="The open lines cannot be fetched" onRetry={() => void refetch()}>
+      <Failed title={t('The open lines cannot be fetched')} onRetry={() => void refetch()}>
         {problemMessage(error)}
       </Failed>
     );
-  if (!data) return <Loading what="the open lines" />;
+  if (!data) return <Loading what={t('the open lines')} />;
   const lines = data.items.filter(({ artworkIds }) => artworkIds.some((id) => id !== null));
   if (lines.length === 0) {
     return (
-      <Empty title="No open orders with art">
-        <Link to="/orders/new">Take in an order</Link> and its {what} appears here.
+      <Empty title={t('No open orders with art')}>
+        {rich('{link} and its {what} appears here.', {
+          link: <Link to="/orders/new">{t('Take in an order')}</Link>,
+          what,
+        })}
       </Empty>
     );
   }
   return (
     <Panel as="div">
-      <Rows aria-label="Open lines">
+      <Rows aria-label={t('Open lines')}>
         {lines.map(({ lineId, code, customer, garment, pieces, colourHex, dueAt, state, artworkIds }) => (
           <li key={lineId}>
             <RowLink to={to(lineId)}>
@@ -45,7 +49,7 @@ export function LinePicker({ to, what }: { to: (lineId: string) => string; what:
                 </span>
               </span>
               <span className="muted nowrap">
-                due <When at={dueAt} as="weekday-time" />
+                {rich('due {when}', { when: <When at={dueAt} as="weekday-time" /> })}
               </span>
               <StateMark state={state} />
             </RowLink>
@@ -54,7 +58,10 @@ export function LinePicker({ to, what }: { to: (lineId: string) => string; what:
       </Rows>
       {data.nextCursor !== null && (
         <p className="muted" style={{ padding: 12 }}>
-          These are the {MOST} due soonest; <Link to="/orders">the orders</Link> have the rest.
+          {rich('These are the {most} due soonest; {link} have the rest.', {
+            most: MOST,
+            link: <Link to="/orders">{t('the orders')}</Link>,
+          })}
         </p>
       )}
     </Panel>

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { ComparisonQuery } from '@saltflat/contract';
 import type { Process } from '@saltflat/core/route';
 import { PROCESSES, PROCESS_NAMES, promiseSlip } from '@saltflat/core/route';
@@ -74,7 +75,7 @@ export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
   return (
     <div>
       <RadioField
-        label="Process"
+        label={t('Process')}
         name={name}
         look="tiles"
         value={process}
@@ -84,7 +85,7 @@ export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
       <div style={{ marginTop: 6 }}>
         {error ? (
           <Refusal
-            words={`The processes cannot be compared: ${problemMessage(error)}`}
+            words={t('The processes cannot be compared: {error}', { error: problemMessage(error) })}
             onRetry={() => void refetch()}
             isRetrying={isFetching}
           />

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { useLineJobQuery } from '../../api/linesApi.ts';
 import { Progress } from '../../ui/index.ts';
 
@@ -7,7 +8,7 @@ export function Measuring({ lineId }: { lineId: string }) {
   const job = data?.job?.state === 'running' ? data.job : null;
   return (
     <Progress
-      words={job ? 'Measuring every pixel of the art' : 'The route is being planned'}
+      words={job ? t('Measuring every pixel of the art') : t('The route is being planned')}
       share={job?.share ?? null}
     />
   );

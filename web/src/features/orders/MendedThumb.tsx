@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { GarmentStyle } from '@saltflat/contract';
 import { equipmentOf, garmentOf } from '@saltflat/contract/equipment';
 import type { ArtJob } from '@saltflat/core/artwork';
@@ -66,7 +67,7 @@ export default function MendedThumb({ print, style, colourId, size }: Props) {
       <canvas
         ref={canvas}
         role="img"
-        aria-label={`${artwork?.name ?? ''}, mended`}
+        aria-label={t('{n}, mended', { n: artwork?.name ?? '' })}
         hidden={drawn !== jobKey}
         style={{ maxWidth: size, maxHeight: size, border: '1px solid var(--hairline)', borderRadius: 4 }}
       />

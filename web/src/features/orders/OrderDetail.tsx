@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { Order, OrderLine } from '@saltflat/contract';
 import { Suspense, lazy } from 'react';
 import { useDates } from '../../units/writingSlice.ts';
@@ -31,7 +32,7 @@ export function OrderDetail(props: Props) {
   const isCancelled = order.state === 'cancelled';
   return (
     <Panel
-      label={`Order ${order.code}`}
+      label={t('Order {code}', { code: order.code })}
       title={
         <>
           <span className="code">{order.code}</span> {order.customer}
@@ -41,22 +42,20 @@ export function OrderDetail(props: Props) {
       pad={16}
     >
       <Stack>
-        <p>
-          Due <strong>{when(order.dueAt, 'weekday-time')}</strong>
-        </p>
+        <p>{rich('Due {strong}', { strong: <strong>{when(order.dueAt, 'weekday-time')}</strong> })}</p>
         {order.note !== '' && <p className="muted">{order.note}</p>}
         <Row>
           {!isCancelled && (
             <Button size="small" onClick={onEdit}>
-              Edit
+              {t('Edit')}
             </Button>
           )}
           <Button size="small" onClick={onDuplicate} isBusy={attempt.isBusy('duplicate')}>
-            Duplicate
+            {t('Duplicate')}
           </Button>
           {isCancelled ? (
             <Button size="small" onClick={onRestore} isBusy={attempt.isBusy('restore')}>
-              Restore
+              {t('Restore')}
             </Button>
           ) : (
             order.state !== 'done' && (
@@ -66,7 +65,7 @@ export function OrderDetail(props: Props) {
                 disabled={order.state === 'running'}
                 isBusy={attempt.isBusy('cancel')}
               >
-                Cancel order
+                {t('Cancel order')}
               </Button>
             )
           )}
@@ -84,7 +83,7 @@ export function OrderDetail(props: Props) {
             attempt={attempt}
           />
         ))}
-        <Suspense fallback={<p className="muted small">Working the quote out …</p>}>
+        <Suspense fallback={<p className="muted small">{t('Working the quote out …')}</p>}>
           <QuotePanel key={order.id} orderId={order.id} by={by} nowMs={nowMs} isCancelled={isCancelled} />
         </Suspense>
       </Stack>

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { Catalogue, Order, OrderInput } from '@saltflat/contract';
 import { Suspense, lazy, useDeferredValue, useState } from 'react';
 import { Controller, useFieldArray, useWatch } from 'react-hook-form';
@@ -76,7 +77,7 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
       lines: isUntouched(before.lines) ? lines : [...before.lines, ...lines],
     });
     setIsTableAsked(false);
-    tell({ words: 'The order is filled from the table.', undo: () => reset(before) });
+    tell({ words: t('The order is filled from the table.'), undo: () => reset(before) });
   };
 
   return (
@@ -109,17 +110,17 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
         />
       ))}
       <Row>
-        <Button onClick={() => append(emptyLine(catalogue.styles))}>Add a line</Button>
-        <Button onClick={() => setIsTableAsked(true)}>From a table …</Button>
+        <Button onClick={() => append(emptyLine(catalogue.styles))}>{t('Add a line')}</Button>
+        <Button onClick={() => setIsTableAsked(true)}>{t('From a table …')}</Button>
         <Grow />
-        <Button onClick={leave}>Leave without saving</Button>
+        <Button onClick={leave}>{t('Leave without saving')}</Button>
         {isArtComing && (
           <span className="muted small" role="status">
-            The artwork is still on its way.
+            {t('The artwork is still on its way.')}
           </span>
         )}
         <Button look="primary" type="submit" isBusy={filling.isSending} disabled={isArtComing}>
-          {order ? 'Save the order' : 'Take in the order'}
+          {order ? t('Save the order') : t('Take in the order')}
         </Button>
       </Row>
       {order && filling.isOvertaken && (

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { OrderSummary } from '@saltflat/contract';
 import { PROCESS_NAMES, shortNames } from '@saltflat/core/route';
 import { useMemo } from 'react';
@@ -25,10 +26,15 @@ interface Props {
 const Short = styled('abbr')({ textDecoration: 'none' });
 
 const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
-  { key: 'code', title: 'Order', isSortable: true, cell: ({ code }) => <span className="code">{code}</span> },
+  {
+    key: 'code',
+    title: t('Order'),
+    isSortable: true,
+    cell: ({ code }) => <span className="code">{code}</span>,
+  },
   {
     key: 'customer',
-    title: 'Customer and garments',
+    title: t('Customer and garments'),
     isSortable: true,
     cell: ({ customer, garments }) => (
       <>
@@ -37,10 +43,10 @@ const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
       </>
     ),
   },
-  { key: 'pieces', title: 'Pieces', isNumber: true, isWideOnly: true, cell: ({ pieces }) => pieces },
+  { key: 'pieces', title: t('Pieces'), isNumber: true, isWideOnly: true, cell: ({ pieces }) => pieces },
   {
     key: 'processes',
-    title: 'Process',
+    title: t('Process'),
     isWideOnly: true,
     cell: ({ processes }) => (
       <Short title={processes.map((process) => PROCESS_NAMES[process]).join(', ')}>
@@ -50,7 +56,7 @@ const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
   },
   {
     key: 'spark',
-    title: 'Heat trace',
+    title: t('Heat trace'),
     isWideOnly: true,
     cell: ({ spark }) => (
       <Spark pieces={spark.map(([tempC, durationS, isHandsOn]) => ({ tempC, durationS, isHandsOn }))} />
@@ -58,18 +64,18 @@ const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
   },
   {
     key: 'due',
-    title: 'Due',
+    title: t('Due'),
     isSortable: true,
     cell: ({ dueAt, state }) =>
       isLate(dueAt, state, nowMs) ? (
         <Mark mark="◆" tone="hands">
-          late, <When at={dueAt} as="weekday-time" />
+          {rich('late, {when}', { when: <When at={dueAt} as="weekday-time" /> })}
         </Mark>
       ) : (
         <When at={dueAt} as="weekday-time" />
       ),
   },
-  { key: 'state', title: 'State', cell: ({ state }) => <StateMark state={state} /> },
+  { key: 'state', title: t('State'), cell: ({ state }) => <StateMark state={state} /> },
 ];
 
 const MINUTE_MS = 60_000;
@@ -81,7 +87,7 @@ export function OrderTable({ orders, selectedId, nowMs, ...rest }: Props) {
   return (
     <DataTable
       name="orders"
-      label="Orders"
+      label={t('Orders')}
       columns={columns}
       rows={orders}
       keyOf={({ id }) => id}

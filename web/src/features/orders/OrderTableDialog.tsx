@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { Artwork, GarmentStyle } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/core/placement';
 import { PROCESSES } from '@saltflat/core/route';
@@ -43,13 +44,15 @@ export default function OrderTableDialog({ styles, onFill, onClose }: Props) {
   const isSound = plan !== null && plan.problems.length === 0 && plan.lines.length > 0;
   return (
     <Dialog
-      title="An order from a table"
+      title={t('An order from a table')}
       width="lg"
       onClose={onClose}
       actions={
         <>
-          <Button onClick={() => void saveCsv('order-example', exampleOf(styles))}>An example table</Button>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={() => void saveCsv('order-example', exampleOf(styles))}>
+            {t('An example table')}
+          </Button>
+          <Button onClick={onClose}>{t('Leave it')}</Button>
           <Button
             look="primary"
             disabled={!isSound}
@@ -57,21 +60,28 @@ export default function OrderTableDialog({ styles, onFill, onClose }: Props) {
             onClick={() => plan && fill(plan)}
           >
             {plan && plan.lines.length > 0
-              ? `Fill the order with ${plan.lines.length === 1 ? 'one line' : `${plan.lines.length} lines`}`
-              : 'Fill the order'}
+              ? t('Fill the order with {which}', {
+                  which:
+                    plan.lines.length === 1
+                      ? t('one line')
+                      : t('{length} lines', { length: plan.lines.length }),
+                })
+              : t('Fill the order')}
           </Button>
         </>
       }
     >
       <p>
-        One row a size, with the headings {TABLE_COLUMNS.join(', ')}. Drop the table together with the art it
-        names; nothing is taken in before you say so.
+        {rich(
+          'One row a size, with the headings {columns}. Drop the table together with the art it names; nothing is taken in before you say so.',
+          { columns: TABLE_COLUMNS.join(', ') },
+        )}
       </p>
       <FileDrop
-        label="The table and its art"
+        label={t('The table and its art')}
         accept={ACCEPT}
         acceptWords="CSV table or PNG, JPEG, TIFF or SVG"
-        words="Choose the files"
+        words={t('Choose the files')}
         isBusy={false}
         problem={problem}
         isEmpty={table === null}
@@ -80,18 +90,30 @@ export default function OrderTableDialog({ styles, onFill, onClose }: Props) {
       >
         <p className="muted">
           {table === null
-            ? 'Drop a CSV table and its art here'
-            : `${table.name}, ${table.rows.length} ${table.rows.length === 1 ? 'row' : 'rows'}, ${art.length} art ${art.length === 1 ? 'file' : 'files'}`}
+            ? t('Drop a CSV table and its art here')
+            : t('{name}, {length} {which}, {count} art {which2}', {
+                name: table.name,
+                length: table.rows.length,
+                which: table.rows.length === 1 ? t('row') : t('rows'),
+                count: art.length,
+                which2: art.length === 1 ? t('file') : t('files'),
+              })}
         </p>
       </FileDrop>
       {plan && plan.problems.length > 0 && (
         <div role="alert">
           <p>
-            {plan.problems.length === 1 ? 'One row' : `${plan.problems.length} places`} in {table?.name}{' '}
-            cannot be taken: mend {plan.problems.length === 1 ? 'it' : 'them'} and drop the table again.
+            {rich('{which} in {name} cannot be taken: mend {which2} and drop the table again.', {
+              which:
+                plan.problems.length === 1
+                  ? t('One row')
+                  : t('{length} places', { length: plan.problems.length }),
+              name: table?.name,
+              which2: plan.problems.length === 1 ? t('it') : t('them'),
+            })}
           </p>
           <SimpleTable
-            label="What cannot be taken"
+            label={t('What cannot be taken')}
             columns={PROBLEM_COLUMNS}
             rows={plan.problems}
             keyOf={({ row, words }) => `${row} ${words}`}
@@ -102,18 +124,28 @@ export default function OrderTableDialog({ styles, onFill, onClose }: Props) {
         <>
           <p role="status">
             {missing.length === 0
-              ? 'This is what it would be:'
-              : `This is what it would be; ${missing.length === 1 ? 'one art file is' : `${missing.length} art files are`} not among those dropped: drop ${missing.length === 1 ? 'it' : 'them'} too, or go on and add ${missing.length === 1 ? 'it' : 'them'} later.`}
+              ? t('This is what it would be:')
+              : t(
+                  'This is what it would be; {which} not among those dropped: drop {which2} too, or go on and add {which3} later.',
+                  {
+                    which:
+                      missing.length === 1
+                        ? t('one art file is')
+                        : t('{count} art files are', { count: missing.length }),
+                    which2: missing.length === 1 ? t('it') : t('them'),
+                    which3: missing.length === 1 ? t('it') : t('them'),
+                  },
+                )}
           </p>
           <SimpleTable
-            label="What the order would be"
+            label={t('What the order would be')}
             columns={LINE_COLUMNS}
             rows={plan.lines.map((own, i) => ({ ...own, number: i + 1 }))}
             keyOf={({ number }) => number}
           />
         </>
       )}
-      {sent !== null && attempt.isBusy('fill') && <Progress words="Reading the art" share={sent} />}
+      {sent !== null && attempt.isBusy('fill') && <Progress words={t('Reading the art')} share={sent} />}
       <Refusal {...attempt.refusal('fill')} />
     </Dialog>
   );
@@ -155,16 +187,16 @@ async function withArt(
 }
 
 const PROBLEM_COLUMNS: TableColumn<OrderTablePlan['problems'][number]>[] = [
-  { key: 'row', title: 'Row', isNumber: true, cell: ({ row }) => row },
-  { key: 'words', title: 'What is wrong, and what would be right', cell: ({ words }) => words },
+  { key: 'row', title: t('Row'), isNumber: true, cell: ({ row }) => row },
+  { key: 'words', title: t('What is wrong, and what would be right'), cell: ({ words }) => words },
 ];
 
 const LINE_COLUMNS: TableColumn<TableLine & { number: number }>[] = [
-  { key: 'line', title: 'Line', isNumber: true, cell: ({ number }) => number },
-  { key: 'garment', title: 'Garment', cell: ({ garment }) => garment },
+  { key: 'line', title: t('Line'), isNumber: true, cell: ({ number }) => number },
+  { key: 'garment', title: t('Garment'), cell: ({ garment }) => garment },
   {
     key: 'sizes',
-    title: 'Sizes',
+    title: t('Sizes'),
     cell: ({ line }) =>
       Object.entries(line.quantities)
         .map(([size, quantity]) => `${quantity} × ${size}`)
@@ -172,7 +204,7 @@ const LINE_COLUMNS: TableColumn<TableLine & { number: number }>[] = [
   },
   {
     key: 'prints',
-    title: 'Prints',
+    title: t('Prints'),
     cell: ({ line, files }) =>
       line.prints.map(({ id, placement }) => {
         const file = files.find(({ print }) => print === id);
@@ -181,7 +213,7 @@ const LINE_COLUMNS: TableColumn<TableLine & { number: number }>[] = [
             {PLACEMENTS[placement].label}:{' '}
             {file
               ? `${file.isThere ? '●' : '◆'} ${file.name}${file.isThere ? '' : ', not dropped yet'}`
-              : 'no art'}
+              : t('no art')}
           </div>
         );
       }),

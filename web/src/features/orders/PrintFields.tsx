@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { GarmentStyle } from '@saltflat/contract';
 import { PLACEMENTS, placementsOn } from '@saltflat/core/placement';
 import { Suspense, lazy } from 'react';
@@ -61,16 +62,14 @@ export function PrintFields({
   const which = place.print === 0 ? '' : `, print ${place.print + 1}`;
   const { from, label } = PLACEMENTS[print.placement];
   return (
-    <Frame aria-label={`Print ${place.print + 1} of line ${place.line + 1}`}>
+    <Frame aria-label={t('Print {n} of line {n2}', { n: place.print + 1, n2: place.line + 1 })}>
       {!isAlone && (
         <Row as="header" style={{ padding: '12px 16px 0' }}>
-          <h3>
-            Print {place.print + 1}: {label.toLowerCase()}
-          </h3>
+          <h3>{rich('Print {n}: {label}', { n: place.print + 1, label: label.toLowerCase() })}</h3>
           <Grow />
           {onRemove && (
             <Button look="quiet" size="small" onClick={onRemove}>
-              Remove the print
+              {t('Remove the print')}
             </Button>
           )}
         </Row>
@@ -79,7 +78,7 @@ export function PrintFields({
         <ArtDrop
           artwork={print.artwork}
           colourHex={style?.colours.find(({ id }) => id === line.colourId)?.hex ?? '#ffffff'}
-          label={`Artwork of line ${place.line + 1}${which}`}
+          label={t('Artwork of line {n}{which}', { n: place.line + 1, which })}
           onChange={(artwork) => onChange({ artwork, preparation: null })}
           onSeveral={onSeveral}
           picture={
@@ -94,7 +93,7 @@ export function PrintFields({
           {children}
           <Split columns="1fr 1fr 1fr" gap={12}>
             <SelectField
-              label="Placement"
+              label={t('Placement')}
               value={print.placement}
               problem={problem('placement')}
               keepsRoom
@@ -106,7 +105,7 @@ export function PrintFields({
               onChange={(key) => onChange(usualPlace(style, key))}
             />
             <QuantityField
-              label={from === 'collar' ? 'Below the collar' : 'Below the upper edge'}
+              label={from === 'collar' ? t('Below the collar') : t('Below the upper edge')}
               kind="length"
               system={system}
               value={print.dropMm}
@@ -114,7 +113,7 @@ export function PrintFields({
               onChange={(dropMm) => onChange({ dropMm })}
             />
             <QuantityField
-              label="Printed width"
+              label={t('Printed width')}
               kind="length"
               system={system}
               value={print.widthMm}
@@ -137,7 +136,7 @@ export function PrintFields({
       <Stack pad="0 16px 16px">
         <LineProcess
           name={`process-${place.line}-${place.print}`}
-          of={`print ${place.print + 1} of line ${place.line + 1}`}
+          of={t('print {n} of line {n2}', { n: place.print + 1, n2: place.line + 1 })}
           line={line}
           print={print}
           dueMs={dueMs}

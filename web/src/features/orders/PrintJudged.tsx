@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { Fix } from '@saltflat/core/artwork';
 import type { JudgementQuery } from '@saltflat/contract';
 import { skipToken } from '@reduxjs/toolkit/query';
@@ -53,14 +54,14 @@ export function PrintJudged({ line, print, onChange }: Props) {
   if (error)
     return (
       <Refusal
-        words={`The art could not be judged: ${problemMessage(error)}`}
+        words={t('The art could not be judged: {error}', { error: problemMessage(error) })}
         onRetry={() => void refetch()}
         isRetrying={isFetching}
       />
     );
   const waiting = (
     <p className="muted small" role="status">
-      Looking the art over …
+      {t('Looking the art over …')}
     </p>
   );
   if (!data) return waiting;

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { ComparisonAnswer } from '@saltflat/contract';
 import type { ProcessOption } from '@saltflat/core/compare';
 import type { Process } from '@saltflat/core/route';
@@ -41,7 +42,7 @@ export function ProcessComparison({ name, of, comparison, process, isFetching, o
   const columns: TableColumn<Possible>[] = [
     {
       key: 'process',
-      title: 'Process',
+      title: t('Process'),
       cell: (option) => (
         <RadioChoice
           name={name}
@@ -51,18 +52,18 @@ export function ProcessComparison({ name, of, comparison, process, isFetching, o
           label={
             <>
               {option.name}
-              {option.process === recommended && <span className="muted small"> recommended</span>}
+              {option.process === recommended && <span className="muted small">{t(' recommended')}</span>}
             </>
           }
         />
       ),
     },
-    { key: 'cost', title: 'Cost each', isNumber: true, cell: ({ plan }) => <Cost plan={plan} /> },
-    { key: 'hands', title: 'Hands, all', isNumber: true, cell: ({ plan }) => formatDuration(plan.handsS) },
-    { key: 'elapsed', title: 'Elapsed', isNumber: true, cell: ({ plan }) => <Elapsed plan={plan} /> },
+    { key: 'cost', title: t('Cost each'), isNumber: true, cell: ({ plan }) => <Cost plan={plan} /> },
+    { key: 'hands', title: t('Hands, all'), isNumber: true, cell: ({ plan }) => formatDuration(plan.handsS) },
+    { key: 'elapsed', title: t('Elapsed'), isNumber: true, cell: ({ plan }) => <Elapsed plan={plan} /> },
     {
       key: 'look',
-      title: 'Look and hand',
+      title: t('Look and hand'),
       cell: ({ plan }) => <span className="small">{words(plan.look.said)}</span>,
     },
     ...SCALES.map(([key, title]) => ({
@@ -70,22 +71,26 @@ export function ProcessComparison({ name, of, comparison, process, isFetching, o
       title,
       cell: ({ plan }: Possible) => <Scale value={plan.look[key]} />,
     })),
-    { key: 'risks', title: 'Risks and limits', cell: ({ plan }) => <Risks plan={plan} taken={taken} /> },
+    { key: 'risks', title: t('Risks and limits'), cell: ({ plan }) => <Risks plan={plan} taken={taken} /> },
   ];
   return (
     <Group aria-busy={isFetching}>
-      <GroupName>Process, compared for this print</GroupName>
+      <GroupName>{t('Process, compared for this print')}</GroupName>
       {first && (
         <p style={{ marginBottom: 8 }}>
-          <strong>{first.name}</strong> is recommended: {reasons.map(words).join('; ')}. {words(wouldChange)}{' '}
-          <span className="muted">What hand, cover and risk are worth is an assumption.</span>
+          {rich('{strong} is recommended: {join}. {wouldChange} {part}', {
+            strong: <strong>{first.name}</strong>,
+            join: reasons.map(words).join('; '),
+            wouldChange: words(wouldChange),
+            part: <span className="muted">{t('What hand, cover and risk are worth is an assumption.')}</span>,
+          })}
         </p>
       )}
       {!first && <Note tone="alarm">{words(wouldChange)}</Note>}
       <Frame isFetching={isFetching}>
-        <Sideways label={`Processes side by side for ${of}`}>
+        <Sideways label={t('Processes side by side for {of}', { of })}>
           <SimpleTable
-            label="Processes"
+            label={t('Processes')}
             columns={columns}
             rows={possible}
             keyOf={(option) => option.process}
@@ -95,10 +100,10 @@ export function ProcessComparison({ name, of, comparison, process, isFetching, o
         </Sideways>
       </Frame>
       {excluded.length > 0 && (
-        <Stack as="ul" gap={2} className="small" aria-label="Left out" style={{ marginTop: 8 }}>
+        <Stack as="ul" gap={2} className="small" aria-label={t('Left out')} style={{ marginTop: 8 }}>
           {excluded.map((option) => (
             <li key={option.process}>
-              <span className="muted">Not</span> {option.name}: {option.refusals.map(words).join(' ')}
+              <span className="muted">{t('Not')}</span> {option.name}: {option.refusals.map(words).join(' ')}
             </li>
           ))}
         </Stack>
@@ -128,7 +133,7 @@ const Cost = ({ plan }: { plan: Possible['plan'] }) => (
     <Money cents={plan.cost.totalCents} />
     {plan.addsCents !== null && (
       <div className="muted small">
-        <Money cents={plan.addsCents} /> for this print
+        {rich('{money} for this print', { money: <Money cents={plan.addsCents} /> })}
       </div>
     )}
   </>
@@ -138,7 +143,11 @@ const Elapsed = ({ plan }: { plan: Possible['plan'] }) => (
   <>
     {formatDuration(plan.elapsedS)}
     {plan.restBeforeDispatchS > 0 && (
-      <div className="muted small">+ {formatDuration(plan.restBeforeDispatchS)} rest</div>
+      <div className="muted small">
+        {rich('+ {restBeforeDispatchS} rest', {
+          restBeforeDispatchS: formatDuration(plan.restBeforeDispatchS),
+        })}
+      </div>
     )}
   </>
 );
@@ -155,9 +164,7 @@ function Risks({ plan, taken }: { plan: Possible['plan']; taken: ComparisonAnswe
       {taken
         .filter(({ machine }) => plan.machines.includes(machine))
         .map(({ machine, code }) => (
-          <div key={machine}>
-            ▶ {machine} is on {code} now
-          </div>
+          <div key={machine}>{rich('▶ {machine} is on {code} now', { machine, code })}</div>
         ))}
       <span className="muted">{plan.risks.slice(0, 2).map(words).join(' · ')}</span>
     </div>

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { Money } from '../../units/Written.tsx';
 import { useDates } from '../../units/writingSlice.ts';
 import type { GivenQuote, OrderQuotes, QuoteAcceptance, QuoteGiving } from '@saltflat/contract';
@@ -21,14 +22,14 @@ export function QuotePanel({ orderId, by, nowMs, isCancelled }: Props) {
   if (error)
     return (
       <Refusal
-        words={`The quotes cannot be fetched: ${problemMessage(error)}`}
+        words={t('The quotes cannot be fetched: {error}', { error: problemMessage(error) })}
         onRetry={() => void refetch()}
       />
     );
-  if (!data) return <p className="muted small">Working the quote out …</p>;
+  if (!data) return <p className="muted small">{t('Working the quote out …')}</p>;
   return (
-    <Stack as="section" aria-label="Quotes" gap={8}>
-      <h3>Quotes</h3>
+    <Stack as="section" aria-label={t('Quotes')} gap={8}>
+      <h3>{t('Quotes')}</h3>
       <Draft orderId={orderId} draft={data.draft} by={by} isCancelled={isCancelled} />
       {data.given.length > 0 && (
         <ul>
@@ -76,28 +77,31 @@ function Draft({
     <Stack gap={6}>
       <Form isRow onSubmit={giving.submit}>
         <span>
-          ○ Draft{' '}
-          <strong>
-            {draft.lines.length > 0 ? <Money cents={draft.totalCents} /> : 'without a price yet'}
-          </strong>
+          {rich('○ Draft {strong}', {
+            strong: (
+              <strong>
+                {draft.lines.length > 0 ? <Money cents={draft.totalCents} /> : t('without a price yet')}
+              </strong>
+            ),
+          })}
         </span>
         {isWhole && !isCancelled && (
           <>
             <FilledText
               filling={giving}
               name="goodDays"
-              label="Good for, days"
+              label={t('Good for, days')}
               width={116}
               inputMode="numeric"
             />
             <Button type="submit" size="small" isBusy={giving.isSending}>
-              Give this quote
+              {t('Give this quote')}
             </Button>
           </>
         )}
         {draft.lines.length > 0 && (
           <a href={`/api/v1/orders/${orderId}/quote.pdf`} download>
-            Draft as PDF
+            {t('Draft as PDF')}
           </a>
         )}
       </Form>
@@ -128,15 +132,18 @@ function Given({ quote, nowMs }: { quote: GivenQuote; nowMs: number }) {
         </Mark>
         <span className="muted small">
           {quote.acceptedAt
-            ? `${day(quote.acceptedAt)} by ${quote.acceptedBy ?? ''}`
-            : `${day(quote.givenAt)}, good until ${day(quote.goodUntil)}`}
+            ? t('{acceptedAt} by {n}', { acceptedAt: day(quote.acceptedAt), n: quote.acceptedBy ?? '' })
+            : t('{givenAt}, good until {goodUntil}', {
+                givenAt: day(quote.givenAt),
+                goodUntil: day(quote.goodUntil),
+              })}
         </span>
         <a href={`/api/v1/quotes/${quote.id}/quote.pdf`} download>
-          PDF
+          {t('PDF')}
         </a>
         {standing.canBeAccepted && !isAsking && (
           <Button size="small" onClick={() => setIsAsking(true)}>
-            The customer said yes
+            {t('The customer said yes')}
           </Button>
         )}
       </Row>
@@ -159,12 +166,12 @@ function Acceptance({ quoteId, onDone }: { quoteId: string; onDone: () => void }
   });
   return (
     <Form isRow onSubmit={filling.submit}>
-      <FilledText filling={filling} name="customerName" label="Who said yes" autoFocus />
+      <FilledText filling={filling} name="customerName" label={t('Who said yes')} autoFocus />
       <Button look="primary" type="submit" size="small" isBusy={filling.isSending}>
-        Note it
+        {t('Note it')}
       </Button>
       <Button look="quiet" size="small" onClick={onDone}>
-        Back
+        {t('Back')}
       </Button>
       <Refusal words={filling.refusal} />
     </Form>

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { RefusalProps } from '../../api/useAttempt.ts';
 import { Button, Dialog, Progress, Refusal, Row, Stack } from '../../ui/index.ts';
 
@@ -20,9 +21,9 @@ export function SeveralFiles({ names, line, room, sent, refusal, onLines, onPrin
   const tooMany = names.length > room;
   return (
     <Dialog
-      title={`${names.length} files: what are they to be?`}
+      title={t('{count} files: what are they to be?', { count: names.length })}
       onClose={onClose}
-      actions={<Button onClick={onClose}>Leave them</Button>}
+      actions={<Button onClick={onClose}>{t('Leave them')}</Button>}
     >
       <ul className="small">
         {names.map((name, i) => (
@@ -33,23 +34,30 @@ export function SeveralFiles({ names, line, room, sent, refusal, onLines, onPrin
         <Stack gap={8}>
           <Row>
             <Button look="primary" onClick={onLines}>
-              A line each
+              {t('A line each')}
             </Button>
-            <span className="muted small">the same garment and place, how many is asked of each</span>
+            <span className="muted small">{t('the same garment and place, how many is asked of each')}</span>
           </Row>
           <Row>
             <Button onClick={onPrints} disabled={tooMany}>
-              Prints on one garment
+              {t('Prints on one garment')}
             </Button>
             <span className="muted small">
               {tooMany
-                ? `line ${line} has room for ${room} ${room === 1 ? 'print' : 'prints'} only`
-                : 'each at the next place that is free'}
+                ? t('line {line} has room for {room} {which} only', {
+                    line,
+                    room,
+                    which: room === 1 ? t('print') : t('prints'),
+                  })
+                : t('each at the next place that is free')}
             </span>
           </Row>
         </Stack>
       ) : (
-        <Progress words={`Reading ${names[sent] ?? 'the files'}`} share={sent / names.length} />
+        <Progress
+          words={t('Reading {n}', { n: names[sent] ?? t('the files') })}
+          share={sent / names.length}
+        />
       )}
       <Refusal {...refusal} />
     </Dialog>

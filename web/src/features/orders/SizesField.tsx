@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { SizesProblem } from './orderFormValues.ts';
 import { FieldProblem, Group, GroupName, Row, TextField } from '../../ui/index.ts';
 
@@ -12,13 +13,13 @@ interface Props {
 export function SizesField({ sizes, quantities, problem, onChange }: Props) {
   return (
     <Group>
-      <GroupName>Quantity by size</GroupName>
+      <GroupName>{t('Quantity by size')}</GroupName>
       <Row gap={8}>
         {sizes.map(({ size }) => (
           <TextField
             key={size}
             label={size}
-            spokenLabel={`Quantity, size ${size}`}
+            spokenLabel={t('Quantity, size {size}', { size })}
             width={size.length > 4 ? 110 : 76}
             inputMode="numeric"
             isWrong={problem !== undefined && (problem.size === null || problem.size === size)}

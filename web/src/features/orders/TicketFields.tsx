@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { OrderInput } from '@saltflat/contract';
 import { Controller } from 'react-hook-form';
 import type { Control } from 'react-hook-form';
@@ -15,14 +16,14 @@ interface Props {
 
 /** Who an order is for, and when. */
 export const TicketFields = ({ control, customers, problems, isNew }: Props) => (
-  <Panel label="Ticket" pad="16px 16px 4px">
+  <Panel label={t('Ticket')} pad="16px 16px 4px">
     <Split columns="1.2fr 232px 2fr" gap={12}>
       <Controller
         control={control}
         name="customer"
         render={({ field: { value, onChange } }) => (
           <SuggestField
-            label="Customer"
+            label={t('Customer')}
             autoFocus={isNew}
             recent="customers"
             value={value}
@@ -38,7 +39,7 @@ export const TicketFields = ({ control, customers, problems, isNew }: Props) => 
         name="dueAt"
         render={({ field: { value, onChange } }) => (
           <DateTimeField
-            label="Due"
+            label={t('Due')}
             value={value}
             problem={problems['/dueAt']}
             keepsRoom
@@ -50,7 +51,13 @@ export const TicketFields = ({ control, customers, problems, isNew }: Props) => 
         control={control}
         name="note"
         render={({ field: { value, onChange } }) => (
-          <TextField label="Note" value={value} problem={problems['/note']} keepsRoom onChange={onChange} />
+          <TextField
+            label={t('Note')}
+            value={value}
+            problem={problems['/note']}
+            keepsRoom
+            onChange={onChange}
+          />
         )}
       />
     </Split>

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { useUnits } from '../../units/writingSlice.ts';
 import { Button, QuantityField, Row } from '../../ui/index.ts';
 
@@ -20,7 +21,7 @@ export function WidthsField({ sizes, widths, widthMm, onChange }: Props) {
         {sizes.map((size) => (
           <div key={size} style={{ width: 130 }}>
             <QuantityField
-              label={`Width, ${size}`}
+              label={t('Width, {size}', { size })}
               kind="length"
               system={system}
               value={widths[size] ?? widthMm}
@@ -29,7 +30,7 @@ export function WidthsField({ sizes, widths, widthMm, onChange }: Props) {
           </div>
         ))}
         <Button look="quiet" size="small" onClick={() => onChange({})}>
-          One width for all
+          {t('One width for all')}
         </Button>
       </Row>
     );
@@ -41,7 +42,7 @@ export function WidthsField({ sizes, widths, widthMm, onChange }: Props) {
         size="small"
         onClick={() => onChange(Object.fromEntries(sizes.map((size) => [size, widthMm])))}
       >
-        Another width for some sizes
+        {t('Another width for some sizes')}
       </Button>
     </div>
   );

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { ProvenLine } from '@saltflat/contract';
 import { useState } from 'react';
 import { Panel, Pressable, TwoLines } from '../../ui/index.ts';
@@ -11,10 +12,10 @@ interface Props {
 export function CopyProven({ lines, onCopy }: Props) {
   const [told, setTold] = useState('');
   return (
-    <Panel title="Copy what proved itself" label="Copy from a proven line">
+    <Panel title={t('Copy what proved itself')} label={t('Copy from a proven line')}>
       {lines?.length === 0 && (
         <p className="muted" style={{ padding: 16 }}>
-          No other line of this process has been run to the end yet.
+          {t('No other line of this process has been run to the end yet.')}
         </p>
       )}
       <ul>
@@ -26,7 +27,11 @@ export function CopyProven({ lines, onCopy }: Props) {
                   {own.code} {own.customer}
                 </strong>
                 <span className="muted small">
-                  {own.garment}, {own.good} of {own.pieces} good
+                  {rich('{garment}, {good} of {pieces} good', {
+                    garment: own.garment,
+                    good: own.good,
+                    pieces: own.pieces,
+                  })}
                 </span>
               </TwoLines>
             </Pressable>

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { Money } from '../../units/Written.tsx';
 import { useMoney } from '../../units/writingSlice.ts';
 import type { PieceCost, Quote } from '@saltflat/core/cost';
@@ -26,21 +27,21 @@ export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props
   const [isOpen, setOpen] = useState(false);
   return (
     <Panel
-      title={`${pieces} pieces`}
-      label="Time and cost"
+      title={t('{pieces} pieces', { pieces })}
+      label={t('Time and cost')}
       actions={
         <>
           <a href={papers.runSheetA4} download>
-            Run sheet A4
+            {t('Run sheet A4')}
           </a>
           <a href={papers.runSheetLetter} download>
-            Letter
+            {t('Letter')}
           </a>
         </>
       }
     >
       <SimpleTable
-        label="Time and cost"
+        label={t('Time and cost')}
         isHeadHidden
         columns={COST_COLUMNS}
         rows={costRows(route, cost)}
@@ -57,20 +58,23 @@ export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props
           <Pressable isExpanded={isOpen} onClick={() => setOpen(!isOpen)}>
             <TwoLines>
               <strong>
-                Quote <Money cents={quote.totalCents} /> <span className="muted">for all</span>
+                {rich('Quote {money} {part}', {
+                  money: <Money cents={quote.totalCents} />,
+                  part: <span className="muted">{t('for all')}</span>,
+                })}
               </strong>
               <span className="muted small">
-                {isOpen ? 'hide how it comes about' : 'show how it comes about'}
+                {isOpen ? t('hide how it comes about') : t('show how it comes about')}
               </span>
             </TwoLines>
           </Pressable>
           {isOpen && <QuoteTable quote={quote} />}
           <Row style={{ padding: '8px 16px' }}>
             <a href={papers.quoteA4} download>
-              Draft of the quote, A4
+              {t('Draft of the quote, A4')}
             </a>
             <a href={papers.quoteLetter} download>
-              Letter
+              {t('Letter')}
             </a>
           </Row>
         </>
@@ -85,13 +89,23 @@ function QuoteTable({ quote }: { quote: Quote }) {
   const ladder = useMemo(() => ladderOf(quote, money), [quote, money]);
   return (
     <Stack gap={8} pad="0 16px 8px">
-      <SimpleTable label="Price by size" columns={SIZE_COLUMNS} rows={sizes} keyOf={({ size }) => size} />
+      <SimpleTable
+        label={t('Price by size')}
+        columns={SIZE_COLUMNS}
+        rows={sizes}
+        keyOf={({ size }) => size}
+      />
       <p className="small">
-        Cost over one minus the margin of {percent(marginShare)}
-        {upCharges.map(({ what, cents }) => `, ${money(cents)} more for ${what}`).join('')}
-        {offShare === null ? ', no quantity break.' : `, ${percent(offShare)} off for the quantity.`}
+        {rich('Cost over one minus the margin of {marginShare}{join}{which}', {
+          marginShare: percent(marginShare),
+          join: upCharges.map(({ what, cents }) => `, ${money(cents)} more for ${what}`).join(''),
+          which:
+            offShare === null
+              ? t(', no quantity break.')
+              : t(', {offShare} off for the quantity.', { offShare: percent(offShare) }),
+        })}
       </p>
-      <Chart title="Price each by quantity" data={ladder} heightPx={180} />
+      <Chart title={t('Price each by quantity')} data={ladder} heightPx={180} />
       {assumptions.map((text) => (
         <p key={text} className="muted small">
           ○ {text}
@@ -109,29 +123,29 @@ interface CostRow {
 }
 
 const ladderOf = ({ ladder }: Quote, money: (cents: number) => string) => ({
-  along: { title: 'Pieces', values: ladder.map(({ pieces }) => String(pieces)) },
-  up: { title: 'Each', write: money },
+  along: { title: t('Pieces'), values: ladder.map(({ pieces }) => String(pieces)) },
+  up: { title: t('Each'), write: money },
   series: [{ name: 'Price each', kind: 'line' as const, values: ladder.map(({ eachCents }) => eachCents) }],
 });
 
 const COST_COLUMNS: TableColumn<CostRow>[] = [
   {
     key: 'name',
-    title: 'What',
+    title: t('What'),
     cell: ({ name, note }) => (
       <>
         {name} {note && <span className="muted small">{note}</span>}
       </>
     ),
   },
-  { key: 'value', title: 'How much', isNumber: true, cell: ({ value }) => value },
+  { key: 'value', title: t('How much'), isNumber: true, cell: ({ value }) => value },
 ];
 
 const SIZE_COLUMNS: TableColumn<Quote['sizes'][number]>[] = [
-  { key: 'size', title: 'Size', cell: ({ size }) => size },
-  { key: 'pieces', title: 'Pieces', isNumber: true, cell: ({ quantity }) => quantity },
-  { key: 'cost', title: 'Cost', isNumber: true, cell: ({ costCents }) => <Money cents={costCents} /> },
-  { key: 'price', title: 'Price', isNumber: true, cell: ({ eachCents }) => <Money cents={eachCents} /> },
+  { key: 'size', title: t('Size'), cell: ({ size }) => size },
+  { key: 'pieces', title: t('Pieces'), isNumber: true, cell: ({ quantity }) => quantity },
+  { key: 'cost', title: t('Cost'), isNumber: true, cell: ({ costCents }) => <Money cents={costCents} /> },
+  { key: 'price', title: t('Price'), isNumber: true, cell: ({ eachCents }) => <Money cents={eachCents} /> },
 ];
 
 /** Time of the whole line, then what a piece costs by where it goes. */

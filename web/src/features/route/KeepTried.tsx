@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { Signed } from '@saltflat/contract';
 import { FilledText } from '../../form/index.ts';
 import { useSigning } from './signing.ts';
@@ -18,16 +19,18 @@ export function KeepTried({ count, problem, who, onKeep, onGiveUp }: Props) {
   const signing = useSigning(who, onKeep);
   return (
     <Panel as="div" pad="12px 16px" style={{ borderColor: TOKENS.brine }}>
-      <Form isRow label="Values being tried" onSubmit={signing.submit}>
+      <Form isRow label={t('Values being tried')} onSubmit={signing.submit}>
         <strong style={{ flex: 1, minWidth: 260 }}>
-          ◆ {count === 1 ? 'One value is' : `${count} values are`} being tried: trace, cost and limits follow.
+          {rich('◆ {which} being tried: trace, cost and limits follow.', {
+            which: count === 1 ? t('One value is') : t('{count} values are', { count }),
+          })}
         </strong>
-        <FilledText filling={signing} name="who" label="Who" width={160} />
-        <FilledText filling={signing} name="why" label="Why" width={260} />
+        <FilledText filling={signing} name="who" label={t('Who')} width={160} />
+        <FilledText filling={signing} name="why" label={t('Why')} width={260} />
         <Button look="primary" type="submit" disabled={problem !== ''} isBusy={signing.isSending}>
-          Plan with {count === 1 ? 'this value' : 'these values'}
+          {rich('Plan with {which}', { which: count === 1 ? t('this value') : t('these values') })}
         </Button>
-        <Button onClick={onGiveUp}>As it was</Button>
+        <Button onClick={onGiveUp}>{t('As it was')}</Button>
       </Form>
       <FieldProblem>{problem || signing.refusal}</FieldProblem>
     </Panel>

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { STATION_NAMES, aloneS, goesWords, handsS, plannedMode, unitsOf } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
@@ -42,11 +43,12 @@ export function OperationRow({ operation, parts: all, cautions, isLit, picked, s
         </div>
         {modes.length > 1 && (
           <div className="muted small">
-            or{' '}
-            {modes
-              .slice(1)
-              .map((mode) => mode.machine?.name)
-              .join(', ')}
+            {rich('or {join}', {
+              join: modes
+                .slice(1)
+                .map((mode) => mode.machine?.name)
+                .join(', '),
+            })}
           </div>
         )}
       </div>
@@ -61,20 +63,26 @@ export function OperationRow({ operation, parts: all, cautions, isLit, picked, s
               onPick={() => onPick(setting.key)}
             />
           ))}
-          {sheet && <span className="muted">under {sheet.name}</span>}
+          {sheet && <span className="muted">{rich('under {name}', { name: sheet.name })}</span>}
           {weighIn && (
             <span className="muted">
-              weigh in {formatQuantity(weighIn.targetG, 'mass', system)} ±{' '}
-              {formatQuantity(weighIn.toleranceG, 'mass', system)}
+              {rich('weigh in {targetG} ± {toleranceG}', {
+                targetG: formatQuantity(weighIn.targetG, 'mass', system),
+                toleranceG: formatQuantity(weighIn.toleranceG, 'mass', system),
+              })}
             </span>
           )}
         </Row>
         <p className="small">
-          <strong>Right:</strong> {words(look)}{' '}
+          <strong>{t('Right:')}</strong> {words(look)}{' '}
           {(isWhole || !isFolded) && <span className="muted">{told} </span>}
           {isFolded && (
             <Pressable look="words" isExpanded={isWhole} onClick={() => setWhole(!isWhole)}>
-              {isWhole ? 'less' : checks.length === 1 ? 'and a check' : `and ${checks.length} checks`}
+              {isWhole
+                ? t('less')
+                : checks.length === 1
+                  ? t('and a check')
+                  : t('and {count} checks', { count: checks.length })}
             </Pressable>
           )}
         </p>
@@ -86,25 +94,25 @@ export function OperationRow({ operation, parts: all, cautions, isLit, picked, s
         {waitAfter && (waitAfter.minS > 0 || waitAfter.maxS !== null) && (
           <p className="small">
             <span aria-hidden="true">∿ </span>
-            {waitAfter.minS > 0 && `Wait ${formatDuration(waitAfter.minS)}. `}
-            {waitAfter.maxS !== null && `Within ${formatDuration(waitAfter.maxS)}. `}
+            {waitAfter.minS > 0 && t('Wait {minS}. ', { minS: formatDuration(waitAfter.minS) })}
+            {waitAfter.maxS !== null && t('Within {maxS}. ', { maxS: formatDuration(waitAfter.maxS) })}
             <span className="muted">{words(waitAfter.why)}</span>
           </p>
         )}
       </Stack>
-      <dl aria-label="How long">
+      <dl aria-label={t('How long')}>
         {operation.unit !== 'line' && (
           <Time>
-            <dt>each {operation.unit}</dt>
+            <dt>{rich('each {unit}', { unit: operation.unit })}</dt>
           </Time>
         )}
         <Time>
-          <dt>hands</dt>
+          <dt>{t('hands')}</dt>
           <dd>{formatDuration(hands)}</dd>
         </Time>
         {alone > 0 && (
           <Time>
-            <dt>by itself</dt>
+            <dt>{t('by itself')}</dt>
             <dd>{formatDuration(alone)}</dd>
           </Time>
         )}
@@ -127,8 +135,8 @@ function Setting({ setting, isPicked, system, onPick }: SettingProps) {
     <Pressable look="tile" isExpanded={isPicked} onClick={onPick} sx={isOver ? OVER : PILL}>
       <span>
         <Label>{setting.label}</Label> {formatQuantity(setting.value, setting.kind, system)}
-        {isOver && <span> ■ over a limit</span>}
-        {setting.reasons[0]?.source === 'override' && <span> ◆ changed</span>}
+        {isOver && <span>{t(' ■ over a limit')}</span>}
+        {setting.reasons[0]?.source === 'override' && <span>{t(' ◆ changed')}</span>}
       </span>
     </Pressable>
   );

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { BlankKind } from '@saltflat/core/blank';
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { GarmentOutline, PlacementPlan } from '@saltflat/core/placement';
@@ -37,7 +38,7 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
   return (
     <Panel
       title={placement.label}
-      label={`Placement, ${placement.label.toLowerCase()}`}
+      label={t('Placement, {toLowerCase}', { toLowerCase: placement.label.toLowerCase() })}
       says={words(placement.rule)}
     >
       <Split columns="240px minmax(0, 1fr)" pad={16}>
@@ -45,7 +46,12 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
           viewBox={`${box.x - 8} ${box.y - 8} ${box.width + 16} ${box.height + 16}`}
           role="img"
           style={{ width: '100%', maxHeight: 280 }}
-          aria-label={`Print of ${length(own.widthMm)} by ${length(own.heightMm)}, ${length(own.dropMm)} down, size ${own.size}`}
+          aria-label={t('Print of {widthMm} by {heightMm}, {dropMm} down, size {size}', {
+            widthMm: length(own.widthMm),
+            heightMm: length(own.heightMm),
+            dropMm: length(own.dropMm),
+            size: own.size,
+          })}
         >
           <g transform={`scale(${scale})`}>
             <path d={outline.body} fill={colourHex} stroke="var(--ink)" strokeWidth={3} />
@@ -84,14 +90,14 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
         </svg>
         <Stack gap={8}>
           <SimpleTable
-            label="Sizes"
+            label={t('Sizes')}
             rows={sizes}
             keyOf={({ size }) => size}
             isSelected={({ size }) => size === own.size}
             columns={[
               {
                 key: 'size',
-                title: 'Size',
+                title: t('Size'),
                 cell: ({ size }) => (
                   <Pressable
                     look="words"
@@ -101,15 +107,15 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
                   </Pressable>
                 ),
               },
-              { key: 'pieces', title: 'Pieces', isNumber: true, cell: ({ quantity }) => quantity },
-              { key: 'down', title: 'Down', isNumber: true, cell: ({ dropMm }) => length(dropMm) },
-              { key: 'wide', title: 'Wide', isNumber: true, cell: ({ widthMm }) => length(widthMm) },
-              { key: 'high', title: 'High', isNumber: true, cell: ({ heightMm }) => length(heightMm) },
+              { key: 'pieces', title: t('Pieces'), isNumber: true, cell: ({ quantity }) => quantity },
+              { key: 'down', title: t('Down'), isNumber: true, cell: ({ dropMm }) => length(dropMm) },
+              { key: 'wide', title: t('Wide'), isNumber: true, cell: ({ widthMm }) => length(widthMm) },
+              { key: 'high', title: t('High'), isNumber: true, cell: ({ heightMm }) => length(heightMm) },
               ...(platen
                 ? [
                     {
                       key: 'platen',
-                      title: 'Left on platen',
+                      title: t('Left on platen'),
                       isNumber: true,
                       cell: ({ platenLeftMm }: (typeof sizes)[number]) =>
                         platenLeftMm === null ? '–' : length(platenLeftMm),
@@ -120,9 +126,12 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
           />
           <p className="muted small">
             {own.bodyWidthMm === null
-              ? 'Outline of a middle size, to one scale with the print.'
-              : `Size ${own.size}, ${length(own.bodyWidthMm)} wide, to one scale with the print.`}
-            {platen ? ` Loaded on the ${platen} platen.` : ''}
+              ? t('Outline of a middle size, to one scale with the print.')
+              : t('Size {size}, {bodyWidthMm} wide, to one scale with the print.', {
+                  size: own.size,
+                  bodyWidthMm: length(own.bodyWidthMm),
+                })}
+            {platen ? t(' Loaded on the {platen} platen.', { platen }) : ''}
           </p>
           {heatedAgain !== null && (
             <Note tone="caution">

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { LineDocument, ProvenLine, RouteVersion } from '@saltflat/contract';
 import type { BlankKind } from '@saltflat/core/blank';
 import type { Quote } from '@saltflat/core/cost';
@@ -100,7 +101,7 @@ export function RouteView(props: Props) {
 
   return (
     <Stack>
-      <Panel label="Heat trace" pad="12px 8px 4px">
+      <Panel label={t('Heat trace')} pad="12px 8px 4px">
         <HeatTrace pieces={tracePieces(route, version.pieces)} height={150} current={lit} onPick={setLit} />
       </Panel>
       {tried.length > 0 && (
@@ -112,7 +113,7 @@ export function RouteView(props: Props) {
           <Stack>
             {bandsOf(route).map(({ label, operations }) => (
               <Panel as="div" key={operations[0]?.id} {...(label === null ? {} : { title: label })}>
-                <ol aria-label={label ?? 'Operations'}>
+                <ol aria-label={label ?? t('Operations')}>
                   {operations.map((own) => (
                     <OperationRow
                       key={own.id}
@@ -228,7 +229,7 @@ function Warnings({
   );
   if (conflicts.length + slips.length + problems.length === 0 && promise === null) return null;
   return (
-    <Stack as="section" role="status" aria-label="Conflicts" gap={8}>
+    <Stack as="section" role="status" aria-label={t('Conflicts')} gap={8}>
       {promise !== null && <Note tone="alarm">◆ {words(promise)}</Note>}
       {problems.map(({ place, said, waysOut }) => (
         <Note tone="alarm" key={`${place}${said.code}`}>
@@ -248,7 +249,7 @@ function Warnings({
               ))}
             </div>
             <Button look="quiet" size="small" onClick={() => onPick({ operation, setting })}>
-              Why
+              {t('Why')}
             </Button>
           </Row>
           <WaysOut waysOut={waysOut} />

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { SOURCE_NAMES } from '@saltflat/core/words';
 import type { RouteSource, SourceChoice } from '@saltflat/core/route';
 import { useState } from 'react';
@@ -31,9 +32,9 @@ export function SourcesPanel({ of, sources, chosen, isOpen, who, onChoose, onTak
   if (sources.length === 0) return null;
   return (
     <Panel
-      title="Made with"
-      label={`Made with, ${of.toLowerCase()}`}
-      says="of what fits, and why"
+      title={t('Made with')}
+      label={t('Made with, {of}', { of: of.toLowerCase() })}
+      says={t('of what fits, and why')}
       pad="4px 16px 12px"
     >
       <Columns as="dl" least={260} gap={16}>
@@ -72,11 +73,11 @@ export function SourcesPanel({ of, sources, chosen, isOpen, who, onChoose, onTak
                   .filter(({ isPossible }) => !isPossible)
                   .map((other) => (
                     <div key={other.id} className="muted small">
-                      Not {other.name}: {words(other.why)}
+                      {rich('Not {name}: {why}', { name: other.name, why: words(other.why) })}
                     </div>
                   ))}
                 {isChosen && isOpen && picked?.role !== role && (
-                  <TakeBack words="What fits best" onTakeBack={() => onTakeBack(role)} />
+                  <TakeBack words={t('What fits best')} onTakeBack={() => onTakeBack(role)} />
                 )}
                 {picked?.role === role && (
                   <SignChoice
@@ -111,13 +112,13 @@ function SignChoice({
   const signing = useSigning(who, onSign);
   return (
     <Form isRow gap={8} onSubmit={signing.submit}>
-      <FilledText filling={signing} name="who" label="Who" />
-      <FilledText filling={signing} name="why" label="Why" />
+      <FilledText filling={signing} name="who" label={t('Who')} />
+      <FilledText filling={signing} name="why" label={t('Why')} />
       <Button look="primary" type="submit" size="small" isBusy={signing.isSending}>
-        Plan with it
+        {t('Plan with it')}
       </Button>
       <Button size="small" onClick={onGiveUp}>
-        As it was
+        {t('As it was')}
       </Button>
       <FieldProblem>{signing.refusal}</FieldProblem>
     </Form>

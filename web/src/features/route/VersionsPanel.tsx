@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { When } from '../../units/Written.tsx';
 import type { RouteVersion } from '@saltflat/contract';
 import { compareRoutes } from '@saltflat/core/route';
@@ -17,17 +18,20 @@ export function VersionsPanel({ version, versions, onShow }: Props) {
   const other = versions.find(({ number }) => number === against && number !== version.number);
   const differences = other ? compareRoutes(other.route, version.route) : [];
   return (
-    <Panel title="Versions">
+    <Panel title={t('Versions')}>
       <ul>
         {versions.map((own) => (
           <li key={own.number} style={{ display: 'flex', alignItems: 'center' }}>
             <Pressable isCurrent={own.number === version.number} onClick={() => onShow(own.number)}>
               <TwoLines>
-                <strong>Version {own.number}</strong>
+                <strong>{rich('Version {number}', { number: own.number })}</strong>
                 <span className="muted small">
                   <When at={own.createdAt} as="weekday-time" />
                   {own.overrides.length > 0 &&
-                    `, ${own.overrides.length} changed by ${[...new Set(own.overrides.map(({ who }) => who))].join(', ')}`}
+                    t(', {length} changed by {join}', {
+                      length: own.overrides.length,
+                      join: [...new Set(own.overrides.map(({ who }) => who))].join(', '),
+                    })}
                 </span>
               </TwoLines>
             </Pressable>
@@ -38,7 +42,7 @@ export function VersionsPanel({ version, versions, onShow }: Props) {
                 isExpanded={own.number === against}
                 onClick={() => setAgainst(own.number === against ? null : own.number)}
               >
-                compare
+                {t('compare')}
               </Button>
             )}
           </li>
@@ -48,13 +52,16 @@ export function VersionsPanel({ version, versions, onShow }: Props) {
         <div
           style={{ padding: '8px 16px 12px' }}
           role="region"
-          aria-label={`From version ${other.number} to ${version.number}`}
+          aria-label={t('From version {number} to {number2}', {
+            number: other.number,
+            number2: version.number,
+          })}
         >
           <h3>
-            From version {other.number} to {version.number}
+            {rich('From version {number} to {number2}', { number: other.number, number2: version.number })}
           </h3>
           {differences.length === 0 ? (
-            <p className="muted">The floor is asked for the same.</p>
+            <p className="muted">{t('The floor is asked for the same.')}</p>
           ) : (
             <DifferenceList differences={differences} />
           )}

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { warmUpSaid } from '@saltflat/core/route';
 import type { WarmUp } from '@saltflat/core/route';
 import { useWords } from '../../units/useWords.ts';
@@ -8,7 +9,7 @@ export function WarmUpsPanel({ warmUps }: { warmUps: readonly WarmUp[] }) {
   const words = useWords();
   if (warmUps.length === 0) return null;
   return (
-    <Panel title="Before the first piece" says="from cold" pad="8px 16px 12px">
+    <Panel title={t('Before the first piece')} says={t('from cold')} pad="8px 16px 12px">
       <Stack as="ul" gap={6}>
         {warmUps.map((own) => (
           <li key={own.machine.id ?? own.machine.name}>{words(warmUpSaid(own))}</li>

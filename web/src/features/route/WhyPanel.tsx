@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { Limit, Operation, Setting } from '@saltflat/core/work';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
@@ -40,11 +41,11 @@ export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBac
       ref={panel}
       as="aside"
       tabIndex={-1}
-      label={`Why ${setting.label}`}
+      label={t('Why {label}', { label: setting.label })}
       title={`${setting.label} ${shown(setting.value)}`}
       actions={
         <Button look="quiet" size="small" onClick={onClose}>
-          Close
+          {t('Close')}
         </Button>
       }
       onKeyDown={(event) => event.key === 'Escape' && onClose()}
@@ -68,23 +69,23 @@ export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBac
         {setting.limits.length > 0 && <Limits limits={setting.limits} setting={setting} system={system} />}
         {onTry ? (
           <Stack gap={8}>
-            <h3>Change it here</h3>
+            <h3>{t('Change it here')}</h3>
             <QuantityField
-              label="Your value"
+              label={t('Your value')}
               kind={setting.kind}
               system={system}
               value={setting.value}
               usual={usualOf(setting)}
               onChange={(value) => value !== null && onTry(value)}
             />
-            {isTried && <p className="muted small">Being tried: say who and why above to keep it.</p>}
+            {isTried && <p className="muted small">{t('Being tried: say who and why above to keep it.')}</p>}
             {isOwn && !isTried && onTakeBack && (
-              <TakeBack words="Take the change back" onTakeBack={onTakeBack} />
+              <TakeBack words={t('Take the change back')} onTakeBack={onTakeBack} />
             )}
           </Stack>
         ) : (
           <p className="muted">
-            This route is being run or has been run, or is an old version: it stays as it is.
+            {t('This route is being run or has been run, or is an old version: it stays as it is.')}
           </p>
         )}
       </Stack>
@@ -109,7 +110,7 @@ function Limits({
   const shown = (value: number): string => formatQuantity(value, setting.kind, system);
   return (
     <div>
-      <h3>Limits</h3>
+      <h3>{t('Limits')}</h3>
       {limits.map(({ min, max, said }, i) => (
         <div key={i} style={{ marginTop: 8 }}>
           <div className="limit-bar" aria-hidden="true">
@@ -123,8 +124,9 @@ function Limits({
             <span className="value" style={{ left: at(setting.value) }} />
           </div>
           <p className="small">
-            {min !== null && `from ${shown(min)} `}
-            {max !== null && `up to ${shown(max)}`}: <span className="muted">{words(said)}</span>
+            {min !== null && t('from {min} ', { min: shown(min) })}
+            {max !== null && t('up to {max}', { max: shown(max) })}:{' '}
+            <span className="muted">{words(said)}</span>
           </p>
         </div>
       ))}

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { When } from '../../units/Written.tsx';
 import type { Backups } from '@saltflat/contract';
 import { BACKUP_FIELDS } from '@saltflat/contract/shopFields';
@@ -24,24 +25,22 @@ export function BackupsPanel() {
   const [make, making] = useMakeBackupMutation();
   if (error)
     return (
-      <Failed title="The backups cannot be shown" onRetry={() => void refetch()}>
+      <Failed title={t('The backups cannot be shown')} onRetry={() => void refetch()}>
         {problemMessage(error)}
       </Failed>
     );
-  if (!data) return <Loading what="the backups" />;
+  if (!data) return <Loading what={t('the backups')} />;
   const { kept, folder, settings } = data;
   const [last] = kept;
   return (
     <Stack>
       <Panel
-        label="Backups there are"
+        label={t('Backups there are')}
         title={
           last ? (
-            <>
-              Last backup <When at={last.madeAt} as="weekday-time" />
-            </>
+            <>{rich('Last backup {when}', { when: <When at={last.madeAt} as="weekday-time" /> })}</>
           ) : (
-            'No backup yet'
+            t('No backup yet')
           )
         }
         actions={
@@ -51,7 +50,7 @@ export function BackupsPanel() {
             disabled={folder === null}
             onClick={() => void make()}
           >
-            {making.isLoading ? 'Backing up …' : 'Back up now'}
+            {making.isLoading ? t('Backing up …') : t('Back up now')}
           </Button>
         }
         pad={16}
@@ -59,7 +58,7 @@ export function BackupsPanel() {
         <Stack>
           {data.isLate && (
             <Note tone="alarm" role="alert">
-              The backup that was due at {settings.hour}:00 is not there.
+              {rich('The backup that was due at {hour}:00 is not there.', { hour: settings.hour })}
             </Note>
           )}
           <Refusal
@@ -69,31 +68,34 @@ export function BackupsPanel() {
           />
           {folder === null ? (
             <p>
-              This server was started without a folder for backups. Use <code>npm run backup FILE</code>.
+              {rich('This server was started without a folder for backups. Use {code}.', {
+                code: <code>{t('npm run backup FILE')}</code>,
+              })}
             </p>
           ) : (
             <p className="muted">
-              Whole copies of the shop, pictures included, each read back after it was written. They are in{' '}
-              <code>{folder}</code>; copy them to another disk as well. One is put back with{' '}
-              <code>npm run restore FILE</code>.
+              {rich(
+                'Whole copies of the shop, pictures included, each read back after it was written. They are in {code}; copy them to another disk as well. One is put back with {code2}.',
+                { code: <code>{folder}</code>, code2: <code>{t('npm run restore FILE')}</code> },
+              )}
             </p>
           )}
           {kept.length > 0 && (
-            <SimpleTable label="Backups" columns={COLUMNS} rows={kept} keyOf={({ name }) => name} />
+            <SimpleTable label={t('Backups')} columns={COLUMNS} rows={kept} keyOf={({ name }) => name} />
           )}
         </Stack>
       </Panel>
       <SettingForm
-        what="When backups are made"
+        what={t('When backups are made')}
         setting="backups"
         fields={BACKUP_FIELDS}
         values={settings}
         version={data.version}
         save={save}
-        saveLabel="Save"
+        saveLabel={t('Save')}
       >
         <p className="muted small">
-          By the clock of this machine. Of more backups than are kept the oldest go.
+          {t('By the clock of this machine. Of more backups than are kept the oldest go.')}
         </p>
       </SettingForm>
     </Stack>
@@ -103,10 +105,10 @@ export function BackupsPanel() {
 const COLUMNS: TableColumn<Backups['kept'][number]>[] = [
   {
     key: 'made',
-    title: 'Made',
+    title: t('Made'),
     isNoWrap: true,
     cell: ({ madeAt }) => <When at={madeAt} as="weekday-time" />,
   },
-  { key: 'file', title: 'File', cell: ({ name }) => name },
-  { key: 'size', title: 'Size, MB', isNumber: true, cell: ({ bytes }) => megabytes(bytes) },
+  { key: 'file', title: t('File'), cell: ({ name }) => name },
+  { key: 'size', title: t('Size, MB'), isNumber: true, cell: ({ bytes }) => megabytes(bytes) },
 ];

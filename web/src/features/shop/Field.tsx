@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { RecordField } from '@saltflat/contract/shopFields';
 import { useUnits } from '../../units/writingSlice.ts';
 import { choiceWords } from './choiceWords.ts';
@@ -72,7 +73,9 @@ export function Field({ field, value, problem, isNarrow = false, onChange }: Pro
       problem={problem}
       help={isNarrow ? undefined : help}
       keepsRoom={!isNarrow}
-      before={isColour ? <ColourField label="Pick the colour" hex={text} onChange={onChange} /> : undefined}
+      before={
+        isColour ? <ColourField label={t('Pick the colour')} hex={text} onChange={onChange} /> : undefined
+      }
       onChange={(own) => onChange(isOptional && own === '' ? null : isColour ? own.toLowerCase() : own)}
     />
   );

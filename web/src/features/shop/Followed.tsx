@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { Replanned } from './Replanned.tsx';
 import { useShopChangeQuery } from './shopApi.ts';
@@ -15,15 +16,15 @@ export function Followed({ changeId, drafts }: { changeId: string; drafts: numbe
   if (error)
     return (
       <Refusal
-        words={`What came of the routes cannot be shown: ${problemMessage(error)}`}
+        words={t('What came of the routes cannot be shown: {error}', { error: problemMessage(error) })}
         onRetry={() => void refetch()}
       />
     );
   if (!data || planned < drafts)
     return (
-      <Panel label="What changed in the routes" pad="10px 16px">
+      <Panel label={t('What changed in the routes')} pad="10px 16px">
         <Progress
-          words={`${planned} of ${drafts} drafts are planned anew`}
+          words={t('{planned} of {drafts} drafts are planned anew', { planned, drafts })}
           share={drafts === 0 ? 1 : planned / drafts}
         />
       </Panel>

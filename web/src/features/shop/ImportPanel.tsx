@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { ImportReport, ShopList } from '@saltflat/contract';
 import { useState } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
@@ -37,22 +38,22 @@ export function ImportPanel({ list }: { list: ShopList }) {
   const isRefused = report?.lines.some(({ action }) => action === 'refuse') ?? false;
   const changes = report?.lines.filter(({ action }) => action !== 'same') ?? [];
   return (
-    <Fold title="In and out as a file">
+    <Fold title={t('In and out as a file')}>
       <Stack>
         <Row>
           {(['csv', 'json'] as const).map((format) => (
             <Button key={format} size="small" download={`/api/v1/shop/export?list=${list}&format=${format}`}>
-              Export {format.toUpperCase()}
+              {rich('Export {format}', { format: format.toUpperCase() })}
             </Button>
           ))}
           <FileButton
             size="small"
-            label="Import a CSV or JSON file"
+            label={t('Import a CSV or JSON file')}
             accept=".csv,.json,text/csv,application/json"
             isBusy={isLoading}
             onFile={(file) => void take(file)}
           >
-            Import a CSV or JSON file
+            {t('Import a CSV or JSON file')}
           </FileButton>
         </Row>
         <Refusal words={refusal} onRetry={chosen ? () => void send(chosen, true) : undefined} />
@@ -60,29 +61,42 @@ export function ImportPanel({ list }: { list: ShopList }) {
           <>
             <p role="status">
               {report.isApplied
-                ? `${chosen.name} is in: ${changes.length} ${changes.length === 1 ? 'record' : 'records'} written.`
+                ? t('{name} is in: {count} {which} written.', {
+                    name: chosen.name,
+                    count: changes.length,
+                    which: changes.length === 1 ? t('record') : t('records'),
+                  })
                 : isRefused
-                  ? `${chosen.name} has lines that cannot be taken. Nothing is changed: mend them and choose the file again.`
+                  ? t(
+                      '{name} has lines that cannot be taken. Nothing is changed: mend them and choose the file again.',
+                      { name: chosen.name },
+                    )
                   : changes.length === 0
-                    ? `${chosen.name} says what is here already.`
-                    : `${chosen.name} would change ${changes.length} of ${report.lines.length}. Nothing is changed yet.`}
+                    ? t('{name} says what is here already.', { name: chosen.name })
+                    : t('{name} would change {count} of {length}. Nothing is changed yet.', {
+                        name: chosen.name,
+                        count: changes.length,
+                        length: report.lines.length,
+                      })}
             </p>
             <SimpleTable
-              label="What would change"
+              label={t('What would change')}
               columns={COLUMNS}
               rows={changes}
               keyOf={({ line }) => line}
             />
             {report.untold > 0 && (
               <p>
-                {report.untold} more {report.untold === 1 ? 'line' : 'lines'} cannot be taken: mend these
-                first.
+                {rich('{untold} more {which} cannot be taken: mend these first.', {
+                  untold: report.untold,
+                  which: report.untold === 1 ? t('line') : t('lines'),
+                })}
               </p>
             )}
             {!report.isApplied && !isRefused && changes.length > 0 && (
               <div>
                 <Button look="primary" isBusy={isLoading} onClick={() => void send(chosen, false)}>
-                  Take it in
+                  {t('Take it in')}
                 </Button>
               </div>
             )}
@@ -95,8 +109,8 @@ export function ImportPanel({ list }: { list: ShopList }) {
 }
 
 const COLUMNS: TableColumn<ImportReport['lines'][number]>[] = [
-  { key: 'line', title: 'Line', isNumber: true, cell: ({ line }) => line },
-  { key: 'name', title: 'Name', cell: ({ name }) => name },
-  { key: 'action', title: 'Would be', isNoWrap: true, cell: ({ action }) => ACTIONS[action] },
-  { key: 'notes', title: 'What', cell: ({ notes }) => <span className="small">{notes.join(' · ')}</span> },
+  { key: 'line', title: t('Line'), isNumber: true, cell: ({ line }) => line },
+  { key: 'name', title: t('Name'), cell: ({ name }) => name },
+  { key: 'action', title: t('Would be'), isNoWrap: true, cell: ({ action }) => ACTIONS[action] },
+  { key: 'notes', title: t('What'), cell: ({ notes }) => <span className="small">{notes.join(' · ')}</span> },
 ];

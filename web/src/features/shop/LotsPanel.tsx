@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { When } from '../../units/Written.tsx';
 import type { Lot, LotInput, Material } from '@saltflat/contract';
 import { useMemo } from 'react';
@@ -13,18 +14,20 @@ export function LotsPanel({ materials }: { materials: readonly Pick<Material, 'i
   const { data: lots, error, refetch } = useLotsQuery();
   if (error)
     return (
-      <Failed title="The lots cannot be fetched" onRetry={() => void refetch()}>
+      <Failed title={t('The lots cannot be fetched')} onRetry={() => void refetch()}>
         {problemMessage(error)}
       </Failed>
     );
-  if (!lots) return <Loading what="the lots" />;
+  if (!lots) return <Loading what={t('the lots')} />;
   return (
     <Panel
-      title="Lots in use"
-      says="Say when another bottle, roll or bag is begun: the ledger knows what each piece was made with."
+      title={t('Lots in use')}
+      says={t(
+        'Say when another bottle, roll or bag is begun: the ledger knows what each piece was made with.',
+      )}
     >
       <SimpleTable
-        label="Lots in use"
+        label={t('Lots in use')}
         columns={COLUMNS}
         rows={materials.filter(isUsedUp).map((material) => ({
           material,
@@ -45,7 +48,7 @@ interface LotRow {
 const COLUMNS: TableColumn<LotRow>[] = [
   {
     key: 'material',
-    title: 'Material',
+    title: t('Material'),
     cell: ({ material }) => (
       <>
         {material.name} <span className="muted small">{material.kind}</span>
@@ -54,14 +57,14 @@ const COLUMNS: TableColumn<LotRow>[] = [
   },
   {
     key: 'lot',
-    title: 'Lot in use',
+    title: t('Lot in use'),
     isNoWrap: true,
     cell: ({ current }) =>
-      current ? <strong>{current.lot}</strong> : <span className="muted">not said</span>,
+      current ? <strong>{current.lot}</strong> : <span className="muted">{t('not said')}</span>,
   },
   {
     key: 'since',
-    title: 'Since',
+    title: t('Since'),
     isNoWrap: true,
     cell: ({ current }) => (
       <span className="muted small">
@@ -73,7 +76,7 @@ const COLUMNS: TableColumn<LotRow>[] = [
       </span>
     ),
   },
-  { key: 'next', title: 'Begin another', cell: ({ material }) => <NextLot material={material} /> },
+  { key: 'next', title: t('Begin another'), cell: ({ material }) => <NextLot material={material} /> },
 ];
 
 /** Cover sheets serve again and again: nothing of them goes into a piece. */
@@ -96,9 +99,14 @@ function NextLot({ material }: { material: Listed }) {
   });
   return (
     <Form isRow gap={8} onSubmit={filling.submit}>
-      <FilledText filling={filling} name="lot" label={`Lot of ${material.name}`} width={260} />
+      <FilledText
+        filling={filling}
+        name="lot"
+        label={t('Lot of {name}', { name: material.name })}
+        width={260}
+      />
       <Button type="submit" isBusy={filling.isSending}>
-        Begin it
+        {t('Begin it')}
       </Button>
       <Refusal words={filling.refusal} />
     </Form>

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { ShopChanged } from '@saltflat/contract';
 import { HOUSE_KEYS, HOUSE_METHODS } from '@saltflat/core/route';
 import type { HouseKey, HouseMethods } from '@saltflat/core/route';
@@ -38,13 +39,13 @@ export function MethodsPanel({ house, version }: Props) {
           <Row>
             <strong>{told.words}</strong>
             <Button size="small" onClick={() => void write(told.before, 'Taken back')} disabled={isLoading}>
-              Undo
+              {t('Undo')}
             </Button>
           </Row>
           <Followed changeId={told.changed.changeId} drafts={told.changed.drafts} />
         </>
       )}
-      <Panel label="House methods">
+      <Panel label={t('House methods')}>
         <Columns least={360} gap={0}>
           {HOUSE_KEYS.map((key) => (
             <Method key={key}>
@@ -62,7 +63,7 @@ export function MethodsPanel({ house, version }: Props) {
                       <>
                         {label}
                         {HOUSE_METHODS[key].start === choice && (
-                          <span className="muted small"> usual start</span>
+                          <span className="muted small">{t(' usual start')}</span>
                         )}
                       </>
                     ),

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { ShopChanged } from '@saltflat/contract';
 import { RATES_FIELDS } from '@saltflat/contract/shopFields';
 import type { Rates } from '@saltflat/core/cost';
@@ -17,7 +18,7 @@ export function RatesPanel({ rates, version }: { rates: Rates; version: number }
     <Stack>
       {changed && <Followed changeId={changed.changeId} drafts={changed.drafts} />}
       <SettingForm
-        what="Prices"
+        what={t('Prices')}
         setting="rates"
         fields={FIELDS}
         values={rates}
@@ -27,11 +28,12 @@ export function RatesPanel({ rates, version }: { rates: Rates; version: number }
           if (answer.data) setChanged(answer.data);
           return answer;
         }}
-        saveLabel="Save the prices"
+        saveLabel={t('Save the prices')}
       >
         <p className="muted small">
-          Spoilage set here holds until thirty pieces of a process were inspected; from then on it is this
-          shop’s own share.
+          {t(
+            'Spoilage set here holds until thirty pieces of a process were inspected; from then on it is this shop’s own share.',
+          )}
         </p>
       </SettingForm>
     </Stack>

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { Learnt, ShopChanged } from '@saltflat/contract';
 import { MATERIAL_KINDS } from '@saltflat/contract/shopFields';
 import type { RecordField } from '@saltflat/contract/shopFields';
@@ -55,26 +56,30 @@ export function RecordEditor({ list, row, begin = {}, onSaved, onRetire, onPutFi
   };
   return (
     <Panel
-      title={row ? row.name : `New ${ONE[list]}`}
+      title={row ? row.name : t('New {list}', { list: ONE[list] })}
       actions={
         <>
           {onPutFirst && (
             <Button size="small" onClick={onPutFirst}>
-              Use this one first
+              {t('Use this one first')}
             </Button>
           )}
           {onRetire && (
             <Button size="small" onClick={onRetire}>
-              Take out of use
+              {t('Take out of use')}
             </Button>
           )}
         </>
       }
     >
-      <Form pad={16} label={row ? `Change ${row.name}` : `New ${ONE[list]}`} onSubmit={filling.submit}>
+      <Form
+        pad={16}
+        label={row ? t('Change {name}', { name: row.name }) : t('New {list}', { list: ONE[list] })}
+        onSubmit={filling.submit}
+      >
         {list !== 'blanks' && row === null && (
           <SelectField
-            label={`What kind of ${ONE[list]}`}
+            label={t('What kind of {list}', { list: ONE[list] })}
             value={String(record.kind)}
             options={(list === 'materials' ? MATERIAL_KINDS : MACHINE_KINDS).map((kind) => ({
               value: kind,
@@ -95,9 +100,9 @@ export function RecordEditor({ list, row, begin = {}, onSaved, onRetire, onPutFi
         )}
         <Refusal words={filling.refusal} />
         <Row justify="flex-end">
-          <Button onClick={leave}>Leave without saving</Button>
+          <Button onClick={leave}>{t('Leave without saving')}</Button>
           <Button look="primary" type="submit" isBusy={filling.isSending}>
-            {row ? 'Save the changes' : `Add the ${ONE[list]}`}
+            {row ? t('Save the changes') : t('Add the {list}', { list: ONE[list] })}
           </Button>
         </Row>
       </Form>
@@ -118,14 +123,19 @@ function BlankWords({ record }: { record: object }) {
   const whole = FIBRES.reduce((sum, key) => sum + all[key], 0);
   return (
     <p className="muted small" role="status">
-      Fibres together {Math.round(1000 * whole) / 10} %
-      {Math.abs(whole - 1) > 0.001 ? ', they must make 100 %' : ''}.
-      {massGM2 !== null &&
-        thicknessMm === null &&
-        ` Thickness under the press, from mass and construction: ${formatQuantity(
-          pressedThicknessMm({ fibres: all, massGM2, construction, thicknessMm }),
-          'length',
-        )}.`}
+      {rich('Fibres together {n} %{which}.{n2}', {
+        n: Math.round(1000 * whole) / 10,
+        which: Math.abs(whole - 1) > 0.001 ? t(', they must make 100 %') : '',
+        n2:
+          massGM2 !== null &&
+          thicknessMm === null &&
+          t(' Thickness under the press, from mass and construction: {formatQuantity}.', {
+            formatQuantity: formatQuantity(
+              pressedThicknessMm({ fibres: all, massGM2, construction, thicknessMm }),
+              'length',
+            ),
+          }),
+      })}
     </p>
   );
 }
@@ -136,11 +146,16 @@ function LearntWords({ learnt, fields }: { learnt: Learnt; fields: readonly Reco
     fields.find(({ path }) => path[path.length - 1] === key)?.title ?? key;
   return (
     <p className="small" role="note">
-      ● Learnt from {learnt.weighings} {learnt.weighings === 1 ? 'weighing' : 'weighings'} here:{' '}
-      {Object.entries(learnt.values)
-        .map(([key, { value, sd }]) => `${titleOf(key)} ${value} ± ${sd}`)
-        .join('; ')}
-      . Routes are planned with that; what is written above is the assumption it was learnt from.
+      {rich(
+        '● Learnt from {weighings} {which} here: {join}. Routes are planned with that; what is written above is the assumption it was learnt from.',
+        {
+          weighings: learnt.weighings,
+          which: learnt.weighings === 1 ? t('weighing') : t('weighings'),
+          join: Object.entries(learnt.values)
+            .map(([key, { value, sd }]) => `${titleOf(key)} ${value} ± ${sd}`)
+            .join('; '),
+        },
+      )}
     </p>
   );
 }

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import type { RecordField } from '@saltflat/contract/shopFields';
 import { Controller, useFieldArray } from 'react-hook-form';
 import type { Control, FieldValues } from 'react-hook-form';
@@ -98,14 +99,21 @@ function FieldRows<D extends FieldValues>({
                 )}
               />
             ))}
-            <Button look="quiet" size="small" label={`Remove ${one} ${i + 1}`} onClick={() => remove(i)}>
-              Remove
+            <Button
+              look="quiet"
+              size="small"
+              label={t('Remove {one} {n}', { one, n: i + 1 })}
+              onClick={() => remove(i)}
+            >
+              {t('Remove')}
             </Button>
           </RecordRow>
         ))}
         <div>
           <Button size="small" onClick={() => append(emptyOf(field.columns))}>
-            Add a row to {(field.title.split(',')[0] ?? '').toLowerCase()}
+            {rich('Add a row to {toLowerCase}', {
+              toLowerCase: (field.title.split(',')[0] ?? '').toLowerCase(),
+            })}
           </Button>
         </div>
       </Stack>

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { Money } from '../../units/Written.tsx';
 import { valueAt } from '@saltflat/contract/shopFields';
 import { BLANK_KIND_NAMES } from '@saltflat/core/blank';
@@ -36,17 +37,17 @@ export function RecordTable({ list, rows, picked, search, isNarrow, system, onPi
   return (
     <DataTable
       name={isNarrow ? `shop.${list}.names` : `shop.${list}`}
-      label={`All ${list}`}
+      label={t('All {list}', { list })}
       columns={columns}
       rows={rows}
       keyOf={({ id }) => id}
       selectedKey={picked}
       search={search}
       empty={
-        <Empty title={rows.length === 0 ? `No ${list} yet` : 'Nothing found'}>
+        <Empty title={rows.length === 0 ? t('No {list} yet', { list }) : t('Nothing found')}>
           {rows.length === 0
-            ? 'Add the first one: routes are planned from what is here.'
-            : 'Search for less, or add it.'}
+            ? t('Add the first one: routes are planned from what is here.')
+            : t('Search for less, or add it.')}
         </Empty>
       }
       onOpen={onPick}
@@ -63,7 +64,7 @@ const kindWords = (list: RecordList, { kind }: ShopRow): string =>
 const nameColumns = (list: RecordList, first: ReadonlySet<string>): TableColumn<ShopRow>[] => [
   {
     key: 'name',
-    title: list === 'blanks' ? 'Blank' : 'Name',
+    title: list === 'blanks' ? t('Blank') : t('Name'),
     plain: ({ name, maker }) => `${name} ${maker}`,
     cell: ({ name, maker }) => (
       <>
@@ -74,23 +75,23 @@ const nameColumns = (list: RecordList, first: ReadonlySet<string>): TableColumn<
   },
   {
     key: 'kind',
-    title: 'Kind',
+    title: t('Kind'),
     isNoWrap: true,
     plain: (row) => kindWords(list, row),
     cell: (row) => (
       <>
         {kindWords(list, row)}
-        {first.has(row.id) && <div className="muted small">used first</div>}
+        {first.has(row.id) && <div className="muted small">{t('used first')}</div>}
       </>
     ),
   },
 ];
 
 const blankColumns = (system: UnitSystem): TableColumn<ShopRow>[] => [
-  { key: 'fabric', title: 'Fabric', cell: (row) => fabricWords(row, system) },
+  { key: 'fabric', title: t('Fabric'), cell: (row) => fabricWords(row, system) },
   {
     key: 'colours',
-    title: 'Colours',
+    title: t('Colours'),
     plain: (row) =>
       coloursOf(row)
         .map(({ name }) => name)
@@ -99,7 +100,7 @@ const blankColumns = (system: UnitSystem): TableColumn<ShopRow>[] => [
   },
   {
     key: 'from',
-    title: 'From',
+    title: t('From'),
     isNumber: true,
     plain: cheapestCents,
     cell: (row) => <Money cents={cheapestCents(row)} />,
@@ -107,14 +108,14 @@ const blankColumns = (system: UnitSystem): TableColumn<ShopRow>[] => [
 ];
 
 const figureColumns = (list: RecordList, system: UnitSystem): TableColumn<ShopRow>[] => [
-  { key: 'what', title: 'What it is', cell: (row) => summaryOf(row, system) },
+  { key: 'what', title: t('What it is'), cell: (row) => summaryOf(row, system) },
   {
     key: 'figures',
-    title: 'Figures',
+    title: t('Figures'),
     plain: (row) => STATUS[statusOf(row)],
     cell: (row) => <Status row={row} />,
   },
-  ...(list === 'materials' ? [{ key: 'stock', title: 'Stock', isNumber: true, cell: stockWords }] : []),
+  ...(list === 'materials' ? [{ key: 'stock', title: t('Stock'), isNumber: true, cell: stockWords }] : []),
 ];
 
 const at = (row: ShopRow, ...path: string[]): unknown => valueAt(row.record, path);

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { Replanned as Change } from '@saltflat/contract';
 import { Link } from 'react-router';
 import { DifferenceList } from '../../units/DifferenceList.tsx';
@@ -9,23 +10,31 @@ export function Replanned({ changes, unchanged }: { changes: readonly Change[]; 
   return (
     <Panel
       role="status"
-      label="What changed in the routes"
+      label={t('What changed in the routes')}
       title={
         none
-          ? 'No route changed'
-          : `${changes.length} ${changes.length === 1 ? 'route was' : 'routes were'} planned anew`
+          ? t('No route changed')
+          : t('{count} {which} planned anew', {
+              count: changes.length,
+              which: changes.length === 1 ? t('route was') : t('routes were'),
+            })
       }
-      says={`${unchanged} ${unchanged === 1 ? 'draft' : 'drafts'} came out the same; routes on the floor or run stay as they were`}
+      says={t('{unchanged} {which} came out the same; routes on the floor or run stay as they were', {
+        unchanged,
+        which: unchanged === 1 ? t('draft') : t('drafts'),
+      })}
     >
       <Rows>
         {changes.map(({ lineId, code, customer, problem, number, differences }) => (
           <li key={lineId} style={{ padding: '8px 16px' }}>
             <Link to={`/route/${lineId}`}>
               <span className="code">{code}</span> {customer}
-              {number !== null && `, version ${number}`}
+              {number !== null && t(', version {number}', { number })}
             </Link>
             {problem !== null && <Note tone="alarm">■ {problem}</Note>}
-            {problem === null && differences.length === 0 && <p className="muted">can be planned again</p>}
+            {problem === null && differences.length === 0 && (
+              <p className="muted">{t('can be planned again')}</p>
+            )}
             <DifferenceList differences={differences} />
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import type { RecordField } from '@saltflat/contract/shopFields';
 import { useMemo } from 'react';
 import type { FieldValues } from 'react-hook-form';
@@ -43,7 +44,7 @@ export function SettingForm<T extends object>({
         <RecordForm fields={fields} control={filling.form.control} problems={filling.problems} />
         {filling.isOvertaken && (
           <Overtaken
-            what={`The ${what.toLowerCase()}`}
+            what={t('The {what}', { what: what.toLowerCase() })}
             onKeepMine={filling.keepMine}
             onStartAgain={filling.startAgain}
           />

@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { WRITING_FIELDS } from '@saltflat/contract/shopFields';
 import type { Writing } from '@saltflat/core/units';
 import { useDispatch } from 'react-redux';
@@ -18,22 +19,22 @@ export function WritingPanel({ writing, version }: { writing: Writing; version: 
   return (
     <Stack>
       <SettingForm
-        what="Units and dates"
+        what={t('Units and dates')}
         setting="writing"
         fields={WRITING_FIELDS}
         values={writing}
         version={version}
         save={async (change) => {
           const answer = await save(change);
-          if (answer.data) tell({ words: 'Papers and screens are written so from now on.' });
+          if (answer.data) tell({ words: t('Papers and screens are written so from now on.') });
           return answer;
         }}
-        saveLabel="Save for the shop"
+        saveLabel={t('Save for the shop')}
       >
         <p className="muted small">
-          Run sheets, quotes and proofs follow the shop; screens do too, where a device has not chosen
-          otherwise. Values are kept in °C, mm and g whatever is shown. Amounts are not turned into another
-          currency.
+          {t(
+            'Run sheets, quotes and proofs follow the shop; screens do too, where a device has not chosen otherwise. Values are kept in °C, mm and g whatever is shown. Amounts are not turned into another currency.',
+          )}
         </p>
       </SettingForm>
       <OwnPanel shop={writing} />
@@ -48,7 +49,7 @@ function OwnPanel({ shop }: { shop: Writing }) {
   const when = useDates();
   const money = useMoney();
   return (
-    <Panel title="On this device" pad={16}>
+    <Panel title={t('On this device')} pad={16}>
       <Stack gap={12}>
         <Columns least={220}>
           {OWN_FIELDS.map((field) => {
@@ -59,7 +60,7 @@ function OwnPanel({ shop }: { shop: Writing }) {
                 label={field.title}
                 value={own[key] ?? ''}
                 options={[
-                  { value: '', label: `as the shop: ${choiceWords(field, shop[key])}` },
+                  { value: '', label: t('as the shop: {field}', { field: choiceWords(field, shop[key]) }) },
                   ...(field.choices ?? []).map((choice) => ({
                     value: choice,
                     label: choiceWords(field, choice),
@@ -73,7 +74,10 @@ function OwnPanel({ shop }: { shop: Writing }) {
           })}
         </Columns>
         <p className="muted small">
-          So a day reads {when(Date.UTC(2031, 2, 4, 15, 5), 'weekday-time')}, and a price {money(340)}.
+          {rich('So a day reads {when}, and a price {money}.', {
+            when: when(Date.UTC(2031, 2, 4, 15, 5), 'weekday-time'),
+            money: money(340),
+          })}
         </p>
       </Stack>
     </Panel>

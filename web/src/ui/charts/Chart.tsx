@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../actions/Button.tsx';
 import { Row, Stack } from '../layout/boxes.tsx';
@@ -62,14 +63,14 @@ export function Chart({ title, data, heightPx = 220 }: Props) {
         <strong>{title}</strong>
         <Row gap={0}>
           <Button look="quiet" size="small" isPressed={isTable} onClick={() => setTable(!isTable)}>
-            {isTable ? 'Chart' : 'Table'}
+            {isTable ? t('Chart') : t('Table')}
           </Button>
           <Button look="quiet" size="small" onClick={() => void saveCsv(title, [head, ...rows])}>
-            CSV
+            {t('CSV')}
           </Button>
           {!isTable && (
             <Button look="quiet" size="small" onClick={savePicture}>
-              PNG
+              {t('PNG')}
             </Button>
           )}
         </Row>

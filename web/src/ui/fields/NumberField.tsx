@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { CURRENCIES, parseMoney } from '@saltflat/core/units';
 import { useEffect, useState } from 'react';
 import { useFieldWriting } from '../theme/writing.tsx';
@@ -29,7 +30,7 @@ export function NumberField({ value, onChange, isMoney = false, unit, problem, .
     <TextField
       {...own}
       value={text}
-      problem={problem ?? (isWrong ? `“${text}” is not a number.` : undefined)}
+      problem={problem ?? (isWrong ? t('“{text}” is not a number.', { text }) : undefined)}
       inputMode="decimal"
       before={isMoney ? CURRENCIES[currency] : undefined}
       after={unit}

@@ -1,3 +1,4 @@
+import { rich } from '../../words/index.ts';
 import { findSlip, formatQuantity, parseQuantity, shownUnit } from '@saltflat/core/units';
 import type { QuantityKind, UnitSystem } from '@saltflat/core/units';
 import { useEffect, useState } from 'react';
@@ -80,7 +81,7 @@ export function QuantityField({
           role="status"
           actions={
             <Button size="small" onClick={() => onChange(slip.meantValue)}>
-              Yes, use {formatQuantity(slip.meantValue, kind, system)}
+              {rich('Yes, use {meantValue}', { meantValue: formatQuantity(slip.meantValue, kind, system) })}
             </Button>
           }
         >

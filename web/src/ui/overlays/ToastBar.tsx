@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import MuiButton from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 
@@ -28,11 +29,11 @@ export const ToastBar = ({ toast, onClose }: { toast: Toast; onClose: () => void
               toast.undo?.();
             }}
           >
-            Undo
+            {t('Undo')}
           </MuiButton>
         )}
         <MuiButton size="small" variant="text" sx={{ color: '#FFFFFF' }} onClick={onClose}>
-          Close
+          {t('Close')}
         </MuiButton>
       </>
     }

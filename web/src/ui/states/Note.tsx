@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { styled } from '@mui/material/styles';
 import { ownProps } from '../theme/ownProps.ts';
 import { TOKENS } from '../theme/tokens.ts';
@@ -68,12 +69,12 @@ export function Refusal({ words, onRetry, isRetrying = false, onSeen }: RefusalP
         <>
           {onRetry && (
             <Button size="small" isBusy={isRetrying} onClick={onRetry}>
-              Try again
+              {t('Try again')}
             </Button>
           )}
           {onSeen && (
             <Button size="small" onClick={onSeen}>
-              Understood
+              {t('Understood')}
             </Button>
           )}
         </>

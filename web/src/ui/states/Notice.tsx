@@ -1,3 +1,4 @@
+import { rich, t } from '../../words/index.ts';
 import { styled } from '@mui/material/styles';
 import { TOKENS } from '../theme/tokens.ts';
 import { Button } from '../actions/Button.tsx';
@@ -37,7 +38,7 @@ export function Failed({ title, children, onRetry }: Props & { onRetry?: () => v
       {children}
       {onRetry && (
         <p style={{ marginTop: 12 }}>
-          <Button onClick={onRetry}>Try again</Button>
+          <Button onClick={onRetry}>{t('Try again')}</Button>
         </p>
       )}
     </Middle>
@@ -45,4 +46,6 @@ export function Failed({ title, children, onRetry }: Props & { onRetry?: () => v
 }
 
 /** On its way. */
-export const Loading = ({ what }: { what: string }) => <Middle role="status">Fetching {what} …</Middle>;
+export const Loading = ({ what }: { what: string }) => (
+  <Middle role="status">{rich('Fetching {what} …', { what })}</Middle>
+);

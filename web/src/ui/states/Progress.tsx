@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import LinearProgress from '@mui/material/LinearProgress';
 import { Button } from '../actions/Button.tsx';
 
@@ -25,7 +26,7 @@ export function Progress({ words, share, onCancel }: Props) {
       </div>
       {onCancel && (
         <Button size="small" onClick={onCancel}>
-          Stop
+          {t('Stop')}
         </Button>
       )}
     </div>

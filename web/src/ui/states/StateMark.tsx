@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { styled } from '@mui/material/styles';
 import { ownProps } from '../theme/ownProps.ts';
 import { TOKENS } from '../theme/tokens.ts';
@@ -34,25 +35,25 @@ export const Mark = ({ mark, tone, children, isSmall = false }: Props) => (
 );
 
 export const STATES = {
-  'needs-art': { mark: '◆', word: 'needs art', tone: 'hands' },
-  planning: { mark: '○', word: 'planning', tone: 'calm' },
-  failed: { mark: '■', word: 'no route', tone: 'hands' },
-  'art-to-mend': { mark: '◆', word: 'art to mend', tone: 'hands' },
-  ready: { mark: '◐', word: 'ready', tone: 'go' },
-  running: { mark: '▶', word: 'running', tone: 'go' },
-  resting: { mark: '∿', word: 'resting', tone: 'calm' },
-  waiting: { mark: '○', word: 'waiting', tone: 'calm' },
-  done: { mark: '●', word: 'done', tone: 'calm' },
-  cancelled: { mark: '■', word: 'cancelled', tone: 'calm' },
-  good: { mark: '●', word: 'good', tone: 'calm' },
-  reprint: { mark: '◆', word: 'reprint', tone: 'hands' },
-  scrap: { mark: '■', word: 'scrap', tone: 'hands' },
+  'needs-art': { mark: '◆', word: t('needs art'), tone: 'hands' },
+  planning: { mark: '○', word: t('planning'), tone: 'calm' },
+  failed: { mark: '■', word: t('no route'), tone: 'hands' },
+  'art-to-mend': { mark: '◆', word: t('art to mend'), tone: 'hands' },
+  ready: { mark: '◐', word: t('ready'), tone: 'go' },
+  running: { mark: '▶', word: t('running'), tone: 'go' },
+  resting: { mark: '∿', word: t('resting'), tone: 'calm' },
+  waiting: { mark: '○', word: t('waiting'), tone: 'calm' },
+  done: { mark: '●', word: t('done'), tone: 'calm' },
+  cancelled: { mark: '■', word: t('cancelled'), tone: 'calm' },
+  good: { mark: '●', word: t('good'), tone: 'calm' },
+  reprint: { mark: '◆', word: t('reprint'), tone: 'hands' },
+  scrap: { mark: '■', word: t('scrap'), tone: 'hands' },
 } as const satisfies Record<string, { mark: string; word: string; tone: Tone }>;
 
 const SEVERITIES = {
-  stop: { mark: '■', word: 'stops the print', tone: 'hands' },
-  warn: { mark: '◆', word: 'will show', tone: 'hands' },
-  note: { mark: '○', word: 'worth knowing', tone: 'calm' },
+  stop: { mark: '■', word: t('stops the print'), tone: 'hands' },
+  warn: { mark: '◆', word: t('will show'), tone: 'hands' },
+  note: { mark: '○', word: t('worth knowing'), tone: 'calm' },
 } as const satisfies Record<string, { mark: string; word: string; tone: Tone }>;
 
 /** How much harm something does that was found in a file. */

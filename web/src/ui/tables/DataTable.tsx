@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import {
   createColumnHelper,
   getCoreRowModel,
@@ -193,7 +194,11 @@ export function DataTable<Row>(props: Props<Row>) {
         {all.length === 0 && props.empty}
       </Trunk>
       <TableFoot
-        says={props.isMoreComing === true ? 'Fetching more …' : (props.says ?? `${all.length} shown`)}
+        says={
+          props.isMoreComing === true
+            ? t('Fetching more …')
+            : (props.says ?? t('{count} shown', { count: all.length }))
+        }
         columns={columns}
         shown={shown}
         csvHref={props.csvHref}

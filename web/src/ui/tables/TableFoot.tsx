@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { Button } from '../actions/Button.tsx';
 import { MenuButton } from '../actions/MenuButton.tsx';
 import { Grow } from '../layout/boxes.tsx';
@@ -30,15 +31,15 @@ export const TableFoot = ({ says, columns, shown, onToggle, csvHref, onCsv, isEm
         onChoose: () => onToggle(key),
       }))}
     >
-      Columns
+      {t('Columns')}
     </MenuButton>
     {csvHref === undefined ? (
       <Button look="quiet" size="small" onClick={onCsv} disabled={isEmpty}>
-        CSV
+        {t('CSV')}
       </Button>
     ) : (
       <Button look="quiet" size="small" download={csvHref}>
-        CSV
+        {t('CSV')}
       </Button>
     )}
   </Foot>

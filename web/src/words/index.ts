@@ -1,0 +1,2 @@
+export { rich } from './rich.tsx';
+export { LANGUAGE, t } from './t.ts';
