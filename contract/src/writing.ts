@@ -1,3 +1,4 @@
+import { LANGUAGES } from '@saltflat/core/language';
 import { CURRENCIES } from '@saltflat/core/units';
 import type { Writing } from '@saltflat/core/units';
 import { Type } from 'typebox';
@@ -14,6 +15,7 @@ export const WritingDocument = Type.Unsafe<Writing>(
     dayOrder: Type.Enum(['day-month', 'month-day', 'year-month-day'], { title: 'Order of day and month' }),
     hours: Type.Enum(['24', '12'], { title: 'Hours' }),
     firstDay: Type.Enum(['monday', 'sunday', 'saturday'], { title: 'First day of the week' }),
+    language: Type.Enum([...LANGUAGES], { title: 'Language' }),
   }),
 );
 

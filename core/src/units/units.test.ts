@@ -119,6 +119,7 @@ describe('how a shop writes', () => {
       dayOrder,
       hours,
       firstDay: 'monday',
+      language: 'en',
     });
     const all = (own: DateWriting) =>
       (['day', 'weekday', 'date', 'weekday-time', 'day-time', 'time'] as const).map((kind) =>

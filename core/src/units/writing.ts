@@ -1,3 +1,5 @@
+import { phraseIn } from '../language/index.ts';
+import type { Language } from '../language/index.ts';
 import type { UnitSystem } from './units.ts';
 import { METRIC } from './units.ts';
 
@@ -24,6 +26,7 @@ export interface DateWriting {
   hours: '24' | '12';
   /** Of a week in a calendar. */
   firstDay: 'monday' | 'sunday' | 'saturday';
+  language: Language;
 }
 
 /** How everything measured, priced and dated is written. */
@@ -38,6 +41,7 @@ export const USUAL_WRITING: Writing = {
   dayOrder: 'day-month',
   hours: '24',
   firstDay: 'monday',
+  language: 'en',
 };
 
 /**
@@ -55,10 +59,10 @@ export type DateKind = 'day' | 'weekday' | 'date' | 'weekday-time' | 'day-time' 
 export function formatDate(
   at: string | number,
   kind: DateKind,
-  { dayOrder, hours }: DateWriting,
+  { dayOrder, hours, language }: Omit<DateWriting, 'firstDay'>,
   zone?: string,
 ): string {
-  const part = partsOf(new Date(at), zone);
+  const part = inLanguage(partsOf(new Date(at), zone), language);
   const time = timeOf(part, hours);
   const day = dayOf(part, dayOrder, kind === 'date');
   switch (kind) {
@@ -77,6 +81,13 @@ export function formatDate(
 }
 
 type Parts = Record<'weekday' | 'day' | 'month' | 'monthNumber' | 'year' | 'hour' | 'minute', string>;
+
+/** The names of days and months; figures are the same in all languages there are. */
+const inLanguage = (parts: Parts, language: Language): Parts => ({
+  ...parts,
+  weekday: phraseIn(parts.weekday, language),
+  month: phraseIn(parts.month, language),
+});
 
 /** Makers of parts by zone: one is dear to make, and a list writes a day in every row. */
 const readers = new Map<string | undefined, (at: Date) => Parts>();

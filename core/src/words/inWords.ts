@@ -1,4 +1,4 @@
-import { phraseIn } from './language.ts';
+import { phraseIn } from '../language/index.ts';
 import type { AnySaid, Tell } from './said.ts';
 import type { Code } from './say.ts';
 import { SENTENCES } from './sentences.ts';

@@ -1,8 +1,6 @@
 export { HOUSE_WORDS, houseWords } from './house.ts';
 export type { SchoolWords } from './house.ts';
 export { allInWords, codesIn, inWords, isCode, isSaid, withWords } from './inWords.ts';
-export { LANGUAGES, LANGUAGE_TAGS, PART, isLanguage, phrase, phraseIn } from './language.ts';
-export type { Language, PhraseParts } from './language.ts';
 export type { OutsidePractice } from './limits.ts';
 export { FIBRE_NAMES, PLACE_NAMES, PROCESS_NAMES, PROCESS_SHORT_NAMES, SOURCE_NAMES } from './names.ts';
 export type { PlaceName, ProcessName, ThingName } from './names.ts';

@@ -1,6 +1,6 @@
 import { METRIC, formatDuration, formatMoney, formatQuantity } from '../units/index.ts';
 import type { Currency, QuantityKind, UnitSystem } from '../units/index.ts';
-import type { Language } from './language.ts';
+import type { Language } from '../language/index.ts';
 
 /** How things are said to somebody: in which units and currency, in which language. */
 export interface Speech {

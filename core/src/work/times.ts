@@ -1,3 +1,5 @@
+import { inEnglish } from '../language/index.ts';
+import type { Phrasing } from '../language/index.ts';
 import type { Mode, Operation, Phase } from './operation.ts';
 import type { Setting, SettingRole } from './settings.ts';
 
@@ -57,8 +59,8 @@ export const settingFor = (
 ): Setting | undefined => settings.find(({ sets }) => sets === role);
 
 /** How a line goes through an operation: "each piece", "up to 6 at once", "once for all". */
-export function goesWords({ unit, size }: Pick<Operation, 'unit' | 'size'>): string {
-  if (unit === 'piece') return 'each piece';
-  if (size === null) return 'once for all';
-  return unit === 'sheet' ? `sheets of up to ${size}` : `up to ${size} at once`;
+export function goesWords({ unit, size }: Pick<Operation, 'unit' | 'size'>, t: Phrasing = inEnglish): string {
+  if (unit === 'piece') return t('each piece');
+  if (size === null) return t('once for all');
+  return unit === 'sheet' ? t('sheets of up to {size}', { size }) : t('up to {size} at once', { size });
 }

@@ -1,3 +1,5 @@
+import { phrase } from '@saltflat/core/language';
+import type { PhraseParts } from '@saltflat/core/language';
 import { formatDate, formatDuration, formatMoney, formatQuantity } from '@saltflat/core/units';
 import type { QuantityKind, Writing } from '@saltflat/core/units';
 import { allInWords, inWords } from '@saltflat/core/words';
@@ -10,6 +12,8 @@ export interface PaperWords {
   q: (value: number, kind: QuantityKind) => string;
   duration: (durationS: number) => string;
   money: (cents: number) => string;
+  /** What stands on it by itself: headings, names of rows. @param english as {@link phrase} takes it */
+  t: (english: string, parts?: PhraseParts) => string;
   /** "Thu 26 Nov", of the instant in UTC: papers are made by a server that stands nowhere in particular. */
   weekday: (at: string) => string;
   /** "26 Nov 2026". */
@@ -17,12 +21,13 @@ export interface PaperWords {
 }
 
 export function paperWords(writing: Writing): PaperWords {
-  const speech = { system: writing, currency: writing.currency, language: 'en' } as const;
+  const speech = { system: writing, currency: writing.currency, language: writing.language };
   return {
     said: (said) => inWords(said, speech),
     allSaid: (said) => allInWords(said, speech),
     q: (value, kind) => formatQuantity(value, kind, writing),
     duration: formatDuration,
+    t: (english, parts) => phrase(english, writing.language, parts),
     money: (cents) => formatMoney(cents, writing.currency),
     weekday: (at) => formatDate(at, 'weekday', writing, 'UTC'),
     date: (at) => formatDate(at, 'date', writing, 'UTC'),

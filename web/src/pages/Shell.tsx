@@ -64,7 +64,7 @@ export function Shell() {
     <WritingProvider value={writing}>
       <SkipLink href="#place">{t('To the page')}</SkipLink>
       <TopBar>
-        <Brand to="/orders">{t('Saltflat')}</Brand>
+        <Brand to="/orders">Saltflat</Brand>
         <nav aria-label={t('Places')}>
           {PLACES.map(({ path, name }) => (
             <NavLink key={path} to={path}>

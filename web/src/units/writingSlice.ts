@@ -4,9 +4,7 @@ import { createSelector, createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
 import { useCallback } from 'react';
 import { useSelector } from 'react-redux';
-
-const OWN_KEY = 'saltflat.units';
-const SHOP_KEY = 'saltflat.shop-writing';
+import { OWN_KEY, SHOP_KEY, remembered } from './remembered.ts';
 
 /** What a person can choose for this device; the currency is the shop's alone. */
 export type OwnWriting = Partial<Omit<Writing, 'currency'>>;
@@ -17,14 +15,6 @@ interface WritingState {
   /** What is chosen otherwise on this device. */
   own: OwnWriting;
 }
-
-const remembered = (key: string): object => {
-  try {
-    return (JSON.parse(localStorage.getItem(key) ?? '{}') as object | null) ?? {};
-  } catch {
-    return {}; // not ours: as if nothing were kept
-  }
-};
 
 /** How measures, money and days are written, everywhere at once: as the shop does, or as it was chosen on this device. */
 export const writingSlice = createSlice({

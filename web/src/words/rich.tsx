@@ -1,4 +1,4 @@
-import { PART, phraseIn } from '@saltflat/core/words';
+import { PART, phraseIn } from '@saltflat/core/language';
 import { Fragment, createElement } from 'react';
 import { LANGUAGE } from './t.ts';
 

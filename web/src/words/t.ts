@@ -1,13 +1,11 @@
-import { isLanguage, phrase } from '@saltflat/core/words';
-import type { Language, PhraseParts } from '@saltflat/core/words';
+import { isLanguage, phrase } from '@saltflat/core/language';
+import type { Language, PhraseParts } from '@saltflat/core/language';
+import { OWN_KEY, SHOP_KEY, remembered } from '../units/remembered.ts';
 
-/** Where a device keeps which language it is read in. */
-const KEY = 'saltflat.language';
-
-/** The language of the page, read once: another is for the next page that is opened. */
+/** The language of the page, read once: names and headings are made with it before anything is shown. Another takes a reload. */
 export const LANGUAGE: Language = (() => {
-  const kept = typeof localStorage === 'undefined' ? null : localStorage.getItem(KEY);
-  return isLanguage(kept) ? kept : 'en';
+  const { language } = { ...remembered(SHOP_KEY), ...remembered(OWN_KEY) } as { language?: unknown };
+  return isLanguage(language) ? language : 'en';
 })();
 
 /** A phrase of the page in the language it is read in. @param english with {parts} in braces, by which it is looked up */

@@ -3,6 +3,7 @@ import type { ArtOverrule } from '@saltflat/contract';
 import { sayOverrule } from '@saltflat/core/artwork';
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { BlankKind } from '@saltflat/core/blank';
+import { phrase } from '@saltflat/core/language';
 import { PROCESS_NAMES, heatedAgainSaid, warmUpSaid } from '@saltflat/core/route';
 import type { Route, RoutePrint } from '@saltflat/core/route';
 import { STATION_NAMES, goesWords, plannedMode } from '@saltflat/core/work';
@@ -59,7 +60,7 @@ const STATION_WIDTH = 106;
 export async function runSheetPdf(own: RunSheet, writing: Writing, paper: Paper): Promise<Buffer> {
   const sheet = { ...own, barCode: await barCode(own.code) };
   const page = openSheet({
-    title: `Run sheet ${sheet.code}`,
+    title: phrase('Run sheet {code}', writing.language, { code: sheet.code }),
     madeAt: sheet.madeAt,
     writing,
     paper,
@@ -92,17 +93,24 @@ function drawHead({ doc, margin, width, words }: Sheet, sheet: CodedSheet): numb
   const end = write(doc, sheet.code, { x: margin, y: margin - 6, size: 34, weight: 600 });
   const room = width - margin - 168 - GUTTER - (end + 14); // up to the bar code
   writeWithin(doc, sheet.customer, { x: end + 14, y: margin, width: room, size: 15, weight: 600 });
-  write(doc, `due ${words.weekday(sheet.dueAt)}`, { x: end + 14, y: margin + 19, size: 12 });
+  write(doc, words.t('due {day}', { day: words.weekday(sheet.dueAt) }), {
+    x: end + 14,
+    y: margin + 19,
+    size: 12,
+  });
   doc.image(sheet.barCode, width - margin - 168, margin - 4, { fit: [168, 44] });
   let y = margin + 44;
   const facts = [
     `${sheet.pieces} × ${sheet.garment}`,
-    `${formatDuration(sheet.route.totals.handsS)} of hands, ${formatDuration(sheet.route.totals.elapsedS)} in all`,
-    `route version ${sheet.routeNumber}`,
+    words.t('{hands} of hands, {all} in all', {
+      hands: formatDuration(sheet.route.totals.handsS),
+      all: formatDuration(sheet.route.totals.elapsedS),
+    }),
+    words.t('route version {number}', { number: sheet.routeNumber }),
   ];
   y = writeColumn(doc, facts.join('  ·  '), { x: margin, y, width: width - 2 * margin, size: 12 });
   if (sheet.note !== '')
-    y = writeColumn(doc, `Note: ${sheet.note}`, {
+    y = writeColumn(doc, words.t('Note: {note}', { note: sheet.note }), {
       x: margin,
       y: y + 2,
       width: width - 2 * margin,
@@ -119,7 +127,9 @@ function drawHead({ doc, margin, width, words }: Sheet, sheet: CodedSheet): numb
   if (sheet.route.warmUps.length > 0)
     y = writeColumn(
       doc,
-      `From cold: ${sheet.route.warmUps.map((own) => words.said(warmUpSaid(own))).join(' ')}`,
+      words.t('From cold: {warmUps}', {
+        warmUps: sheet.route.warmUps.map((own) => words.said(warmUpSaid(own))).join(' '),
+      }),
       {
         x: margin,
         y: y + 2,
@@ -157,7 +167,8 @@ function drawPlacement(page: Sheet, sheet: RunSheet, print: RoutePrint, top: num
   const drawn = isAlone ? 128 : 96;
   drawGarment(doc, sheet, print, { x: margin, y: top, size: drawn });
   const x = margin + drawn + GUTTER;
-  const head = isAlone ? placement.label : `${placement.label}: ${PROCESS_NAMES[process]}`;
+  const place = words.t(placement.label);
+  const head = isAlone ? place : `${place}: ${words.t(PROCESS_NAMES[process])}`;
   write(doc, head, { x, y: top, size: 15, weight: 600 });
   let y = writeColumn(doc, words.said(placement.rule), {
     x,
@@ -199,7 +210,10 @@ function sizeTable(
   { sizes, platen }: RoutePrint['placement'],
   { x, y, width }: { x: number; y: number; width: number },
 ): number {
-  const columns = ['Size', 'Pieces', 'Below', 'Wide', ...(platen ? [`Left, ${platen} platen`] : [])];
+  const columns = [
+    ...['Size', 'Pieces', 'Below', 'Wide'].map((name) => words.t(name)),
+    ...(platen ? [words.t('Left, {platen} platen', { platen })] : []),
+  ];
   const step = width / (columns.length + 0.5);
   for (const [i, name] of columns.entries()) write(doc, name, { x: x + i * step, y, size: 9, colour: MUTED });
   let at = y + 12;
@@ -264,21 +278,34 @@ function operationHeight({ doc, words }: Sheet, operation: Operation, width: num
 }
 
 const bodyLines = ({ sheet, checks, look, weighIn, waitAfter }: Operation, words: PaperWords): string[] => [
-  ...(sheet ? [`Under ${sheet.name}`] : []),
+  ...(sheet ? [words.t('Under {sheet}', { sheet: sheet.name })] : []),
   ...(weighIn
-    ? [`Weigh in: ${words.q(weighIn.targetG, 'mass')} ± ${words.q(weighIn.toleranceG, 'mass')}`]
+    ? [
+        words.t('Weigh in: {target} ± {tolerance}', {
+          target: words.q(weighIn.targetG, 'mass'),
+          tolerance: words.q(weighIn.toleranceG, 'mass'),
+        }),
+      ]
     : []),
   words.allSaid(checks).join('  ·  '),
-  `Right: ${words.said(look)}`,
+  words.t('Right: {look}', { look: words.said(look) }),
   ...(waitAfter && (waitAfter.minS > 0 || waitAfter.maxS !== null)
-    ? [
-        `Then${waitAfter.minS > 0 ? ` wait ${formatDuration(waitAfter.minS)}` : ''}${waitAfter.maxS === null ? '' : ` go on within ${formatDuration(waitAfter.maxS)}`}: ${words.said(waitAfter.why)}`,
-      ]
+    ? [`${waitWords(waitAfter, words)}: ${words.said(waitAfter.why)}`]
     : []),
 ];
 
+function waitWords({ minS, maxS }: NonNullable<Operation['waitAfter']>, { t }: PaperWords): string {
+  const [least, most] = [formatDuration(minS), formatDuration(maxS ?? 0)];
+  if (maxS === null) return t('Then wait {least}', { least });
+  return minS > 0
+    ? t('Then wait {least} and go on within {most}', { least, most })
+    : t('Then go on within {most}', { most });
+}
+
 const figuresOf = ({ settings }: Operation, words: PaperWords): string[] =>
-  settings.map(({ label, value, kind }) => `${label.replace(/ \(.*\)$/, '')} ${words.q(value, kind)}`);
+  settings.map(
+    ({ label, value, kind }) => `${words.t(label.replace(/ \(.*\)$/, ''))} ${words.q(value, kind)}`,
+  );
 
 /** Large figures broken into rows. */
 function figureRows(doc: Doc, figures: readonly string[], width: number): string[] {
@@ -305,7 +332,7 @@ function drawOperation(
     .rect(margin, top + 8, 11, 11)
     .lineWidth(1)
     .stroke(INK); // to be ticked
-  write(doc, `${number}  ${STATION_NAMES[operation.station]}`, {
+  write(doc, `${number}  ${words.t(STATION_NAMES[operation.station])}`, {
     x: margin + 18,
     y: top + 8,
     size: BODY,
@@ -313,14 +340,14 @@ function drawOperation(
   });
   const { machine } = plannedMode(operation);
   if (machine) write(doc, machine.name, { x: margin + 18, y: top + 22, size: 9, colour: MUTED });
-  write(doc, goesWords(operation), {
+  write(doc, goesWords(operation, words.t), {
     x: margin + 18,
     y: top + 34,
     size: 9,
     colour: MUTED,
   });
   const x = margin + STATION_WIDTH + GUTTER;
-  write(doc, operation.title, { x, y: top + 6, size: 13, weight: 600 });
+  write(doc, words.t(operation.title), { x, y: top + 6, size: 13, weight: 600 });
   let y = top + 22;
   for (const row of figureRows(doc, figuresOf(operation, words), room)) {
     write(doc, row, { x, y, size: FIGURE_SIZE, weight: 600 });
@@ -351,11 +378,16 @@ function warning(
 
 function drawFoot({ doc, margin, width, height, words }: Sheet, { madeAt }: RunSheet): void {
   const y = height - margin - 6;
-  write(doc, 'The maker’s sheets and safety sheets stand above this one.', {
+  write(doc, words.t('The maker’s sheets and safety sheets stand above this one.'), {
     x: margin,
     y,
     size: 8,
     colour: MUTED,
   });
-  writeRight(doc, `printed ${words.date(madeAt)}`, { x: width - margin, y, size: 8, colour: MUTED });
+  writeRight(doc, words.t('printed {day}', { day: words.date(madeAt) }), {
+    x: width - margin,
+    y,
+    size: 8,
+    colour: MUTED,
+  });
 }

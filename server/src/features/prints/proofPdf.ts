@@ -1,3 +1,4 @@
+import { phrase } from '@saltflat/core/language';
 import type { Writing } from '@saltflat/core/units';
 import {
   HAIRLINE,
@@ -42,7 +43,11 @@ const MARGIN = 18 * PT_PER_MM;
 
 /** An A4 page for each print: on the garment's colour to scale, and what it is; on the last, room for the customer's answer. */
 export async function proofPdf(sheet: ProofSheet, writing: Writing): Promise<Buffer> {
-  const page = openSheet({ title: `Proof ${sheet.code}`, madeAt: sheet.madeAt, writing });
+  const page = openSheet({
+    title: phrase('Proof {code}', writing.language, { code: sheet.code }),
+    madeAt: sheet.madeAt,
+    writing,
+  });
   const { doc, finish } = page;
   for (const [i, print] of sheet.prints.entries()) {
     if (i > 0) doc.addPage();
@@ -60,9 +65,21 @@ function drawHead(
   place: number,
 ): void {
   const width = PAGE.width - 2 * MARGIN;
-  writeWithin(doc, `Proof for ${customer}`, { x: MARGIN, y: MARGIN, width, size: 18, weight: 600 });
-  const which = prints.length > 1 ? `, print ${place + 1} of ${prints.length} on one garment` : '';
-  write(doc, `${code}, made ${words.date(madeAt)}${which}`, { x: MARGIN, y: MARGIN + 26, colour: MUTED });
+  writeWithin(doc, words.t('Proof for {customer}', { customer }), {
+    x: MARGIN,
+    y: MARGIN,
+    width,
+    size: 18,
+    weight: 600,
+  });
+  const day = words.date(madeAt);
+  const made =
+    prints.length > 1
+      ? words.t('{code}, made {day}, print {number} of {of} on one garment', {
+          ...{ code, day, number: place + 1, of: prints.length },
+        })
+      : words.t('{code}, made {day}', { code, day });
+  write(doc, made, { x: MARGIN, y: MARGIN + 26, colour: MUTED });
 }
 
 /** The print as large as it really is where it fits, else smaller and said so. Returns where it ends. */
@@ -80,15 +97,18 @@ function drawPicture({ doc, words }: Sheet, { picture, garmentHex, widthMm, heig
   const height = heightMm * PT_PER_MM * scale;
   doc.image(picture, MARGIN + (room.width - width) / 2, top + (room.height - height) / 2, { width, height });
   const said =
-    scale === 1 ? 'Shown at its real size.' : `Shown at ${Math.round(100 * scale)} % of its real size.`;
+    scale === 1
+      ? words.t('Shown at its real size.')
+      : words.t('Shown at {percent} % of its real size.', { percent: Math.round(100 * scale) });
   const y = top + room.height + 6;
-  write(doc, `${said} The line is ${words.q(50, 'length')} of print:`, {
+  const scaleWords = words.t('The line is {length} of print:', { length: words.q(50, 'length') });
+  const end = write(doc, `${said} ${scaleWords}`, {
     x: MARGIN,
     y,
     size: 9,
     colour: MUTED,
   });
-  const x = MARGIN + 230;
+  const x = Math.max(MARGIN + 230, end + 8);
   const length = 50 * PT_PER_MM * scale;
   doc
     .moveTo(x, y + 6)
@@ -103,15 +123,16 @@ function drawPicture({ doc, words }: Sheet, { picture, garmentHex, widthMm, heig
 }
 
 function drawFacts({ doc, words }: Sheet, sheet: ProofSheet, print: ProofPrint, top: number): number {
+  const { t } = words;
   const rows: [string, string][] = [
-    ['Artwork', print.artworkName],
-    ['Garment', sheet.garment],
-    ['Print', `${print.process}, ${print.placement}`],
+    [t('Artwork'), print.artworkName],
+    [t('Garment'), sheet.garment],
+    [t('Print'), `${t(print.process)}, ${t(print.placement)}`],
     [
-      'Size',
+      t('Size'),
       `${words.q(Math.round(print.widthMm), 'length')} × ${words.q(Math.round(print.heightMm), 'length')}`,
     ],
-    ['Pieces', sheet.sizes.map(({ size, quantity }) => `${quantity} × ${size}`).join(', ')],
+    [t('Pieces'), sheet.sizes.map(({ size, quantity }) => `${quantity} × ${size}`).join(', ')],
   ];
   let y = top;
   for (const [name, value] of rows) {
@@ -129,8 +150,12 @@ function drawAnswer({ doc, words }: Sheet, { answer }: ProofSheet, top: number):
   const width = PAGE.width - 2 * MARGIN;
   doc.rect(MARGIN, top, width, 84).lineWidth(0.8).stroke(HAIRLINE);
   if (answer) {
-    const verb = answer.verdict === 'approved' ? 'Approved by' : 'Changes wanted by';
-    writeWithin(doc, `${verb} ${answer.customerName} on ${words.date(answer.at)}`, {
+    const parts = { name: answer.customerName, day: words.date(answer.at) };
+    const said =
+      answer.verdict === 'approved'
+        ? words.t('Approved by {name} on {day}', parts)
+        : words.t('Changes wanted by {name} on {day}', parts);
+    writeWithin(doc, said, {
       width: PAGE.width - 2 * MARGIN - 34,
       x: MARGIN + 14,
       y: top + 34,
@@ -139,12 +164,12 @@ function drawAnswer({ doc, words }: Sheet, { answer }: ProofSheet, top: number):
     });
     return;
   }
-  for (const [i, words] of ['Print it like this', 'Please change it: see my note'].entries()) {
+  for (const [i, answered] of ['Print it like this', 'Please change it: see my note'].entries()) {
     doc
       .rect(MARGIN + 14, top + 14 + 22 * i, 11, 11)
       .lineWidth(0.8)
       .stroke(INK);
-    write(doc, words, { x: MARGIN + 34, y: top + 14 + 22 * i });
+    write(doc, words.t(answered), { x: MARGIN + 34, y: top + 14 + 22 * i });
   }
   const x = MARGIN + width / 2 + 10;
   doc
@@ -152,5 +177,5 @@ function drawAnswer({ doc, words }: Sheet, { answer }: ProofSheet, top: number):
     .lineTo(MARGIN + width - 14, top + 56)
     .lineWidth(0.8)
     .stroke(INK);
-  write(doc, 'Name, date, signature', { x, y: top + 61, size: 8, colour: MUTED });
+  write(doc, words.t('Name, date, signature'), { x, y: top + 61, size: 8, colour: MUTED });
 }

@@ -13,11 +13,15 @@ export interface QuoteSheet extends QuoteDocument {
 /** The offer for an order on paper. */
 export async function quotePdf(sheet: QuoteSheet, writing: Writing, paper: Paper): Promise<Buffer> {
   const { given, orderCode, customer, dueAt } = sheet;
-  const title = given ? `Quote ${given.code}` : `Draft of a quote`;
-  const page = openSheet({ title: `${title}, ${orderCode}`, madeAt: sheet.madeAt, writing, paper });
+  const name = given ? `${given.code}, ${orderCode}` : orderCode;
+  const page = openSheet({ title: name, madeAt: sheet.madeAt, writing, paper });
   const { doc, margin, width, words } = page;
+  const { t } = words;
   const day = words.date;
-  writeWithin(doc, `${title} for ${customer}`, {
+  const title = given
+    ? t('Quote {code} for {customer}', { code: given.code, customer })
+    : t('Draft of a quote for {customer}', { customer });
+  writeWithin(doc, title, {
     x: margin,
     y: margin,
     width: width - 2 * margin,
@@ -25,9 +29,9 @@ export async function quotePdf(sheet: QuoteSheet, writing: Writing, paper: Paper
     weight: 600,
   });
   const standing = given
-    ? `given ${day(given.at)}, good until ${day(given.goodUntil)}`
-    : `${day(sheet.madeAt)}, not given yet: prices may still move`;
-  write(doc, `${orderCode}, ${standing}; wanted by ${day(dueAt)}`, {
+    ? t('given {at}, good until {until}', { at: day(given.at), until: day(given.goodUntil) })
+    : t('{at}, not given yet: prices may still move', { at: day(sheet.madeAt) });
+  write(doc, t('{order}, {standing}; wanted by {due}', { order: orderCode, standing, due: day(dueAt) }), {
     x: margin,
     y: margin + 28,
     colour: MUTED,
@@ -42,11 +46,13 @@ export async function quotePdf(sheet: QuoteSheet, writing: Writing, paper: Paper
     y = drawLine(page, line, y);
   }
   rule(doc, { x: margin, y, width: width - 2 * margin, colour: INK });
-  write(doc, 'Total, without tax', { x: margin, y: y + 10, size: 14, weight: 600 });
+  write(doc, t('Total, without tax'), { x: margin, y: y + 10, size: 14, weight: 600 });
   writeRight(doc, words.money(sheet.totalCents), { x: width - margin, y: y + 10, size: 14, weight: 600 });
   writeColumn(
     doc,
-    'Prices hold for these quantities, sizes and this artwork. Fabric and ink differ from the screen: ask for a proof before saying yes.',
+    t(
+      'Prices hold for these quantities, sizes and this artwork. Fabric and ink differ from the screen: ask for a proof before saying yes.',
+    ),
     { x: margin, y: y + 40, width: width - 2 * margin, size: 9, colour: MUTED },
   );
   return page.finish();
@@ -58,10 +64,12 @@ function drawLine(
   top: number,
 ): number {
   const right = width - margin;
+  const { t } = words;
   writeWithin(doc, what, { x: margin, y: top, width: width - 2 * margin, size: 13, weight: 600 });
   const printed = writeColumn(doc, print, { x: margin, y: top + 18, width: width - 2 * margin });
   let y = writeColumn(doc, look, { x: margin, y: printed, width: width - 2 * margin, colour: MUTED }) + 4;
-  heads(doc, ['Size', 'Pieces', 'Each', 'Together'], { x: margin, right, y });
+  const names = ['Size', 'Pieces', 'Each', 'Together'].map((name) => t(name));
+  heads(doc, names, { x: margin, right, y });
   y += 14;
   for (const { size, quantity, eachCents, totalCents } of quote.sizes) {
     cells(doc, [size, String(quantity), words.money(eachCents), words.money(totalCents)], {
@@ -72,10 +80,17 @@ function drawLine(
     y += 16;
   }
   const extras = [
-    ...quote.upCharges.map(({ what: extra, cents }) => `${words.money(cents)} a piece for ${extra} included`),
+    ...quote.upCharges.map(({ what: extra, cents }) =>
+      t('{money} a piece for {extra} included', { money: words.money(cents), extra: t(extra) }),
+    ),
     ...(quote.offShare === null
       ? []
-      : [`${Math.round(100 * quote.offShare)} % off for ${quote.pieces} pieces included`]),
+      : [
+          t('{percent} % off for {pieces} pieces included', {
+            percent: Math.round(100 * quote.offShare),
+            pieces: quote.pieces,
+          }),
+        ]),
   ];
   if (extras.length > 0)
     y = writeColumn(doc, extras.join('; '), { x: margin, y, width: right - margin, size: 9, colour: MUTED });
@@ -83,7 +98,13 @@ function drawLine(
   if (ladder.length > 0)
     y = writeColumn(
       doc,
-      `For more of the same: ${ladder.map(({ pieces, eachCents }) => `${words.money(eachCents)} each from ${pieces}`).join(', ')}.`,
+      t('For more of the same: {steps}.', {
+        steps: ladder
+          .map(({ pieces, eachCents }) =>
+            t('{money} each from {pieces}', { money: words.money(eachCents), pieces }),
+          )
+          .join(', '),
+      }),
       { x: margin, y: y + 2, width: right - margin, size: 9, colour: MUTED },
     );
   return y + 22;

@@ -15,6 +15,7 @@ const OVERSEAS: Writing = {
   dayOrder: 'month-day',
   hours: '12',
   firstDay: 'sunday',
+  language: 'en',
 };
 
 describe('how the shop writes', function () {

@@ -39,7 +39,7 @@ export function OperationRow({ operation, parts: all, cautions, isLit, picked, s
         <Title>{title}</Title>
         <div className="muted small">
           {machine && `${machine.name}, `}
-          {goesWords(operation)}
+          {goesWords(operation, t)}
         </div>
         {modes.length > 1 && (
           <div className="muted small">

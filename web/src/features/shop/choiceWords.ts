@@ -19,6 +19,7 @@ const WRITTEN: Partial<Record<string, Partial<Record<string, string>>>> = {
   },
   hours: { '24': '15:05', '12': '3:05 pm' },
   firstDay: { monday: 'Monday', sunday: 'Sunday', saturday: 'Saturday' },
+  language: { en: 'English', 'made-up': 'made up, to see what has no room for longer words' },
 };
 
 /** A stored choice in people's words: kinds of blank and places have names of their own. */

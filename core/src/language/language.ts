@@ -34,6 +34,12 @@ export const phrase = (english: string, language: Language, parts: PhraseParts =
 /** Where a part goes. */
 export const PART = /\{(\w+)\}/g;
 
+/** Says phrases in one language. */
+export type Phrasing = (english: string, parts?: PhraseParts) => string;
+
+/** As logs and documents have them. */
+export const inEnglish: Phrasing = (english, parts) => phrase(english, 'en', parts);
+
 const LONGER: Readonly<Record<string, string>> = {
   a: 'áä',
   e: 'éë',
