@@ -15,4 +15,5 @@ export {
 } from './page.ts';
 export type { Doc, Paper, Sheet } from './page.ts';
 export { sendPdf } from './sendPdf.ts';
+export { paperWords } from './paperWords.ts';
 export type { PaperWords } from './paperWords.ts';

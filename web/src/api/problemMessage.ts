@@ -1,3 +1,4 @@
+import { t } from '../words/t.ts';
 import type { FieldProblem, Problem } from '@saltflat/contract/problems';
 
 interface FailedCall {
@@ -18,8 +19,8 @@ export function problemMessage(error: unknown): string {
   if (problem) return problem.detail;
   const status = (error as FailedCall | undefined)?.status;
   if (status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR')
-    return 'The server does not answer. What you entered is still here: try again in a moment.';
-  return 'Something went wrong. Try again; if it stays so, reload the page.';
+    return t('The server does not answer. What you entered is still here: try again in a moment.');
+  return t('Something went wrong. Try again; if it stays so, reload the page.');
 }
 
 /** The refused fields, by path. */

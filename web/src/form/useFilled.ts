@@ -1,3 +1,4 @@
+import { t } from '../words/t.ts';
 import type { FieldProblem } from '@saltflat/contract/problems';
 import { useMemo, useState } from 'react';
 import { useForm } from 'react-hook-form';
@@ -82,7 +83,7 @@ const FEW = 3;
 function inShort(problems: Record<string, string>): string {
   const sentences = [...new Set(Object.values(problems))];
   return sentences.length > FEW
-    ? `${sentences.length} fields still need something: they are marked.`
+    ? t('{count} fields still need something: they are marked.', { count: sentences.length })
     : sentences.join(' ');
 }
 

@@ -103,12 +103,12 @@ function Pieces() {
         ])}
         {select(
           'process',
-          'Process',
+          t('Process'),
           PROCESSES.map((key) => [key, PROCESS_SHORT_NAMES[key]]),
         )}
         {select(
           'fault',
-          'Fault',
+          t('Fault'),
           Object.entries(FAULTS).map(([key, { name }]) => [key, name]),
         )}
         <Button download={exportTo('json')}>{t('JSON')}</Button>

@@ -149,4 +149,10 @@ const NoneHere = ({ search }: { search: string }) => (
 );
 
 const countWords = (page: OrderPage | undefined): string =>
-  page ? `${page.isMore ? 'more than ' : ''}${page.total} ${page.total === 1 ? 'order' : 'orders'}` : '';
+  page === undefined
+    ? ''
+    : page.isMore
+      ? t('more than {total} orders', { total: page.total })
+      : page.total === 1
+        ? t('1 order')
+        : t('{total} orders', { total: page.total });

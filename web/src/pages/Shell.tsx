@@ -1,4 +1,4 @@
-import { rich, t } from '../words/index.ts';
+import { LANGUAGE, rich, t } from '../words/index.ts';
 import { countdownS } from '@saltflat/core/run';
 import type { Writing } from '@saltflat/core/units';
 import { Suspense, lazy, useEffect, useState } from 'react';
@@ -121,7 +121,11 @@ function useHeardWriting(): Writing {
   useEffect(() => {
     if (heard) dispatch(shopWritingHeard(heard));
   }, [heard, dispatch]);
-  return useWriting();
+  const writing = useWriting();
+  useEffect(() => {
+    if (writing.language !== LANGUAGE) window.location.reload();
+  }, [writing.language]);
+  return writing;
 }
 
 const Brand = styled(Link)({

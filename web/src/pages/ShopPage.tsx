@@ -41,15 +41,15 @@ import {
 } from '../ui/index.ts';
 
 const PARTS = [
-  ['blanks', 'Blanks'],
-  ['materials', 'Materials'],
-  ['machines', 'Machines'],
-  ['lots', 'Lots in use'],
-  ['methods', 'House methods'],
-  ['prices', 'Prices'],
-  ['writing', 'Units and dates'],
-  ['backups', 'Backups'],
-  ['demo', 'Demo'],
+  ['blanks', t('Blanks')],
+  ['materials', t('Materials')],
+  ['machines', t('Machines')],
+  ['lots', t('Lots in use')],
+  ['methods', t('House methods')],
+  ['prices', t('Prices')],
+  ['writing', t('Units and dates')],
+  ['backups', t('Backups')],
+  ['demo', t('Demo')],
 ] as const;
 
 const isList = (part: string): part is RecordList => ['blanks', 'materials', 'machines'].includes(part);
@@ -172,14 +172,17 @@ function Records({
     if (!row) return;
     const { id, version, name } = row;
     const answer = await retire({ list, id, version, isRetired: true });
-    tell(answer, `“${name}” is out of use`, () => void putBack(id, version + 1, name));
+    tell(answer, t('“{name}” is out of use', { name }), () => void putBack(id, version + 1, name));
     if (answer.data) open(null);
   };
   const putBack = async (id: string, version: number, name: string): Promise<void> =>
-    tell(await retire({ list, id, version, isRetired: false }), `“${name}” is back in use`);
+    tell(await retire({ list, id, version, isRetired: false }), t('“{name}” is back in use', { name }));
   const makeFirst = async (): Promise<void> => {
     if (!row || list === 'blanks') return;
-    tell(await putFirst({ list, id: row.id }), `“${row.name}” is used before the others of its use`);
+    tell(
+      await putFirst({ list, id: row.id }),
+      t('“{name}” is used before the others of its use', { name: row.name }),
+    );
   };
   const canBeFirst = row !== null && list !== 'blanks' && standInsOf(row, rows)[0]?.id !== row.id;
 

@@ -1,15 +1,17 @@
+import { t } from '../words/t.ts';
+
 /** The places of the bar, in the order work flows, with the letter that follows `g`. */
 export const PLACES = [
-  { path: '/orders', name: 'Orders', key: 'o' },
-  { path: '/artwork', name: 'Artwork', key: 'a' },
-  { path: '/route', name: 'Route', key: 'r' },
-  { path: '/floor', name: 'Floor', key: 'f' },
-  { path: '/ledger', name: 'Ledger', key: 'l' },
-  { path: '/shop', name: 'Shop', key: 's' },
+  { path: '/orders', name: t('Orders'), key: 'o' },
+  { path: '/artwork', name: t('Artwork'), key: 'a' },
+  { path: '/route', name: t('Route'), key: 'r' },
+  { path: '/floor', name: t('Floor'), key: 'f' },
+  { path: '/ledger', name: t('Ledger'), key: 'l' },
+  { path: '/shop', name: t('Shop'), key: 's' },
 ] as const;
 
 /** Places that are not in the bar. */
-const ASIDE = [{ path: '/devices', name: 'Devices', key: 'd' }] as const;
+const ASIDE = [{ path: '/devices', name: t('Devices'), key: 'd' }] as const;
 
 /** All that `g` and a letter leads to. */
 export const REACHED = [...PLACES, ...ASIDE];

@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { useUnits } from '../units/writingSlice.ts';
@@ -147,8 +148,8 @@ function Piece({ piece, ground, isCurrent, temp, onPick }: PieceProps) {
 function describe(pieces: readonly TracePiece[], temp: (tempC: number) => string): string {
   const hot = pieces
     .filter(({ tempC }) => tempC > 40)
-    .map(({ label, tempC, durationS }) => `${label ?? ''} ${temp(tempC)} ${formatDuration(durationS)}`);
-  return `Commanded temperatures of one piece: ${hot.join(', ')}`;
+    .map(({ label, tempC, durationS }) => `${t(label ?? '')} ${temp(tempC)} ${formatDuration(durationS)}`);
+  return t('Commanded temperatures of one piece: {hot}', { hot: hot.join(', ') });
 }
 
 function useWidth(frame: React.RefObject<HTMLDivElement | null>): number {

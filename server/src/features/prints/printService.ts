@@ -1,7 +1,7 @@
-import { DomainError, PLACEMENTS } from '@saltflat/contract';
+import { DomainError } from '@saltflat/contract';
 import type { LinePrint, OrderLine, ProofAnswer, ProofAnswerInput } from '@saltflat/contract';
 import type { ArtFigures, ArtJob, Plane } from '@saltflat/core/artwork';
-import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
+import { isFilmProcess } from '@saltflat/core/route';
 import type { PlaneFormat } from '../../pictures/index.ts';
 import type { ProofAnswerStore } from './proofAnswerStore.ts';
 import type { ProofSheet } from './proofPdf.ts';
@@ -97,11 +97,11 @@ export class PrintService {
     const { print, art } = await this.needs.printOf(lineId, id, null);
     const how = { maxPx: PROOF_PX, isCropped: false };
     const { bytes: picture, figures } = await this.needs.composite(art.artworkId, art.job, how);
-    const { label, from } = PLACEMENTS[print.placement];
     return {
       artworkName: print.artwork?.name ?? '',
-      process: PROCESS_NAMES[print.process],
-      placement: `${label}, ${print.dropMm} mm below the ${from === 'collar' ? 'collar' : 'upper edge'}`,
+      process: print.process,
+      placement: print.placement,
+      dropMm: print.dropMm,
       widthMm: figures.widthMm,
       heightMm: figures.heightMm,
       garmentHex: art.job.garment,

@@ -1,4 +1,8 @@
 import { phrase } from '@saltflat/core/language';
+import { PLACEMENTS } from '@saltflat/core/placement';
+import type { PlacementKey } from '@saltflat/core/placement';
+import { PROCESS_NAMES } from '@saltflat/core/route';
+import type { Process } from '@saltflat/core/route';
 import type { Writing } from '@saltflat/core/units';
 import {
   HAIRLINE,
@@ -10,7 +14,7 @@ import {
   writeColumn,
   writeWithin,
 } from '../../pdf/index.ts';
-import type { Sheet } from '../../pdf/index.ts';
+import type { PaperWords, Sheet } from '../../pdf/index.ts';
 
 /** What stands on a customer's proof. */
 export interface ProofSheet {
@@ -27,8 +31,9 @@ export interface ProofSheet {
 
 interface ProofPrint {
   artworkName: string;
-  process: string;
-  placement: string;
+  process: Process;
+  placement: PlacementKey;
+  dropMm: number;
   widthMm: number;
   heightMm: number;
   garmentHex: string;
@@ -122,12 +127,20 @@ function drawPicture({ doc, words }: Sheet, { picture, garmentHex, widthMm, heig
   return y + 12;
 }
 
+function placeWords({ placement, dropMm }: ProofPrint, { t, q }: PaperWords): string {
+  const { label, from } = PLACEMENTS[placement];
+  const parts = { place: t(label), drop: q(dropMm, 'length') };
+  return from === 'collar'
+    ? t('{place}, {drop} below the collar', parts)
+    : t('{place}, {drop} below the upper edge', parts);
+}
+
 function drawFacts({ doc, words }: Sheet, sheet: ProofSheet, print: ProofPrint, top: number): number {
   const { t } = words;
   const rows: [string, string][] = [
     [t('Artwork'), print.artworkName],
     [t('Garment'), sheet.garment],
-    [t('Print'), `${t(print.process)}, ${t(print.placement)}`],
+    [t('Print'), `${t(PROCESS_NAMES[print.process])}, ${placeWords(print, words)}`],
     [
       t('Size'),
       `${words.q(Math.round(print.widthMm), 'length')} × ${words.q(Math.round(print.heightMm), 'length')}`,
@@ -142,7 +155,8 @@ function drawFacts({ doc, words }: Sheet, sheet: ProofSheet, print: ProofPrint, 
   }
   y += 4;
   for (const note of print.notes)
-    y = writeColumn(doc, note, { x: MARGIN, y, width: PAGE.width - 2 * MARGIN, size: 9, colour: MUTED }) + 3;
+    y =
+      writeColumn(doc, t(note), { x: MARGIN, y, width: PAGE.width - 2 * MARGIN, size: 9, colour: MUTED }) + 3;
   return y;
 }
 

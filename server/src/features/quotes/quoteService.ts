@@ -15,6 +15,7 @@ import type {
 import { formatMoney } from '@saltflat/core/units';
 import type { Writing } from '@saltflat/core/units';
 import { Memory } from '../../memory.ts';
+import { paperWords } from '../../pdf/index.ts';
 import type { Paper } from '../../pdf/index.ts';
 import type { QuoteSheet } from './quotePdf.ts';
 import { priceVersion, quoteVersion, quotedLine } from './quoteVersion.ts';
@@ -133,7 +134,7 @@ export class QuoteService {
   /** A line's price, or why it has none. */
   private async quotedOr(line: OrderLine): Promise<QuotedLine | string> {
     try {
-      return quotedLine(line, await this.priced(line), await this.needs.writing());
+      return quotedLine(line, await this.priced(line), paperWords(await this.needs.writing()));
     } catch (error) {
       if (error instanceof DomainError && error.code !== 'database-away') return error.message;
       throw error;

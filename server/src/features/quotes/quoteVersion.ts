@@ -2,10 +2,10 @@ import { DomainError, PLACEMENTS, routeInputOf } from '@saltflat/contract';
 import type { LineDocument, LinePrint, OrderLine, QuotedLine, RouteVersion } from '@saltflat/contract';
 import { quoteLine } from '@saltflat/core/cost';
 import type { Quote, QuoteInput } from '@saltflat/core/cost';
-import { inWords } from '@saltflat/core/words';
+import type { AnySaid } from '@saltflat/core/words';
 import { PROCESS_MODULES, PROCESS_NAMES, planRoute, refusalText } from '@saltflat/core/route';
-import { formatQuantity } from '@saltflat/core/units';
-import type { UnitSystem } from '@saltflat/core/units';
+import type { Process } from '@saltflat/core/route';
+import type { PaperWords } from '../../pdf/index.ts';
 
 /** A version of a line's route, and what it was planned from. */
 interface Planned {
@@ -38,11 +38,11 @@ export function quoteVersion({ version, input }: Planned): Quote {
   return quoted.quote;
 }
 
-/** A version's quote with the words for how it will look: as fixed as the version itself. */
+/** A version's quote with what is said of how it will look: as fixed as the version itself. */
 export interface PricedVersion {
   number: number;
   quote: Quote;
-  look: string;
+  looks: { process: Process; place: string; look: AnySaid | null }[];
 }
 
 /** @throws DomainError as `quoteVersion` does */
@@ -50,31 +50,40 @@ export function priceVersion(planned: Planned): PricedVersion {
   const quote = quoteVersion(planned);
   const { version, input } = planned;
   const line = input && routeInputOf(input.document);
-  const { prints } = version.route;
-  const looks = prints.map(({ id, process, placement }) => {
+  const looks = version.route.prints.map(({ id, process, placement }) => {
     const print = line?.prints.find((own) => own.id === id);
-    const name = `${prints.length > 1 ? `${placement.label}: ` : ''}${PROCESS_NAMES[process]}`;
-    return print && line
-      ? `${name}: ${inWords(PROCESS_MODULES[process].look({ ...line, ...print }).said)}.`
-      : `${name}.`;
+    const look = print && line ? PROCESS_MODULES[process].look({ ...line, ...print }).said : null;
+    return { process, place: placement.label, look };
   });
-  return { number: version.number, quote, look: looks.join(' ') };
+  return { number: version.number, quote, looks };
 }
 
-const printWords = ({ artwork, placement, widthMm }: LinePrint, system: UnitSystem): string =>
-  `${artwork?.name ?? 'artwork'}, ${PLACEMENTS[placement].label.toLowerCase()}, ${formatQuantity(widthMm, 'length', system)} wide`;
+const lookWords = (looks: PricedVersion['looks'], { t, said }: PaperWords): string =>
+  looks
+    .map(({ process, place, look }) => {
+      const name = `${looks.length > 1 ? `${t(place)}: ` : ''}${t(PROCESS_NAMES[process])}`;
+      return look === null ? `${name}.` : `${name}: ${said(look)}.`;
+    })
+    .join(' ');
+
+const printWords = ({ artwork, placement, widthMm }: LinePrint, { t, q }: PaperWords): string =>
+  t('{art}, {place}, {width} wide', {
+    art: artwork?.name ?? t('artwork'),
+    place: t(PLACEMENTS[placement].label).toLowerCase(),
+    width: q(widthMm, 'length'),
+  });
 
 /** A line as a quote says it to a customer. */
 export const quotedLine = (
   line: OrderLine,
-  { number, quote, look }: PricedVersion,
-  system: UnitSystem,
+  { number, quote, looks }: PricedVersion,
+  words: PaperWords,
 ): QuotedLine => ({
   lineId: line.id,
   code: line.code,
   routeNumber: number,
   what: `${quote.pieces} × ${line.colour.name} ${line.styleName}`,
-  print: line.prints.map((print) => printWords(print, system)).join('; '),
-  look,
+  print: line.prints.map((print) => printWords(print, words)).join('; '),
+  look: lookWords(looks, words),
   quote,
 });

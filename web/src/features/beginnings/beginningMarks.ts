@@ -1,3 +1,4 @@
+import { t } from '../../words/t.ts';
 import type { Beginnings } from '@saltflat/contract';
 
 /** Something to set up before the first order, where that is done, and how many there are. */
@@ -13,32 +14,32 @@ export interface Beginning {
 export const beginningMarks = ({ blanks, materials, machines }: Beginnings): Beginning[] => [
   {
     to: '/shop/blanks',
-    title: 'Blanks',
-    says: 'what is printed on: fabric, weight, colours, sizes, prices; one by one, or all from a table',
+    title: t('Blanks'),
+    says: t('what is printed on: fabric, weight, colours, sizes, prices; one by one, or all from a table'),
     count: blanks,
   },
   {
     to: '/shop/materials',
-    title: 'Materials',
-    says: 'ink, pretreatment, film, powder, cover sheets, with what their makers’ sheets say',
+    title: t('Materials'),
+    says: t('ink, pretreatment, film, powder, cover sheets, with what their makers’ sheets say'),
     count: materials,
   },
   {
     to: '/shop/machines',
-    title: 'Machines',
-    says: 'printers, sprayer, presses, oven: what they reach, and how long they take to warm up',
+    title: t('Machines'),
+    says: t('printers, sprayer, presses, oven: what they reach, and how long they take to warm up'),
     count: machines,
   },
   {
     to: '/shop/methods',
-    title: 'House methods',
-    says: 'hot or cold peel, how pretreatment is dried, spares: what is usual stands there already',
+    title: t('House methods'),
+    says: t('hot or cold peel, how pretreatment is dried, spares: what is usual stands there already'),
     count: null,
   },
   {
     to: '/shop/prices',
-    title: 'Prices',
-    says: 'wages, machine hours, margins, breaks: assumptions stand there until you write your own',
+    title: t('Prices'),
+    says: t('wages, machine hours, margins, breaks: assumptions stand there until you write your own'),
     count: null,
   },
 ];

@@ -59,6 +59,6 @@ function againWords({ losses, outcomes }: LiveRun['state']): string {
   const parts = losses.length - outcomes.filter(({ verdict }) => verdict !== 'good').length;
   if (parts === 0) return '';
   return parts === 1
-    ? ' One transfer was made again by itself.'
-    : ` ${parts} transfers were made again by themselves.`;
+    ? ` ${t('One transfer was made again by itself.')}`
+    : ` ${t('{parts} transfers were made again by themselves.', { parts })}`;
 }

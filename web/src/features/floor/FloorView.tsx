@@ -73,11 +73,11 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
   const undo = useCallback(() => {
     if (chosen && lastEventId !== null) record(chosen, 'undone', null, { eventId: lastEventId });
   }, [chosen, lastEventId, record]);
-  useKeys('Floor', [
-    { key: ' ', shown: 'Space', does: 'start or finish the step', act },
-    { key: 'u', does: 'undo the last step', act: undo },
-    { key: 'x', does: 'say what was spoiled', act: () => setIsSpoiled(true) },
-    { key: 'p', does: 'note a problem', act: () => setIsTelling(true) },
+  useKeys(t('Floor'), [
+    { key: ' ', shown: 'Space', does: t('start or finish the step'), act },
+    { key: 'u', does: t('undo the last step'), act: undo },
+    { key: 'x', does: t('say what was spoiled'), act: () => setIsSpoiled(true) },
+    { key: 'p', does: t('note a problem'), act: () => setIsTelling(true) },
   ]);
 
   return (

@@ -21,10 +21,10 @@ interface Props {
 /** Good with one press; for a reprint or scrap, what was seen, a note and a photo if there is time. */
 export function Inspection({ route, checks, onJudge }: Props) {
   const [bad, setBad] = useState<'reprint' | 'scrap' | null>(null);
-  useKeys('Inspection', [
-    { key: '1', does: 'good', act: () => onJudge({ verdict: 'good', faults: [] }) },
-    { key: '2', does: 'reprint', act: () => setBad('reprint') },
-    { key: '3', does: 'scrap', act: () => setBad('scrap') },
+  useKeys(t('Inspection'), [
+    { key: '1', does: t('good'), act: () => onJudge({ verdict: 'good', faults: [] }) },
+    { key: '2', does: t('reprint'), act: () => setBad('reprint') },
+    { key: '3', does: t('scrap'), act: () => setBad('scrap') },
   ]);
   return (
     <Stack gap={14} pad="0 20px 16px" role="group" aria-label={t('How did it come out?')}>
@@ -51,7 +51,7 @@ export function Inspection({ route, checks, onJudge }: Props) {
       {bad && (
         <FaultForm
           route={route}
-          word={`Log as ${bad}`}
+          word={bad === 'scrap' ? t('Log as scrap') : t('Log as reprint')}
           onTell={(seen) => onJudge({ verdict: bad, ...seen })}
         />
       )}

@@ -50,7 +50,7 @@ export function primaryOf({ action }: Moment, nowMs: number): { word: string; is
   const isDue = action.dueAt <= nowMs;
   const timerS = countdownS(action.operation, action.step);
   if (action.kind === 'phase') {
-    const next = timedPhases(action.operation)[action.step.phase + 1]?.label ?? '';
+    const next = t(timedPhases(action.operation)[action.step.phase + 1]?.label ?? '');
     return { word: t('Next: {next}', { next }), isDue };
   }
   if (action.kind === 'complete') return { word: timerS > 0 && !isDue ? t('Done early') : t('Done'), isDue };
@@ -95,15 +95,15 @@ export function NextPanel({
               ({ customer, garment, prints }) =>
                 `${customer}, ${garment}, ${prints
                   .filter(({ id }) => operation.print === null || operation.print === id)
-                  .map(({ placement }) => PLACEMENTS[placement].label.toLowerCase())
-                  .join(' and ')}`,
+                  .map(({ placement }) => t(PLACEMENTS[placement].label).toLowerCase())
+                  .join(' + ')}`,
             )
-            .join(' and ')}
+            .join(' + ')}
         </span>
       </NextHead>
       <NextBody>
         <Stack gap={10}>
-          <NextTitle>{operation.title}</NextTitle>
+          <NextTitle>{t(operation.title)}</NextTitle>
           <SettingsLine operation={operation} system={system} />
           <Look>{words(operation.look)}</Look>
           {action.isTaken && (
@@ -227,6 +227,10 @@ function Timer({ moment: { action }, nowMs }: { moment: Moment; nowMs: number })
 function runningWords({ operation, step }: Moment['action']): string {
   const timed = timedPhases(operation);
   return timed.length > 1
-    ? `${timed[step.phase]?.label ?? ''}, ${step.phase + 1} of ${timed.length}`
-    : 'running';
+    ? t('{phase}, {number} of {of}', {
+        phase: t(timed[step.phase]?.label ?? ''),
+        number: step.phase + 1,
+        of: timed.length,
+      })
+    : t('running');
 }

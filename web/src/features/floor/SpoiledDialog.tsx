@@ -45,7 +45,10 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
         label={t('Lost')}
         options={candidates.map(({ id, part, code, number }) => ({
           value: id,
-          label: `${capital(partNoun(part))} ${number}${code === '' ? '' : ` of ${code}`}`,
+          label:
+            code === ''
+              ? `${capital(partNoun(part))} ${number}`
+              : t('{part} {number} of {code}', { part: capital(partNoun(part)), number, code }),
         }))}
         chosen={chosen}
         onChange={setChosen}
@@ -67,7 +70,7 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
       {chosen.length > 0 && (
         <FaultForm
           route={lineOf(live.run, moment.action.step.line).route}
-          word={isPiece && !isReplaced ? 'Log as scrap' : 'Log, and make it again'}
+          word={isPiece && !isReplaced ? t('Log as scrap') : t('Log, and make it again')}
           onTell={(seen) =>
             onTell(chosen.map((part) => ({ part, isReplaced: isPiece ? isReplaced : true, ...seen })))
           }
@@ -78,10 +81,12 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
 }
 
 function consequence(isPiece: boolean, isReplaced: boolean): string {
-  if (!isPiece) return 'Only this is made again; its piece waits for it.';
+  if (!isPiece) return t('Only this is made again; its piece waits for it.');
   return isReplaced
-    ? 'A new blank goes the whole way. What was on the old one is made again; a transfer not yet pressed is kept.'
-    : 'Nothing is made in its place.';
+    ? t(
+        'A new blank goes the whole way. What was on the old one is made again; a transfer not yet pressed is kept.',
+      )
+    : t('Nothing is made in its place.');
 }
 
 const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);

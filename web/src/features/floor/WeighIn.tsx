@@ -14,9 +14,9 @@ interface Props {
 }
 
 const VERDICTS: Record<WeighResult['verdict'], string> = {
-  within: '● right amount',
-  'too-little': '◆ too little: spray once more',
-  'too-much': '◆ too much: let it dry longer, watch for a stain box',
+  within: t('● right amount'),
+  'too-little': t('◆ too little: spray once more'),
+  'too-much': t('◆ too much: let it dry longer, watch for a stain box'),
 };
 
 /** Weighs the garment before and after pretreatment, straight off the scale. */

@@ -1,3 +1,4 @@
+import { t } from '../../words/t.ts';
 import type { Run, RunLine } from '@saltflat/contract';
 import { machineHeat, nextOverRuns } from '@saltflat/core/run';
 import type { FloorAction, FloorRun, StepState } from '@saltflat/core/run';
@@ -87,7 +88,7 @@ const NOUNS: Record<Part, readonly [one: string, many: string]> = {
 };
 
 /** One part, as people call it. */
-export const partNoun = (part: Part): string => NOUNS[part][0];
+export const partNoun = (part: Part): string => t(NOUNS[part][0]);
 
 /** What a step is about: "piece 7", "transfers 1 to 4", "transfer 3, made again", "all 12 transfers". */
 export function partOf({ run, state }: Pick<LiveRun, 'run' | 'state'>, step: StepState): string {
@@ -96,29 +97,48 @@ export function partOf({ run, state }: Pick<LiveRun, 'run' | 'state'>, step: Ste
   const states = parts.flatMap((id) => state.parts[id] ?? []);
   const lane = line.route.lanes.find(({ id }) => id === states[0]?.lane);
   const [one, many] = NOUNS[lane?.part ?? 'blank'];
-  const again = isAgain ? ', made again' : '';
   if (new Set(states.map((own) => own.line)).size > 1)
-    return `${states.length} ${many} of ${codesIn({ run, state }, step)}${again}`;
+    return madeAgain(
+      t('{count} {parts} of {orders}', {
+        ...{ count: states.length, parts: t(many), orders: codesIn({ run, state }, step) },
+      }),
+      isAgain,
+    );
   const all = line.pieces + (lane?.spares ?? 0);
   if (states.length === all && all > 1 && !isAgain)
-    return `all ${all} ${many}${lane && lane.spares > 0 ? `, ${lane.spares} to spare` : ''}`;
+    return lane && lane.spares > 0
+      ? t('all {all} {parts}, {spares} to spare', { all, parts: t(many), spares: lane.spares })
+      : t('all {all} {parts}', { all, parts: t(many) });
   const spares = states.filter(({ piece }) => piece === 0).length;
   const numbers = states
     .filter(({ piece }) => piece > 0)
     .map(({ number, piece }) => (number > 0 ? number : piece))
     .sort((p, q) => p - q);
   const named =
-    numbers.length > 0 ? `${numbers.length === 1 ? one : many} ${rangeWords(numbers)}${again}` : '';
-  const spared = spares === 0 ? '' : spares === 1 ? `a spare ${one}` : `${spares} spare ${many}`;
-  return [named, spared].filter((text) => text !== '').join(' and ');
+    numbers.length > 0
+      ? madeAgain(`${t(numbers.length === 1 ? one : many)} ${rangeWords(numbers)}`, isAgain)
+      : '';
+  const spared =
+    spares === 0
+      ? ''
+      : spares === 1
+        ? t('a spare {part}', { part: t(one) })
+        : t('{spares} spare {parts}', { spares, parts: t(many) });
+  return named === '' || spared === '' ? named + spared : t('{a} and {b}', { a: named, b: spared });
 }
+
+const madeAgain = (what: string, isAgain: boolean): string =>
+  isAgain ? t('{what}, made again', { what }) : what;
 
 /** "3", "1 to 4", "2, 5 and 9". */
 function rangeWords(numbers: readonly number[]): string {
   const first = numbers[0] ?? 0;
   const last = numbers.at(-1) ?? 0;
-  if (numbers.length > 2 && last - first === numbers.length - 1) return `${first} to ${last}`;
-  return numbers.length < 2 ? String(first) : `${numbers.slice(0, -1).join(', ')} and ${last}`;
+  if (numbers.length > 2 && last - first === numbers.length - 1)
+    return t('{first} to {last}', { first, last });
+  return numbers.length < 2
+    ? String(first)
+    : t('{a} and {b}', { a: numbers.slice(0, -1).join(', '), b: last });
 }
 
 /** "Press the transfer", as its route calls it. */

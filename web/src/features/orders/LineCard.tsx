@@ -147,6 +147,6 @@ const rightsCautions = ({ prints }: OrderLine): string[] => [
 
 /** What to mind about the image before a transfer of it is sold; nothing where it is settled. */
 const RIGHTS_CAUTIONS: Partial<Record<NonNullable<LinePrint['artwork']>['rights'], string>> = {
-  unasked: 'Nobody has asked yet whose image this is: ask once, under Out on the artwork.',
-  refused: 'This image may not be sold as a transfer.',
+  unasked: t('Nobody has asked yet whose image this is: ask once, under Out on the artwork.'),
+  refused: t('This image may not be sold as a transfer.'),
 };

@@ -160,7 +160,7 @@ function Garment({
           says: `${fibreWords(own)}, ${own.maker}`,
         }))}
         help={style ? `${fibreWords(style)}, ${style.massGM2} g/m²` : ' '}
-        create={{ words: (typed) => `Add “${typed}” to the blanks`, onCreate: onNewBlank }}
+        create={{ words: (typed) => t('Add “{typed}” to the blanks', { typed }), onCreate: onNewBlank }}
         onChange={onStyle}
       />
       <ChoiceField

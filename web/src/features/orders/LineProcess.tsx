@@ -106,10 +106,10 @@ const asItCame = (query: ComparisonQuery | null, print: string): ComparisonQuery
   };
 
 function waitingWords(print: PrintValues, query: ComparisonQuery | null): string {
-  if (query !== null) return 'Measuring the art for every process …';
+  if (query !== null) return t('Measuring the art for every process …');
   if (print.artwork === null)
-    return 'Drop the art: the processes are then compared by cost, time, look and risk.';
-  return 'Say how many: the processes are then compared by cost, time, look and risk.';
+    return t('Drop the art: the processes are then compared by cost, time, look and risk.');
+  return t('Say how many: the processes are then compared by cost, time, look and risk.');
 }
 
 /** What is asked of the server; `null` while too little is known. */

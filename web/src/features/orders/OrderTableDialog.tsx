@@ -35,7 +35,7 @@ export default function OrderTableDialog({ styles, onFill, onClose }: Props) {
   const take = async (files: readonly File[]): Promise<void> => {
     const tables = files.filter(({ name }) => name.toLowerCase().endsWith('.csv'));
     setArt((before) => newest([...before, ...files.filter((file) => !tables.includes(file))]));
-    setProblem(tables.length > 1 ? 'One table at a time: the first is taken.' : '');
+    setProblem(tables.length > 1 ? t('One table at a time: the first is taken.') : '');
     if (tables[0]) setTable({ name: tables[0].name, rows: await rowsOf(tables[0]) });
   };
   const fill = (done: OrderTablePlan): void =>
@@ -212,7 +212,9 @@ const LINE_COLUMNS: TableColumn<TableLine & { number: number }>[] = [
           <div key={id}>
             {PLACEMENTS[placement].label}:{' '}
             {file
-              ? `${file.isThere ? '●' : '◆'} ${file.name}${file.isThere ? '' : ', not dropped yet'}`
+              ? file.isThere
+                ? `● ${file.name}`
+                : t('◆ {name}, not dropped yet', { name: file.name })
               : t('no art')}
           </div>
         );

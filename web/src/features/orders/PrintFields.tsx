@@ -59,7 +59,7 @@ export function PrintFields({
   const system = useUnits();
   const isAlone = line.prints.length === 1;
   const elsewhere = line.prints.filter((own) => own !== print).map(({ placement }) => placement);
-  const which = place.print === 0 ? '' : `, print ${place.print + 1}`;
+  const which = place.print === 0 ? '' : t(', print {number}', { number: place.print + 1 });
   const { from, label } = PLACEMENTS[print.placement];
   return (
     <Frame aria-label={t('Print {n} of line {n2}', { n: place.print + 1, n2: place.line + 1 })}>

@@ -122,10 +122,10 @@ const Frame = styled(
 }));
 
 const SCALES = [
-  ['opacity', 'Cover'],
-  ['softness', 'Soft'],
-  ['breathing', 'Breathes'],
-  ['stretch', 'Stretch'],
+  ['opacity', t('Cover')],
+  ['softness', t('Soft')],
+  ['breathing', t('Breathes')],
+  ['stretch', t('Stretch')],
 ] as const;
 
 const Cost = ({ plan }: { plan: Possible['plan'] }) => (

@@ -1,3 +1,4 @@
+import { t } from '../../words/t.ts';
 import type { ComparisonAnswer } from '@saltflat/contract';
 import type { Process } from '@saltflat/core/route';
 
@@ -33,13 +34,18 @@ export function mendEffect(
   const cents = is.cost.totalCents - was.cost.totalCents;
   const price =
     Math.abs(cents) < CENT
-      ? `costs as much as the file as it came, ${money(is.cost.totalCents)}`
-      : `costs ${money(is.cost.totalCents)} instead of ${money(was.cost.totalCents)}`;
+      ? t('costs as much as the file as it came, {now}', { now: money(is.cost.totalCents) })
+      : t('costs {now} instead of {before}', {
+          now: money(is.cost.totalCents),
+          before: money(was.cost.totalCents),
+        });
   const look = LOOKS.flatMap(([key, more, less]) => {
     const by = is.look[key] - was.look[key];
-    return Math.abs(by) < FELT ? [] : [by > 0 ? more : less];
+    return Math.abs(by) < FELT ? [] : [t(by > 0 ? more : less)];
   });
-  return `Mended, a piece ${price}${look.length === 0 ? ' and feels the same' : `: ${look.join(', ')}`}.`;
+  return look.length === 0
+    ? t('Mended, a piece {price} and feels the same.', { price })
+    : t('Mended, a piece {price}: {looks}.', { price, looks: look.join(', ') });
 }
 
 const planOf = (answer: ComparisonAnswer | undefined, process: Process): Plan | null | undefined =>

@@ -1,3 +1,4 @@
+import { t } from '../../words/t.ts';
 import type { Artwork, GarmentStyle, Order, Preparation, PrintInput } from '@saltflat/contract';
 import type { BlankKind } from '@saltflat/core/blank';
 import { PLACEMENTS, placementsOn } from '@saltflat/core/placement';
@@ -237,7 +238,7 @@ export function sizesProblem(
   if (all !== undefined) return { size: null, words: all };
   for (const [i, size] of orderedSizes(line).entries()) {
     const words = problems[`${path}/sizes/${i}/quantity`] ?? problems[`${path}/sizes/${i}`];
-    if (words !== undefined) return { size, words: `Size ${size}: ${words}` };
+    if (words !== undefined) return { size, words: t('Size {size}: {words}', { size, words }) };
   }
   return undefined;
 }

@@ -1,3 +1,4 @@
+import { t } from '../../words/t.ts';
 import type { GivenQuote } from '@saltflat/contract';
 
 /** Where a quote stands at a time: its mark, its word, and whether a yes can still be noted. */
@@ -5,8 +6,8 @@ export function quoteStanding(
   { state, goodUntil }: Pick<GivenQuote, 'state' | 'goodUntil'>,
   nowMs: number,
 ): { mark: string; word: string; tone: 'calm' | 'go'; canBeAccepted: boolean } {
-  if (state === 'accepted') return { mark: '●', word: 'accepted', tone: 'calm', canBeAccepted: false };
+  if (state === 'accepted') return { mark: '●', word: t('accepted'), tone: 'calm', canBeAccepted: false };
   return Date.parse(goodUntil) < nowMs
-    ? { mark: '■', word: 'lapsed', tone: 'calm', canBeAccepted: false }
-    : { mark: '◐', word: 'given', tone: 'go', canBeAccepted: true };
+    ? { mark: '■', word: t('lapsed'), tone: 'calm', canBeAccepted: false }
+    : { mark: '◐', word: t('given'), tone: 'go', canBeAccepted: true };
 }

@@ -44,7 +44,7 @@ export function Chart({ title, data, heightPx = 220 }: Props) {
       drawn.current.show(latest.current);
       watcher.observe(element);
     };
-    draw().catch(() => setProblem('The chart could not be loaded; its table can be shown all the same.'));
+    draw().catch(() => setProblem(t('The chart could not be loaded; its table can be shown all the same.')));
     return () => {
       isGone = true;
       watcher.disconnect();

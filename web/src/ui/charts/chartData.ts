@@ -1,3 +1,5 @@
+import { t } from '../../words/t.ts';
+
 /** What a chart shows, whatever draws it: one value a series at each place along. */
 export interface ChartData {
   /** What is along: pieces, weeks. */
@@ -23,6 +25,8 @@ export const chartWords = ({ along, up, series }: ChartData): string =>
       const [first = -1] = known;
       const last = known.at(-1) ?? -1;
       const at = (i: number): string => `${up.write(values[i] ?? 0)} at ${along.values[i] ?? ''}`;
-      return first < 0 ? `${name}: nothing yet` : `${name}: from ${at(first)} to ${at(last)}`;
+      return first < 0
+        ? t('{name}: nothing yet', { name })
+        : t('{name}: from {first} to {last}', { name, first: at(first), last: at(last) });
     })
     .join('; ');

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
 import MuiTextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
@@ -65,7 +66,7 @@ export function ChoiceField(props: Props) {
       options={ids}
       value={chosen?.id ?? (null as unknown as string)} // none is chosen yet: the library has no word for that here
       getOptionLabel={words}
-      groupBy={(id) => (lately.includes(id) ? 'Lately' : 'All')}
+      groupBy={(id) => (lately.includes(id) ? t('Lately') : t('All'))}
       renderGroup={({ key, group, children }) => (
         <li key={key}>
           {lately.length > 0 && <div style={GROUP}>{group}</div>}

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import { styled } from '@mui/material/styles';
 import { ownProps } from '../theme/ownProps.ts';
 import { useDropzone } from 'react-dropzone';
@@ -64,8 +65,8 @@ export function FileDrop(props: Props) {
     problem !== '' || !refused
       ? problem
       : refused.errors.some(({ code }) => code === 'too-many-files')
-        ? 'One file goes here: drop them one by one.'
-        : `“${refused.file.name}” is not a ${acceptWords} file.`;
+        ? t('One file goes here: drop them one by one.')
+        : t('“{name}” is not a {kinds} file.', { name: refused.file.name, kinds: acceptWords });
   return (
     <div>
       <Zone {...getRootProps()} isOver={isDragActive}>

@@ -1,3 +1,4 @@
+import { t } from '../../words/index.ts';
 import Autocomplete from '@mui/material/Autocomplete';
 import MuiDialog from '@mui/material/Dialog';
 import MuiTextField from '@mui/material/TextField';
@@ -42,7 +43,7 @@ export function CommandBox(props: Props) {
         open
         forcePopupIcon={false}
         clearOnBlur={false}
-        noOptionsText={typed.trim() === '' ? 'Type what you look for.' : 'Nothing is called so.'}
+        noOptionsText={typed.trim() === '' ? t('Type what you look for.') : t('Nothing is called so.')}
         loadingText="Looking …"
         autoHighlight
         disablePortal
