@@ -1,10 +1,9 @@
 import type { APIRequestContext, Page } from '@playwright/test';
+import { leftInEnglish, wordsIn } from '@saltflat/core/language';
 
 /** Keys whose values people of the shop have written, as names: they are the same in any language. */
-const WRITTEN = /^(name|customer|customerName|maker|lot|note|by|code|styleName|fluid|stockUnit|colour|garment|size|text|why)$/;
-
-/** Units, kinds of files and keys of a keyboard are not translated. */
-const SAME = /^(min|in|oz|fl|px|am|pm|psi|mil|csv|pdf|json|png|jpeg|tiff|svg|space|esc|enter|alt|saltflat)$/i;
+const WRITTEN =
+  /^(name|customer|customerName|maker|lot|note|by|code|styleName|fluid|stockUnit|colour|garment|size|text|why)$/;
 
 /** Words that the shop’s own records bring. */
 export async function shopWords(request: APIRequestContext, paths: readonly string[]): Promise<Set<string>> {
@@ -17,12 +16,6 @@ export async function shopWords(request: APIRequestContext, paths: readonly stri
   for (const path of ['/catalogue', ...paths]) visit(await (await request.get(`/api/v1${path}`)).json());
   return words;
 }
-
-export const wordsIn = (text: string): string[] => text.match(/\p{L}{2,}/gu) ?? [];
-
-/** The made-up language marks every vowel: a word with a plain one was not said by it. */
-export const isEnglish = (word: string): boolean =>
-  /[aeiou]/i.test(word) && /^[A-Za-z]+$/.test(word) && !SAME.test(word);
 
 /** What is shown or read out on the page and is left in English. */
 export async function englishOn(page: Page, known: ReadonlySet<string>): Promise<string[]> {
@@ -39,9 +32,5 @@ export async function englishOn(page: Page, known: ReadonlySet<string>): Promise
           found.push(element.getAttribute(name) ?? '');
     return found;
   });
-  return [
-    ...new Set(
-      texts.filter((text) => wordsIn(text).some((word) => isEnglish(word) && !known.has(word))),
-    ),
-  ];
+  return [...new Set(texts.filter((text) => leftInEnglish(text, known).length > 0))];
 }

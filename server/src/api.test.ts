@@ -14,7 +14,6 @@ import {
 import type { TestServer } from './testing/testServer.ts';
 
 describe('the API', function () {
-  this.timeout(30_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

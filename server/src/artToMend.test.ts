@@ -26,7 +26,6 @@ const boxedPng = (box: string): Promise<Buffer> =>
     .toBuffer();
 
 describe('art that stops the print', function () {
-  this.timeout(60_000);
   let server: TestServer;
   let artworkId: string;
   let order: Order;

@@ -33,7 +33,6 @@ const boxPng = (): Promise<Buffer> => sharp(Buffer.from(boxSvg)).png().toBuffer(
 const TAKE_BLACK: ArtStep = { kind: 'knock-out', hex: '#040404', tol: 8, soft: 14, mode: 'global' };
 
 describe('artworks made ready', function () {
-  this.timeout(60_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

@@ -13,7 +13,6 @@ import {
 import type { TestServer } from './testing/testServer.ts';
 
 describe('what pages ask at once', function () {
-  this.timeout(60_000);
   let server: TestServer;
   let order: Order;
   before(async () => {

@@ -179,7 +179,6 @@ class Sender {
 }
 
 describe('whatever is sent', function () {
-  this.timeout(120_000);
   let server: TestServer;
   let endpoints: Described[];
   let ids: string[];

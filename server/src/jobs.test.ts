@@ -5,7 +5,6 @@ import { lineInput, orderInput, planned, startTestServer, until, upload } from '
 import type { TestServer } from './testing/testServer.ts';
 
 describe('jobs', function () {
-  this.timeout(60_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

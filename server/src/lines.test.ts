@@ -22,7 +22,6 @@ import {
 import type { TestServer } from './testing/testServer.ts';
 
 describe('a line', function () {
-  this.timeout(60_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

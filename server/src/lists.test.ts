@@ -7,7 +7,6 @@ import type { TestServer } from './testing/testServer.ts';
 type Query = Record<string, string | number>;
 
 describe('lists', function () {
-  this.timeout(60_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

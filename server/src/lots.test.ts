@@ -5,7 +5,6 @@ import { doneEvents, event, plannedOrder, startTestServer } from './testing/test
 import type { TestServer } from './testing/testServer.ts';
 
 describe('lots of materials', function () {
-  this.timeout(60_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

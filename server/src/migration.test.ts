@@ -93,7 +93,6 @@ async function spoil(rows: <T extends object>(text: string) => Promise<T[]>): Pr
 }
 
 describe('a database of the former version', function () {
-  this.timeout(60_000);
   let api: ReturnType<typeof supertest>;
   let stop: () => Promise<void>;
   let was: Before;

@@ -13,7 +13,6 @@ import {
 import type { TestServer } from './testing/testServer.ts';
 
 describe('changes of an order', function () {
-  this.timeout(60_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();
@@ -151,7 +150,6 @@ describe('changes of an order', function () {
 });
 
 describe('pictures', function () {
-  this.timeout(30_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

@@ -4,7 +4,6 @@ import { followed, lineInput, planned, plannedOrder, sql, startTestServer } from
 import type { TestServer } from './testing/testServer.ts';
 
 describe('quotes', function () {
-  this.timeout(60_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

@@ -19,7 +19,6 @@ interface Answer<T = unknown> {
 }
 
 describe('two at once', function () {
-  this.timeout(120_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

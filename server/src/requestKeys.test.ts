@@ -4,7 +4,6 @@ import { orderInput, plannedOrder, sql, startTestServer } from './testing/testSe
 import type { TestServer } from './testing/testServer.ts';
 
 describe('a request that is sent again', function () {
-  this.timeout(60_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

@@ -18,7 +18,6 @@ import { doneEvents, event, plannedOrder, sql, startTestServer } from './testing
 import type { TestServer } from './testing/testServer.ts';
 
 describe('runs', function () {
-  this.timeout(30_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

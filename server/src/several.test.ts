@@ -9,7 +9,7 @@ import type { Program } from './testing/program.ts';
 import { createDatabase, discPng, doneEvents, until } from './testing/testServer.ts';
 
 describe('several processes on one database', function () {
-  this.timeout(180_000);
+  this.timeout(300_000);
   let databaseUrl: string;
   const programs: Program[] = [];
   const start = async (role: 'server' | 'worker' | 'all'): Promise<Program> => {

@@ -23,7 +23,6 @@ import {
 import type { TestServer } from './testing/testServer.ts';
 
 describe('a line with several prints', function () {
-  this.timeout(60_000);
   let server: TestServer;
   let artworkId: string;
   before(async () => {

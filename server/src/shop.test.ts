@@ -58,7 +58,6 @@ const asWritten = ({ artwork, preparation: _kept, findings: _told, ...print }: L
 describe('the shop', () => {
   let server: TestServer;
   before(async function () {
-    this.timeout(60_000);
     server = await startTestServer();
   });
   after(() => server.stop());

@@ -65,7 +65,7 @@ function signal(pid: number, name: NodeJS.Signals): boolean {
 }
 
 describe('the program as it is started', function () {
-  this.timeout(180_000);
+  this.timeout(300_000);
   const home = mkdtempSync(join(tmpdir(), 'saltflat-whole-'));
   let port: number;
   let starter: ChildProcess;

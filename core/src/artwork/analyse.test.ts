@@ -42,7 +42,6 @@ function expectAgreement(actual: unknown, wanted: Json, path: string): void {
 describe('analyseArtwork', () => {
   for (const { name, art, job, expected } of cases) {
     it(`agrees with an independent calculation: ${name}`, async function () {
-      this.timeout(90_000);
       const image = await decode(art);
       const { figures, whites, scan } = analyseArtwork(image, job);
       const { preview, samples, warnings, solid, ...rest } = expected;

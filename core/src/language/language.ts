@@ -65,3 +65,20 @@ function longer(word: string): string {
   const wanted = Math.round(1.5 * word.length);
   return word.length < 3 ? vowels : vowels + vowels.slice(-1).repeat(Math.max(0, wanted - vowels.length));
 }
+
+/** Units, kinds of files and keys of a keyboard are the same in any language. */
+const SAME =
+  /^(min|in|oz|fl|px|am|pm|psi|mil|kpa|csv|pdf|json|png|jpeg|tiff|svg|esc|enter|space|alt|saltflat)$/i;
+
+/** Words of a text. */
+export const wordsIn = (text: string): string[] => text.match(/\p{L}{2,}/gu) ?? [];
+
+/**
+ * Words that were not said by way of the made-up language, which marks every vowel.
+ *
+ * @param known words that people of the shop have written, as names
+ */
+export const leftInEnglish = (text: string, known: ReadonlySet<string> = new Set()): string[] =>
+  wordsIn(text).filter(
+    (word) => /^[A-Za-z]*[aeiou][A-Za-z]*$/i.test(word) && !SAME.test(word) && !known.has(word),
+  );

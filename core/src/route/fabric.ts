@@ -1,3 +1,5 @@
+import { inEnglish } from '../language/index.ts';
+import type { Phrasing } from '../language/index.ts';
 import { hasFeature, isThinWicking } from '../blank/index.ts';
 import type { Fibre, Garment } from '../blank/index.ts';
 import type { QuantityKind } from '../units/index.ts';
@@ -16,9 +18,9 @@ const HEAVY_WOVEN_G_M2 = 250;
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 /** "100 % cotton", "52 % cotton, 48 % polyester", largest share first. */
-export const fibreWords = (blend: Pick<Garment, 'fibres'>): string =>
+export const fibreWords = (blend: Pick<Garment, 'fibres'>, t: Phrasing = inEnglish): string =>
   fibresIn(blend)
-    .map(({ fibre, share }) => `${percent(share)} ${FIBRE_NAMES[fibre]}`)
+    .map(({ fibre, share }) => `${percent(share)} ${t(FIBRE_NAMES[fibre])}`)
     .join(', ');
 
 /** True where a blend is treated as polyester as a whole. */

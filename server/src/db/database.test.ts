@@ -8,7 +8,6 @@ import { databaseProblem } from './databaseProblem.ts';
 import { MIGRATIONS, createMigrator } from './migrator.ts';
 
 describe('the database', function () {
-  this.timeout(20_000);
   const tablesOf = async (sequelize: Sequelize): Promise<string[]> =>
     (
       await sequelize.query<{ name: string }>(

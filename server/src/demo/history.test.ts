@@ -7,7 +7,6 @@ import { lineInput, plannedOrder, startTestServer } from '../testing/testServer.
 import type { TestServer } from '../testing/testServer.ts';
 
 describe('the made-up past', function () {
-  this.timeout(60_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

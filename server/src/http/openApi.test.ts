@@ -8,7 +8,6 @@ interface Operation {
 }
 
 describe('the description of the API', function () {
-  this.timeout(30_000);
 
   it('passes a published validator, and says of every answer what it is', async () => {
     const server = await startTestServer();

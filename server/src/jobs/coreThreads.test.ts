@@ -23,7 +23,6 @@ function input(): ComparisonInput {
 }
 
 describe('heavy work in a thread of its own', function () {
-  this.timeout(30_000);
 
   it('comes out as it does in this one', async () => {
     const threads = createCoreThreads();

@@ -142,7 +142,7 @@ describe('a drawing', () => {
   });
 
   it('of any size and shape is read once: what is long is not read again for each of its parts', function () {
-    this.timeout(20_000); // any of these took minutes where each part was looked for in the whole
+    this.timeout(60_000); // any of these took minutes where each part was looked for in the whole
     const long = [
       svg(`<rect style="${'url('.repeat(64_000)}" width="1" height="1"/>`),
       svg(`<style>${'url('.repeat(64_000)}</style>`),

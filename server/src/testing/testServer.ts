@@ -186,12 +186,12 @@ export const followed = (
 
 /** Asks until there is an answer, a minute long: only what never comes about takes that. */
 export async function until<T>(ask: () => Promise<T | null>): Promise<T> {
-  for (let tries = 0; tries < 1200; tries++) {
+  for (let tries = 0; tries < 3600; tries++) {
     const answer = await ask();
     if (answer !== null) return answer;
     await new Promise((resolve) => setTimeout(resolve, 50));
   }
-  throw new Error('it did not come about within a minute');
+  throw new Error('it did not come about within three minutes');
 }
 
 /** SQL as somebody at the database itself would type it. */

@@ -18,7 +18,7 @@ import {
 } from '../features/artwork/index.ts';
 import type { ArtDraft } from '../features/artwork/index.ts';
 import { LinePicker, useOrderQuery, useUploadArtworkMutation } from '../features/orders/index.ts';
-import { usePerson } from '../person/personSlice.ts';
+import { useSignature } from '../person/personSlice.ts';
 import { Empty, Failed, FileButton, Loading, Note, PageHead, Refusal, useToast } from '../ui/index.ts';
 
 /** Getting the file right, for one line. */
@@ -82,7 +82,7 @@ function LineArtwork({ lineId }: { lineId: string }) {
 
 /** A print of a line; the line alone where it has one. */
 const nameOf = ({ code, prints }: OrderLine, print: LinePrint | undefined): string =>
-  print && prints.length > 1 ? `${code}, ${PLACEMENTS[print.placement].label.toLowerCase()},` : code;
+  print && prints.length > 1 ? `${code}, ${t(PLACEMENTS[print.placement].label).toLowerCase()},` : code;
 
 /** Planned, or tried to be, and not on the floor yet. */
 const CAN_BE_MENDED: readonly OrderLine['state'][] = ['failed', 'art-to-mend', 'ready'];
@@ -101,7 +101,7 @@ const NO_OVERRIDES: SettingOverride[] = [];
 
 function Desk({ line, print, lines, customer, orderId, catalogue, route }: DeskProps) {
   const [prepare] = usePrepareMutation();
-  const by = usePerson().trim() || 'not named';
+  const by = useSignature();
   const attempt = useAttempt();
   const tell = useToast();
   const style = catalogue.styles.find(({ id }) => id === line.styleId);
@@ -152,8 +152,8 @@ function Desk({ line, print, lines, customer, orderId, catalogue, route }: DeskP
         says={
           <>
             {customer}, {line.colour.name} {line.styleName},{' '}
-            {line.prints.length > 1 && `${PLACEMENTS[print.placement].label.toLowerCase()}, `}
-            {PROCESS_NAMES[print.process]}
+            {line.prints.length > 1 && `${t(PLACEMENTS[print.placement].label).toLowerCase()}, `}
+            {t(PROCESS_NAMES[print.process])}
             {print.preparation && t(', version {number}', { number: print.preparation.number })}
           </>
         }

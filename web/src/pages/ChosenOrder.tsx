@@ -14,7 +14,7 @@ import {
   useRestoreOrderMutation,
 } from '../features/orders/index.ts';
 import type { LineActions } from '../features/orders/index.ts';
-import { usePerson } from '../person/personSlice.ts';
+import { useSignature } from '../person/personSlice.ts';
 import { Failed, Loading, useToast } from '../ui/index.ts';
 
 /** The order that is chosen: what can be done with it and its lines. */
@@ -23,7 +23,7 @@ export function ChosenOrder({ orderId }: { orderId: string }) {
   const navigate = useNavigate();
   const tell = useToast();
   const attempt = useAttempt();
-  const by = usePerson().trim() || 'not named';
+  const by = useSignature();
   const [cancel] = useCancelOrderMutation();
   const [restore] = useRestoreOrderMutation();
   const [duplicate] = useDuplicateOrderMutation();

@@ -15,11 +15,11 @@ import {
 } from '../features/floor/index.ts';
 import { shortNames } from '@saltflat/core/route';
 import { STATION_NAMES } from '@saltflat/core/work';
-import { usePerson } from '../person/personSlice.ts';
+import { useSignature } from '../person/personSlice.ts';
 import { Button, Empty, Failed, Loading, PageHead, Panel, Refusal, Row, Rows, Swatch } from '../ui/index.ts';
 
 const stationName = (station: string): string =>
-  STATION_NAMES[station as keyof typeof STATION_NAMES] ?? station;
+  t(STATION_NAMES[station as keyof typeof STATION_NAMES] ?? station);
 
 /** Doing it: the lines on the floor, or the ones that can be put there. */
 export function FloorPage() {
@@ -122,7 +122,7 @@ function ReadyLines() {
 function ReadyRow({ line }: { line: OpenLine }) {
   const [start] = useStartRunMutation();
   const attempt = useAttempt();
-  const by = usePerson().trim() || 'not named';
+  const by = useSignature();
   const navigate = useNavigate();
   const onStart = (): void =>
     void attempt.make(
@@ -140,7 +140,7 @@ function ReadyRow({ line }: { line: OpenLine }) {
         <span style={{ flex: 1, minWidth: 200 }}>
           {line.customer}{' '}
           <span className="muted">
-            {line.pieces} {line.garment}, {shortNames(line.processes)}
+            {line.pieces} {line.garment}, {shortNames(line.processes, t)}
           </span>
         </span>
         <Button isBusy={attempt.isBusy('start')} onClick={onStart}>

@@ -104,7 +104,7 @@ function Pieces() {
         {select(
           'process',
           t('Process'),
-          PROCESSES.map((key) => [key, PROCESS_SHORT_NAMES[key]]),
+          PROCESSES.map((key) => [key, t(PROCESS_SHORT_NAMES[key])]),
         )}
         {select(
           'fault',

@@ -19,7 +19,7 @@ import { useAttempt } from '../api/useAttempt.ts';
 import { useStartRunMutation } from '../features/floor/index.ts';
 import { LinePicker, Measuring } from '../features/orders/index.ts';
 import { RouteView } from '../features/route/index.ts';
-import { personNamed, usePerson } from '../person/personSlice.ts';
+import { personNamed, useSignature } from '../person/personSlice.ts';
 import { useDispatch } from 'react-redux';
 import { Button, Empty, Failed, Loading, Note, PageHead, Refusal, StateMark } from '../ui/index.ts';
 
@@ -50,7 +50,7 @@ function LineRoute({ lineId }: { lineId: string }) {
   const [params, setParams] = useSearchParams();
   const [replan] = useReplanMutation();
   const [start] = useStartRunMutation();
-  const by = usePerson().trim() || 'not named';
+  const by = useSignature();
   const navigate = useNavigate();
   const dispatch = useDispatch();
   const failure = error ?? routeError;

@@ -4,6 +4,9 @@ import { useSelector } from 'react-redux';
 
 const KEY = 'saltflat.person';
 
+/** Stands where nobody has said who they are. */
+export const NOBODY = 'not named';
+
 /** Who works at this device; written beside every step and override. */
 export const personSlice = createSlice({
   name: 'person',
@@ -20,3 +23,6 @@ export const { personNamed } = personSlice.actions;
 
 export const usePerson = (): string =>
   useSelector((state: { person: { name: string } }) => state.person.name);
+
+/** Who is written beside what is done here: who has not said so is not named. */
+export const useSignature = (): string => usePerson().trim() || NOBODY;

@@ -79,7 +79,7 @@ interface PieceProps {
 function Piece({ piece, ground, isCurrent, temp, onPick }: PieceProps) {
   const { x, width, y, tempC, kind, label, durationS, isHandsOn, isBroken, operation } = piece;
   const isHot = tempC > 40;
-  const name = label ?? '';
+  const name = t(label ?? '');
   const fits = width > 7 * name.length;
   return (
     <g

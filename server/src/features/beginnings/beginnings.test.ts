@@ -7,7 +7,7 @@ import { buildServer } from '../../buildServer.ts';
 import { createDatabase, until } from '../../testing/testServer.ts';
 
 describe('what a shop begins with', function () {
-  this.timeout(240_000);
+  this.timeout(300_000);
   let server: Awaited<ReturnType<typeof buildServer>>;
   let api: ReturnType<typeof supertest>;
   const read = async (): Promise<Beginnings> =>

@@ -4,7 +4,6 @@ import { doneEvents, plannedOrder, startTestServer } from '../../testing/testSer
 import type { TestServer } from '../../testing/testServer.ts';
 
 describe('the ledger day by day', function () {
-  this.timeout(60_000);
   let server: TestServer;
   let run: Run;
   const days = async (zone: string, count = 30): Promise<LedgerDays['days']> => {

@@ -19,7 +19,6 @@ const OVERSEAS: Writing = {
 };
 
 describe('how the shop writes', function () {
-  this.timeout(60_000);
   let server: TestServer;
   before(async () => {
     server = await startTestServer();

@@ -1,6 +1,6 @@
 import { rich, t } from '../../words/index.ts';
 import { useDispatch } from 'react-redux';
-import { usePerson } from '../../person/personSlice.ts';
+import { useSignature } from '../../person/personSlice.ts';
 import { codesOf } from './moments.ts';
 import { eventHappened, makeEvent } from './outboxSlice.ts';
 import type { LiveRun } from './useRunState.ts';
@@ -9,7 +9,7 @@ import { Button, Empty, Panel, Row } from '../../ui/index.ts';
 /** A run that has come to its end: what came out, and the way back if the last verdict was a slip. */
 export function FinishedRun({ live }: { live: LiveRun }) {
   const dispatch = useDispatch();
-  const by = usePerson().trim() || 'not named';
+  const by = useSignature();
   const { run, state } = live;
   const count = (verdict: string): number =>
     state.outcomes.filter((outcome) => outcome.verdict === verdict).length;

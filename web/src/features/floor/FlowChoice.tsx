@@ -13,10 +13,10 @@ export function FlowChoice({ flow, onChange }: { flow: Flow; onChange: (flow: Fl
         label={t('Pieces go on')}
         isWide
         value={flow}
-        options={FLOWS.map((key) => ({ value: key, label: choices[key].label }))}
+        options={FLOWS.map((key) => ({ value: key, label: t(choices[key].label) }))}
         onChange={onChange}
       />
-      <span className="muted small">{choices[flow].tradeOff}</span>
+      <span className="muted small">{t(choices[flow].tradeOff)}</span>
     </Stack>
   );
 }

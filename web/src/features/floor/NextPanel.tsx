@@ -184,7 +184,7 @@ function SettingsLine({ operation, system }: { operation: Operation; system: Uni
     <NextSettings isMany={shown.length > MANY}>
       {shown.map(({ key, label, text }) => (
         <span key={key} className="nowrap">
-          <span className="muted">{label}</span> {text}
+          <span className="muted">{t(label)}</span> {text}
         </span>
       ))}
       {operation.sheet && <span>{operation.sheet.name}</span>}

@@ -34,7 +34,7 @@ export const codesIn = (live: Pick<LiveRun, 'run' | 'state'>, step: Pick<StepSta
 
 /** An operation of a line as its route calls it. */
 export const titleIn = (run: Run, line: string, operation: string): string =>
-  lineOf(run, line).route.operations.find(({ id }) => id === operation)?.title ?? operation;
+  t(lineOf(run, line).route.operations.find(({ id }) => id === operation)?.title ?? operation);
 
 /** What was done by each line's route, as slips between runs are seen. */
 export function stepsByLine(live: LiveRun): FloorRun[] {
@@ -143,5 +143,5 @@ function rangeWords(numbers: readonly number[]): string {
 
 /** "Press the transfer", as its route calls it. */
 export function titleOf({ run }: Pick<LiveRun, 'run'>, { step }: Pick<FloorAction, 'step'>): string {
-  return operationOf(run, step)?.title ?? step.operation;
+  return t(operationOf(run, step)?.title ?? step.operation);
 }

@@ -39,7 +39,12 @@ const columnsIn = (system: UnitSystem): TableColumn<LedgerRow>[] => [
       </>
     ),
   },
-  { key: 'process', title: t('Process'), isWideOnly: true, cell: ({ processes }) => shortNames(processes) },
+  {
+    key: 'process',
+    title: t('Process'),
+    isWideOnly: true,
+    cell: ({ processes }) => shortNames(processes, t),
+  },
   {
     key: 'plate',
     title: t('Plate'),

@@ -6,6 +6,7 @@ import type { Fix } from '@saltflat/core/artwork';
 import { useState } from 'react';
 import type { Attempt } from '../../api/useAttempt.ts';
 import { FilledText, compiled, trimmed, useFilled } from '../../form/index.ts';
+import { NOBODY } from '../../person/personSlice.ts';
 import { useWords } from '../../units/useWords.ts';
 import JudgedArt from './JudgedArt.tsx';
 import { Button, Dialog, Note, Refusal } from '../../ui/index.ts';
@@ -107,7 +108,7 @@ function PrintArt({ print, isOne, isBusy, refusal, onPrepare }: PrintProps) {
       : onPrepare(print, { steps: [...steps, fix.step], widthMm: print.widthMm });
   return (
     <div>
-      {!isOne && <p className="muted small">{PLACEMENTS[print.placement].label}</p>}
+      {!isOne && <p className="muted small">{t(PLACEMENTS[print.placement].label)}</p>}
       <JudgedArt
         findings={print.findings}
         done={steps}
@@ -133,7 +134,7 @@ interface OverruleProps {
 
 /** Something stops the print, and it is wanted all the same: by whom, and why, goes with it to the floor and into the ledger. */
 function OverruleDialog({ code, by, isBusy, refusal, onOverrule, onClose }: OverruleProps) {
-  const name = by === 'not named' ? '' : by;
+  const name = by === NOBODY ? '' : by;
   const filling = useFilled<OverruleWords, OverruleWords, null>({
     filled: OVERRULED,
     values: { by: name, why: '' },

@@ -120,7 +120,7 @@ function PrintCard({ print, line, isOne }: { print: LinePrint; line: OrderLine; 
       <div style={{ minWidth: 0 }}>
         <p>
           {rich('{strong}, {widthMm} wide', {
-            strong: <strong>{label}</strong>,
+            strong: <strong>{t(label)}</strong>,
             widthMm: formatQuantity(widthMm, 'length', system),
           })}
         </p>
@@ -130,7 +130,7 @@ function PrintCard({ print, line, isOne }: { print: LinePrint; line: OrderLine; 
             which: from === 'collar' ? t('collar') : t('upper edge'),
           })}
         </p>
-        <p className="muted">{PROCESS_NAMES[process]}</p>
+        <p className="muted">{t(PROCESS_NAMES[process])}</p>
       </div>
     </Row>
   );

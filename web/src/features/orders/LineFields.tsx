@@ -157,9 +157,9 @@ function Garment({
         choices={styles.map((own) => ({
           id: own.id,
           label: own.name,
-          says: `${fibreWords(own)}, ${own.maker}`,
+          says: `${fibreWords(own, t)}, ${own.maker}`,
         }))}
-        help={style ? `${fibreWords(style)}, ${style.massGM2} g/m²` : ' '}
+        help={style ? `${fibreWords(style, t)}, ${style.massGM2} g/m²` : ' '}
         create={{ words: (typed) => t('Add “{typed}” to the blanks', { typed }), onCreate: onNewBlank }}
         onChange={onStyle}
       />

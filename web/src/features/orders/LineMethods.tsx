@@ -51,7 +51,7 @@ export function LineMethods({ shop, own, onChange }: Props) {
             { value: '', label: t('choose one'), disabled: true },
             ...HOUSE_KEYS.filter((key) => own[key] === undefined).map((key) => ({
               value: key,
-              label: HOUSE_METHODS[key].label,
+              label: t(HOUSE_METHODS[key].label),
             })),
           ]}
           onChange={(key) => {

@@ -79,7 +79,7 @@ export function LineProcess({ name, of, line, print, dueMs, onChange }: Props) {
         name={name}
         look="tiles"
         value={process}
-        options={PROCESSES.map((key) => ({ value: key, label: PROCESS_NAMES[key] }))}
+        options={PROCESSES.map((key) => ({ value: key, label: t(PROCESS_NAMES[key]) }))}
         onChange={choose}
       />
       <div style={{ marginTop: 6 }}>

@@ -49,8 +49,8 @@ const columnsAt = (nowMs: number): TableColumn<OrderSummary>[] => [
     title: t('Process'),
     isWideOnly: true,
     cell: ({ processes }) => (
-      <Short title={processes.map((process) => PROCESS_NAMES[process]).join(', ')}>
-        {shortNames(processes)}
+      <Short title={processes.map((process) => t(PROCESS_NAMES[process])).join(', ')}>
+        {shortNames(processes, t)}
       </Short>
     ),
   },

@@ -210,7 +210,7 @@ const LINE_COLUMNS: TableColumn<TableLine & { number: number }>[] = [
         const file = files.find(({ print }) => print === id);
         return (
           <div key={id}>
-            {PLACEMENTS[placement].label}:{' '}
+            {t(PLACEMENTS[placement].label)}:{' '}
             {file
               ? file.isThere
                 ? `● ${file.name}`

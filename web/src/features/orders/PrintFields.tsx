@@ -65,7 +65,7 @@ export function PrintFields({
     <Frame aria-label={t('Print {n} of line {n2}', { n: place.print + 1, n2: place.line + 1 })}>
       {!isAlone && (
         <Row as="header" style={{ padding: '12px 16px 0' }}>
-          <h3>{rich('Print {n}: {label}', { n: place.print + 1, label: label.toLowerCase() })}</h3>
+          <h3>{rich('Print {n}: {label}', { n: place.print + 1, label: t(label).toLowerCase() })}</h3>
           <Grow />
           {onRemove && (
             <Button look="quiet" size="small" onClick={onRemove}>
@@ -99,7 +99,7 @@ export function PrintFields({
               keepsRoom
               options={placementsOn(style?.kind ?? 'tee').map((key) => ({
                 value: key,
-                label: PLACEMENTS[key].label,
+                label: t(PLACEMENTS[key].label),
                 disabled: elsewhere.includes(key),
               }))}
               onChange={(key) => onChange(usualPlace(style, key))}

@@ -5,7 +5,7 @@ import { skipToken } from '@reduxjs/toolkit/query';
 import { Suspense, lazy, useEffect } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { useAttempt } from '../../api/useAttempt.ts';
-import { usePerson } from '../../person/personSlice.ts';
+import { useSignature } from '../../person/personSlice.ts';
 import { useJudgementQuery, useMakeReadyMutation } from './judgementsApi.ts';
 import type { LineValues, PrintValues, ReadyArt } from './orderFormValues.ts';
 import { useSettled } from './useSettled.ts';
@@ -29,7 +29,7 @@ export function PrintJudged({ line, print, onChange }: Props) {
   const { data, error, isFetching, refetch } = useJudgementQuery(query ?? skipToken);
   const [makeReady] = useMakeReadyMutation();
   const attempt = useAttempt();
-  const by = usePerson().trim() || 'not named';
+  const by = useSignature();
   const { artwork, preparation } = print;
   const hasArt = artwork !== null;
   useEffect(() => {

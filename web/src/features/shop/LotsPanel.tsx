@@ -4,7 +4,7 @@ import type { Lot, LotInput, Material } from '@saltflat/contract';
 import { useMemo } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { FilledText, compiled, useFilled } from '../../form/index.ts';
-import { usePerson } from '../../person/personSlice.ts';
+import { useSignature } from '../../person/personSlice.ts';
 import { useLotsQuery, useOpenLotMutation } from './shopApi.ts';
 import { Button, Failed, Form, Loading, Panel, Refusal, SimpleTable } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
@@ -84,7 +84,7 @@ const isUsedUp = ({ kind }: Pick<Material, 'kind'>): boolean => kind !== 'cover-
 
 function NextLot({ material }: { material: Listed }) {
   const [open] = useOpenLotMutation();
-  const by = usePerson().trim() || 'not named';
+  const by = useSignature();
   const filling = useFilled<{ lot: string }, LotInput, unknown>({
     filled: useMemo(
       () => ({

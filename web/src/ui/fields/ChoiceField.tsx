@@ -84,7 +84,10 @@ export function ChoiceField(props: Props) {
           <Option words={words(id)} choice={known.get(id)} />
         </li>
       )}
-      noOptionsText="Nothing like it here"
+      noOptionsText={t('Nothing like it here')}
+      openText={t('Open')}
+      closeText={t('Close')}
+      clearText={t('Clear')}
       sx={width === undefined ? {} : { width }}
       renderInput={({ slotProps, ...params }) => (
         <MuiTextField
@@ -135,6 +138,9 @@ export function SuggestField(props: SuggestProps) {
   return (
     <Autocomplete<string, false, true, true>
       freeSolo
+      openText={t('Open')}
+      closeText={t('Close')}
+      clearText={t('Clear')}
       disableClearable
       options={ordered}
       filterOptions={(all) => all} // whoever suggests has looked for what is typed

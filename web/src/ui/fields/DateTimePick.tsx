@@ -4,9 +4,9 @@ import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
 import type { DateWriting } from '@saltflat/core/units';
 import dayjs from 'dayjs';
 import type { Dayjs } from 'dayjs';
-import updateLocale from 'dayjs/plugin/updateLocale';
 import { useState } from 'react';
 import { useFieldWriting } from '../theme/writing.tsx';
+import { PICKER_WORDS, tellCalendar } from './pickerWords.ts';
 import { below } from './FieldFrame.tsx';
 import type { FieldProps } from './FieldFrame.tsx';
 
@@ -22,20 +22,20 @@ const DAYS: Record<DateWriting['dayOrder'], string> = {
   'month-day': 'MM/DD/YYYY',
   'year-month-day': 'YYYY-MM-DD',
 };
-/** As the library counts them. */
-const WEEK_STARTS: Record<DateWriting['firstDay'], number> = { sunday: 0, monday: 1, saturday: 6 };
-
-dayjs.extend(updateLocale);
-
 /** The picker itself; see DateTimeField. */
 export function DateTimePick({ label, value, onChange, problem, width, ...own }: DateTimeProps) {
   const { dayOrder, hours, firstDay } = useFieldWriting();
   const [typed, setTyped] = useState<Dayjs | null>(null); // half typed it is no value yet, and stays as it is
   const kept = value === '' ? null : dayjs(value);
   const isTwelve = hours === '12';
-  dayjs.updateLocale('en', { weekStart: WEEK_STARTS[firstDay] }); // the adapter reads it as it opens the calendar
+  tellCalendar(firstDay);
   return (
-    <LocalizationProvider dateAdapter={AdapterDayjs} adapterLocale="en" key={firstDay}>
+    <LocalizationProvider
+      dateAdapter={AdapterDayjs}
+      adapterLocale="en"
+      localeText={PICKER_WORDS}
+      key={firstDay}
+    >
       <DateTimePicker
         label={label}
         ampm={isTwelve}

@@ -44,7 +44,7 @@ export function CommandBox(props: Props) {
         forcePopupIcon={false}
         clearOnBlur={false}
         noOptionsText={typed.trim() === '' ? t('Type what you look for.') : t('Nothing is called so.')}
-        loadingText="Looking …"
+        loadingText={t('Looking …')}
         autoHighlight
         disablePortal
         options={choices}
