@@ -1,3 +1,5 @@
+import { inEnglish } from '@saltflat/core/language';
+import type { Phrasing } from '@saltflat/core/language';
 import type { ErrorObject } from 'ajv';
 import type { FieldProblem } from './problems.ts';
 
@@ -10,8 +12,11 @@ export const FOR_PEOPLE = ['quantity', 'money', 'help', 'ask'] as const;
 /** So many faults are told: who has more mends these first. */
 export const MOST_TOLD = 20;
 
-/** Ajv's findings as sentences, one per field, as many as are told; and how many more fields there are. */
-export function faultsIn(errors: readonly ErrorObject[]): { fields: FieldProblem[]; more: number } {
+/** Ajv's findings as sentences, one per field, as many as are told; and how many more fields there are. @param t the language they are said in */
+export function faultsIn(
+  errors: readonly ErrorObject[],
+  t: Phrasing = inEnglish,
+): { fields: FieldProblem[]; more: number } {
   const paths = new Set<string>();
   const fields: FieldProblem[] = [];
   for (const error of errors) {
@@ -20,9 +25,9 @@ export function faultsIn(errors: readonly ErrorObject[]): { fields: FieldProblem
     const path = pathOf(error);
     if (paths.has(path)) continue;
     paths.add(path);
-    if (fields.length < MOST_TOLD) fields.push({ path: cut(path, 300), message: sentenceFor(error) });
+    if (fields.length < MOST_TOLD) fields.push({ path: cut(path, 300), message: sentenceFor(error, t) });
   }
-  if (fields.length === 0) fields.push({ path: '', message: 'The values sent cannot be used.' });
+  if (fields.length === 0) fields.push({ path: '', message: t('The values sent cannot be used.') });
   return { fields, more: Math.max(0, paths.size - fields.length) };
 }
 
@@ -42,45 +47,52 @@ function pathOf({ instancePath, params, keyword }: ErrorObject): string {
 const cut = (text: string, most: number): string =>
   text.length > most ? `${text.slice(0, most - 1)}…` : text;
 
-function sentenceFor(error: ErrorObject): string {
+function sentenceFor(error: ErrorObject, t: Phrasing): string {
   const { keyword, data } = error;
-  const name = fieldName(error);
-  const params = error.params as Record<string, unknown>;
-  const given = `, but ${shown(data)} was given.`;
+  const name = fieldName(error, t);
+  const { limit, format, type, allowedValues, additionalProperty } = error.params as Record<string, unknown>;
+  const given = shown(data, t);
+  const most = String(limit);
   if (saysNothing(error)) {
     const { ask } = schemaOf(error);
-    if (ask !== undefined) return ask;
-    if (keyword === 'required' || data === null) return `${name} is missing.`;
+    if (ask !== undefined) return t(ask);
+    if (keyword === 'required' || data === null) return t('{name} is missing.', { name });
   }
+  const must = (what: string): string =>
+    t('{name} must be {what}, but {given} was given.', { name, what, given });
   switch (keyword) {
     case 'additionalProperties':
-      return `There is no field “${cut(String(params.additionalProperty), 60)}” here; leave it out.`;
+      return t('There is no field “{field}” here; leave it out.', {
+        field: cut(String(additionalProperty), 60),
+      });
     case 'minimum':
-      return `${name} must be at least ${String(params.limit)}${given}`;
+      return must(t('at least {most}', { most }));
     case 'maximum':
-      return `${name} must be at most ${String(params.limit)}${given}`;
+      return must(t('at most {most}', { most }));
     case 'minItems':
-      return `${name} needs at least ${String(params.limit)}.`;
+      return t('{name} needs at least {most}.', { name, most });
     case 'maxItems':
-      return `${name} takes at most ${String(params.limit)}.`;
+      return t('{name} takes at most {most}.', { name, most });
     case 'uniqueItems':
-      return `${name} has something twice.`;
+      return t('{name} has something twice.', { name });
     case 'minLength':
-      return `${name} must not be empty.`;
+      return t('{name} must not be empty.', { name });
     case 'maxLength':
-      return `${name} takes at most ${String(params.limit)} characters.`;
+      return t('{name} takes at most {most} characters.', { name, most });
     case 'pattern':
       return typeof data === 'string' && data.trim() === ''
-        ? `${name} must not be empty.`
-        : `${name} has characters that cannot be used.`;
+        ? t('{name} must not be empty.', { name })
+        : t('{name} has characters that cannot be used.', { name });
     case 'enum':
-      return `${name} must be one of ${(params.allowedValues as unknown[]).join(', ')}${given}`;
+      return must(t('one of {values}', { values: (allowedValues as unknown[]).join(', ') }));
     case 'format':
-      return `${name} must be ${params.format === 'date-time' ? 'a date and time' : `a valid ${String(params.format)}`}${given}`;
+      return must(
+        format === 'date-time' ? t('a date and time') : t('a valid {format}', { format: String(format) }),
+      );
     case 'type':
-      return `${name} must be ${typeWords(params.type)}${given}`;
+      return must(t(typeWords(type)));
     default:
-      return `${name} ${error.message ?? 'cannot be used'}.`;
+      return `${name} ${error.message ?? t('cannot be used')}.`;
   }
 }
 
@@ -116,21 +128,22 @@ const saysNothing = ({ keyword, data }: ErrorObject): boolean =>
   (typeof data === 'string' && data.trim() === '') ||
   (keyword === 'minItems' && Array.isArray(data) && data.length === 0);
 
-function fieldName(error: ErrorObject): string {
+function fieldName(error: ErrorObject, t: Phrasing): string {
   const { keyword, instancePath, params } = error;
   const key =
     keyword === 'required'
       ? String((params as Record<string, unknown>).missingProperty)
       : instancePath.slice(instancePath.lastIndexOf('/') + 1);
-  return quoted(cut(schemaOf(error).title ?? key, 60));
+  const { title } = schemaOf(error);
+  return quoted(cut(title === undefined ? key : t(title), 60), t);
 }
 
-const quoted = (name: string): string => `“${name === '' ? 'The body' : name}”`;
+const quoted = (name: string, t: Phrasing): string => `“${name === '' ? t('The body') : name}”`;
 
-function shown(data: unknown): string {
-  if (data === null) return 'nothing';
+function shown(data: unknown, t: Phrasing): string {
+  if (data === null) return t('nothing');
   if (typeof data === 'string') return `“${cut(data, 58)}”`;
-  if (Array.isArray(data)) return data.length === 0 ? 'an empty list' : 'a list';
-  if (typeof data === 'object') return 'a set of fields';
+  if (Array.isArray(data)) return data.length === 0 ? t('an empty list') : t('a list');
+  if (typeof data === 'object') return t('a set of fields');
   return JSON.stringify(data);
 }

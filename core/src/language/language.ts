@@ -49,11 +49,11 @@ const LONGER: Readonly<Record<string, string>> = {
   y: 'ýÿ',
 };
 
-/** Words with every vowel twice and marked, half as long again; parts in braces stay. */
+/** Words with every vowel twice and marked, half as long again; parts in braces and abbreviations stay. */
 function lengthened(english: string): string {
   return english
     .split(/(\{\w+\})/)
-    .map((text) => (text.startsWith('{') ? text : text.replace(/[A-Za-z]+/g, longer)))
+    .map((text) => (text.startsWith('{') ? text : text.replace(/[A-Za-z]+/g, (word) => (/^[A-Z]{2,}$/.test(word) ? word : longer(word)))))
     .join('');
 }
 

@@ -1,3 +1,4 @@
+import { phraseIn } from '../language/index.ts';
 import type { QuantityKind, UnitSystem } from './units.ts';
 import { METRIC, shownUnit, toShown } from './units.ts';
 import { CURRENCIES } from './writing.ts';
@@ -18,7 +19,7 @@ export function formatQuantity(
   digits: number = defaultDigits(value, kind, system),
 ): string {
   if (kind === 'duration') return formatDuration(value);
-  if (kind === 'flag') return value >= 0.5 ? 'yes' : 'no';
+  if (kind === 'flag') return phraseIn(value >= 0.5 ? 'yes' : 'no', system.language ?? 'en');
   const unit = shownUnit(kind, system);
   const number = plainNumber(toShown(value, kind, system), digits);
   return unit === '' ? number : `${number}${NO_BREAK}${unit}`;

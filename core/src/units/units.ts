@@ -1,3 +1,4 @@
+import type { Language } from '../language/index.ts';
 /** What a number measures. Inside Saltflat each kind has one unit, given in {@link SI_UNIT}. */
 export type QuantityKind =
   | 'temperature'
@@ -18,6 +19,8 @@ export interface UnitSystem {
   temperature: 'C' | 'F';
   length: 'mm' | 'in';
   mass: 'g' | 'oz';
+  /** Of words among the figures, as yes and no; English where none is chosen. */
+  language?: Language;
 }
 
 export const METRIC: UnitSystem = { temperature: 'C', length: 'mm', mass: 'g' };

@@ -32,6 +32,7 @@ export interface DateWriting {
 /** How everything measured, priced and dated is written. */
 export interface Writing extends UnitSystem, DateWriting {
   currency: Currency;
+  language: Language;
 }
 
 /** Where a new shop starts. */

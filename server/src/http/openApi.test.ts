@@ -8,7 +8,6 @@ interface Operation {
 }
 
 describe('the description of the API', function () {
-
   it('passes a published validator, and says of every answer what it is', async () => {
     const server = await startTestServer();
     const { body } = (await server.api.get('/api/v1/openapi.json').expect(200)) as {

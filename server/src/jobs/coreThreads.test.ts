@@ -23,7 +23,6 @@ function input(): ComparisonInput {
 }
 
 describe('heavy work in a thread of its own', function () {
-
   it('comes out as it does in this one', async () => {
     const threads = createCoreThreads();
     const answers = await Promise.all([1, 2, 3].map(() => threads.run('compare', input())));

@@ -52,7 +52,6 @@ function children(): { pid: number; environment: string }[] {
 }
 
 describe('pictures in processes of their own', function () {
-
   it('are let go where they take too long, and the next ones are drawn', async () => {
     const pool = createPicturePool(() => ({ seconds: 6, memoryMb: 2000 }));
     const [first, second, third] = await Promise.all([

@@ -1,3 +1,4 @@
+import { t } from '../words/t.ts';
 import { faultsIn } from '@saltflat/contract/faults';
 import type { Fault } from '@saltflat/contract/faults';
 import type { FieldProblem } from '@saltflat/contract/problems';
@@ -35,7 +36,7 @@ export const resolverOf =
     const check = await fetched(document).catch(() => null); // where it does not come, the server checks alone
     const isSound = check === null || check(document);
     // it is what the check says it is
-    const faults = isSound ? (check ? more(document as D) : []) : faultsIn(check.errors ?? []).fields;
+    const faults = isSound ? (check ? more(document as D) : []) : faultsIn(check.errors ?? [], t).fields;
     return faults.length === 0
       ? { values: document as D, errors: {} }
       : { values: {}, errors: errorsAt<V>(faults) };

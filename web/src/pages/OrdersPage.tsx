@@ -65,7 +65,7 @@ export function OrdersPage() {
       <PageHead title={t('Orders')} says={data && countWords(data.pages[0])}>
         <SearchField
           label={t('Search orders')}
-          placeholder={t('Search code, customer, garment')}
+          placeholder={t('Code, customer, garment')}
           value={search}
           onChange={setSearch}
         />

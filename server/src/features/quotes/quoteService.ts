@@ -16,7 +16,7 @@ import { formatMoney } from '@saltflat/core/units';
 import type { Writing } from '@saltflat/core/units';
 import { Memory } from '../../memory.ts';
 import { paperWords } from '../../pdf/index.ts';
-import type { Paper } from '../../pdf/index.ts';
+import type { Paper, PaperWords } from '../../pdf/index.ts';
 import type { QuoteSheet } from './quotePdf.ts';
 import { priceVersion, quoteVersion, quotedLine } from './quoteVersion.ts';
 import type { PricedVersion } from './quoteVersion.ts';
@@ -133,6 +133,8 @@ export class QuoteService {
 
   /** A line's price, or why it has none. */
   private async quotedOr(line: OrderLine): Promise<QuotedLine | string> {
+    const { t } = paperWords(await this.needs.writing());
+    if (line.routeNumber === null) return whyUnpriced(line, t);
     try {
       return quotedLine(line, await this.priced(line), paperWords(await this.needs.writing()));
     } catch (error) {
@@ -148,6 +150,13 @@ export class QuoteService {
     this.prices.put(`${id}/${priced.number}`, priced);
     return priced;
   }
+}
+
+function whyUnpriced({ code, planProblem, state }: OrderLine, t: PaperWords['t']): string {
+  if (planProblem !== null) return t('{code} has no route yet: {problem}', { code, problem: planProblem });
+  return state === 'needs-art'
+    ? t('{code} has no route yet: it has no artwork.', { code })
+    : t('{code} has no route yet: it is being planned.', { code });
 }
 
 function refuseUnpriced({ orderCode, lines, unpriced }: QuoteDocument): void {

@@ -51,7 +51,7 @@ export function ProcessComparison({ name, of, comparison, process, isFetching, o
           onChoose={() => onChange(option.process)}
           label={
             <>
-              {option.name}
+              {t(option.name)}
               {option.process === recommended && <span className="muted small">{t(' recommended')}</span>}
             </>
           }
@@ -79,7 +79,7 @@ export function ProcessComparison({ name, of, comparison, process, isFetching, o
       {first && (
         <p style={{ marginBottom: 8 }}>
           {rich('{strong} is recommended: {join}. {wouldChange} {part}', {
-            strong: <strong>{first.name}</strong>,
+            strong: <strong>{t(first.name)}</strong>,
             join: reasons.map(words).join('; '),
             wouldChange: words(wouldChange),
             part: <span className="muted">{t('What hand, cover and risk are worth is an assumption.')}</span>,
@@ -103,7 +103,8 @@ export function ProcessComparison({ name, of, comparison, process, isFetching, o
         <Stack as="ul" gap={2} className="small" aria-label={t('Left out')} style={{ marginTop: 8 }}>
           {excluded.map((option) => (
             <li key={option.process}>
-              <span className="muted">{t('Not')}</span> {option.name}: {option.refusals.map(words).join(' ')}
+              <span className="muted">{t('Not')}</span> {t(option.name)}:{' '}
+              {option.refusals.map(words).join(' ')}
             </li>
           ))}
         </Stack>
@@ -183,7 +184,7 @@ function Scale({ value }: { value: number }) {
           <Bar key={word} isOn={i <= step} />
         ))}
       </span>
-      <span className="small">{WORDS[step]}</span>
+      <span className="small">{t(WORDS[step] ?? '')}</span>
     </span>
   );
 }

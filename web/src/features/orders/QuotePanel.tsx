@@ -91,7 +91,7 @@ function Draft({
               filling={giving}
               name="goodDays"
               label={t('Good for, days')}
-              width={116}
+              width={190}
               inputMode="numeric"
             />
             <Button type="submit" size="small" isBusy={giving.isSending}>

@@ -31,7 +31,12 @@ export function ToggleField<T extends string>(props: Props<T>) {
         onChange={(_event, next: T | null) => next !== null && onChange(next)}
       >
         {options.map((option) => (
-          <ToggleButton key={option.value} value={option.value} title={option.title ?? ''}>
+          <ToggleButton
+            key={option.value}
+            value={option.value}
+            title={option.title ?? ''}
+            sx={isWide ? { whiteSpace: 'normal', minWidth: 0, overflowWrap: 'anywhere' } : {}}
+          >
             {option.label}
           </ToggleButton>
         ))}

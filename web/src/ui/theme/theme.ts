@@ -33,6 +33,7 @@ export const theme = createTheme({
           minHeight: 40,
           paddingInline: 16,
           whiteSpace: 'nowrap',
+          '@media (max-width: 760px)': { whiteSpace: 'normal' },
           '&.Mui-focusVisible': focusRing,
           '@media (forced-colors: active)': { border: '1px solid ButtonText' }, // a ground alone is not seen there
           variants: [
