@@ -20,6 +20,18 @@ const KIT_ONLY = {
   selector: 'JSXOpeningElement[name.name=/^(button|select|input|textarea|table|dialog|details|form)$/]',
   message: 'Use a piece of web/src/ui: pages are made of those, so that all of them look and work alike.',
 };
+/** What people read goes by the words, which another language can say. */
+const WORDS_ONLY = [
+  {
+    selector: 'JSXText[value=/[A-Za-z]{2}/]',
+    message: 'Say it by t() or rich() of web/src/words, so that another language can say it.',
+  },
+  {
+    selector:
+      'JSXAttribute[name.name=/^(label|title|says|words|placeholder|aria-label|spokenLabel|help|alt)$/] > Literal[value=/[A-Za-z]{2}/]',
+    message: 'Say it by t() of web/src/words, so that another language can say it.',
+  },
+];
 const KIT_LIBRARIES = {
   group: ['@mui/*', '@emotion/*', '@tanstack/*', 'react-dropzone'],
   message: 'Only web/src/ui knows which library a piece is made with.',
@@ -87,9 +99,18 @@ export default tseslint.config(
     files: ['web/src/**/*.{ts,tsx}'],
     ignores: ['web/src/ui/**'],
     rules: {
-      'no-restricted-syntax': ['error', FRONT_DOORS, KIT_ONLY],
+      'no-restricted-syntax': ['error', FRONT_DOORS, KIT_ONLY, ...WORDS_ONLY],
       'no-restricted-imports': ['error', { patterns: [KIT_LIBRARIES, KEY_LIBRARY] }],
     },
+  },
+  {
+    files: ['web/src/ui/**/*.tsx'],
+    rules: { 'no-restricted-syntax': ['error', FRONT_DOORS, ...WORDS_ONLY] },
+  },
+  {
+    // what the kit shows itself with, and what tests show of it, is read by those who build it
+    files: ['web/src/pages/kit/**/*.tsx', 'web/src/**/*.test.tsx'],
+    rules: { 'no-restricted-syntax': ['error', FRONT_DOORS, KIT_ONLY] },
   },
   {
     files: ['web/src/keys/**/*.{ts,tsx}'],

@@ -1,3 +1,4 @@
+import { t } from '../words/index.ts';
 import { Navigate, createBrowserRouter, useRouteError } from 'react-router';
 import { Shell } from '../pages/Shell.tsx';
 import { Button, Empty } from '../ui/index.ts';
@@ -9,16 +10,16 @@ function Broken() {
   return (
     <Empty
       isPage
-      title={isMissing ? 'There is no such page' : 'This page broke'}
+      title={isMissing ? t('There is no such page') : t('This page broke')}
       action={
         <Button look="primary" to="/orders">
-          Back to the orders
+          {t('Back to the orders')}
         </Button>
       }
     >
       {isMissing
-        ? 'The address may be old.'
-        : 'Nothing you saved is lost. Reload the page; if it breaks again, go back to the orders.'}
+        ? t('The address may be old.')
+        : t('Nothing you saved is lost. Reload the page; if it breaks again, go back to the orders.')}
     </Empty>
   );
 }
@@ -33,7 +34,7 @@ export const router = createBrowserRouter([
         <Broken />
       </main>
     ),
-    hydrateFallbackElement: <Empty title="Saltflat">Opening …</Empty>,
+    hydrateFallbackElement: <Empty title={t('Saltflat')}>{t('Opening …')}</Empty>,
     children: [
       {
         errorElement: <Broken />,

@@ -64,7 +64,7 @@ export function Shell() {
     <WritingProvider value={writing}>
       <SkipLink href="#place">{t('To the page')}</SkipLink>
       <TopBar>
-        <Brand to="/orders">Saltflat</Brand>
+        <Brand to="/orders">{NAME}</Brand>
         <nav aria-label={t('Places')}>
           {PLACES.map(({ path, name }) => (
             <NavLink key={path} to={path}>
@@ -127,6 +127,9 @@ function useHeardWriting(): Writing {
   }, [writing.language]);
   return writing;
 }
+
+/** The same in any language. */
+const NAME = 'Saltflat';
 
 const Brand = styled(Link)({
   fontSize: 18,
