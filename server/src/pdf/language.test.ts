@@ -14,17 +14,17 @@ const MADE_AT = '2031-02-03T08:00:00.000Z';
 /** What is set on paper while something is written, each with where it ends and how far that is from the edge of its page, pt. */
 async function written(work: () => Promise<Buffer>): Promise<{ text: string; roomPt: number }[]> {
   const found: { text: string; roomPt: number }[] = [];
-  // eslint-disable-next-line @typescript-eslint/unbound-method -- it is called on the document it was taken from
-  const { text: set } = PDFDocument.prototype;
-  PDFDocument.prototype.text = function (this: Doc, text: string, x?: number, ...rest: unknown[]) {
-    const end = (x ?? 0) + this.widthOfString(text);
+  const letters = PDFDocument.prototype as { text: (text: string, ...rest: unknown[]) => Doc };
+  const { text: set } = letters;
+  letters.text = function (this: Doc, text: string, ...rest: unknown[]) {
+    const end = Number(rest[0]) + this.widthOfString(text);
     found.push({ text, roomPt: this.page.width - end });
-    return (set as (...given: unknown[]) => Doc).call(this, text, x, ...rest);
-  } as typeof set;
+    return set.call(this, text, ...rest);
+  };
   try {
     await work();
   } finally {
-    PDFDocument.prototype.text = set;
+    letters.text = set;
   }
   return found;
 }

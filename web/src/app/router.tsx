@@ -34,7 +34,7 @@ export const router = createBrowserRouter([
         <Broken />
       </main>
     ),
-    hydrateFallbackElement: <Empty title={t('Saltflat')}>{t('Opening …')}</Empty>,
+    hydrateFallbackElement: <Empty title={t('Opening …')}> </Empty>,
     children: [
       {
         errorElement: <Broken />,
