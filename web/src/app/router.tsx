@@ -34,7 +34,7 @@ export const router = createBrowserRouter([
         <Broken />
       </main>
     ),
-    hydrateFallbackElement: <Empty title={t('Opening …')}> </Empty>,
+    hydrateFallbackElement: <Empty title={t('Opening …')}>{null}</Empty>,
     children: [
       {
         errorElement: <Broken />,

@@ -91,15 +91,23 @@ export function useDraftForm<V extends FieldValues, D extends FieldValues, R>(
 
 /** Tells of every change of what a form holds. */
 function useWritten<V extends FieldValues, D extends FieldValues>(
-  { subscribe }: Filling<V, D>['form'],
+  { subscribe, getValues }: Filling<V, D>['form'],
   onWritten: (values: V) => void,
 ): void {
   const latest = useRef(onWritten);
   useEffect(() => {
     latest.current = onWritten;
   });
-  useEffect(
-    () => subscribe({ formState: { values: true }, callback: ({ values }) => latest.current(values) }),
-    [subscribe],
-  );
+  useEffect(() => {
+    let seen = JSON.stringify(getValues());
+    return subscribe({
+      formState: { values: true },
+      callback: ({ values }) => {
+        const text = JSON.stringify(values);
+        if (text === seen) return; // the library also tells where nothing changed
+        seen = text;
+        latest.current(values);
+      },
+    });
+  }, [subscribe, getValues]);
 }

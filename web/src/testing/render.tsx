@@ -26,5 +26,5 @@ export function show(part: React.ReactNode) {
       </Look>
     </Provider>
   );
-  return { ...render(part, { wrapper: around }), user: userEvent.setup({ document }) };
+  return { ...render(part, { wrapper: around }), user: userEvent.setup({ document }), store };
 }

@@ -25,7 +25,7 @@ export function answering(routes: Record<string, (asked: Asked) => Answer>): Ask
     const asked: Asked = {
       method: request.method,
       path,
-      body: text === '' ? null : (JSON.parse(text) as unknown),
+      body: isJson(request) && text !== '' ? (JSON.parse(text) as unknown) : text || null,
     };
     all.push(asked);
     const route = routes[`${asked.method} ${path}`];
@@ -35,6 +35,8 @@ export function answering(routes: Record<string, (asked: Asked) => Answer>): Ask
   };
   return all;
 }
+
+const isJson = ({ headers }: Request): boolean => headers.get('content-type')?.includes('json') ?? false;
 
 /** A refusal as the server writes it. */
 export const refused = (detail: string, fields: { path: string; message: string }[] = []): Answer => ({

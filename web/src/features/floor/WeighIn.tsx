@@ -1,4 +1,4 @@
-import { rich, t } from '../../words/index.ts';
+import { t } from '../../words/index.ts';
 import type { StepState, WeighResult } from '@saltflat/core/run';
 import { judgeWeighIn } from '@saltflat/core/run';
 import { formatQuantity, scaleDigits } from '@saltflat/core/units';
@@ -62,7 +62,7 @@ export function WeighIn({ weighIn, step, onWeigh }: Props) {
         onClick={() => massG !== null && onWeigh(what, massG)}
         hint="Space"
       >
-        {rich('Take the weight {what}', { what })}
+        {what === 'before' ? t('Take the weight before') : t('Take the weight after')}
       </Button>
     </WeighFrame>
   );

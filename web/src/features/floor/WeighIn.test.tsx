@@ -1,0 +1,59 @@
+import type { Device } from '@saltflat/contract';
+import type { StepState } from '@saltflat/core/run';
+import { act } from '@testing-library/react';
+import { expect } from 'chai';
+import { deviceSpoke } from '../../api/liveSlice.ts';
+import { show } from '../../testing/render.tsx';
+import { WeighIn } from './WeighIn.tsx';
+
+const scale = (part: Partial<Device>): Device =>
+  ({ id: 'scale', name: 'Scale', unit: 'g', value: 180, isStable: true, fault: null, ...part }) as Device;
+
+describe('the weight of a piece', () => {
+  const shown = (step: Partial<StepState>) => {
+    const weighed: [what: string, massG: number][] = [];
+    const own = show(
+      <WeighIn
+        weighIn={{ targetG: 20, toleranceG: 2 }}
+        step={{ beforeG: null, afterG: null, ...step } as StepState}
+        onWeigh={(what, massG) => weighed.push([what, massG])}
+      />,
+    );
+    return {
+      ...own,
+      weighed,
+      says: (part: Partial<Device>) => act(() => void own.store.dispatch(deviceSpoke(scale(part)))),
+    };
+  };
+
+  it('is taken before spraying once the scale has settled, and not sooner', async () => {
+    const { user, getByRole, getByText, says, weighed } = shown({});
+    const take = getByRole('button', { name: /^Take the weight before/ }) as HTMLButtonElement;
+    expect(take.disabled, 'the scale says nothing yet').to.equal(true);
+    says({ value: 181.4, isStable: false });
+    getByText('settling …');
+    expect(take.disabled).to.equal(true);
+    says({ value: 182 });
+    await user.click(take);
+    expect(weighed).to.deep.equal([['before', 182]]);
+  });
+
+  it('says of what was sprayed whether it is right, too little or too much, before it is taken', async () => {
+    const { user, getByRole, getByText, says, weighed } = shown({ beforeG: 180 });
+    says({ value: 192 });
+    getByText(/too little: spray once more/);
+    says({ value: 201.5 });
+    getByText(/right amount/);
+    says({ value: 205 });
+    getByText(/too much: let it dry longer/);
+    await user.click(getByRole('button', { name: /^Take the weight after/ }));
+    expect(weighed).to.deep.equal([['after', 205]]);
+  });
+
+  it('cannot be taken from a scale that fails, which says why', () => {
+    const { getByRole, getByText, says } = shown({});
+    says({ value: null, isStable: false, fault: 'The scale does not answer.' });
+    getByText('The scale does not answer.');
+    expect((getByRole('button') as HTMLButtonElement).disabled).to.equal(true);
+  });
+});
