@@ -3,7 +3,7 @@ import type { APIRequestContext, Page } from '@playwright/test';
 import type { ShopWriting } from '@saltflat/contract';
 import { phrase } from '@saltflat/core/language';
 import { englishOn, shopWords } from './madeUp.ts';
-import { drawPng, orderOverApi } from './shop.ts';
+import { drawPng, openOnFloor, orderOverApi } from './shop.ts';
 
 /** A phrase as the made-up language says it. */
 const t = (english: string, parts: Record<string, string | number> = {}): string =>
@@ -39,7 +39,8 @@ test('in a made-up language of longer words nothing is left in English and nothi
   request,
 }) => {
   test.slow();
-  const { lineId } = await orderOverApi(request, 91, 2);
+  const film = await orderOverApi(request, 91, 1);
+  const direct = await orderOverApi(request, 92, 1, undefined, 'dtg');
   await page.addInitScript(() => localStorage.setItem('saltflat.person', 'Wanjiru'));
   const { items } = (await (await request.get('/api/v1/orders?limit=100')).json()) as {
     items: { id: string; state: string }[];
@@ -95,18 +96,16 @@ test('in a made-up language of longer words nothing is left in English and nothi
   await page.goto('/floor');
   await expect(page.getByText(t('Ready to start'))).toBeVisible();
   await look('the floor');
-  const run = (await (
-    await request.post('/api/v1/runs', { data: { lineIds: [lineId], by: 'Wanjiru' } })
-  ).json()) as { id: string };
-  await page.goto(`/floor/${run.id}`);
   const next = page.getByRole('region', { name: t('Next') });
-  for (let step = 0; step < 14; step++) {
-    await expect(next).toBeVisible();
-    await look(`step ${step} on the floor`);
-    const title = await next.getByRole('heading', { level: 2 }).innerText();
-    if (title === t('Inspect the piece')) break;
-    await page.keyboard.press(' ');
-    await page.waitForTimeout(250); // the next is worked out
+  for (const lineId of [film.lineId, direct.lineId]) {
+    await openOnFloor(page, lineId);
+    for (let step = 0; step < 16; step++) {
+      await expect(next).toBeVisible();
+      await look(`step ${step} on the floor`);
+      if ((await next.getByRole('heading', { level: 2 }).innerText()) === t('Inspect the piece')) break;
+      await page.keyboard.press(' ');
+      await page.waitForTimeout(300); // the next is worked out
+    }
   }
   await page.keyboard.press('x');
   await expect(page.getByRole('dialog')).toBeVisible();

@@ -100,7 +100,7 @@ test('a refusal keeps what was typed and says what would be right', async ({ pag
   await expect(page.getByRole('alert')).toContainText('“letter.png” is not a PNG, JPEG, TIFF or SVG picture');
   await page.getByLabel('Quantity, size M').fill('-2');
   await page.getByRole('button', { name: 'Take in the order' }).click();
-  await expect(page.getByText('Size M: a whole number from 1, or nothing.')).toBeVisible();
+  await expect(page.getByText('Size M: “Quantity” must be at least 1, but -2 was given.')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Customer')).toHaveValue('Refused & Sons');
   await expect(page.getByLabel('Quantity, size M')).toHaveValue('-2');

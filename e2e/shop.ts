@@ -72,12 +72,13 @@ interface Catalogue {
   styles: { id: string; name: string; colours: { id: string; name: string }[] }[];
 }
 
-/** Takes in an order of one film-transfer line over the API and waits for its route. */
+/** Takes in an order of one line over the API and waits for its route. */
 export async function orderOverApi(
   request: APIRequestContext,
   seed: number,
   pieces: number,
   png: Buffer = discPng(seed),
+  process: 'dtf' | 'dtg' = 'dtf',
 ): Promise<{ lineId: string; code: string }> {
   const art = (await (
     await request.post(`/api/v1/artworks?name=disc-${seed}.png`, {
@@ -90,7 +91,7 @@ export async function orderOverApi(
   const line = {
     styleId: style?.id,
     colourId: style?.colours[0]?.id,
-    prints: [{ artworkId: art.id, placement: 'full-front', dropMm: 75, widthMm: 150, process: 'dtf' }],
+    prints: [{ artworkId: art.id, placement: 'full-front', dropMm: 75, widthMm: 150, process }],
     sizes: [{ size: 'M', quantity: pieces }],
   };
   const answer = await request.post('/api/v1/orders', {

@@ -223,12 +223,6 @@ export const capMatFor = ({ process, house, equipment }: Line): CoverSheet | nul
 /** A thing of the set-up as an operation refers to it. */
 export const refOf = ({ id, name }: Named): Ref => ({ id, name });
 
-/** A sheet as an operation names it where the wrong one would spoil the print. */
-export const keptSheet = ({ id, name, purpose }: Pick<CoverSheet, 'id' | 'name' | 'purpose'>): Ref => ({
-  id,
-  name: `${name}, the one kept for ${purpose}`,
-});
-
 /** How much longer heat takes through a sheet than through paper, and why. */
 export interface SheetDelay {
   factor: number;

@@ -19,6 +19,7 @@ export type {
 } from './documents.ts';
 export { fibreWords, isMostlyPolyester, needsWhite } from './fabric.ts';
 export { heatedAgainSaid } from './heatedAgainSaid.ts';
+export { sheetWords } from './keptSheet.ts';
 export { DEFAULT_HOUSE, HOUSE_KEYS, HOUSE_METHODS, houseFor } from './house.ts';
 export type { HouseKey, HouseMethods } from './house.ts';
 export { PRINTER_TASKS, kPaAtMark, markForKPa } from './machines.ts';

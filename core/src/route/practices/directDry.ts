@@ -2,7 +2,8 @@ import { say } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import { cureHeat } from '../cureSheet.ts';
 import type { PrintInput } from '../documents.ts';
-import { coverSheetFor, keptSheet } from '../equip.ts';
+import { coverSheetFor } from '../equip.ts';
+import { keptSheet } from '../keptSheet.ts';
 import { heatLimits, lowered } from '../fabric.ts';
 import {
   PRESS_CAUTIONS,

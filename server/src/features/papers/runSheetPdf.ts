@@ -4,7 +4,7 @@ import { sayOverrule } from '@saltflat/core/artwork';
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
 import type { BlankKind } from '@saltflat/core/blank';
 import { phrase } from '@saltflat/core/language';
-import { PROCESS_NAMES, heatedAgainSaid, warmUpSaid } from '@saltflat/core/route';
+import { PROCESS_NAMES, heatedAgainSaid, sheetWords, warmUpSaid } from '@saltflat/core/route';
 import type { Route, RoutePrint } from '@saltflat/core/route';
 import { STATION_NAMES, goesWords, plannedMode } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
@@ -278,7 +278,7 @@ function operationHeight({ doc, words }: Sheet, operation: Operation, width: num
 }
 
 const bodyLines = ({ sheet, checks, look, weighIn, waitAfter }: Operation, words: PaperWords): string[] => [
-  ...(sheet ? [words.t('Under {sheet}', { sheet: sheet.name })] : []),
+  ...(sheet ? [words.t('Under {sheet}', { sheet: sheetWords(sheet.name, words.t) })] : []),
   ...(weighIn
     ? [
         words.t('Weigh in: {target} ± {tolerance}', {

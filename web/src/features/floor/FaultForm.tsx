@@ -47,7 +47,7 @@ export function FaultForm({ route, word, onTell }: Props) {
             isPressed={faults.includes(fault)}
             onClick={() => toggle(fault)}
           >
-            {name}
+            {t(name)}
           </Button>
         ))}
       </Row>

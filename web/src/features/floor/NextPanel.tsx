@@ -1,6 +1,7 @@
 import { rich, t } from '../../words/index.ts';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { sayOverrule } from '@saltflat/core/artwork';
+import { sheetWords } from '@saltflat/core/route';
 import { countdownS } from '@saltflat/core/run';
 import { plannedMode, timedPhases, traceHeat } from '@saltflat/core/work';
 import type { Operation, Role } from '@saltflat/core/work';
@@ -187,7 +188,7 @@ function SettingsLine({ operation, system }: { operation: Operation; system: Uni
           <span className="muted">{t(label)}</span> {text}
         </span>
       ))}
-      {operation.sheet && <span>{operation.sheet.name}</span>}
+      {operation.sheet && <span>{sheetWords(operation.sheet.name, t)}</span>}
     </NextSettings>
   );
 }

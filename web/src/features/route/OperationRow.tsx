@@ -1,4 +1,5 @@
 import { rich, t } from '../../words/index.ts';
+import { sheetWords } from '@saltflat/core/route';
 import { STATION_NAMES, aloneS, goesWords, handsS, plannedMode, unitsOf } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
@@ -63,7 +64,9 @@ export function OperationRow({ operation, parts: all, cautions, isLit, picked, s
               onPick={() => onPick(setting.key)}
             />
           ))}
-          {sheet && <span className="muted">{rich('under {name}', { name: sheet.name })}</span>}
+          {sheet && (
+            <span className="muted">{rich('under {name}', { name: sheetWords(sheet.name, t) })}</span>
+          )}
           {weighIn && (
             <span className="muted">
               {rich('weigh in {targetG} ± {toleranceG}', {
