@@ -1,7 +1,7 @@
 import { inEnglish } from '../language/index.ts';
 import type { Phrasing } from '../language/index.ts';
 import type { Ref } from '../work/index.ts';
-import type { CoverSheet } from '../work/index.ts';
+import type { CoverSheet } from './materials.ts';
 
 /** A sheet as an operation names it where the wrong one would spoil the print: routes keep it so. */
 export const keptSheet = ({ id, name, purpose }: Pick<CoverSheet, 'id' | 'name' | 'purpose'>): Ref => ({
