@@ -53,7 +53,11 @@ const LONGER: Readonly<Record<string, string>> = {
 function lengthened(english: string): string {
   return english
     .split(/(\{\w+\})/)
-    .map((text) => (text.startsWith('{') ? text : text.replace(/[A-Za-z]+/g, (word) => (/^[A-Z]{2,}$/.test(word) ? word : longer(word)))))
+    .map((text) =>
+      text.startsWith('{')
+        ? text
+        : text.replace(/[A-Za-z]+/g, (word) => (/^[A-Z]{2,}$/.test(word) ? word : longer(word))),
+    )
     .join('');
 }
 
