@@ -1,6 +1,6 @@
 import { t } from '../words/t.ts';
 import type { FieldProblem } from '@saltflat/contract/problems';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { DefaultValues, FieldValues, Path, UseFormReturn } from 'react-hook-form';
 import { fieldProblems, problemMessage } from '../api/problemMessage.ts';
@@ -46,6 +46,7 @@ export function useFilled<V extends FieldValues, D extends FieldValues, R>({
     shouldFocusError: false, // it knows only fields that hold one value
   });
   const [refusal, setRefusal] = useState('');
+  const inHand = useRef<HTMLFormElement | null>(null); // what is pressed may be unpressable, and out of hand, until it is sent
   const mark = ({ path, message }: FieldProblem): void =>
     form.setError(nameOf(ownPath(path)) as Path<V>, { type: 'refused', message });
   const go = form.handleSubmit(
@@ -55,12 +56,12 @@ export function useFilled<V extends FieldValues, D extends FieldValues, R>({
       if (answer.error !== undefined) {
         setRefusal(typeof answer.error === 'string' ? answer.error : problemMessage(answer.error));
         fieldProblems(answer.error).forEach(mark);
-        focusMarked();
+        focusMarked(inHand.current);
       } else onSent?.(answer.data as R); // an answer without a fault is one
     },
     (errors) => {
       setRefusal(isLong ? inShort(problemsIn(errors)) : '');
-      focusMarked();
+      focusMarked(inHand.current);
     },
   );
   const { errors, isSubmitting } = form.formState;
@@ -69,7 +70,10 @@ export function useFilled<V extends FieldValues, D extends FieldValues, R>({
     problems: problemsIn(errors),
     refusal,
     isSending: isSubmitting,
-    submit: () => void go(),
+    submit: () => {
+      inHand.current = document.activeElement?.closest('form') ?? null;
+      void go();
+    },
     calm: () => {
       setRefusal('');
       form.clearErrors();
@@ -87,8 +91,7 @@ function inShort(problems: Record<string, string>): string {
     : sentences.join(' ');
 }
 
-/** Takes the hand to the first field that is marked, in the form it is in, once it is drawn so. */
-function focusMarked(): void {
-  const form = document.activeElement?.closest('form');
+/** Takes the hand to the first field that is marked in a form, once it is drawn so. */
+function focusMarked(form: HTMLFormElement | null): void {
   setTimeout(() => form?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
 }

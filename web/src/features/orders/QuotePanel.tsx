@@ -75,35 +75,37 @@ function Draft({
   });
   return (
     <Stack gap={6}>
-      <Form isRow onSubmit={giving.submit}>
-        <span>
-          {rich('○ Draft {strong}', {
-            strong: (
-              <strong>
-                {draft.lines.length > 0 ? <Money cents={draft.totalCents} /> : t('without a price yet')}
-              </strong>
-            ),
-          })}
-        </span>
-        {isWhole && !isCancelled && (
-          <>
-            <FilledText
-              filling={giving}
-              name="goodDays"
-              label={t('Good for, days')}
-              width={190}
-              inputMode="numeric"
-            />
-            <Button type="submit" size="small" isBusy={giving.isSending}>
-              {t('Give this quote')}
-            </Button>
-          </>
-        )}
-        {draft.lines.length > 0 && (
-          <a href={`/api/v1/orders/${orderId}/quote.pdf`} download>
-            {t('Draft as PDF')}
-          </a>
-        )}
+      <Form onSubmit={giving.submit}>
+        <Row>
+          <span>
+            {rich('○ Draft {strong}', {
+              strong: (
+                <strong>
+                  {draft.lines.length > 0 ? <Money cents={draft.totalCents} /> : t('without a price yet')}
+                </strong>
+              ),
+            })}
+          </span>
+          {isWhole && !isCancelled && (
+            <>
+              <FilledText
+                filling={giving}
+                name="goodDays"
+                label={t('Good for, days')}
+                width={140}
+                inputMode="numeric"
+              />
+              <Button type="submit" size="small" isBusy={giving.isSending}>
+                {t('Give this quote')}
+              </Button>
+            </>
+          )}
+          {draft.lines.length > 0 && (
+            <a href={`/api/v1/orders/${orderId}/quote.pdf`} download>
+              {t('Draft as PDF')}
+            </a>
+          )}
+        </Row>
       </Form>
       {draft.unpriced.map(({ code, why }) => (
         <p key={code} className="muted small">
