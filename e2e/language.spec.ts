@@ -79,12 +79,14 @@ test('in a made-up language of longer words nothing is left in English and nothi
   // an order being written: art that is judged, processes compared, and what is still missing
   await page.goto('/orders/new');
   await page
-    .getByLabel(t('Artwork of line {n}{which}', { n: 1, which: '' }))
+    .getByLabel(t('Artwork of line {line}', { line: 1 }))
     .setInputFiles({ name: 'disc.png', mimeType: 'image/png', buffer: boxPng() });
   await page.getByLabel(t('Quantity, size {size}', { size: 'M' })).fill('3');
   await expect(
     page.getByRole('region', {
-      name: t('Processes side by side for {of}', { of: t('print {n} of line {n2}', { n: 1, n2: 1 }) }),
+      name: t('Processes side by side for {of}', {
+        of: t('print {print} of line {line}', { print: 1, line: 1 }),
+      }),
     }),
   ).toBeVisible({ timeout: 40_000 });
   await page.getByRole('button', { name: t('Take in the order') }).click();

@@ -53,10 +53,9 @@ export function FloorPage() {
         says={
           open.length === 0
             ? t('Nothing on the floor')
-            : t('{count} {which} on the floor', {
-                count: open.length,
-                which: open.length === 1 ? t('line') : t('lines'),
-              })
+            : open.length === 1
+              ? t('1 line on the floor')
+              : t('{count} lines on the floor', { count: open.length })
         }
       />
       {isFinished && <FinishedRun live={chosen} />}

@@ -37,7 +37,7 @@ export function OrderFormPage() {
   return (
     <>
       <PageHead
-        title={orderId ? t('Change {n}', { n: order.data?.code ?? t('the order') }) : t('New order')}
+        title={orderId ? t('Change {order}', { order: order.data?.code ?? t('the order') }) : t('New order')}
         says={
           !orderId &&
           t('Drop the art, choose the garment, say how many. The route is planned as soon as it is taken in.')

@@ -1,6 +1,6 @@
-import { LANGUAGE, rich, t } from '../words/index.ts';
+import { LANGUAGE, t } from '../words/index.ts';
 import { countdownS } from '@saltflat/core/run';
-import type { Writing } from '@saltflat/core/units';
+import type { UnitSystem, Writing } from '@saltflat/core/units';
 import { Suspense, lazy, useEffect, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { Link, NavLink, Outlet } from 'react-router';
@@ -142,6 +142,8 @@ const Brand = styled(Link)({
 const Room = styled('span')({ flex: 1 });
 const BarLink = styled(Link)(barLink);
 
+const named = ({ temperature, length }: UnitSystem): string => `°${temperature} ${length}`;
+
 function UnitSwitch() {
   const units = useUnits();
   const dispatch = useDispatch();
@@ -149,15 +151,10 @@ function UnitSwitch() {
   return (
     <Button
       size="small"
-      label={t('Units: °{temperature} and {count}. Change to °{temperature2} and {count2}', {
-        temperature: units.temperature,
-        count: units.length,
-        temperature2: other.temperature,
-        count2: other.length,
-      })}
+      label={t('Units: {now}. Change to {other}', { now: named(units), other: named(other) })}
       onClick={() => dispatch(ownWritingChosen(other))}
     >
-      °{units.temperature} {units.length}
+      {named(units)}
     </Button>
   );
 }
@@ -172,18 +169,16 @@ function Humidity() {
   return (
     <BarLink
       to="/devices"
-      aria-label={t('Room humidity {shown}{which}{which2}', {
-        shown,
-        which: isHumid ? t(': over 60 %, powder clings to bare film') : '',
-        which2: fault === null ? '' : `: ${fault}`,
-      })}
+      aria-label={[
+        t('Room humidity {shown}', { shown }),
+        ...(isHumid ? [t('over 60 %, powder clings to bare film')] : []),
+        ...(fault === null ? [] : [fault]),
+      ].join(': ')}
       style={isAlarm ? { color: 'var(--rose-ink)', fontWeight: 600 } : {}}
     >
-      {rich('RH {shown}{n}{n2}', {
-        shown,
-        n: isHumid && t(' ◆ humid'),
-        n2: fault !== null && t(' ■ no reading'),
-      })}
+      {t('RH {shown}', { shown })}
+      {isHumid && ` ◆ ${t('humid')}`}
+      {fault !== null && ` ■ ${t('no reading')}`}
     </BarLink>
   );
 }
@@ -210,10 +205,14 @@ function Offline() {
   if (connection !== 'lost') return null;
   return (
     <Banner role="status">
-      {rich(
-        '■ No connection to the server. What you see may be old. Floor steps are kept on this device{n} and sent when it is back.',
-        { n: waiting.length > 0 && t(' ({count} waiting)', { count: waiting.length }) },
-      )}
+      {waiting.length === 0
+        ? t(
+            '■ No connection to the server. What you see may be old. Floor steps are kept on this device and sent when it is back.',
+          )
+        : t(
+            '■ No connection to the server. What you see may be old. Floor steps are kept on this device ({count} waiting) and sent when it is back.',
+            { count: waiting.length },
+          )}
     </Banner>
   );
 }

@@ -1,4 +1,4 @@
-import { rich, t } from '../../words/index.ts';
+import { t } from '../../words/index.ts';
 import { useDispatch } from 'react-redux';
 import { useSignature } from '../../person/personSlice.ts';
 import { codesOf } from './moments.ts';
@@ -16,10 +16,11 @@ export function FinishedRun({ live }: { live: LiveRun }) {
   return (
     <Panel label={t('Finished run')}>
       <Empty
-        title={t('{run} {which} done', {
-          run: codesOf(run),
-          which: run.lines.length > 1 ? t('are') : t('is'),
-        })}
+        title={
+          run.lines.length > 1
+            ? t('{codes} are done', { codes: codesOf(run) })
+            : t('{code} is done', { code: codesOf(run) })
+        }
         action={
           <Row justify="center">
             <Button look="primary" to={`/ledger?search=${run.lines.length > 1 ? '' : codesOf(run)}`}>
@@ -43,12 +44,12 @@ export function FinishedRun({ live }: { live: LiveRun }) {
           </Row>
         }
       >
-        {rich('{count} good, {count2} reprinted, {count3} scrapped.{state}', {
-          count: count('good'),
-          count2: count('reprint'),
-          count3: count('scrap'),
-          state: againWords(state),
+        {t('{good} good, {reprinted} reprinted, {scrapped} scrapped.', {
+          good: count('good'),
+          reprinted: count('reprint'),
+          scrapped: count('scrap'),
         })}
+        {againWords(state)}
       </Empty>
     </Panel>
   );

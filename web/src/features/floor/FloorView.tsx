@@ -86,19 +86,29 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
         <RunTabs runs={runs} chosenId={chosen?.run.id ?? null} onChoose={(runId) => pick(runId, null)} />
         {refused.length > 0 && (
           <Refusal
-            words={t('The server did not take {which}: {n}', {
-              which: refused.length === 1 ? t('a step') : t('{count} steps', { count: refused.length }),
-              n: refused[0]?.reason ?? '',
-            })}
+            words={
+              refused.length === 1
+                ? t('The server did not take a step: {reason}', { reason: refused[0]?.reason ?? '' })
+                : t('The server did not take {count} steps: {reason}', {
+                    count: refused.length,
+                    reason: refused[0]?.reason ?? '',
+                  })
+            }
             onSeen={() => dispatch(refusalsSeen())}
           />
         )}
         {damaged > 0 && (
           <Refusal
-            words={t(
-              '{which} kept on this device cannot be read any more and was not sent. Look whether the last steps are all there.',
-              { which: damaged === 1 ? t('A step') : t('{damaged} steps', { damaged }) },
-            )}
+            words={
+              damaged === 1
+                ? t(
+                    'A step kept on this device cannot be read any more and was not sent. Look whether the last steps are all there.',
+                  )
+                : t(
+                    '{damaged} steps kept on this device cannot be read any more and were not sent. Look whether the last steps are all there.',
+                    { damaged },
+                  )
+            }
             onSeen={() => dispatch(refusalsSeen())}
           />
         )}

@@ -32,9 +32,8 @@ export default function JudgedArt({ findings, done = [], onFix, onUndo, isBusy, 
     <Stack gap={8} role="group" aria-label={t('What stands out in the art')}>
       {harmful.length === 0 && (
         <p className="small">
-          {rich('{part}Nothing in the art stops or spoils the print.', {
-            part: <span aria-hidden="true">● </span>,
-          })}
+          <span aria-hidden="true">● </span>
+          {t('Nothing in the art stops or spoils the print.')}
         </p>
       )}
       <Columns least={260} gap={16}>
@@ -71,9 +70,9 @@ export default function JudgedArt({ findings, done = [], onFix, onUndo, isBusy, 
       </Columns>
       {more > 0 && (
         <p className="muted small">
-          {rich('{which} told on the artwork’s own page.', {
-            which: more === 1 ? t('One thing more is') : t('{more} things more are', { more }),
-          })}
+          {more === 1
+            ? t('One thing more is told on the artwork’s own page.')
+            : t('{more} things more are told on the artwork’s own page.', { more })}
         </p>
       )}
       {done.length > 0 && (

@@ -125,10 +125,9 @@ function PrintCard({ print, line, isOne }: { print: LinePrint; line: OrderLine; 
           })}
         </p>
         <p className="muted">
-          {rich('{dropMm} below the {which}', {
-            dropMm: formatQuantity(dropMm, 'length', system),
-            which: from === 'collar' ? t('collar') : t('upper edge'),
-          })}
+          {from === 'collar'
+            ? t('{drop} below the collar', { drop: formatQuantity(dropMm, 'length', system) })
+            : t('{drop} below the upper edge', { drop: formatQuantity(dropMm, 'length', system) })}
         </p>
         <p className="muted">{t(PROCESS_NAMES[process])}</p>
       </div>

@@ -68,10 +68,14 @@ export function LineFields({
   return (
     <Panel
       title={t('Line {n}', { n: index + 1 })}
-      says={t('{line} pieces{which}', {
-        line: piecesOf(line),
-        which: line.prints.length > 1 ? t(', {length} prints on each', { length: line.prints.length }) : '',
-      })}
+      says={
+        line.prints.length > 1
+          ? t('{pieces} pieces, {prints} prints on each', {
+              pieces: piecesOf(line),
+              prints: line.prints.length,
+            })
+          : t('{pieces} pieces', { pieces: piecesOf(line) })
+      }
       actions={
         onRemove && (
           <Button size="small" look="quiet" onClick={onRemove}>

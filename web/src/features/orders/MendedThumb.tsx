@@ -67,7 +67,7 @@ export default function MendedThumb({ print, style, colourId, size }: Props) {
       <canvas
         ref={canvas}
         role="img"
-        aria-label={t('{n}, mended', { n: artwork?.name ?? '' })}
+        aria-label={t('{art}, mended', { art: artwork?.name ?? '' })}
         hidden={drawn !== jobKey}
         style={{ maxWidth: size, maxHeight: size, border: '1px solid var(--hairline)', borderRadius: 4 }}
       />

@@ -60,12 +60,9 @@ export default function OrderTableDialog({ styles, onFill, onClose }: Props) {
             onClick={() => plan && fill(plan)}
           >
             {plan && plan.lines.length > 0
-              ? t('Fill the order with {which}', {
-                  which:
-                    plan.lines.length === 1
-                      ? t('one line')
-                      : t('{length} lines', { length: plan.lines.length }),
-                })
+              ? plan.lines.length === 1
+                ? t('Fill the order with one line')
+                : t('Fill the order with {count} lines', { count: plan.lines.length })
               : t('Fill the order')}
           </Button>
         </>
@@ -91,26 +88,24 @@ export default function OrderTableDialog({ styles, onFill, onClose }: Props) {
         <p className="muted">
           {table === null
             ? t('Drop a CSV table and its art here')
-            : t('{name}, {length} {which}, {count} art {which2}', {
+            : t('{name}, rows: {rows}, art files: {files}', {
                 name: table.name,
-                length: table.rows.length,
-                which: table.rows.length === 1 ? t('row') : t('rows'),
-                count: art.length,
-                which2: art.length === 1 ? t('file') : t('files'),
+                rows: table.rows.length,
+                files: art.length,
               })}
         </p>
       </FileDrop>
       {plan && plan.problems.length > 0 && (
         <div role="alert">
           <p>
-            {rich('{which} in {name} cannot be taken: mend {which2} and drop the table again.', {
-              which:
-                plan.problems.length === 1
-                  ? t('One row')
-                  : t('{length} places', { length: plan.problems.length }),
-              name: table?.name,
-              which2: plan.problems.length === 1 ? t('it') : t('them'),
-            })}
+            {plan.problems.length === 1
+              ? t('One row in {name} cannot be taken: mend it and drop the table again.', {
+                  name: table?.name ?? '',
+                })
+              : t('{count} places in {name} cannot be taken: mend them and drop the table again.', {
+                  count: plan.problems.length,
+                  name: table?.name ?? '',
+                })}
           </p>
           <SimpleTable
             label={t('What cannot be taken')}
@@ -125,17 +120,14 @@ export default function OrderTableDialog({ styles, onFill, onClose }: Props) {
           <p role="status">
             {missing.length === 0
               ? t('This is what it would be:')
-              : t(
-                  'This is what it would be; {which} not among those dropped: drop {which2} too, or go on and add {which3} later.',
-                  {
-                    which:
-                      missing.length === 1
-                        ? t('one art file is')
-                        : t('{count} art files are', { count: missing.length }),
-                    which2: missing.length === 1 ? t('it') : t('them'),
-                    which3: missing.length === 1 ? t('it') : t('them'),
-                  },
-                )}
+              : missing.length === 1
+                ? t(
+                    'This is what it would be; one art file is not among those dropped: drop it too, or go on and add it later.',
+                  )
+                : t(
+                    'This is what it would be; {count} art files are not among those dropped: drop them too, or go on and add them later.',
+                    { count: missing.length },
+                  )}
           </p>
           <SimpleTable
             label={t('What the order would be')}

@@ -1,4 +1,4 @@
-import { rich, t } from '../../words/index.ts';
+import { t } from '../../words/index.ts';
 import type { GarmentStyle } from '@saltflat/contract';
 import { PLACEMENTS, placementsOn } from '@saltflat/core/placement';
 import { Suspense, lazy } from 'react';
@@ -59,13 +59,13 @@ export function PrintFields({
   const system = useUnits();
   const isAlone = line.prints.length === 1;
   const elsewhere = line.prints.filter((own) => own !== print).map(({ placement }) => placement);
-  const which = place.print === 0 ? '' : t(', print {number}', { number: place.print + 1 });
+  const [line1, print1] = [place.line + 1, place.print + 1]; // as people count
   const { from, label } = PLACEMENTS[print.placement];
   return (
-    <Frame aria-label={t('Print {n} of line {n2}', { n: place.print + 1, n2: place.line + 1 })}>
+    <Frame aria-label={t('Print {print} of line {line}', { print: print1, line: line1 })}>
       {!isAlone && (
         <Row as="header" style={{ padding: '12px 16px 0' }}>
-          <h3>{rich('Print {n}: {label}', { n: place.print + 1, label: t(label).toLowerCase() })}</h3>
+          <h3>{t('Print {print}: {place}', { print: print1, place: t(label).toLowerCase() })}</h3>
           <Grow />
           {onRemove && (
             <Button look="quiet" size="small" onClick={onRemove}>
@@ -78,7 +78,11 @@ export function PrintFields({
         <ArtDrop
           artwork={print.artwork}
           colourHex={style?.colours.find(({ id }) => id === line.colourId)?.hex ?? '#ffffff'}
-          label={t('Artwork of line {n}{which}', { n: place.line + 1, which })}
+          label={
+            place.print === 0
+              ? t('Artwork of line {line}', { line: line1 })
+              : t('Artwork of line {line}, print {print}', { line: line1, print: print1 })
+          }
           onChange={(artwork) => onChange({ artwork, preparation: null })}
           onSeveral={onSeveral}
           picture={
@@ -136,7 +140,7 @@ export function PrintFields({
       <Stack pad="0 16px 16px">
         <LineProcess
           name={`process-${place.line}-${place.print}`}
-          of={t('print {n} of line {n2}', { n: place.print + 1, n2: place.line + 1 })}
+          of={t('print {print} of line {line}', { print: print1, line: line1 })}
           line={line}
           print={print}
           dueMs={dueMs}

@@ -134,7 +134,7 @@ function Given({ quote, nowMs }: { quote: GivenQuote; nowMs: number }) {
         </Mark>
         <span className="muted small">
           {quote.acceptedAt
-            ? t('{acceptedAt} by {n}', { acceptedAt: day(quote.acceptedAt), n: quote.acceptedBy ?? '' })
+            ? t('{at} by {who}', { at: day(quote.acceptedAt), who: quote.acceptedBy ?? '' })
             : t('{givenAt}, good until {goodUntil}', {
                 givenAt: day(quote.givenAt),
                 goodUntil: day(quote.goodUntil),

@@ -44,18 +44,16 @@ export function SeveralFiles({ names, line, room, sent, refusal, onLines, onPrin
             </Button>
             <span className="muted small">
               {tooMany
-                ? t('line {line} has room for {room} {which} only', {
-                    line,
-                    room,
-                    which: room === 1 ? t('print') : t('prints'),
-                  })
+                ? room === 1
+                  ? t('line {line} has room for one print only', { line })
+                  : t('line {line} has room for {room} prints only', { line, room })
                 : t('each at the next place that is free')}
             </span>
           </Row>
         </Stack>
       ) : (
         <Progress
-          words={t('Reading {n}', { n: names[sent] ?? t('the files') })}
+          words={t('Reading {file}', { file: names[sent] ?? t('the files') })}
           share={sent / names.length}
         />
       )}

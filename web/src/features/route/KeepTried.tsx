@@ -1,4 +1,4 @@
-import { rich, t } from '../../words/index.ts';
+import { t } from '../../words/index.ts';
 import type { Signed } from '@saltflat/contract';
 import { FilledText } from '../../form/index.ts';
 import { useSigning } from './signing.ts';
@@ -21,14 +21,14 @@ export function KeepTried({ count, problem, who, onKeep, onGiveUp }: Props) {
     <Panel as="div" pad="12px 16px" style={{ borderColor: TOKENS.brine }}>
       <Form isRow label={t('Values being tried')} onSubmit={signing.submit}>
         <strong style={{ flex: 1, minWidth: 260 }}>
-          {rich('◆ {which} being tried: trace, cost and limits follow.', {
-            which: count === 1 ? t('One value is') : t('{count} values are', { count }),
-          })}
+          {count === 1
+            ? t('◆ One value is being tried: trace, cost and limits follow.')
+            : t('◆ {count} values are being tried: trace, cost and limits follow.', { count })}
         </strong>
         <FilledText filling={signing} name="who" label={t('Who')} width={160} />
         <FilledText filling={signing} name="why" label={t('Why')} width={260} />
         <Button look="primary" type="submit" disabled={problem !== ''} isBusy={signing.isSending}>
-          {rich('Plan with {which}', { which: count === 1 ? t('this value') : t('these values') })}
+          {count === 1 ? t('Plan with this value') : t('Plan with these values')}
         </Button>
         <Button onClick={onGiveUp}>{t('As it was')}</Button>
       </Form>
