@@ -1,4 +1,4 @@
-import { rich, t } from '../../words/index.ts';
+import { t } from '../../words/index.ts';
 import { sayFinding, sayFix } from '@saltflat/core/artwork';
 import type { Finding, Fix } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
@@ -25,9 +25,8 @@ export function Findings({ findings, pointed, onPoint, onFix }: Props) {
   if (findings.length === 0) {
     return (
       <p style={{ padding: '12px 16px' }}>
-        {rich('{part}Nothing stands out: this file can be printed as it is.', {
-          part: <span aria-hidden="true">● </span>,
-        })}
+        <span aria-hidden="true">● </span>
+        {t('Nothing stands out: this file can be printed as it is.')}
       </p>
     );
   }

@@ -9,12 +9,12 @@ import './limits.css';
 import { Button, Note, Panel, QuantityField, Stack, TOKENS, ownProps, styled } from '../../ui/index.ts';
 
 const SOURCE_WORDS = {
-  override: 'A person',
-  proven: 'Proven here',
-  maker: 'Maker’s sheet',
-  house: 'House method',
-  model: 'Model',
-  trade: 'Trade range',
+  override: t('A person'),
+  proven: t('Proven here'),
+  maker: t('Maker’s sheet'),
+  house: t('House method'),
+  model: t('Model'),
+  trade: t('Trade range'),
 } as const;
 
 interface Props {
@@ -41,8 +41,8 @@ export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBac
       ref={panel}
       as="aside"
       tabIndex={-1}
-      label={t('Why {label}', { label: setting.label })}
-      title={`${setting.label} ${shown(setting.value)}`}
+      label={t('Why {label}', { label: t(setting.label) })}
+      title={`${t(setting.label)} ${shown(setting.value)}`}
       actions={
         <Button look="quiet" size="small" onClick={onClose}>
           {t('Close')}
@@ -51,7 +51,7 @@ export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBac
       onKeyDown={(event) => event.key === 'Escape' && onClose()}
     >
       <Stack pad={16}>
-        <p className="muted">{operation.title}</p>
+        <p className="muted">{t(operation.title)}</p>
         {setting.conflicts.map(words).map((text) => (
           <Note tone="alarm" key={text}>
             ■ {text}
