@@ -196,12 +196,13 @@ function ReplaceFile({ lineId, print }: { lineId: string; print: string }) {
       },
       ({ name }) =>
         tell({
-          words: t('The file is replaced; size and placement stay.{which}', {
-            which:
-              name === file.name
-                ? ''
-                : t(' Its content is that of “{name}”, which was here already.', { name }),
-          }),
+          words:
+            name === file.name
+              ? t('The file is replaced; size and placement stay.')
+              : t(
+                  'The file is replaced; size and placement stay. Its content is that of “{name}”, which was here already.',
+                  { name },
+                ),
         }),
     );
   return (

@@ -117,9 +117,9 @@ export function ArtStage(props: Props) {
             garmentHex={job.garment}
             system={system}
             places={places}
-            label={t('{n}: {n2}; plus and minus zoom, arrows move, 0 fits, 1 and 8 show single pixels', {
-              n: print.artwork?.name ?? t('Artwork'),
-              n2: shown?.says ?? '',
+            label={t('{art}: {layer}; plus and minus zoom, arrows move, 0 fits, 1 and 8 show single pixels', {
+              art: print.artwork?.name ?? t('Artwork'),
+              layer: shown?.says ?? '',
             })}
             onHover={probe}
             onPick={props.onPick}
@@ -176,20 +176,22 @@ const Readings = styled('div')({
 function Readout({ at, system }: { at: ArtProbe; system: UnitSystem }) {
   const width =
     at.widthMm === null
-      ? 'no shape'
+      ? t('no shape')
       : at.widthMm === 'more'
-        ? `wider than ${formatQuantity(10, 'length', system)}`
-        : `${formatQuantity(at.widthMm, 'length', system, system.length === 'mm' ? 2 : 3)} wide`;
+        ? t('wider than {width}', { width: formatQuantity(10, 'length', system) })
+        : t('{width} wide', {
+            width: formatQuantity(at.widthMm, 'length', system, system.length === 'mm' ? 2 : 3),
+          });
   return (
     <span className="nowrap">
-      {rich('{n}alpha {Math} %, white {Math2} %, {width}', {
-        n: at.alpha > 0 && (
-          <>
-            <Swatch hex={at.hex} /> <span className="code">{at.hex}</span>,{' '}
-          </>
-        ),
-        Math: Math.round(100 * at.alpha),
-        Math2: Math.round(100 * at.white),
+      {at.alpha > 0 && (
+        <>
+          <Swatch hex={at.hex} /> <span className="code">{at.hex}</span>,{' '}
+        </>
+      )}
+      {t('alpha {alpha} %, white {white} %, {width}', {
+        alpha: Math.round(100 * at.alpha),
+        white: Math.round(100 * at.white),
         width,
       })}
     </span>

@@ -1,4 +1,4 @@
-import { rich, t } from '../../words/index.ts';
+import { t } from '../../words/index.ts';
 import { When } from '../../units/Written.tsx';
 import { isFilmProcess } from '@saltflat/core/route';
 import type { LinePrint, OrderLine, ProofAnswerInput } from '@saltflat/contract';
@@ -97,10 +97,9 @@ function Proof({ line, by }: { line: OrderLine; by: string }) {
       <h3>{t('Proof for the customer')}</h3>
       <p>
         <a href={`/api/v1/lines/${line.id}/proof.pdf`} download>
-          {rich('Proof, {which} (PDF)', {
-            which:
-              line.prints.length === 1 ? t('one page') : t('{length} pages', { length: line.prints.length }),
-          })}
+          {line.prints.length === 1
+            ? t('Proof, one page (PDF)')
+            : t('Proof, {pages} pages (PDF)', { pages: line.prints.length })}
         </a>
       </p>
       {answers.map(({ id, verdict, customerName: who, at, note: said, routeNumber }) => (

@@ -1,4 +1,4 @@
-import { rich, t } from '../../words/index.ts';
+import { t } from '../../words/index.ts';
 import type { ArtStep } from '@saltflat/core/artwork';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
@@ -136,16 +136,9 @@ function KnockOutFields({ step, isCleaning, onChange, onClean, onPick }: KnockOu
     <Stack gap={10} pad={INSIDE}>
       <Row>
         <Row gap={8}>
-          {rich('Colour{colourfield}{part}', {
-            colourfield: (
-              <ColourField
-                label={t('Colour')}
-                hex={step.hex}
-                onChange={(hex) => onChange({ ...step, hex })}
-              />
-            ),
-            part: <span className="code">{step.hex}</span>,
-          })}
+          {t('Colour')}
+          <ColourField label={t('Colour')} hex={step.hex} onChange={(hex) => onChange({ ...step, hex })} />
+          <span className="code">{step.hex}</span>
         </Row>
         <Button size="small" onClick={onPick}>
           {t('Pick from the picture')}

@@ -62,10 +62,9 @@ export function WeighPrint({ lineId, print, hasPowder, by }: Props) {
             <strong>{material}</strong>
             {weighings === 0
               ? t(', assumed: ')
-              : t(', weighed {weighings} {which}: ', {
-                  weighings,
-                  which: weighings === 1 ? t('time') : t('times'),
-                })}
+              : weighings === 1
+                ? t(', weighed once: ')
+                : t(', weighed {weighings} times: ', { weighings })}
             {amounts
               .map(({ what, unit, value, sd, assumed }) =>
                 weighings === 0

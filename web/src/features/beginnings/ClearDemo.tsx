@@ -28,21 +28,21 @@ export function ClearDemo({ beginnings, onClear, isBusy, refusal }: Props) {
         </p>
       </Panel>
     );
+  const counted = orders === 1 ? t('1 order') : t('{orders} orders', { orders });
   return (
     <Panel title={t('Demo')} pad={16}>
       <Stack gap={12}>
         <p>
-          {rich(
-            'This shop holds the demo: made-up customers and {orders} {which}. Clearing it takes orders, art, runs, quotes and the ledger away. Blanks, materials, machines, lots, house methods and prices stay as they are now; change what is not yours, or take it out of use.',
-            { orders, which: orders === 1 ? t('order') : t('orders') },
+          {t('This shop holds the demo: made-up customers and {orders}.', { orders: counted })}{' '}
+          {t(
+            'Clearing it takes orders, art, runs, quotes and the ledger away. Blanks, materials, machines, lots, house methods and prices stay as they are now; change what is not yours, or take it out of use.',
           )}
         </p>
         {ownOrders > 0 && (
           <p role="status">
-            {rich('◆ {which} taken in since: clearing takes {which2} too.', {
-              which: ownOrders === 1 ? t('One order was') : t('{ownOrders} orders were', { ownOrders }),
-              which2: ownOrders === 1 ? t('it') : t('them'),
-            })}
+            {ownOrders === 1
+              ? t('◆ One order was taken in since: clearing takes it too.')
+              : t('◆ {ownOrders} orders were taken in since: clearing takes them too.', { ownOrders })}
           </p>
         )}
         <div>
@@ -57,21 +57,21 @@ export function ClearDemo({ beginnings, onClear, isBusy, refusal }: Props) {
             <>
               <Button onClick={() => setIsAsked(false)}>{t('Leave it')}</Button>
               <Button look="primary" isBusy={isBusy} onClick={() => onClear(() => setIsAsked(false))}>
-                {rich('Clear {orders} {which}', { orders, which: orders === 1 ? t('order') : t('orders') })}
+                {t('Clear {orders}', { orders: counted })}
               </Button>
             </>
           }
         >
           <p>
-            {rich(
-              '{orders} {which} with art, runs, quotes and ledger are gone for good{n}. A backup brings them back: {link}.',
-              {
-                orders,
-                which: orders === 1 ? t('order') : t('orders'),
-                n: ownOrders > 0 && t(', {ownOrders} of them your own', { ownOrders }),
-                link: <Link to="/shop/backups">{t('look whether there is one')}</Link>,
-              },
-            )}
+            {ownOrders > 0
+              ? t(
+                  '{orders} with art, runs, quotes and ledger are gone for good, {ownOrders} of them your own.',
+                  { orders: counted, ownOrders },
+                )
+              : t('{orders} with art, runs, quotes and ledger are gone for good.', { orders: counted })}{' '}
+            {rich('A backup brings them back: {link}.', {
+              link: <Link to="/shop/backups">{t('look whether there is one')}</Link>,
+            })}
           </p>
           <Refusal {...refusal} />
         </Dialog>

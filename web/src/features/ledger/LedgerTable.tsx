@@ -140,7 +140,7 @@ function MadeTogether({ row: { runId, made, lots } }: { row: LedgerRow }) {
                 style={{ display: 'block', lineHeight: '28px' }}
                 to={`/ledger?${new URLSearchParams({ run: runId, step }).toString()}`}
               >
-                {rich('{n} with {others} more', { n: DONE[role] ?? role, others })}
+                {t('{done} with {others} more', { done: DONE[role] ?? role, others })}
               </Link>,
             ];
       })}

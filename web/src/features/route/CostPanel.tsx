@@ -58,10 +58,8 @@ export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props
           <Pressable isExpanded={isOpen} onClick={() => setOpen(!isOpen)}>
             <TwoLines>
               <strong>
-                {rich('Quote {money} {part}', {
-                  money: <Money cents={quote.totalCents} />,
-                  part: <span className="muted">{t('for all')}</span>,
-                })}
+                {rich('Quote {money}', { money: <Money cents={quote.totalCents} /> })}{' '}
+                <span className="muted">{t('for all')}</span>
               </strong>
               <span className="muted small">
                 {isOpen ? t('hide how it comes about') : t('show how it comes about')}
@@ -96,14 +94,15 @@ function QuoteTable({ quote }: { quote: Quote }) {
         keyOf={({ size }) => size}
       />
       <p className="small">
-        {rich('Cost over one minus the margin of {marginShare}{join}{which}', {
-          marginShare: percent(marginShare),
-          join: upCharges.map(({ what, cents }) => `, ${money(cents)} more for ${what}`).join(''),
-          which:
-            offShare === null
-              ? t(', no quantity break.')
-              : t(', {offShare} off for the quantity.', { offShare: percent(offShare) }),
-        })}
+        {[
+          t('Cost over one minus the margin of {margin}', { margin: percent(marginShare) }),
+          ...upCharges.map(({ what, cents }) =>
+            t('{money} more for {what}', { money: money(cents), what: t(what) }),
+          ),
+          offShare === null
+            ? t('no quantity break.')
+            : t('{off} off for the quantity.', { off: percent(offShare) }),
+        ].join(', ')}
       </p>
       <Chart title={t('Price each by quantity')} data={ladder} heightPx={180} />
       {assumptions.map((text) => (

@@ -7,7 +7,12 @@ import { useImportListMutation } from './shopApi.ts';
 import { Button, FileButton, Fold, Refusal, Row, SimpleTable, Stack } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
 
-const ACTIONS = { add: '◆ added', change: '◐ changed', same: '● as it is', refuse: '■ refused' } as const;
+const ACTIONS = {
+  add: t('◆ added'),
+  change: t('◐ changed'),
+  same: t('● as it is'),
+  refuse: t('■ refused'),
+} as const;
 
 interface Chosen {
   name: string;
@@ -61,11 +66,12 @@ export function ImportPanel({ list }: { list: ShopList }) {
           <>
             <p role="status">
               {report.isApplied
-                ? t('{name} is in: {count} {which} written.', {
-                    name: chosen.name,
-                    count: changes.length,
-                    which: changes.length === 1 ? t('record') : t('records'),
-                  })
+                ? changes.length === 1
+                  ? t('{name} is in: 1 record written.', { name: chosen.name })
+                  : t('{name} is in: {count} records written.', {
+                      name: chosen.name,
+                      count: changes.length,
+                    })
                 : isRefused
                   ? t(
                       '{name} has lines that cannot be taken. Nothing is changed: mend them and choose the file again.',
@@ -87,10 +93,9 @@ export function ImportPanel({ list }: { list: ShopList }) {
             />
             {report.untold > 0 && (
               <p>
-                {rich('{untold} more {which} cannot be taken: mend these first.', {
-                  untold: report.untold,
-                  which: report.untold === 1 ? t('line') : t('lines'),
-                })}
+                {report.untold === 1
+                  ? t('1 more line cannot be taken: mend these first.')
+                  : t('{count} more lines cannot be taken: mend these first.', { count: report.untold })}
               </p>
             )}
             {!report.isApplied && !isRefused && changes.length > 0 && (

@@ -10,6 +10,7 @@ import { useMemo, useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import type { FieldValues } from 'react-hook-form';
 import { Overtaken, useDraftForm } from '../../form/index.ts';
+import { useUnits } from '../../units/writingSlice.ts';
 import { RecordForm } from './RecordForm.tsx';
 import { fieldsOfRecord, filledRecord, newRecord, ofRecord } from './recordState.ts';
 import type { ShopRow } from './recordState.ts';
@@ -121,21 +122,22 @@ function BlankWords({ record }: { record: object }) {
   const share = (key: keyof Fibres): number => fibres[key] ?? 0;
   const all = fibresOf(Object.fromEntries(FIBRES.map((key) => [key, share(key)])));
   const whole = FIBRES.reduce((sum, key) => sum + all[key], 0);
+  const percent = Math.round(1000 * whole) / 10;
+  const system = useUnits();
   return (
     <p className="muted small" role="status">
-      {rich('Fibres together {n} %{which}.{n2}', {
-        n: Math.round(1000 * whole) / 10,
-        which: Math.abs(whole - 1) > 0.001 ? t(', they must make 100 %') : '',
-        n2:
-          massGM2 !== null &&
-          thicknessMm === null &&
-          t(' Thickness under the press, from mass and construction: {formatQuantity}.', {
-            formatQuantity: formatQuantity(
-              pressedThicknessMm({ fibres: all, massGM2, construction, thicknessMm }),
-              'length',
-            ),
-          }),
-      })}
+      {Math.abs(whole - 1) > 0.001
+        ? t('Fibres together {percent} %, they must make 100 %.', { percent })
+        : t('Fibres together {percent} %.', { percent })}
+      {massGM2 !== null &&
+        thicknessMm === null &&
+        ` ${t('Thickness under the press, from mass and construction: {thickness}.', {
+          thickness: formatQuantity(
+            pressedThicknessMm({ fibres: all, massGM2, construction, thicknessMm }),
+            'length',
+            system,
+          ),
+        })}`}
     </p>
   );
 }
@@ -147,11 +149,10 @@ function LearntWords({ learnt, fields }: { learnt: Learnt; fields: readonly Reco
   return (
     <p className="small" role="note">
       {rich(
-        '● Learnt from {weighings} {which} here: {join}. Routes are planned with that; what is written above is the assumption it was learnt from.',
+        '● Learnt from weighings here ({weighings}): {figures}. Routes are planned with that; what is written above is the assumption it was learnt from.',
         {
           weighings: learnt.weighings,
-          which: learnt.weighings === 1 ? t('weighing') : t('weighings'),
-          join: Object.entries(learnt.values)
+          figures: Object.entries(learnt.values)
             .map(([key, { value, sd }]) => `${titleOf(key)} ${value} ± ${sd}`)
             .join('; '),
         },

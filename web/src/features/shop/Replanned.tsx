@@ -14,15 +14,17 @@ export function Replanned({ changes, unchanged }: { changes: readonly Change[]; 
       title={
         none
           ? t('No route changed')
-          : t('{count} {which} planned anew', {
-              count: changes.length,
-              which: changes.length === 1 ? t('route was') : t('routes were'),
+          : changes.length === 1
+            ? t('1 route was planned anew')
+            : t('{count} routes were planned anew', { count: changes.length })
+      }
+      says={
+        unchanged === 1
+          ? t('1 draft came out the same; routes on the floor or run stay as they were')
+          : t('{unchanged} drafts came out the same; routes on the floor or run stay as they were', {
+              unchanged,
             })
       }
-      says={t('{unchanged} {which} came out the same; routes on the floor or run stay as they were', {
-        unchanged,
-        which: unchanged === 1 ? t('draft') : t('drafts'),
-      })}
     >
       <Rows>
         {changes.map(({ lineId, code, customer, problem, number, differences }) => (
