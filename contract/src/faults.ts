@@ -6,6 +6,9 @@ import type { FieldProblem } from './problems.ts';
 /** A finding of Ajv. */
 export type Fault = ErrorObject;
 
+/** How schemas are read, on the server and where checks of forms are compiled: every fault, with the schema it is about. */
+export const AJV_OPTIONS = { allErrors: true, verbose: true, strict: true, strictTypes: false } as const;
+
 /** What schemas say for forms, tables and sentences, not for checking. */
 export const FOR_PEOPLE = ['quantity', 'money', 'help', 'ask'] as const;
 

@@ -2,7 +2,7 @@ import { Ajv } from 'ajv';
 import type { ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
 import type { Static, TSchema } from 'typebox';
-import { FOR_PEOPLE, MOST_TOLD, faultsIn } from './faults.ts';
+import { AJV_OPTIONS, FOR_PEOPLE, MOST_TOLD, faultsIn } from './faults.ts';
 import { DomainError } from './problems.ts';
 import type { FieldProblem } from './problems.ts';
 
@@ -10,7 +10,7 @@ const strict = { ajv: makeAjv(false), compiled: new WeakMap<object, ValidateFunc
 const coercing = { ajv: makeAjv(true), compiled: new WeakMap<object, ValidateFunction>() };
 
 function makeAjv(coerceTypes: boolean): Ajv {
-  const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, strictTypes: false, coerceTypes });
+  const ajv = new Ajv({ ...AJV_OPTIONS, coerceTypes });
   addFormats(ajv);
   ajv.addVocabulary([...FOR_PEOPLE]);
   ajv.removeKeyword('uniqueItems'); // Ajv's own compares every item with every other

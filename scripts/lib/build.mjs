@@ -13,6 +13,7 @@ const SOURCES = [
   'web/src',
   'web/index.html',
   'web/vite.config.ts',
+  'scripts/lib/checks.mjs',
   'package-lock.json',
 ];
 
@@ -28,11 +29,11 @@ const BUNDLED =
 
 /** Builds server and web unless what is built is of these sources. */
 export async function ensureBuilt() {
+  const stamp = join(ROOT, 'server', 'dist', '.built-of');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === fingerprint()) return;
+  say('Building …');
   await compileChecks(); // which the pages are built of
   const wanted = fingerprint();
-  const stamp = join(ROOT, 'server', 'dist', '.built-of');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
-  say('Building …');
   await Promise.all([buildServer(), buildWeb()]);
   mkdirSync(join(ROOT, 'server', 'dist'), { recursive: true });
   writeFileSync(stamp, wanted);

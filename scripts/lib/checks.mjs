@@ -19,9 +19,9 @@ export default checks;
  */
 export async function compileChecks() {
   const { build } = await import('esbuild');
-  const { FORMS, FOR_PEOPLE } = await bundled(
+  const { FORMS, AJV_OPTIONS, FOR_PEOPLE } = await bundled(
     build,
-    'export * from "./forms.ts"; export { FOR_PEOPLE } from "./faults.ts";',
+    'export * from "./forms.ts"; export { AJV_OPTIONS, FOR_PEOPLE } from "./faults.ts";',
   );
   const fromContract = createRequire(join(ROOT, 'contract', 'package.json')); // its Ajv, not that of a tool
   const { Ajv, _ } = fromContract('ajv');
@@ -30,10 +30,7 @@ export async function compileChecks() {
   mkdirSync(SHEETS, { recursive: true });
   for (const [sheet, schemas] of Object.entries(FORMS)) {
     const ajv = new Ajv({
-      allErrors: true,
-      verbose: true,
-      strict: true,
-      strictTypes: false,
+      ...AJV_OPTIONS,
       code: { source: true, formats: _`require("ajv-formats/dist/formats").fullFormats` },
     });
     addFormats(ajv);

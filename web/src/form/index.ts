@@ -4,4 +4,5 @@ export type { Filled } from './check.ts';
 export { FilledText } from './FilledText.tsx';
 export { Overtaken } from './Overtaken.tsx';
 export { useDraftForm } from './useDraftForm.ts';
+export type { DraftForm } from './useDraftForm.ts';
 export { useFilled } from './useFilled.ts';

@@ -5,7 +5,7 @@ import { useKeys } from '../../keys/index.ts';
 import { useDispatch } from 'react-redux';
 import { serverNow } from '../../api/serverClock.ts';
 import { useDevice } from '../../api/liveSlice.ts';
-import { usePerson } from '../../person/personSlice.ts';
+import { useSignature } from '../../person/personSlice.ts';
 import type { RunEventKind, RunEventPayload } from '@saltflat/core/run';
 import { momentsOf, stepsByLine, titleIn } from './moments.ts';
 import type { Moment } from './moments.ts';
@@ -199,8 +199,7 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
 /** Puts an event in the outbox as the person at this device. */
 function useRecorder() {
   const dispatch = useDispatch();
-  const name = usePerson();
-  const by = name.trim() === '' ? 'not named' : name.trim();
+  const by = useSignature();
   const record = useCallback(
     (live: LiveRun, kind: RunEventKind, step: string | null, payload: RunEventPayload = {}) =>
       dispatch(eventHappened({ runId: live.run.id, event: makeEvent(kind, step, by, payload) })),

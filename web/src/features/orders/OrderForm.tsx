@@ -82,12 +82,7 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
 
   return (
     <Form onSubmit={filling.submit}>
-      <TicketFields
-        control={control}
-        customers={customers.map(({ name }) => name)}
-        problems={problems}
-        isNew={order === null}
-      />
+      <TicketFields filling={filling} customers={customers.map(({ name }) => name)} isNew={order === null} />
       {fields.map((field, i) => (
         <Controller
           key={field.id}
