@@ -65,10 +65,16 @@ export const JudgementQuery = strictObject({
   colourId: Type.String({ format: 'uuid', title: 'Garment colour' }),
   widthMm: Type.Number({ title: 'Printed width, mm', minimum: 5, maximum: 600 }),
   process: Process,
+  /** Of a large picture the answer at a first look is enough for now. */
+  isFirstLookEnough: Type.Optional(Type.Boolean({ title: 'A first look is enough' })),
 });
 export type JudgementQuery = Static<typeof JudgementQuery>;
 /** What stands out in an artwork as it would be printed, worst first. */
-export const Judgement = strictObject({ findings: Type.Array(ArtFinding) });
+export const Judgement = strictObject({
+  findings: Type.Array(ArtFinding),
+  /** It was looked at in small: all of its pixels may tell more. */
+  isFirstLook: Type.Boolean(),
+});
 export type Judgement = Static<typeof Judgement>;
 
 /** Whose image it is, asked once per artwork. */

@@ -1,4 +1,5 @@
 import type {
+  Artwork,
   Judgement,
   LedgerPage,
   LineOnOrder,
@@ -168,5 +169,27 @@ describe('art that stops the print', function () {
     const id = await keep();
     expect(await keep(), 'the same twice is one').to.equal(id);
     expect(await ask(id)).to.not.include('opaque-box');
+  });
+
+  it('is seen in small at first where it is large, and as it was measured from then on', async () => {
+    const background = { r: 11, g: 11, b: 11, alpha: 1 };
+    const disc = '<svg width="2000" height="2000"><circle cx="1000" cy="1000" r="900" fill="#d04"/></svg>';
+    const png = await sharp({ create: { width: 2600, height: 2600, channels: 4, background } })
+      .composite([{ input: Buffer.from(disc) }])
+      .png()
+      .toBuffer();
+    const { id: large } = (await upload(server, png, 'large.png')).body as Artwork;
+    const { styleId, colourId } = lineInput(server);
+    const ask = async (isFirstLookEnough: boolean): Promise<Judgement> => {
+      const query = { artworkId: large, styleId, colourId, widthMm: 200, process: 'dtf', isFirstLookEnough };
+      return (await server.api.post('/api/v1/judgements').send(query).expect(200)).body as Judgement;
+    };
+    const first = await ask(true);
+    expect(first.isFirstLook).to.equal(true);
+    expect(first.findings[0]).to.include({ code: 'opaque-box', severity: 'stop' });
+    const whole = await ask(false);
+    expect(whole.isFirstLook).to.equal(false);
+    expect(whole.findings[0]!.places).to.deep.equal([{ x: 0, y: 0, w: 2600, h: 2600 }]);
+    expect(await ask(true)).to.deep.equal(whole);
   });
 });

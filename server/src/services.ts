@@ -86,6 +86,7 @@ export function createServices(needs: Needs) {
     readCatalogue: () => catalogue.read(),
     preparations: (artworkId) => artworks.preparations(artworkId),
     artworkName: async (artworkId) => (await artworks.get(artworkId)).name,
+    atFirstLook: (artworkId, job) => artworks.atFirstLook(artworkId, job),
     takenMachines: () => runs.takenMachines(),
   });
   const sweep = new PlanSweep({ db, lines, orders: orderState, queue, now, log });

@@ -3,6 +3,8 @@ import type { BitPlane } from './bits.ts';
 import { detectOpaqueBox } from './boxDetection.ts';
 import { parseHex } from './colour.ts';
 import { listFindings } from './findings.ts';
+import type { SeenFigures } from './findings.ts';
+import type { Finding } from './finding.ts';
 import type { ArtFigures, ArtJob, WhiteFigures } from './artFigures.ts';
 import { DEFAULT_SEPARATION, defaultLaydown, measureInk, separator } from './ink.ts';
 import type { InkUse, Laydown, Separation } from './ink.ts';
@@ -12,6 +14,7 @@ import { finishScan, scanArt, scanRows, startScan } from './scan.ts';
 import type { ArtScan } from './scan.ts';
 import { findSoft, measuringShape, perimeterOf } from './shape.ts';
 import type { ShapeMasks } from './shape.ts';
+import { finish, keptStage, withShare } from './stages.ts';
 import { applyStep } from './steps/index.ts';
 import type { ArtStep } from './steps/index.ts';
 import { vanishingShare } from './thinParts.ts';
@@ -48,10 +51,16 @@ export interface ArtSession {
    * @throws RangeError for a width that is not positive or settings out of range
    */
   analysing: (job: ArtJob) => Generator<number, ArtAnalysis>;
+  /** What stands out alone, worst first, in about half the time: no white is laid, no ink and no water counted. */
+  judging: (job: ArtJob) => Generator<number, Finding[]>;
   /** Art and white alone: enough for a picture while a slider moves. */
   preview: (job: ArtJob) => { image: Pixels; scan: ArtScan; whites: Whites | null };
   /** Ink, powder and the like of a preview: of a smaller picture they are near what the whole one will say. */
   previewInk: (job: ArtJob) => InkUse;
+}
+
+interface Seen extends Pick<ArtAnalysis, 'image' | 'scan' | 'masks'> {
+  figures: SeenFigures & Pick<ArtFigures, 'box' | 'knockout'>;
 }
 
 const BAND_ROWS = 512;
@@ -63,6 +72,32 @@ const BAND_ROWS = 512;
  */
 export function openArt(original: Pixels): ArtSession {
   assertPixels(original);
+  const stages = stagesOf(original);
+
+  function preview(job: ArtJob): ReturnType<ArtSession['preview']> {
+    assertJob(job);
+    const { steps, widthMm, garment, process, underbase } = job;
+    const { image, scan } = finish(stages.stepped({ steps, widthMm }));
+    return { image, scan, whites: finish(stages.whitened({ steps, widthMm, garment, process, underbase })) };
+  }
+
+  function previewInk(job: ArtJob): InkUse {
+    const { image, scan, whites } = preview(job);
+    const pitchMm = job.widthMm / image.width;
+    const perimeterMm = perimeterOf(scan.shape, pitchMm);
+    return inkOf({ scan, whites, perimeterMm, pitchMm, job, ...constantsOf(job) });
+  }
+
+  return {
+    analysing: (job) => withShare(analysing(stages, job), PAUSES),
+    judging: (job) => withShare(judging(stages, job), PAUSES),
+    preview,
+    previewInk,
+  };
+}
+
+/** The parts of an analysis that are worth keeping for the next job. */
+function stagesOf(original: Pixels) {
   const scanned = keptStage((_: null) => scanning(original));
   const stepped = keptStage(function* ({ steps, widthMm }: Pick<ArtJob, 'steps' | 'widthMm'>) {
     return yield* stepping(original, yield* scanned(null), steps ?? [], widthMm);
@@ -87,63 +122,57 @@ export function openArt(original: Pixels): ArtSession {
     const work = startWhite(scan, widthMm / image.width, garment, process, settings, wanted);
     return work && (yield* layingWhite(work));
   });
+  return { scanned, stepped, shaped, whitened };
+}
+type Stages = ReturnType<typeof stagesOf>;
 
-  function* judging(job: ArtJob): Generator<void, ArtAnalysis> {
-    assertJob(job);
-    const { steps, widthMm, garment, process, underbase: ownUnderbase } = job;
-    const originalScan = yield* scanned(null);
-    const box = detectOpaqueBox(originalScan, garment);
-    yield;
-    const { image, scan, knockout } = yield* stepped({ steps, widthMm });
-    const boxLeft = scan === originalScan ? box : detectOpaqueBox(scan, garment);
-    const shape = yield* shaped({ steps, widthMm });
-    const whites = yield* whitened({ steps, widthMm, garment, process, underbase: ownUnderbase });
-    const pitchMm = widthMm / image.width;
-    const underbase = underbaseOf(job);
-    const { laydown, separation } = constantsOf(job);
-    const { perimeterMm } = shape.figures;
-    const printed = measurePrint({ scan, whites, perimeterMm, pitchMm, job, laydown, separation });
-    yield;
-    const bare = {
-      ...sizeOf(image, originalScan, widthMm),
-      box,
-      boxLeft,
-      knockout,
-      ...areasOf(scan, pitchMm, shape.masks.soft),
-      colours: coloursOf(scan),
-      ...shape.figures,
-      white: whiteFigures(scan, whites, pitchMm, underbase),
-      unprintableLightShare: unprintableShare(scan, whites, job),
-      ...printed,
-      underbase,
-      laydown,
-      separation,
-    };
-    const findings = listFindings(bare, shape.masks, scan, job);
-    return {
-      figures: { ...bare, warnings: listWarnings(bare, job), findings },
-      image,
-      scan,
-      whites,
-      masks: shape.masks,
-    };
-  }
+/** All that findings are told from. */
+function* seeing({ scanned, stepped, shaped }: Stages, job: ArtJob): Generator<void, Seen> {
+  assertJob(job);
+  const { steps, widthMm, garment } = job;
+  const originalScan = yield* scanned(null);
+  const box = detectOpaqueBox(originalScan, garment);
+  yield;
+  const { image, scan, knockout } = yield* stepped({ steps, widthMm });
+  const boxLeft = scan === originalScan ? box : detectOpaqueBox(scan, garment);
+  const shape = yield* shaped({ steps, widthMm });
+  const figures = {
+    ...sizeOf(image, originalScan, widthMm),
+    box,
+    boxLeft,
+    knockout,
+    ...areasOf(scan, widthMm / image.width, shape.masks.soft),
+    ...shape.figures,
+    unprintableLightShare: unprintableShare(scan, job),
+  };
+  return { image, scan, figures, masks: shape.masks };
+}
 
-  function preview(job: ArtJob): ReturnType<ArtSession['preview']> {
-    assertJob(job);
-    const { steps, widthMm, garment, process, underbase } = job;
-    const { image, scan } = finish(stepped({ steps, widthMm }));
-    return { image, scan, whites: finish(whitened({ steps, widthMm, garment, process, underbase })) };
-  }
+function* judging(stages: Stages, job: ArtJob): Generator<void, Finding[]> {
+  const { figures, masks, scan } = yield* seeing(stages, job);
+  return listFindings(figures, masks, scan, job);
+}
 
-  function previewInk(job: ArtJob): InkUse {
-    const { image, scan, whites } = preview(job);
-    const pitchMm = job.widthMm / image.width;
-    const perimeterMm = perimeterOf(scan.shape, pitchMm);
-    return inkOf({ scan, whites, perimeterMm, pitchMm, job, ...constantsOf(job) });
-  }
-
-  return { analysing: (job) => withShare(judging(job), PAUSES), preview, previewInk };
+function* analysing(stages: Stages, job: ArtJob): Generator<void, ArtAnalysis> {
+  const { image, scan, figures: seen, masks } = yield* seeing(stages, job);
+  const { steps, widthMm, garment, process, underbase: ownUnderbase } = job;
+  const whites = yield* stages.whitened({ steps, widthMm, garment, process, underbase: ownUnderbase });
+  const { pitchMm, perimeterMm } = seen;
+  const underbase = underbaseOf(job);
+  const { laydown, separation } = constantsOf(job);
+  const printed = measurePrint({ scan, whites, perimeterMm, pitchMm, job, laydown, separation });
+  yield;
+  const bare = {
+    ...seen,
+    colours: coloursOf(scan),
+    white: whiteFigures(scan, whites, pitchMm, underbase),
+    ...printed,
+    underbase,
+    laydown,
+    separation,
+  };
+  const findings = listFindings(seen, masks, scan, job);
+  return { figures: { ...bare, warnings: listWarnings(bare, job), findings }, image, scan, whites, masks };
 }
 
 /** Laydowns and separation of a job: its own, else the process's. */
@@ -156,28 +185,7 @@ const constantsOf = ({
   separation: { ...DEFAULT_SEPARATION, ...definedOf(separation) },
 });
 
-const PAUSES = 24; // of a judgement at usual sizes: only how fast the share grows hangs on it
-
-/** Remembers the last answer of a stage: it is worked out again only when what it hangs on has changed. */
-function keptStage<I, T>(work: (input: I) => Generator<void, T>): (input: I) => Generator<void, T> {
-  let kept: { key: string; value: T } | null = null;
-  return function* (input) {
-    const key = JSON.stringify(input);
-    if (kept?.key === key) return kept.value;
-    kept = null; // frees the former answer before the next takes its room
-    const value = yield* work(input);
-    kept = { key, value };
-    return value;
-  };
-}
-
-/** Runs a generator to its end. */
-function finish<T>(work: Generator<unknown, T>): T {
-  for (;;) {
-    const { done, value } = work.next();
-    if (done) return value;
-  }
-}
+const PAUSES = 24; // of an analysis at usual sizes: only how fast the share grows hangs on it
 
 const underbaseOf = ({ process, underbase }: Pick<ArtJob, 'process' | 'underbase'>): UnderbaseSettings => ({
   ...defaultUnderbase(process),
@@ -204,15 +212,6 @@ function* scanning(image: Pixels): Generator<void, ArtScan> {
     yield;
   }
   return finishScan(work);
-}
-
-/** Lets a generator's pauses through as a growing share. */
-function* withShare<T>(work: Generator<unknown, T>, pauses: number): Generator<number, T> {
-  for (let i = 1; ; i++) {
-    const { done, value } = work.next();
-    if (done) return value;
-    yield i / (i + pauses / 4); // never quite one, however many there are
-  }
 }
 
 /** What the white wanted under each colour hangs on. */
@@ -404,10 +403,10 @@ function whiteFigures(
 
 const NEEDS_WHITE = 0.1; // least white above which a colour is lost without any
 
-function unprintableShare({ colours, alphaPx }: ArtScan, whites: Whites | null, job: ArtJob): number | null {
+function unprintableShare({ colours, alphaPx, box }: ArtScan, job: ArtJob): number | null {
   const getsWhite = job.process === 'dtf' || job.process === 'dtg-dark' || job.underbase?.lightTints === true;
   if (getsWhite && !(job.process === 'sub')) return null;
-  if (alphaPx === 0 || whites === null) return 0;
+  if (alphaPx === 0 || box === null) return 0;
   const garment = parseHex(job.garment);
   let lost = 0;
   colours.forEach((number, rgb) => {

@@ -2,6 +2,7 @@ import { markLike } from './boxDetection.ts';
 import type { BitPlane } from './bits.ts';
 import { parseHex } from './colour.ts';
 import type { ArtFigures, ArtJob } from './artFigures.ts';
+import type { InkUse } from './ink.ts';
 import { likeColours } from './likeColours.ts';
 import { FINDING_CODES } from './finding.ts';
 import type { Finding, FindingCode, Fix } from './finding.ts';
@@ -23,7 +24,21 @@ import {
   isTooDark,
 } from './warnings.ts';
 
-type Bare = Omit<ArtFigures, 'warnings' | 'findings'>;
+/** The figures that findings are told from: size, areas and shape; neither white nor ink nor water. */
+export type SeenFigures = Omit<
+  ArtFigures,
+  | keyof InkUse
+  | 'box'
+  | 'knockout'
+  | 'colours'
+  | 'white'
+  | 'water'
+  | 'warnings'
+  | 'findings'
+  | 'underbase'
+  | 'laydown'
+  | 'separation'
+>;
 
 /** Places that are listed one by one; all are on the picture's layer. */
 const PLACES = 60;
@@ -36,7 +51,7 @@ const LEAST_WIDTH_MM = 20;
 
 /** What stands out in the art as printed, worst first. */
 export function listFindings(
-  figures: Bare,
+  figures: SeenFigures,
   masks: ShapeMasks & { soft: BitPlane },
   scan: ArtScan,
   job: ArtJob,
@@ -54,10 +69,11 @@ export function listFindings(
     garmentFinding(figures, scan, job),
     marginFinding(figures),
   ];
-  return found
-    .filter((one) => one !== null)
-    .sort((p, q) => FINDING_CODES.indexOf(p.code) - FINDING_CODES.indexOf(q.code));
+  return worstFirst(found.filter((one) => one !== null));
 }
+
+export const worstFirst = (findings: readonly Finding[]): Finding[] =>
+  [...findings].sort((p, q) => FINDING_CODES.indexOf(p.code) - FINDING_CODES.indexOf(q.code));
 
 function finding(
   code: FindingCode,
@@ -84,7 +100,15 @@ function placesOf(bits: BitPlane): { places: Box[]; placeCount: number } {
   return { places: largestPartBoxes(parts, PLACES), placeCount: parts.count };
 }
 
-function resolutionFindings({ dpi, px, src, widthMm }: Bare): Finding[] {
+/** What pixels on an inch say: too few, too many, or fewer than they seem. */
+export function resolutionFindings({
+  dpi,
+  px,
+  src,
+  widthMm,
+}: Pick<SeenFigures, 'dpi' | 'px' | 'widthMm'> & {
+  src: Pick<SeenFigures['src'], 'nnScale' | 'trueDpi'>;
+}): Finding[] {
   const found: Finding[] = [];
   const goodMm = (25.4 * px[0]) / GOOD_DPI;
   const smaller: Fix[] =
@@ -106,7 +130,7 @@ function resolutionFindings({ dpi, px, src, widthMm }: Bare): Finding[] {
   return found;
 }
 
-function boxFindings({ boxLeft, bbox }: Bare): Finding[] {
+function boxFindings({ boxLeft, bbox }: SeenFigures): Finding[] {
   const places = bbox ? [bbox] : [];
   switch (boxLeft.kind) {
     case 'none':
@@ -138,7 +162,7 @@ function boxFindings({ boxLeft, bbox }: Bare): Finding[] {
 const BOX_TOLERANCE = 8;
 const BOX_FADE = 14;
 
-function inkFindings({ src, unprintableLightShare }: Bare): Finding[] {
+function inkFindings({ src, unprintableLightShare }: SeenFigures): Finding[] {
   const found: Finding[] = [];
   if ((unprintableLightShare ?? 0) > UNPRINTABLE_SHARE)
     found.push(finding('needs-white', 'warn', { share: unprintableLightShare ?? 0 }));
@@ -146,7 +170,7 @@ function inkFindings({ src, unprintableLightShare }: Bare): Finding[] {
   return found;
 }
 
-function softFinding({ softShare, semiShare }: Bare, soft: BitPlane): Finding | null {
+function softFinding({ softShare, semiShare }: SeenFigures, soft: BitPlane): Finding | null {
   if (softShare <= SOFT_SHARE) return null;
   const fixes = [
     stepFix({ kind: 'screen-soft', cellMm: 1 }),
@@ -155,7 +179,7 @@ function softFinding({ softShare, semiShare }: Bare, soft: BitPlane): Finding | 
   return finding('soft-alpha', 'warn', { softShare, semiShare }, { ...placesOf(soft), fixes });
 }
 
-function lineFindings({ thin, gap }: Bare, masks: ShapeMasks, { process }: ArtJob): Finding[] {
+function lineFindings({ thin, gap }: SeenFigures, masks: ShapeMasks, { process }: ArtJob): Finding[] {
   const found: Finding[] = [];
   const fixes = (thinnerThanMm: number): Fix[] => [stepFix({ kind: 'thicken', thinnerThanMm, byMm: 0.2 })];
   if (thin['0.3'] > HAIRLINE_SHARE) {
@@ -172,7 +196,11 @@ function lineFindings({ thin, gap }: Bare, masks: ShapeMasks, { process }: ArtJo
   return found;
 }
 
-function solidFinding({ solid }: Bare, masks: ShapeMasks, { process, garment }: ArtJob): Finding | null {
+function solidFinding(
+  { solid }: SeenFigures,
+  masks: ShapeMasks,
+  { process, garment }: ArtJob,
+): Finding | null {
   if (solid.circleMm <= SOLID_CIRCLE_MM.large) return null;
   const isStiff = solid.circleMm > SOLID_CIRCLE_MM.stiff;
   const fixes = [
@@ -187,7 +215,7 @@ function solidFinding({ solid }: Bare, masks: ShapeMasks, { process, garment }: 
   );
 }
 
-function partFindings({ parts }: Bare, masks: ShapeMasks): Finding[] {
+function partFindings({ parts }: SeenFigures, masks: ShapeMasks): Finding[] {
   const found: Finding[] = [];
   if (parts.specks > MANY_SPECKS.count || parts.speckShare > MANY_SPECKS.share) {
     const fixes = [stepFix({ kind: 'drop-specks', smallerThanMm2: SPECK_MM2 })];
@@ -200,7 +228,7 @@ function partFindings({ parts }: Bare, masks: ShapeMasks): Finding[] {
 }
 
 function garmentFinding(
-  { boxLeft, inkMm2 }: Bare,
+  { boxLeft, inkMm2 }: SeenFigures,
   scan: ArtScan,
   { garment, process }: ArtJob,
 ): Finding | null {
@@ -217,7 +245,7 @@ function garmentFinding(
   );
 }
 
-function marginFinding({ px: [width, height], bbox, pitchMm }: Bare): Finding | null {
+function marginFinding({ px: [width, height], bbox, pitchMm }: SeenFigures): Finding | null {
   if (bbox === null) return null;
   const leftMm = bbox.x * pitchMm;
   const topMm = bbox.y * pitchMm;

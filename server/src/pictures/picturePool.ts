@@ -9,7 +9,7 @@ const PROCESSES = 2;
 /** Megapixels under way at once: one of the largest alone, or two of half of it. */
 const MOST_MEGAPIXELS = 110;
 const IDLE_MS = 30_000;
-/** After one of these a process is let go: what it took it does not give back. */
+/** After one of these a process is let go: what it took it does not give back. A thumbnail is shrunk row by row and takes little. */
 const LARGE_MEGAPIXELS = 30;
 
 /** A process that dies may have been the machine's fault; one that dies again was this picture's. */
@@ -25,6 +25,8 @@ export interface PictureWork<K extends PictureKind> {
   bytes: () => Promise<Buffer>;
   /** Told the share done, 0–1. */
   onProgress?: (share: number) => void;
+  /** Somebody waits at the screen for something short: it does not stand behind what takes long. */
+  isGlance?: boolean;
 }
 
 /** Where pictures are read, cleaned, drawn and encoded: processes apart from the one that answers, in a queue by megapixels. */
@@ -49,12 +51,18 @@ export function createPicturePool(limits: (megapixels: number) => TaskLimits = l
     patienceMs: 60_000,
     busy: 'More pictures are being worked on than can wait. Try again in a moment.',
   });
+  const glances = new Turns({
+    most: 1,
+    waiting: 40,
+    patienceMs: 60_000,
+    busy: 'More pictures are being looked at than can wait. Try again in a moment.',
+  });
   const children = new Children();
   return {
-    run: ({ kind, question, megapixels, bytes, onProgress }, use) =>
+    run: ({ kind, question, megapixels, bytes, onProgress, isGlance = false }, use) =>
       // it has limits of its own: whoever asked for it waits for it
       Watch.uncounted(() =>
-        turns.take(Math.max(megapixels, MOST_MEGAPIXELS / PROCESSES), async () => {
+        (isGlance ? glances : turns).take(Math.max(megapixels, MOST_MEGAPIXELS / PROCESSES), async () => {
           const input = { ...question, bytes: await bytes() } as never; // the kind says what is asked
           const how = { limits: limits(megapixels), ...(onProgress ? { onProgress } : {}) };
           for (let attempt = 1; ; attempt++) {
@@ -65,7 +73,7 @@ export function createPicturePool(limits: (megapixels: number) => TaskLimits = l
               if (!(error instanceof ChildDied)) throw error;
               if (attempt === MOST_ATTEMPTS) throw tooHeavy(question.name, OUT_OF_MEMORY, error);
             } finally {
-              children.giveBack(child, megapixels > LARGE_MEGAPIXELS);
+              children.giveBack(child, megapixels > LARGE_MEGAPIXELS && kind !== 'thumbnail');
             }
           }
         }),

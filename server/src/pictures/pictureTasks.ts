@@ -1,7 +1,7 @@
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
-import { openArt, renderPlane } from '@saltflat/core/artwork';
-import type { ArtAnalysis, ArtFigures, ArtJob, Plane } from '@saltflat/core/artwork';
+import { firstLook, firstLookFactor, openArt, renderPlane } from '@saltflat/core/artwork';
+import type { ArtAnalysis, ArtFigures, ArtJob, Finding, Plane } from '@saltflat/core/artwork';
 import { atOnce } from '@saltflat/core/task';
 import type { AnswerOf, InputOf, Task, Tasks } from '@saltflat/core/task';
 import { cleanSvg } from './cleanSvg.ts';
@@ -32,11 +32,12 @@ interface Analysing<Input, Answer> {
   steps: Generator<number, ArtAnalysis>;
   answer: Answer | null;
 }
+type ArtInput = Kept & { job: ArtJob };
 
 const ENCODING = 0.05; // share of the work that is left once all is measured (assumption)
 
 /** An artwork measured whole, step by step, and what is made of that. */
-const measured = <Input extends Kept & { job: ArtJob }, Answer>(
+const measured = <Input extends ArtInput, Answer>(
   finish: (analysis: ArtAnalysis, input: Input) => Answer | Promise<Answer>,
 ): Task<Input, Analysing<Input, Answer>, Answer> => ({
   start: async (input) => {
@@ -67,14 +68,19 @@ export const PICTURE_TASKS = {
     const { data, width, height } = await decodePixels(drawnFrom(kept), kept.widthPx, maxPx);
     return { width, height, bytes: await compress(data, { level: 1 }) };
   }),
-  figures: measured<Kept & { job: ArtJob }, Drawn>(({ figures }) => ({ figures, bytes: NOTHING })),
-  plane: measured<Kept & { job: ArtJob; plane: Plane; format: PlaneFormat }, Drawn>(
+  firstLook: atOnce(async ({ job, ...kept }: ArtInput): Promise<Bytes & { findings: Finding[] }> => {
+    const { data, width, height } = await decodePixels(drawnFrom(kept), kept.widthPx, null);
+    const image = { width, height, data };
+    return { findings: firstLook(image, job, firstLookFactor(image, job)), bytes: NOTHING };
+  }),
+  figures: measured<ArtInput, Drawn>(({ figures }) => ({ figures, bytes: NOTHING })),
+  plane: measured<ArtInput & { plane: Plane; format: PlaneFormat }, Drawn>(
     async (analysis, { job, plane, format }) => ({
       figures: analysis.figures,
       bytes: await encodePlane(renderPlane(plane, analysis, job), format),
     }),
   ),
-  composite: measured<Kept & { job: ArtJob; maxPx: number; isCropped: boolean }, Drawn>(
+  composite: measured<ArtInput & { maxPx: number; isCropped: boolean }, Drawn>(
     async (analysis, { job, maxPx, isCropped }) => ({
       figures: analysis.figures,
       bytes: await encodeComposite(renderPlane('composite', analysis, job), analysis.figures, {

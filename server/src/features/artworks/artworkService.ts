@@ -8,7 +8,8 @@ import type {
   PreparationInput,
   RightsInput,
 } from '@saltflat/contract';
-import type { ArtFigures, ArtJob, Plane } from '@saltflat/core/artwork';
+import { firstLookFactor } from '@saltflat/core/artwork';
+import type { ArtFigures, ArtJob, Finding, Plane } from '@saltflat/core/artwork';
 import type { Tx } from '../../db/connection.ts';
 import type { KeptPicture, Look, Pictures, PlaneFormat } from '../../pictures/index.ts';
 import type { ArtworkStore } from './artworkStore.ts';
@@ -121,6 +122,20 @@ export class ArtworkService {
     const { figures } = await pictures.run(how, (done) => done);
     await artworks.keepFigures(id, jobKey, figures);
     return figures;
+  }
+
+  /**
+   * What stands out in an artwork for a job, worst first, sooner than all of its figures: of a large one that was not measured
+   * yet, as seen in small.
+   */
+  async atFirstLook(id: string, job: ArtJob): Promise<{ findings: Finding[]; isFirstLook: boolean }> {
+    const known = await this.needs.artworks.figures(id, JSON.stringify(job));
+    if (known) return { findings: known.findings, isFirstLook: false };
+    const { kept, megapixels, bytes } = await this.kept(id);
+    const question = { job, ...kept };
+    const work = { kind: 'firstLook', question, megapixels, bytes, isGlance: true } as const;
+    const isFirstLook = firstLookFactor({ width: kept.widthPx, height: kept.heightPx }, job) > 1;
+    return this.needs.pictures.run(work, ({ findings }) => ({ findings, isFirstLook }));
   }
 
   /** A plane of an artwork for a job as a file, at the print's own resolution. */

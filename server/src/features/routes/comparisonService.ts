@@ -9,7 +9,7 @@ import type {
   LineDocument,
   Preparation,
 } from '@saltflat/contract';
-import type { PrintProcess } from '@saltflat/core/artwork';
+import type { ArtJob, PrintProcess } from '@saltflat/core/artwork';
 import type { Garment } from '@saltflat/core/blank';
 import type { Comparison, ComparisonInput } from '@saltflat/core/compare';
 import { PROCESSES, PROCESS_MODULES, artJobFor, needsWhite, printNeedsOf } from '@saltflat/core/route';
@@ -24,6 +24,7 @@ interface Needs {
   readCatalogue: () => Promise<Catalogue>;
   preparations: (artworkId: string) => Promise<Preparation[]>;
   artworkName: (artworkId: string) => Promise<string>;
+  atFirstLook: (artworkId: string, job: ArtJob) => Promise<Judgement>;
   /** Machines that a run is on at this moment. */
   takenMachines: () => Promise<ComparisonAnswer['taken']>;
 }
@@ -79,6 +80,7 @@ export class ComparisonService {
     preparationId = null,
     process,
     widthMm,
+    isFirstLookEnough = false,
     ...query
   }: JudgementQuery): Promise<Judgement> {
     const catalogue = await this.needs.readCatalogue();
@@ -93,7 +95,9 @@ export class ComparisonService {
       garment,
       equipment: equipmentOf(catalogue),
     });
-    return { findings: (await this.needs.planner.measured(artworkId, job)).findings };
+    if (isFirstLookEnough) return this.needs.atFirstLook(artworkId, job);
+    const { findings } = await this.needs.planner.measured(artworkId, job);
+    return { findings, isFirstLook: false };
   }
 
   private async written({

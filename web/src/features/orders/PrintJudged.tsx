@@ -26,7 +26,11 @@ const TYPING_MS = 350;
 /** Judges a print's art as soon as it is there, and again for what is chosen meanwhile; mends it by one press. */
 export function PrintJudged({ line, print, onChange }: Props) {
   const query = useSettled(queryOf(line, print), TYPING_MS);
-  const { data, error, isFetching, refetch } = useJudgementQuery(query ?? skipToken);
+  const first = useJudgementQuery(query ? { ...query, isFirstLookEnough: true } : skipToken);
+  // a large picture is seen in small at first, so that nobody waits for what its last pixel says
+  const isAllAsked = first.currentData?.isFirstLook === true;
+  const all = useJudgementQuery(query && isAllAsked ? query : skipToken);
+  const { data, error, isFetching, refetch } = isAllAsked && (all.currentData || all.error) ? all : first;
   const [makeReady] = useMakeReadyMutation();
   const attempt = useAttempt();
   const by = useSignature();
@@ -74,7 +78,13 @@ export function PrintJudged({ line, print, onChange }: Props) {
         onUndo={() => keep(steps.slice(0, -1))}
         isBusy={attempt.isBusy('mend') || isFetching}
         refusal={attempt.refusal('mend')}
-      />
+      >
+        {data.isFirstLook && (
+          <p className="muted small" role="status">
+            {t('At a first look. All of its pixels are being measured: that may tell more.')}
+          </p>
+        )}
+      </JudgedArt>
     </Suspense>
   );
 }
