@@ -131,7 +131,7 @@ export async function finishStep(page: Page, title: string): Promise<void> {
   const next = page.getByRole('region', { name: 'Next' });
   const start = next.getByRole('button', { name: /^Start/ });
   const started = await startShown(page, title);
-  if (started) {
+  if (started.length > 0) {
     const onMachines = started.reduce(
       (buttons, word) => buttons.filter({ hasText: word }),
       page.getByRole('region', { name: 'Stations' }).getByRole('button'),
@@ -145,8 +145,12 @@ export async function finishStep(page: Page, title: string): Promise<void> {
   }
   // bursts and turns, each with its own countdown
   const done = next.getByRole('button', { name: /^Done/ });
-  for (let phase = 0; phase < 12 && !(await done.isVisible()); phase++)
-    await next.getByRole('button', { name: /^Next/ }).click();
+  const turn = next.getByRole('button', { name: /^Next/ });
+  for (let phase = 0; phase < 12; phase++) {
+    await expect(done.or(turn).first()).toBeVisible();
+    if (await done.isVisible()) break;
+    await turn.click();
+  }
   await done.click();
 }
 
@@ -154,13 +158,25 @@ export async function finishStep(page: Page, title: string): Promise<void> {
  * Starts the step that is shown, in the instant in which it is read what it is of: on a slow machine another may be asked
  * for between a look and a press.
  *
- * @returns its order and part; `null` where it goes on already
+ * @returns its order and part; none where it goes on already
  */
-const startShown = (page: Page, title: string): Promise<string[] | null> =>
-  page.getByRole('region', { name: 'Next' }).evaluate((region, wanted) => {
-    const button = [...region.querySelectorAll('button')].find((own) => own.textContent.startsWith('Start'));
-    if (!button || region.querySelector('h2')?.textContent !== wanted) return null;
-    const words = [...region.querySelectorAll(':scope > div:first-child > span')].slice(0, 2);
-    button.click();
-    return words.map((own) => own.textContent);
-  }, title);
+async function startShown(page: Page, title: string): Promise<string[]> {
+  const region = page.getByRole('region', { name: 'Next' });
+  let started: string[] | null = null;
+  await expect
+    .poll(async () => {
+      started = await region.evaluate((own, wanted) => {
+        if (own.querySelector('h2')?.textContent !== wanted) return null;
+        const button = (name: string): HTMLButtonElement | undefined =>
+          [...own.querySelectorAll('button')].find(({ textContent }) => textContent.startsWith(name));
+        if (button('Done') ?? button('Next')) return [];
+        const words = [...own.querySelectorAll(':scope > div:first-child > span')].slice(0, 2);
+        const start = button('Start');
+        start?.click();
+        return start ? words.map(({ textContent }) => textContent) : null; // what was there before is just being taken away
+      }, title);
+      return started;
+    })
+    .not.toBeNull();
+  return started ?? [];
+}
