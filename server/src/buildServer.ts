@@ -10,6 +10,7 @@ import type { Database } from './db/connection.ts';
 import { listen } from './db/listen.ts';
 import { MIGRATIONS, createMigrator, onceAtStart, refuseUnready } from './db/migrator.ts';
 import { DEMO_ORDERS } from '@saltflat/demo';
+import type { DemoOrder } from '@saltflat/demo';
 import { DemoNotes } from './demo/demoNotes.ts';
 import { seedDemo } from './demo/seedDemo.ts';
 import { seedOnce } from './demo/seedOnce.ts';
@@ -60,6 +61,8 @@ export interface ServerOptions {
   now: () => number;
   /** Fill an empty database with the made-up shop. */
   isDemo: boolean;
+  /** What was ordered in the made-up shop. */
+  demoOrders?: readonly DemoOrder[];
   /** Take jobs from the queue as well; a worker does nothing else. */
   isWorking?: boolean;
   /** Where backups are kept, and PostgreSQL's program that makes them; `null` for a server without a home of its own. */
@@ -77,7 +80,7 @@ export interface Ground {
 
 /** Opens the database, brings it up to date, fills an empty demo: once, with all other processes held off. */
 export async function openGround(options: ServerOptions): Promise<Ground> {
-  const { databaseUrl, log, now, isDemo } = options;
+  const { databaseUrl, log, now, isDemo, demoOrders = DEMO_ORDERS } = options;
   const db = connect(databaseUrl);
   const clock = createClock(now);
   const pictures = createPicturePool();
@@ -99,7 +102,7 @@ export async function openGround(options: ServerOptions): Promise<Ground> {
     await createMigrator(starting.sequelize).up();
     const opened = await openPlanQueue(databaseUrl, starting.sequelize, log);
     const made = createServices({ ...needs, queue: opened });
-    if (isDemo) await seedOnce(db, made, clock);
+    if (isDemo) await seedOnce(db, made, { clock, orders: demoOrders });
     return { queue: opened, services: made };
   }).finally(() => starting.sequelize.close());
   const stop = async (): Promise<void> => {
@@ -121,6 +124,20 @@ export async function startWorking({ queue, services }: Ground): Promise<void> {
   services.keys.start();
 }
 
+const createBeginnings = (
+  { db, clock, services }: Ground,
+  { demoOrders = DEMO_ORDERS, log }: ServerOptions,
+): BeginningService =>
+  new BeginningService({
+    db,
+    notes: new DemoNotes(db),
+    seed: (onProgress) => seedDemo(services, { clock, orders: demoOrders, onProgress }),
+    demoOrders: demoOrders.length,
+    watched: (work) => services.jobs.run('fill-demo', WHOLE_SHOP, work),
+    share: () => services.jobs.underWay('fill-demo', WHOLE_SHOP),
+    log,
+  });
+
 /** What work on the whole shop is about. */
 const WHOLE_SHOP = '00000000-0000-0000-0000-000000000000';
 const BACKUP_LOCK = 7_258_352; // any number, the same for every process of this database
@@ -140,15 +157,7 @@ export async function buildServer(options: ServerOptions) {
     [simulateDevice(SCALE, 11, clock.now()), simulateDevice(HYGROMETER, 23, clock.now())],
     clock.now,
   );
-  const beginnings = new BeginningService({
-    db,
-    notes: new DemoNotes(db),
-    seed: (onProgress) => seedDemo(services, clock, onProgress),
-    demoOrders: DEMO_ORDERS.length,
-    watched: (work) => services.jobs.run('fill-demo', WHOLE_SHOP, work),
-    share: () => services.jobs.underWay('fill-demo', WHOLE_SHOP),
-    log: options.log,
-  });
+  const beginnings = createBeginnings(ground, options);
   const live = createLiveStream(clock.now);
   devices.subscribe((device) => live.send({ kind: 'device', device }));
   const everything: LiveMessage = { kind: 'changed', noun: 'everything', id: '' };

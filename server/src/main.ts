@@ -1,6 +1,7 @@
 import { once } from 'node:events';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { DEMO_ORDERS } from '@saltflat/demo';
 import { checkBackup, dumpRange, readEveryPlace, writeBackup } from './backup/index.ts';
 import { buildServer, openGround, startWorking } from './buildServer.ts';
 import type { ServerOptions } from './buildServer.ts';
@@ -53,6 +54,7 @@ async function main(): Promise<void> {
     log,
     now: Date.now,
     isDemo: process.env.SALTFLAT_DEMO !== '0',
+    demoOrders: DEMO_ORDERS.slice(0, Number(process.env.SALTFLAT_DEMO_ORDERS ?? DEMO_ORDERS.length)),
     isWorking: own === 'all',
     backups: backups(),
   };

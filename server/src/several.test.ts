@@ -1,10 +1,10 @@
 import { spawn } from 'node:child_process';
 import type { Catalogue, LiveMessage, Order, OrderPage, Run, RunReceipt } from '@saltflat/contract';
-import { DEMO_BLANKS, DEMO_ORDERS } from '@saltflat/demo';
+import { DEMO_BLANKS } from '@saltflat/demo';
 import { expect } from 'chai';
 import pg from 'pg';
 import { MIGRATIONS } from './db/migrator.ts';
-import { PROGRAM, kill, startProgram } from './testing/program.ts';
+import { FEW_ORDERS, PROGRAM, kill, startProgram } from './testing/program.ts';
 import type { Program } from './testing/program.ts';
 import { createDatabase, discPng, doneEvents, until } from './testing/testServer.ts';
 
@@ -81,8 +81,8 @@ describe('several processes on one database', function () {
     const { styles } = await get<Catalogue>(two.url, '/catalogue');
     expect(styles).to.have.lengthOf(DEMO_BLANKS.length);
     const { items } = await get<OrderPage>(one.url, '/orders?limit=200');
-    expect(items).to.have.lengthOf(DEMO_ORDERS.length);
-    expect(new Set(items.map(({ code }) => code)).size).to.equal(DEMO_ORDERS.length);
+    expect(items).to.have.lengthOf(FEW_ORDERS);
+    expect(new Set(items.map(({ code }) => code)).size).to.equal(FEW_ORDERS);
 
     // taken in on one, planned by the worker, seen live on the other
     const { heard, leave } = hear(two.url);
@@ -157,7 +157,9 @@ describe('several processes on one database', function () {
     );
     const second = await start('all');
     const { items } = await get<OrderPage>(second.url, '/orders?limit=200');
-    expect(items.map(({ code }) => code).sort()).to.deep.equal(DEMO_ORDERS.map((_own, i) => `K-${201 + i}`));
+    expect(items.map(({ code }) => code).sort()).to.deep.equal(
+      Array.from({ length: FEW_ORDERS }, (_own, i) => `K-${201 + i}`),
+    );
     expect((await get<Catalogue>(second.url, '/catalogue')).styles).to.have.lengthOf(DEMO_BLANKS.length);
     await client.end();
   });

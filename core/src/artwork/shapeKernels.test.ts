@@ -143,9 +143,18 @@ describe('gapFinder', () => {
 });
 
 describe('findLargestCircle', () => {
+  /** Shapes thinner than the cells it looks at first, and some that are wider than several of them. */
+  const thinAndWide = fc
+    .tuple(masks, fc.constantFrom(1, 1, 6))
+    .map(([bits, times]) =>
+      bitsWhere(times * bits.width, times * bits.height, (x, y) =>
+        hasBit(bits, Math.floor(x / times), Math.floor(y / times)),
+      ),
+    );
+
   it('reaches the largest distance of a full transform', () => {
     fc.assert(
-      fc.property(masks, (bits) => {
+      fc.property(thinAndWide, (bits) => {
         const inside = new Uint8Array(bits.width * bits.height);
         for (let i = 0; i < inside.length; i++)
           inside[i] = hasBit(bits, i % bits.width, Math.floor(i / bits.width)) ? 1 : 0;

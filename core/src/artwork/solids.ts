@@ -28,7 +28,8 @@ const CELL = 16;
 
 /**
  * The largest circle inside a shape, exactly: branch and bound over cells of pixels. Distance to the outside changes by at most
- * one px per px, so a cell's middle bounds all of it; only cells that may still hold the largest are split.
+ * one px per px, so a cell's middle bounds all of it; only cells that may still hold the largest are split. Where cells tell
+ * nothing, since all of the shape is thinner than they are, its pixels are thinned out first.
  */
 export function findLargestCircle(shape: BitPlane): LargestCircle {
   const box = boundsOfBits(shape);
@@ -39,6 +40,7 @@ export function findLargestCircle(shape: BitPlane): LargestCircle {
   const slack = (CELL - 1) * Math.SQRT2;
   let sure = 0;
   for (const d of coarse) if (CELL * d - slack > sure) sure = CELL * d - slack;
+  if (sure === 0) return circleOfThin(shape, box, 2 * CELL + slack);
   let best: LargestCircle = { squaredPx: 0, x: 0, y: 0 };
   const open: Cell[] = [];
   for (let i = 0; i < coarse.length; i++) {
@@ -68,6 +70,35 @@ export function findLargestCircle(shape: BitPlane): LargestCircle {
       [cell.x + half, cell.y + half],
     ])
       if (cx < shape.width && cy < shape.height) open.push({ x: cx, y: cy, size: half, atLeast, atMost });
+  }
+  return best;
+}
+
+/** The same of a shape of lines and dots: the largest whole radius at which any pixel is left, and of those the best. */
+function circleOfThin(shape: BitPlane, box: Box, atMostPx: number): LargestCircle {
+  const runs = runsOf(shape);
+  let centres = runs;
+  let atLeast = 0;
+  for (let tooFar = Math.ceil(atMostPx); tooFar - atLeast > 1;) {
+    const radius = (atLeast + tooFar) >> 1;
+    const left = erodeRuns(runs, makeDisc(radius, true));
+    if (left.from.length === 0) tooFar = radius;
+    else {
+      atLeast = radius;
+      centres = left;
+    }
+  }
+  const bounds = { x: 0, y: 0, size: 1, atLeast, atMost: atLeast + 1 };
+  const most = bounds.atMost * bounds.atMost;
+  let best: LargestCircle = { squaredPx: 0, x: 0, y: 0 };
+  for (let y = 0; y < centres.height; y++) {
+    for (let i = centres.rowStart[y]; i < centres.rowStart[y + 1]; i++) {
+      for (let x = centres.from[i]; x < centres.to[i]; x++) {
+        const squaredPx = squaredToOutside(shape, box, x, y, bounds);
+        if (squaredPx > best.squaredPx) best = { squaredPx, x, y };
+        if (squaredPx === most) return best;
+      }
+    }
   }
   return best;
 }

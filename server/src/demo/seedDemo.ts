@@ -1,14 +1,6 @@
 import { PLACEMENTS } from '@saltflat/contract';
 import type { Catalogue, Order, OrderLineInput } from '@saltflat/contract';
-import {
-  DEMO_ART,
-  DEMO_BLANKS,
-  DEMO_LOTS,
-  DEMO_MACHINES,
-  DEMO_MATERIALS,
-  DEMO_ORDERS,
-  inventRun,
-} from '@saltflat/demo';
+import { DEMO_ART, DEMO_BLANKS, DEMO_LOTS, DEMO_MACHINES, DEMO_MATERIALS, inventRun } from '@saltflat/demo';
 import type { DemoArt, DemoLine, DemoOrder } from '@saltflat/demo';
 import sharp from 'sharp';
 import type { Clock } from '../clock.ts';
@@ -29,21 +21,25 @@ interface Context {
   artworkIds: Map<string, string>;
 }
 
-/**
- * Takes the made-up shop in through the same services as a person would. Relative to now, otherwise the same every time.
- *
- * @param onProgress told the share taken in, 0–1
- */
+export interface DemoSeed {
+  clock: Clock;
+  /** What was ordered, oldest first. */
+  orders: readonly DemoOrder[];
+  /** Told the share taken in, 0–1. */
+  onProgress?: (share: number) => void;
+}
+
+/** Takes the made-up shop in through the same services as a person would. Relative to now, otherwise the same every time. */
 export async function seedDemo(
   services: Services,
-  clock: Clock,
-  onProgress: (share: number) => void = () => undefined,
+  { clock, orders, onProgress = () => undefined }: DemoSeed,
 ): Promise<void> {
   onProgress(0);
   const nowMs = clock.now();
   await seedShop(services);
   const artworkIds = new Map<string, string>();
-  for (const art of DEMO_ART) {
+  const lines = orders.flatMap((order) => order.lines).flatMap((line) => [line, ...(line.more ?? [])]);
+  for (const art of DEMO_ART.filter(({ key }) => lines.some((line) => line.art === key))) {
     const { artwork } = await services.artworks.add(await rasterise(art), art.fileName);
     artworkIds.set(art.key, artwork.id);
   }
@@ -54,9 +50,9 @@ export async function seedDemo(
       await clock.at(nowMs - MONTH_MS, () => services.lots.open(material.id, { lot, by: PEOPLE[0] ?? '' }));
   }
   const context = { services, clock, nowMs, catalogue, artworkIds };
-  for (const [i, order] of DEMO_ORDERS.entries()) {
+  for (const [i, order] of orders.entries()) {
     await seedOrder(order, i + 1, context);
-    onProgress((i + 1) / DEMO_ORDERS.length);
+    onProgress((i + 1) / orders.length);
   }
 }
 

@@ -13,6 +13,9 @@ export const PROGRAM =
     ? ['--import', 'tsx', fileURLToPath(new URL('../main.ts', import.meta.url))]
     : (JSON.parse(BUILT) as string[]);
 
+/** The made-up shop is no larger than a test needs it. */
+export const FEW_ORDERS = 6;
+
 /** Starts the program as it is started anywhere: a process of its own. */
 export function startProgram(databaseUrl: string, role: 'server' | 'worker' | 'all'): Promise<Program> {
   const child = spawn(process.execPath, PROGRAM, {
@@ -24,6 +27,7 @@ export function startProgram(databaseUrl: string, role: 'server' | 'worker' | 'a
       SALTFLAT_ROLE: role,
       SALTFLAT_PORT: '0',
       LOG_LEVEL: 'silent',
+      SALTFLAT_DEMO_ORDERS: String(FEW_ORDERS),
     },
   });
   return new Promise((resolve, reject) => {
