@@ -48,7 +48,9 @@ export function StepFields({ step, system, isCleaning, onChange, onClean, onPick
             step={0.1}
             value={step.cellMm}
             onChange={(cellMm) => onChange({ ...step, cellMm })}
-            hint="Dots under 0.2 mm² would not hold and are left out: wider apart keeps more of the faint parts."
+            hint={t(
+              'Dots under 0.2 mm² would not hold and are left out: wider apart keeps more of the faint parts.',
+            )}
           />
         </Stack>
       );
@@ -162,7 +164,7 @@ function KnockOutFields({ step, isCleaning, onChange, onClean, onPick }: KnockOu
         step={1}
         value={step.tol}
         onChange={(tol) => onChange({ ...step, tol })}
-        hint="How different a colour may be and still go: 1 is just visible."
+        hint={t('How different a colour may be and still go: 1 is just visible.')}
       />
       <SliderField
         label={t('Fade')}
@@ -172,7 +174,7 @@ function KnockOutFields({ step, isCleaning, onChange, onClean, onPick }: KnockOu
         step={1}
         value={step.soft}
         onChange={(soft) => onChange({ ...step, soft })}
-        hint="Over how much difference edges fade out."
+        hint={t('Over how much difference edges fade out.')}
       />
       <Button size="small" isBusy={isCleaning} onClick={onClean}>
         {isCleaning ? t('Looking …') : t('Raise the tolerance until clean')}

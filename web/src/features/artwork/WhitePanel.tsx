@@ -53,15 +53,15 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
             key={name}
             size="small"
             isPressed={isOn}
-            title={tradeOff}
+            title={t(tradeOff)}
             onClick={() => onChange(part, '')}
           >
-            {name}
+            {t(name)}
           </Button>
         ))}
       </Row>
       <p className="muted small">
-        {chosen ? chosen.tradeOff : t('Your own setting: none of the house presets.')}
+        {chosen ? t(chosen.tradeOff) : t('Your own setting: none of the house presets.')}
       </p>
       <SliderField
         label={t('Density')}
@@ -71,7 +71,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
         step={0.01}
         value={draft.density}
         onChange={(density) => onChange({ density }, 'density')}
-        hint="More hides better; less feels lighter and dries sooner."
+        hint={t('More hides better; less feels lighter and dries sooner.')}
       />
       <SliderField
         label={t('Choke')}
@@ -96,13 +96,13 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
         step={0.01}
         value={own.minDot}
         onChange={(minDot) => white({ minDot }, 'dot')}
-        hint="Thinner white is not laid: single droplets do not hold."
+        hint={t('Thinner white is not laid: single droplets do not hold.')}
       />
       {isDirect && (
         <>
           <SliderField
             label={t('White begins')}
-            shown={`${own.nearGarment.from} from the garment’s colour`}
+            shown={t('{distance} from the garment’s colour', { distance: own.nearGarment.from })}
             min={0}
             max={20}
             step={0.5}
@@ -113,7 +113,7 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
           />
           <SliderField
             label={t('White is full')}
-            shown={`${own.nearGarment.to} from it`}
+            shown={t('{distance} from it', { distance: own.nearGarment.to })}
             min={1}
             max={40}
             step={0.5}
@@ -121,17 +121,17 @@ export function WhitePanel({ process, draft, figures, system, onChange }: Props)
             onChange={(to) =>
               white({ nearGarment: { from: Math.min(own.nearGarment.from, to - 1), to } }, 'near')
             }
-            hint="Difference to the eye: 1 is just visible. Colours near the garment’s need less white."
+            hint={t('Difference to the eye: 1 is just visible. Colours near the garment’s need less white.')}
           />
           <SliderField
             label={t('Second white')}
-            shown={own.highlight === 0 ? 'none' : percent(own.highlight)}
+            shown={own.highlight === 0 ? t('none') : percent(own.highlight)}
             min={0}
             max={1}
             step={0.05}
             value={own.highlight}
             onChange={(highlight) => white({ highlight }, 'highlight')}
-            hint="A second hit under what is light and nearly grey, after a pause to dry."
+            hint={t('A second hit under what is light and nearly grey, after a pause to dry.')}
           />
         </>
       )}
@@ -148,18 +148,27 @@ function chokeReason(
   const usual = defaultUnderbase(process).chokeMm;
   const fine = (value: number): string =>
     formatQuantity(value, 'length', system, system.length === 'mm' ? 2 : 3);
-  const spread =
+  const start = { usual: fine(usual) };
+  const sentences = [
     process === 'dtf'
-      ? 'On film the white lies on top of the colour and shifts little, so a little is enough'
-      : 'On fabric wet white spreads before the colour falls on it, so it has to stay further inside';
-  const lost = figures
-    ? ` Here it is ${figures.white.chokePx.toFixed(1)} px; ${(100 * figures.white.chokeLostShare).toFixed(2)} % of the art is too thin to keep any white under it.`
-    : '';
-  const against =
-    chokeMm < usual
-      ? ' Less than that: a white rim may show.'
-      : chokeMm > usual
-        ? ' More than that: edges may look dark.'
-        : '';
-  return `${spread}: ${fine(usual)} is a usual start.${against}${lost}`;
+      ? t(
+          'On film the white lies on top of the colour and shifts little, so a little is enough: {usual} is a usual start.',
+          start,
+        )
+      : t(
+          'On fabric wet white spreads before the colour falls on it, so it has to stay further inside: {usual} is a usual start.',
+          start,
+        ),
+    ...(chokeMm < usual ? [t('Less than that: a white rim may show.')] : []),
+    ...(chokeMm > usual ? [t('More than that: edges may look dark.')] : []),
+    ...(figures
+      ? [
+          t('Here it is {px} px; {share} % of the art is too thin to keep any white under it.', {
+            px: figures.white.chokePx.toFixed(1),
+            share: (100 * figures.white.chokeLostShare).toFixed(2),
+          }),
+        ]
+      : []),
+  ];
+  return sentences.join(' ');
 }

@@ -2,6 +2,7 @@ import type { LedgerDays } from '@saltflat/contract';
 import { formatQuantity } from '@saltflat/core/units';
 import dayjs from 'dayjs';
 import type { ChartData } from '../../ui/index.ts';
+import { t } from '../../words/t.ts';
 
 type Day = LedgerDays['days'][number];
 
@@ -36,12 +37,12 @@ export function goodShares(days: readonly Day[], dayName: DayName): ChartData {
     return all === 0 ? null : sum(own.map(({ good }) => good)) / all;
   };
   return {
-    along: { title: 'Day', values: days.map(({ day }) => dayName(day)) },
-    up: { title: 'Good', write: (value) => formatQuantity(value, 'share'), min: 0, max: 1 },
+    along: { title: t('Day'), values: days.map(({ day }) => dayName(day)) },
+    up: { title: t('Good'), write: (value) => formatQuantity(value, 'share'), min: 0, max: 1 },
     series: [
-      { name: 'Of the day', kind: 'bar', values: days.map((day) => share([day])) },
+      { name: t('Of the day'), kind: 'bar', values: days.map((day) => share([day])) },
       {
-        name: 'Of seven days',
+        name: t('Of seven days'),
         kind: 'line',
         values: days.map((_, i) => share(days.slice(Math.max(0, i + 1 - SMOOTHED_DAYS), i + 1))),
       },
@@ -53,8 +54,8 @@ export function goodShares(days: readonly Day[], dayName: DayName): ChartData {
 export function inkUse(days: readonly Day[], dayName: DayName): ChartData {
   const names = [...new Set(days.flatMap(({ inks }) => inks.map(({ what }) => what)))].sort();
   return {
-    along: { title: 'Day', values: days.map(({ day }) => dayName(day)) },
-    up: { title: 'Ink', write: (value) => formatQuantity(value, 'volume'), min: 0 },
+    along: { title: t('Day'), values: days.map(({ day }) => dayName(day)) },
+    up: { title: t('Ink'), write: (value) => formatQuantity(value, 'volume'), min: 0 },
     isStacked: true,
     series: names.map((name) => ({
       name,

@@ -124,7 +124,9 @@ interface CostRow {
 const ladderOf = ({ ladder }: Quote, money: (cents: number) => string) => ({
   along: { title: t('Pieces'), values: ladder.map(({ pieces }) => String(pieces)) },
   up: { title: t('Each'), write: money },
-  series: [{ name: 'Price each', kind: 'line' as const, values: ladder.map(({ eachCents }) => eachCents) }],
+  series: [
+    { name: t('Price each'), kind: 'line' as const, values: ladder.map(({ eachCents }) => eachCents) },
+  ],
 });
 
 const COST_COLUMNS: TableColumn<CostRow>[] = [
@@ -150,26 +152,30 @@ const SIZE_COLUMNS: TableColumn<Quote['sizes'][number]>[] = [
 /** Time of the whole line, then what a piece costs by where it goes. */
 function costRows(route: Route, cost: PieceCost): CostRow[] {
   const { handsS, elapsedS } = route.totals;
-  const spoilage = `${percent(cost.spoilageShare)}, ${cost.spoilageFrom === 'measured' ? 'measured here' : 'assumed'}`;
+  const share = percent(cost.spoilageShare);
+  const spoilage =
+    cost.spoilageFrom === 'measured'
+      ? t('{share}, measured here', { share })
+      : t('{share}, assumed', { share });
   return [
-    { name: 'Hands-on, all pieces', value: formatDuration(handsS) },
-    { name: 'Elapsed, one person', value: formatDuration(elapsedS) },
+    { name: t('Hands-on, all pieces'), value: formatDuration(handsS) },
+    { name: t('Elapsed, one person'), value: formatDuration(elapsedS) },
     ...(route.restBeforeDispatchS > 0
-      ? [{ name: 'Rest before it leaves', value: formatDuration(route.restBeforeDispatchS) }]
+      ? [{ name: t('Rest before it leaves'), value: formatDuration(route.restBeforeDispatchS) }]
       : []),
     ...(route.usesBlanks
-      ? [{ name: 'Blank, mean of the sizes', value: <Money cents={cost.blankCents} /> }]
+      ? [{ name: t('Blank, mean of the sizes'), value: <Money cents={cost.blankCents} /> }]
       : []),
     ...cost.materials.map(({ what, cents, isAssumed }) => ({
       name: what,
       value: <Money cents={cents} />,
-      note: isAssumed ? 'assumed use' : '',
+      note: isAssumed ? t('assumed use') : '',
     })),
-    { name: 'Labour', value: <Money cents={cost.labourCents} /> },
-    { name: 'Set-up, spread', value: <Money cents={cost.setUpCents} /> },
-    { name: 'Machines', value: <Money cents={cost.machineCents} /> },
-    { name: 'Warming up, this line’s share', value: <Money cents={cost.warmUpCents} /> },
-    { name: 'Spoilage', value: <Money cents={cost.spoilageCents} />, note: spoilage },
-    { name: 'Cost per piece', value: <Money cents={cost.totalCents} />, isSum: true },
+    { name: t('Labour'), value: <Money cents={cost.labourCents} /> },
+    { name: t('Set-up, spread'), value: <Money cents={cost.setUpCents} /> },
+    { name: t('Machines'), value: <Money cents={cost.machineCents} /> },
+    { name: t('Warming up, this line’s share'), value: <Money cents={cost.warmUpCents} /> },
+    { name: t('Spoilage'), value: <Money cents={cost.spoilageCents} />, note: spoilage },
+    { name: t('Cost per piece'), value: <Money cents={cost.totalCents} />, isSum: true },
   ];
 }
