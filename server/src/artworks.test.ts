@@ -39,8 +39,7 @@ describe('artworks made ready', function () {
   });
   after(() => server.stop());
 
-  const get = async <T>(path: string): Promise<T> =>
-    (await server.api.get(`/api/v1${path}`).expect(200)).body as T;
+  const get = <T>(path: string): Promise<T> => server.get(path);
   const lineOf = async (order: Order): Promise<OrderLine> =>
     (await get<{ line: OrderLine }>(`/lines/${order.lines[0]?.id ?? ''}`)).line;
 

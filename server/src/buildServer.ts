@@ -75,6 +75,7 @@ export interface Ground {
   clock: Clock;
   queue: PlanQueue;
   services: Services;
+  demoOrders: readonly DemoOrder[];
   stop: () => Promise<void>;
 }
 
@@ -113,7 +114,7 @@ export async function openGround(options: ServerOptions): Promise<Ground> {
     await Promise.allSettled([queue.stop(), pictures.stop(), papers.stop()]);
     await db.sequelize.close();
   };
-  return { db, clock, queue, services, stop };
+  return { db, clock, queue, services, demoOrders, stop };
 }
 
 /** Takes planning jobs from the queue, and looks for lost ones. */
@@ -124,10 +125,7 @@ export async function startWorking({ queue, services }: Ground): Promise<void> {
   services.keys.start();
 }
 
-const createBeginnings = (
-  { db, clock, services }: Ground,
-  { demoOrders = DEMO_ORDERS, log }: ServerOptions,
-): BeginningService =>
+const createBeginnings = ({ db, clock, services, demoOrders }: Ground, log: Logger): BeginningService =>
   new BeginningService({
     db,
     notes: new DemoNotes(db),
@@ -157,7 +155,7 @@ export async function buildServer(options: ServerOptions) {
     [simulateDevice(SCALE, 11, clock.now()), simulateDevice(HYGROMETER, 23, clock.now())],
     clock.now,
   );
-  const beginnings = createBeginnings(ground, options);
+  const beginnings = createBeginnings(ground, options.log);
   const live = createLiveStream(clock.now);
   devices.subscribe((device) => live.send({ kind: 'device', device }));
   const everything: LiveMessage = { kind: 'changed', noun: 'everything', id: '' };

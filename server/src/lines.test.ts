@@ -28,7 +28,7 @@ describe('a line', function () {
   });
   after(() => server.stop());
 
-  const get = async <T>(path: string): Promise<T> => (await server.api.get(`/api/v1${path}`)).body as T;
+  const get = <T>(path: string): Promise<T> => server.get(path);
   const order = (id: string): Promise<Order> => get(`/orders/${id}`);
   const asInput = ({ id, sizes, prints: [print] }: Order['lines'][number], widthMm: number): OrderLineInput =>
     lineInput(server, { id, artworkId: print!.artwork?.id ?? null, sizes, widthMm });

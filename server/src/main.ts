@@ -54,7 +54,7 @@ async function main(): Promise<void> {
     log,
     now: Date.now,
     isDemo: process.env.SALTFLAT_DEMO !== '0',
-    demoOrders: DEMO_ORDERS.slice(0, Number(process.env.SALTFLAT_DEMO_ORDERS ?? DEMO_ORDERS.length)),
+    demoOrders: demoOrders(),
     isWorking: own === 'all',
     backups: backups(),
   };
@@ -63,6 +63,14 @@ async function main(): Promise<void> {
   else if (own === 'verifier') await verify({ ...options, isDemo: false });
   else if (own === 'worker') await work(options);
   else await serve(options);
+}
+
+/** All that was ordered in the made-up shop, or the oldest so many of it. */
+function demoOrders(): typeof DEMO_ORDERS {
+  const { SALTFLAT_DEMO_ORDERS: wished = String(DEMO_ORDERS.length) } = process.env;
+  if (!/^\d+$/.test(wished))
+    throw new Error(`SALTFLAT_DEMO_ORDERS is “${wished}”; it must be a whole number of orders.`);
+  return DEMO_ORDERS.slice(0, Number(wished));
 }
 
 const KNOWN = MIGRATIONS.map(({ name }) => name);

@@ -33,8 +33,7 @@ describe('two at once', function () {
     const answer = await server.api.put(`/api/v1${path}`).send(body);
     return { status: answer.status, body: answer.body as T & Problem };
   };
-  const get = async <T>(path: string): Promise<T> =>
-    (await server.api.get(`/api/v1${path}`).expect(200)).body as T;
+  const get = <T>(path: string): Promise<T> => server.get(path);
   const start = (order: Order, line = 0): Promise<Answer<Run>> =>
     post<Run>('/runs', { lineIds: [order.lines[line]!.id], by: 'Ada' });
   const edit = (order: Order, own: Partial<OrderChange> = {}): Promise<Answer<Order>> => {

@@ -31,8 +31,7 @@ describe('a line with several prints', function () {
   });
   after(() => server.stop());
 
-  const get = async <T>(path: string): Promise<T> =>
-    (await server.api.get(`/api/v1${path}`).expect(200)).body as T;
+  const get = <T>(path: string): Promise<T> => server.get(path);
   type Print = OrderLineInput['prints'][number];
   const chest = (own: Partial<Print> = {}): Print => ({
     artworkId, placement: 'left-chest', dropMm: 95, widthMm: 90, process: 'dtg', ...own,

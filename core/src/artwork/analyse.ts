@@ -61,6 +61,7 @@ export interface ArtSession {
 
 interface Seen extends Pick<ArtAnalysis, 'image' | 'scan' | 'masks'> {
   figures: SeenFigures & Pick<ArtFigures, 'box' | 'knockout'>;
+  findings: Finding[];
 }
 
 const BAND_ROWS = 512;
@@ -145,16 +146,16 @@ function* seeing({ scanned, stepped, shaped }: Stages, job: ArtJob): Generator<v
     ...shape.figures,
     unprintableLightShare: unprintableShare(scan, job),
   };
-  return { image, scan, figures, masks: shape.masks };
+  const { masks } = shape;
+  return { image, scan, figures, masks, findings: listFindings(figures, masks, scan, job) };
 }
 
 function* judging(stages: Stages, job: ArtJob): Generator<void, Finding[]> {
-  const { figures, masks, scan } = yield* seeing(stages, job);
-  return listFindings(figures, masks, scan, job);
+  return (yield* seeing(stages, job)).findings;
 }
 
 function* analysing(stages: Stages, job: ArtJob): Generator<void, ArtAnalysis> {
-  const { image, scan, figures: seen, masks } = yield* seeing(stages, job);
+  const { image, scan, figures: seen, masks, findings } = yield* seeing(stages, job);
   const { steps, widthMm, garment, process, underbase: ownUnderbase } = job;
   const whites = yield* stages.whitened({ steps, widthMm, garment, process, underbase: ownUnderbase });
   const { pitchMm, perimeterMm } = seen;
@@ -171,7 +172,6 @@ function* analysing(stages: Stages, job: ArtJob): Generator<void, ArtAnalysis> {
     laydown,
     separation,
   };
-  const findings = listFindings(seen, masks, scan, job);
   return { figures: { ...bare, warnings: listWarnings(bare, job), findings }, image, scan, whites, masks };
 }
 

@@ -1,14 +1,9 @@
 import { expect } from 'chai';
+import { drawPixels } from './fixtures/drawnArt.ts';
+import type { Rgba } from './fixtures/drawnArt.ts';
 import { analyseArtwork } from './index.ts';
 import type { ArtFigures, ArtJob, Finding, Pixels } from './index.ts';
 
-type Rgba = readonly [number, number, number, number];
-const draw = (width: number, height: number, at: (x: number, y: number) => Rgba | null): Pixels => {
-  const data = new Uint8Array(4 * width * height);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) data.set(at(x, y) ?? [0, 0, 0, 0], 4 * (y * width + x));
-  return { width, height, data };
-};
 const RED: Rgba = [205, 45, 60, 255];
 /** 300 px per inch unless told otherwise. */
 const judge = (image: Pixels, job: Partial<ArtJob> = {}): ArtFigures =>
@@ -21,7 +16,7 @@ const finding = (figures: ArtFigures, code: Finding['code']): Finding => {
   return found;
 };
 const codes = ({ findings }: ArtFigures): string[] => findings.map(({ code }) => code);
-const disc = draw(400, 400, (x, y) => (Math.hypot(x - 200, y - 200) < 199 ? RED : null));
+const disc = drawPixels(400, 400, (x, y) => (Math.hypot(x - 200, y - 200) < 199 ? RED : null));
 
 describe('findings', () => {
   it('say nothing of a sound disc at 300 pixels per inch', () => {
@@ -40,12 +35,12 @@ describe('findings', () => {
   });
 
   it('offer no width that would be too small to print', () => {
-    const tiny = draw(100, 100, () => RED);
+    const tiny = drawPixels(100, 100, () => RED);
     expect(finding(judge(tiny, { widthMm: 50 }), 'resolution-bad').fixes).to.deep.equal([]);
   });
 
   it('call a picture blown up by its factor', () => {
-    const blown = draw(400, 400, (x, y) =>
+    const blown = drawPixels(400, 400, (x, y) =>
       (Math.floor(x / 4) * 7 + Math.floor(y / 4) * 3) % 5 < 3 ? RED : [20, 90, 160, 255],
     );
     const found = finding(judge(blown), 'upscaled');
@@ -56,7 +51,7 @@ describe('findings', () => {
 
   it('name the box by its tone, and knock it out everywhere only where the garment has its colour', () => {
     const boxed = (colour: Rgba): Pixels =>
-      draw(300, 300, (x, y) => (Math.hypot(x - 150, y - 150) < 90 ? RED : colour));
+      drawPixels(300, 300, (x, y) => (Math.hypot(x - 150, y - 150) < 90 ? RED : colour));
     const modes = (figures: ArtFigures): unknown[] =>
       finding(figures, 'opaque-box').fixes.map(
         (fix) => fix.kind === 'step' && fix.step.kind === 'knock-out' && fix.step.mode,
@@ -72,7 +67,7 @@ describe('findings', () => {
   });
 
   it('see through a frame of two faint pixels round the box', () => {
-    const framed = draw(300, 300, (x, y) => {
+    const framed = drawPixels(300, 300, (x, y) => {
       const edge = Math.min(x, y, 299 - x, 299 - y);
       return edge < 2 ? [4, 4, 4, 60] : Math.hypot(x - 150, y - 150) < 90 ? RED : [4, 4, 4, 255];
     });
@@ -80,12 +75,12 @@ describe('findings', () => {
   });
 
   it('leave a photo that fills its rectangle in doubt', () => {
-    const photo = draw(300, 300, (x, y) => [(x * 5) % 256, (y * 7) % 256, ((x + y) * 3) % 256, 255]);
+    const photo = drawPixels(300, 300, (x, y) => [(x * 5) % 256, (y * 7) % 256, ((x + y) * 3) % 256, 255]);
     expect(finding(judge(photo), 'opaque-rectangle')).to.include({ severity: 'note', confidence: 'likely' });
   });
 
   it('find hair-lines where they are, the longest first', () => {
-    const lines = draw(600, 300, (x, y) => {
+    const lines = drawPixels(600, 300, (x, y) => {
       if (y === 50 && x > 10 && x < 500) return RED;
       if (y === 150 && x > 10 && x < 100) return RED;
       return x > 520 && x < 580 && y > 200 && y < 280 ? RED : null;
@@ -97,13 +92,13 @@ describe('findings', () => {
   });
 
   it('warn of gaps only where powder could bridge them', () => {
-    const slits = draw(300, 300, (x) => (x % 20 < 2 ? null : RED));
+    const slits = drawPixels(300, 300, (x) => (x % 20 < 2 ? null : RED));
     expect(codes(judge(slits))).to.include('narrow-gaps');
     expect(codes(judge(slits, { process: 'dtg-dark' }))).to.not.include('narrow-gaps');
   });
 
   it('point at art in the garment’s own colour, unless a box of it was named already', () => {
-    const half = draw(300, 300, (x, y) => {
+    const half = drawPixels(300, 300, (x, y) => {
       if (Math.hypot(x - 150, y - 150) > 148) return null;
       return x < 150 ? [27, 42, 74, 255] : RED;
     });
@@ -113,7 +108,7 @@ describe('findings', () => {
   });
 
   it('tell what sublimation ink loses, and refuse a dark garment', () => {
-    const pale = draw(300, 300, (x) => (x < 150 ? [255, 255, 255, 255] : RED));
+    const pale = drawPixels(300, 300, (x) => (x < 150 ? [255, 255, 255, 255] : RED));
     const onGrey = judge(pale, { process: 'sub', garment: '#dcdcdc' });
     expect(Number(finding(onGrey, 'needs-white').params.share)).to.be.closeTo(0.5, 0.02);
     expect(onGrey.ml.w).to.equal(0);
@@ -123,7 +118,7 @@ describe('findings', () => {
   });
 
   it('come in order of harm', () => {
-    const bad = draw(500, 500, (x, y) => {
+    const bad = drawPixels(500, 500, (x, y) => {
       if (y < 60) return y === 20 && x > 10 && x < 480 ? RED : null;
       return x > 60 && x < 440 && y > 100 && y < 440 ? RED : null;
     });

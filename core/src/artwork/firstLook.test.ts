@@ -1,32 +1,28 @@
 import { expect } from 'chai';
-import { analyseArtwork, firstLook, firstLookFactor } from './index.ts';
+import { drawPixels } from './fixtures/drawnArt.ts';
+import type { Rgba } from './fixtures/drawnArt.ts';
+import { firstLookFactor } from './firstLook.ts';
+import { analyseArtwork, firstLook } from './index.ts';
 import type { ArtJob, Finding, Pixels } from './index.ts';
 
-/** Pixels as 0xAABBGGRR. */
-const NOTHING = 0;
-const RED = 0xff3c2dcd;
-const HALF = 0x783c2dcd;
-const BLACK = 0xff060606;
-const WHITE = 0xffffffff;
-const GREY = 0xffcccccc;
+const RED: Rgba = [205, 45, 60, 255];
+const HALF: Rgba = [205, 45, 60, 120];
+const BLACK: Rgba = [6, 6, 6, 255];
+const WHITE: Rgba = [255, 255, 255, 255];
+const GREY: Rgba = [204, 204, 204, 255];
 /** 6.25 megapixels: at 230 mm 276 pixels per inch; of every two on a side one is looked at, 138 per inch. */
 const SIDE = 2500;
 const MIDDLE = SIDE / 2;
 const JOB: ArtJob = { widthMm: 230, garment: '#1b2a4a', process: 'dtf' };
 
-function draw(at: (x: number, y: number) => number): Pixels {
-  const words = new Uint32Array(SIDE * SIDE);
-  for (let y = 0; y < SIDE; y++) for (let x = 0; x < SIDE; x++) words[y * SIDE + x] = at(x, y);
-  return { width: SIDE, height: SIDE, data: new Uint8Array(words.buffer) };
-}
-const look = (image: Pixels, job: ArtJob = JOB): Finding[] =>
-  firstLook(image, job, firstLookFactor(image, job));
+const draw = (at: (x: number, y: number) => Rgba | null): Pixels => drawPixels(SIDE, SIDE, at);
+const look = (image: Pixels): Finding[] => firstLook(image, JOB).findings;
 const codes = (findings: readonly Finding[]): string[] => findings.map(({ code }) => code);
 const isWithin = (r: number, x: number, y: number): boolean => Math.hypot(x - MIDDLE, y - MIDDLE) < r;
 
 describe('a first look at a large picture', () => {
   it('sees the box behind it and where it is, in pixels of the picture itself', () => {
-    const box = draw((x, y) => (x < 500 || y < 500 ? NOTHING : isWithin(600, x, y) ? RED : BLACK));
+    const box = draw((x, y) => (x < 500 || y < 500 ? null : isWithin(600, x, y) ? RED : BLACK));
     expect(firstLookFactor(box, JOB)).to.equal(2);
     const found = look(box).find(({ code }) => code === 'opaque-box');
     expect(found?.severity).to.equal('stop');
@@ -36,7 +32,7 @@ describe('a first look at a large picture', () => {
   });
 
   it('grades the resolution of all its pixels, not of those it looks at', () => {
-    const disc = draw((x, y) => (isWithin(MIDDLE - 1, x, y) ? RED : NOTHING));
+    const disc = draw((x, y) => (isWithin(MIDDLE - 1, x, y) ? RED : null));
     const graded = look(disc).filter(({ code }) => code.startsWith('resolution-'));
     expect(codes(graded)).to.deep.equal(['resolution-soft']); // 276: under 280, over 200
     expect(graded[0]?.params.perInch).to.be.closeTo((25.4 * SIDE) / 230, 1e-9);
@@ -44,9 +40,9 @@ describe('a first look at a large picture', () => {
 
   it('sees hair-lines of 0.28 mm, softness and specks as all pixels show them', () => {
     const art = draw((x, y) => {
-      if (y < 600) return x % 30 < 3 ? RED : NOTHING; // 3 px: 0.28 mm
+      if (y < 600) return x % 30 < 3 ? RED : null; // 3 px: 0.28 mm
       if (y > 700 && y < 1700) return HALF;
-      return y > 1800 && x % 50 < 4 && y % 50 < 4 ? RED : NOTHING; // 4 px: 0.14 mm²
+      return y > 1800 && x % 50 < 4 && y % 50 < 4 ? RED : null; // 4 px: 0.14 mm²
     });
     const whole = analyseArtwork(art, JOB).figures.findings;
     const seen = look(art);
@@ -71,6 +67,6 @@ describe('a first look at a large picture', () => {
 
   it('is the judgement itself of a picture of usual size, and says so of an empty one', () => {
     expect(firstLookFactor({ width: 2400, height: 2500 }, JOB)).to.equal(1);
-    expect(codes(look(draw(() => NOTHING)))).to.deep.equal(['empty']);
+    expect(codes(look(draw(() => null)))).to.deep.equal(['empty']);
   });
 });

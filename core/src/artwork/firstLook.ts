@@ -27,17 +27,24 @@ export function firstLookFactor(
 }
 
 /**
- * What stands out in an artwork at a first look, worst first: the same judgement over every n-th pixel of every n-th row, which
+ * What stands out in an artwork, worst first; in a large one at a first look: the same judgement over every n-th pixel of every n-th row, which
  * has the same share of each colour and of soft pixels. Its resolution is that of all pixels.
  *
  * Limits: lines and gaps thinner than n pixels may be missed or fall to pieces; what only the own pixels tell is left out.
  *
- * @param factor as {@link firstLookFactor} gives it
+ * @returns the findings, and whether all pixels may tell more
  */
-export function firstLook(image: Pixels, job: ArtJob, factor: number): Finding[] {
-  const inSmall = finish(openArt(everyNth(image, factor)).judging(job));
-  if (factor === 1 || inSmall.some(({ code }) => code === 'empty')) return inSmall;
-  const { widthMm } = job;
+export function firstLook(image: Pixels, job: ArtJob): { findings: Finding[]; isFirstLook: boolean } {
+  const factor = firstLookFactor(image, job);
+  const seen = finish(openArt(everyNth(image, factor)).judging(job));
+  return factor === 1
+    ? { findings: seen, isFirstLook: false }
+    : { findings: ofWhole(seen, image, job.widthMm, factor), isFirstLook: true };
+}
+
+/** Findings of a small picture as they are of the whole one: its resolution, and where things are in its pixels. */
+function ofWhole(inSmall: readonly Finding[], image: Pixels, widthMm: number, factor: number): Finding[] {
+  if (inSmall.some(({ code }) => code === 'empty')) return [...inSmall];
   const px: [number, number] = [image.width, image.height];
   const src = { nnScale: 1, trueDpi: 0 }; // whether its pixels were doubled is not seen in small
   const ofAll = resolutionFindings({ dpi: (25.4 * image.width) / widthMm, px, src, widthMm });

@@ -5,7 +5,7 @@ export type { BitPlane } from './bits.ts';
 export { colourDistance, parseHex, toHex, toLab } from './colour.ts';
 export { FINDING_CODES } from './finding.ts';
 export type { Finding, FindingCode, Fix } from './finding.ts';
-export { firstLook, firstLookFactor } from './firstLook.ts';
+export { firstLook } from './firstLook.ts';
 export { sayFinding, sayOverrule, stopsOf } from './findingSaid.ts';
 export { INK_CHANNELS, defaultLaydown } from './ink.ts';
 export type { InkChannel, InkUse, Laydown, Separation } from './ink.ts';

@@ -35,8 +35,7 @@ describe('papers in another language', () => {
     server = await startTestServer();
   });
   after(() => server.stop());
-  const get = async <T>(path: string): Promise<T> =>
-    (await server.api.get(`/api/v1${path}`).expect(200)).body as T;
+  const get = <T>(path: string): Promise<T> => server.get(path);
 
   it('say nothing in English, and run over no edge, with words half as long again', async () => {
     const was = await get<ShopWriting>('/shop/writing');

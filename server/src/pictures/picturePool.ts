@@ -25,8 +25,6 @@ export interface PictureWork<K extends PictureKind> {
   bytes: () => Promise<Buffer>;
   /** Told the share done, 0–1. */
   onProgress?: (share: number) => void;
-  /** Somebody waits at the screen for something short: it does not stand behind what takes long. */
-  isGlance?: boolean;
 }
 
 /** Where pictures are read, cleaned, drawn and encoded: processes apart from the one that answers, in a queue by megapixels. */
@@ -51,6 +49,7 @@ export function createPicturePool(limits: (megapixels: number) => TaskLimits = l
     patienceMs: 60_000,
     busy: 'More pictures are being worked on than can wait. Try again in a moment.',
   });
+  // somebody waits at the screen for something short: it does not stand behind what takes long
   const glances = new Turns({
     most: 1,
     waiting: 40,
@@ -59,24 +58,27 @@ export function createPicturePool(limits: (megapixels: number) => TaskLimits = l
   });
   const children = new Children();
   return {
-    run: ({ kind, question, megapixels, bytes, onProgress, isGlance = false }, use) =>
+    run: ({ kind, question, megapixels, bytes, onProgress }, use) =>
       // it has limits of its own: whoever asked for it waits for it
       Watch.uncounted(() =>
-        (isGlance ? glances : turns).take(Math.max(megapixels, MOST_MEGAPIXELS / PROCESSES), async () => {
-          const input = { ...question, bytes: await bytes() } as never; // the kind says what is asked
-          const how = { limits: limits(megapixels), ...(onProgress ? { onProgress } : {}) };
-          for (let attempt = 1; ; attempt++) {
-            const child = children.take();
-            try {
-              return await use(await child.run(kind, input, how));
-            } catch (error) {
-              if (!(error instanceof ChildDied)) throw error;
-              if (attempt === MOST_ATTEMPTS) throw tooHeavy(question.name, OUT_OF_MEMORY, error);
-            } finally {
-              children.giveBack(child, megapixels > LARGE_MEGAPIXELS && kind !== 'thumbnail');
+        (kind === 'firstLook' ? glances : turns).take(
+          Math.max(megapixels, MOST_MEGAPIXELS / PROCESSES),
+          async () => {
+            const input = { ...question, bytes: await bytes() } as never; // the kind says what is asked
+            const how = { limits: limits(megapixels), ...(onProgress ? { onProgress } : {}) };
+            for (let attempt = 1; ; attempt++) {
+              const child = children.take();
+              try {
+                return await use(await child.run(kind, input, how));
+              } catch (error) {
+                if (!(error instanceof ChildDied)) throw error;
+                if (attempt === MOST_ATTEMPTS) throw tooHeavy(question.name, OUT_OF_MEMORY, error);
+              } finally {
+                children.giveBack(child, megapixels > LARGE_MEGAPIXELS && kind !== 'thumbnail');
+              }
             }
-          }
-        }),
+          },
+        ),
       ),
     stop: () => Promise.resolve(children.letAllGo()),
   };

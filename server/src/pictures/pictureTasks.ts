@@ -1,7 +1,7 @@
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
-import { firstLook, firstLookFactor, openArt, renderPlane } from '@saltflat/core/artwork';
-import type { ArtAnalysis, ArtFigures, ArtJob, Finding, Plane } from '@saltflat/core/artwork';
+import { firstLook, openArt, renderPlane } from '@saltflat/core/artwork';
+import type { ArtAnalysis, ArtFigures, ArtJob, Plane } from '@saltflat/core/artwork';
 import { atOnce } from '@saltflat/core/task';
 import type { AnswerOf, InputOf, Task, Tasks } from '@saltflat/core/task';
 import { cleanSvg } from './cleanSvg.ts';
@@ -41,8 +41,8 @@ const measured = <Input extends ArtInput, Answer>(
   finish: (analysis: ArtAnalysis, input: Input) => Answer | Promise<Answer>,
 ): Task<Input, Analysing<Input, Answer>, Answer> => ({
   start: async (input) => {
-    const { data, width, height } = await decodePixels(drawnFrom(input), input.widthPx, null);
-    return { input, steps: openArt({ width, height, data }).analysing(input.job), answer: null };
+    const image = await decodePixels(drawnFrom(input), input.widthPx, null);
+    return { input, steps: openArt(image).analysing(input.job), answer: null };
   },
   improve: async (state) => {
     const next = state.steps.next();
@@ -68,11 +68,10 @@ export const PICTURE_TASKS = {
     const { data, width, height } = await decodePixels(drawnFrom(kept), kept.widthPx, maxPx);
     return { width, height, bytes: await compress(data, { level: 1 }) };
   }),
-  firstLook: atOnce(async ({ job, ...kept }: ArtInput): Promise<Bytes & { findings: Finding[] }> => {
-    const { data, width, height } = await decodePixels(drawnFrom(kept), kept.widthPx, null);
-    const image = { width, height, data };
-    return { findings: firstLook(image, job, firstLookFactor(image, job)), bytes: NOTHING };
-  }),
+  firstLook: atOnce(async ({ job, ...kept }: ArtInput): Promise<ReturnType<typeof firstLook> & Bytes> => ({
+    ...firstLook(await decodePixels(drawnFrom(kept), kept.widthPx, null), job),
+    bytes: NOTHING,
+  })),
   figures: measured<ArtInput, Drawn>(({ figures }) => ({ figures, bytes: NOTHING })),
   plane: measured<ArtInput & { plane: Plane; format: PlaneFormat }, Drawn>(
     async (analysis, { job, plane, format }) => ({

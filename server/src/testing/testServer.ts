@@ -32,8 +32,9 @@ export async function startTestServer() {
   });
   await seedShop(server.services);
   const api = supertest(server.app);
-  const { body: catalogue } = (await api.get('/api/v1/catalogue').expect(200)) as { body: Catalogue };
-  return { ...server, databaseUrl, api, catalogue };
+  /** What a path of the API answers. */
+  const get = async <T>(path: string): Promise<T> => (await api.get(`/api/v1${path}`).expect(200)).body as T;
+  return { ...server, databaseUrl, api, get, catalogue: await get<Catalogue>('/catalogue') };
 }
 
 export type TestServer = Awaited<ReturnType<typeof startTestServer>>;
@@ -184,7 +185,7 @@ export const followed = (
     return body.planned === body.drafts ? body : null;
   });
 
-/** Asks until there is an answer, a minute long: only what never comes about takes that. */
+/** Asks until there is an answer, three minutes long: only what never comes about takes that. */
 export async function until<T>(ask: () => Promise<T | null>): Promise<T> {
   for (let tries = 0; tries < 3600; tries++) {
     const answer = await ask();

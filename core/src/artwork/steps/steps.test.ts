@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { drawPixels } from '../fixtures/drawnArt.ts';
 import { analyseArtwork } from '../index.ts';
 import type { ArtFigures, ArtJob, ArtStep, Pixels } from '../index.ts';
 import { openShare } from './index.ts';
@@ -10,16 +11,6 @@ const jobFor = (image: Pixels, steps: ArtStep[] = []): ArtJob => ({
   process: 'dtf',
   steps,
 });
-const draw = (
-  width: number,
-  height: number,
-  at: (x: number, y: number) => [number, number, number, number] | null,
-): Pixels => {
-  const data = new Uint8Array(4 * width * height);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) data.set(at(x, y) ?? [0, 0, 0, 0], 4 * (y * width + x));
-  return { width, height, data };
-};
 const judged = (image: Pixels, steps: ArtStep[] = []): ArtFigures =>
   analyseArtwork(image, jobFor(image, steps)).figures;
 const codes = ({ findings }: ArtFigures): string[] => findings.map(({ code }) => code);
@@ -33,7 +24,7 @@ const RED: [number, number, number, number] = [200, 30, 40, 255];
 
 describe('steps done to a file before it is printed', () => {
   it('take a black box out: white, powder and the finding go with it', () => {
-    const image = draw(300, 300, (x, y) => (Math.hypot(x - 150, y - 150) < 60 ? RED : [4, 4, 4, 255]));
+    const image = drawPixels(300, 300, (x, y) => (Math.hypot(x - 150, y - 150) < 60 ? RED : [4, 4, 4, 255]));
     const before = judged(image);
     const after = judged(image, [fixOf(before, 'opaque-box')]);
     expect(codes(before)[0]).to.equal('opaque-box');
@@ -45,7 +36,7 @@ describe('steps done to a file before it is printed', () => {
   });
 
   it('flood from the border and leave the same colour inside alone', () => {
-    const image = draw(200, 200, (x, y) => {
+    const image = drawPixels(200, 200, (x, y) => {
       const far = Math.hypot(x - 100, y - 100);
       return far < 60 && far >= 30 ? RED : [255, 255, 255, 255];
     });
@@ -56,7 +47,7 @@ describe('steps done to a file before it is printed', () => {
   });
 
   it('crop the empty margin, so that the art is as wide as the ticket says', () => {
-    const image = draw(400, 300, (x, y) => (x >= 100 && x < 300 && y >= 100 && y < 200 ? RED : null));
+    const image = drawPixels(400, 300, (x, y) => (x >= 100 && x < 300 && y >= 100 && y < 200 ? RED : null));
     const before = judged(image);
     const after = judged(image, [fixOf(before, 'empty-margin')]);
     expect(before.bboxMm?.w).to.be.closeTo(20, 1e-9);
@@ -65,7 +56,7 @@ describe('steps done to a file before it is printed', () => {
   });
 
   it('screen a glow into dots that hold, with about as much ink as before', () => {
-    const glow = draw(600, 600, (x, y) => {
+    const glow = drawPixels(600, 600, (x, y) => {
       const share = 1 - Math.hypot(x - 300, y - 300) / 280;
       return share <= 0 ? null : [250, 210, 40, Math.round(255 * Math.min(1, share * 1.4))];
     });
@@ -82,7 +73,7 @@ describe('steps done to a file before it is printed', () => {
   });
 
   it('thicken hair-lines by what is asked, and nothing else', () => {
-    const image = draw(400, 200, (x, y) => {
+    const image = drawPixels(400, 200, (x, y) => {
       if (x >= 20 && x < 380 && y >= 40 && y < 42) return RED;
       return x >= 20 && x < 120 && y >= 80 && y < 180 ? RED : null;
     });
@@ -94,7 +85,7 @@ describe('steps done to a file before it is printed', () => {
   });
 
   it('drop specks and leave what is larger', () => {
-    const image = draw(300, 300, (x, y) => {
+    const image = drawPixels(300, 300, (x, y) => {
       if (x >= 100 && x < 200 && y >= 100 && y < 200) return RED;
       return x < 96 && x % 9 < 2 && y % 9 < 2 ? RED : null;
     });
@@ -106,7 +97,7 @@ describe('steps done to a file before it is printed', () => {
   });
 
   it('perforate a solid by as much as the lattice opens', () => {
-    const image = draw(1400, 1400, () => RED);
+    const image = drawPixels(1400, 1400, () => RED);
     const before = judged(image);
     const after = judged(image, [fixOf(before, 'solid-stiff')]);
     expect(openShare(1.2, 3)).to.be.closeTo(0.145, 5e-4);
@@ -116,7 +107,7 @@ describe('steps done to a file before it is printed', () => {
   });
 
   it('take a painted checkerboard out, inside the art too', () => {
-    const image = draw(320, 320, (x, y) => {
+    const image = drawPixels(320, 320, (x, y) => {
       const far = Math.hypot(x - 160, y - 160);
       if (far < 110 && far >= 60) return RED;
       const grey = (Math.floor(x / 16) + Math.floor(y / 16)) % 2 === 0 ? 255 : 204;
@@ -130,7 +121,7 @@ describe('steps done to a file before it is printed', () => {
   });
 
   it('are done in their order, left out when switched off, and never touch the original', () => {
-    const image = draw(300, 200, (x) => (x < 150 ? [4, 4, 4, 255] : RED));
+    const image = drawPixels(300, 200, (x) => (x < 150 ? [4, 4, 4, 255] : RED));
     const original = image.data.slice();
     const knock: ArtStep = { kind: 'knock-out', hex: '#040404', tol: 8, soft: 14, mode: 'global' };
     expect(judged(image, [knock, { kind: 'crop-margin' }]).px).to.deep.equal([150, 200]);

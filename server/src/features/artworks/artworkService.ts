@@ -8,7 +8,6 @@ import type {
   PreparationInput,
   RightsInput,
 } from '@saltflat/contract';
-import { firstLookFactor } from '@saltflat/core/artwork';
 import type { ArtFigures, ArtJob, Finding, Plane } from '@saltflat/core/artwork';
 import type { Tx } from '../../db/connection.ts';
 import type { KeptPicture, Look, Pictures, PlaneFormat } from '../../pictures/index.ts';
@@ -133,9 +132,10 @@ export class ArtworkService {
     if (known) return { findings: known.findings, isFirstLook: false };
     const { kept, megapixels, bytes } = await this.kept(id);
     const question = { job, ...kept };
-    const work = { kind: 'firstLook', question, megapixels, bytes, isGlance: true } as const;
-    const isFirstLook = firstLookFactor({ width: kept.widthPx, height: kept.heightPx }, job) > 1;
-    return this.needs.pictures.run(work, ({ findings }) => ({ findings, isFirstLook }));
+    return this.needs.pictures.run(
+      { kind: 'firstLook', question, megapixels, bytes },
+      ({ findings, isFirstLook }) => ({ findings, isFirstLook }),
+    );
   }
 
   /** A plane of an artwork for a job as a file, at the print's own resolution. */

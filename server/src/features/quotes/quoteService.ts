@@ -133,10 +133,10 @@ export class QuoteService {
 
   /** A line's price, or why it has none. */
   private async quotedOr(line: OrderLine): Promise<QuotedLine | string> {
-    const { t } = paperWords(await this.needs.writing());
-    if (line.routeNumber === null) return whyUnpriced(line, t);
+    const words = paperWords(await this.needs.writing());
+    if (line.routeNumber === null) return whyUnpriced(line, words.t);
     try {
-      return quotedLine(line, await this.priced(line), paperWords(await this.needs.writing()));
+      return quotedLine(line, await this.priced(line), words);
     } catch (error) {
       if (error instanceof DomainError && error.code !== 'database-away') return error.message;
       throw error;
