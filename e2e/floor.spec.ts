@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
+import { askedFor, finishStep, nextTitle, openOnFloor, orderOverApi, untilAnother } from './shop.ts';
 
 const secondsLeft = async (page: Page): Promise<number> => {
   const text = await page.getByRole('timer').locator('span').first().innerText();
@@ -79,7 +79,6 @@ test('film goes in sheets and loads, pieces go on as their transfers come, and a
   await expect(next.getByText(/transfers 1 to \d+/)).toBeVisible();
   // each sheet is powdered while it is wet; as many are melted as the oven takes at once
   for (let step = 0; step < 12; step++) {
-    await page.waitForTimeout(300); // the next is worked out
     const title = await nextTitle(page).innerText();
     if (title === 'Melt the powder') break;
     expect(['Print the film', 'Powder the film']).toContain(title);
@@ -101,7 +100,6 @@ test('film goes in sheets and loads, pieces go on as their transfers come, and a
 
   // what is left of the film, whatever is asked for, up to the knife
   for (let step = 0; step < 12; step++) {
-    await page.waitForTimeout(300); // the next is worked out
     const title = await nextTitle(page).innerText();
     if (title === 'Cut the transfers apart') break;
     await finishStep(page, title);
@@ -147,12 +145,10 @@ test('one film sheet shared by two orders is made once, and each order is finish
   const done = page.getByText(`${one.code} + ${two.code} are done`);
   const made: string[] = [];
   let isSpoiled = false;
-  const asked = async (): Promise<[title: string, code: string]> => [
-    await nextTitle(page).innerText(),
-    await next.locator('.code').first().innerText(),
-  ];
   for (let step = 0; step < 40 && !(await done.isVisible()); step++) {
-    const [title, code] = await asked();
+    const was = await askedFor(page);
+    const title = await nextTitle(page).innerText();
+    const code = await next.locator('.code').first().innerText();
     if (title === 'Press the transfer' && code === two.code && !isSpoiled) {
       isSpoiled = true;
       await page.keyboard.press('x');
@@ -160,18 +156,14 @@ test('one film sheet shared by two orders is made once, and each order is finish
       await page.getByRole('button', { name: 'in the wrong place' }).click();
       await page.getByRole('button', { name: 'Log, and make it again' }).click();
       await expect(page.getByRole('dialog')).toBeHidden();
-    } else if (title === 'Inspect the piece') await page.getByRole('button', { name: '● Good' }).click();
-    else {
+      await untilAnother(page, was);
+    } else if (title === 'Inspect the piece') {
+      await page.getByRole('button', { name: '● Good' }).click();
+      await untilAnother(page, was);
+    } else {
       made.push(`${title}, ${code}`);
       await finishStep(page, title);
     }
-    // until the next is worked out: another step, or the same for the next piece
-    await expect
-      .poll(async () => (await done.isVisible()) || (await asked()).join() !== [title, code].join(), {
-        timeout: 1500,
-      })
-      .toBe(true)
-      .catch(() => undefined);
   }
   const timesMade = (title: string, code: string): number =>
     made.filter((own) => own === `${title}, ${code}`).length;

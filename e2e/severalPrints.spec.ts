@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { axeFindings } from './axe.ts';
-import { choose, discPng, finishStep, nextTitle } from './shop.ts';
+import { askedFor, choose, discPng, finishStep, nextTitle, untilAnother } from './shop.ts';
 
 test('a front and a back on one shirt go from art to ledger, and a spare saves printing film again', async ({
   page,
@@ -71,6 +71,7 @@ test('a front and a back on one shirt go from art to ledger, and a spare saves p
   const runId = /floor\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? '';
   let isSpoiled = false;
   for (let step = 0; step < 60 && !(await done.isVisible()); step++) {
+    const was = await askedFor(page);
     const title = await nextTitle(page).innerText();
     if (title === 'Second press, covered, back' && !isSpoiled) {
       isSpoiled = true;
@@ -79,9 +80,11 @@ test('a front and a back on one shirt go from art to ledger, and a spare saves p
       await dialog.getByRole('button', { name: 'in the wrong place' }).click();
       await dialog.getByRole('button', { name: 'Log, and make it again' }).click();
       await expect(dialog).toBeHidden();
-    } else if (title === 'Inspect the piece') await page.getByRole('button', { name: '● Good' }).click();
-    else await finishStep(page, title);
-    await page.waitForTimeout(150); // the next is worked out
+      await untilAnother(page, was);
+    } else if (title === 'Inspect the piece') {
+      await page.getByRole('button', { name: '● Good' }).click();
+      await untilAnother(page, was);
+    } else await finishStep(page, title);
   }
   await expect(done).toBeVisible();
   const { events } = (await (await page.request.get(`/api/v1/runs/${runId}`)).json()) as {

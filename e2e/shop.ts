@@ -151,8 +151,26 @@ export async function finishStep(page: Page, title: string): Promise<void> {
     if (await done.isVisible()) break;
     await turn.click();
   }
+  const was = await askedFor(page);
   await done.click();
+  await untilAnother(page, was);
 }
+
+/** What is asked for, told apart from the same for another piece, read in one instant; empty where nothing is. */
+export const askedFor = (page: Page): Promise<string> =>
+  page
+    .getByRole('region', { name: 'Next' })
+    .evaluateAll(([own]) =>
+      own
+        ? [...own.querySelectorAll('h2, :scope > div:first-child > span')]
+            .map((part) => part.textContent)
+            .join(', ')
+        : '',
+    );
+
+/** Waits until the next is worked out: another step, the same for another piece, or nothing more. */
+export const untilAnother = (page: Page, was: string): Promise<void> =>
+  expect.poll(() => askedFor(page)).not.toBe(was);
 
 /**
  * Starts the step that is shown, in the instant in which it is read what it is of: on a slow machine another may be asked
