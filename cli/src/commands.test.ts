@@ -1,4 +1,4 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { demoLine } from '@saltflat/demo';
@@ -18,6 +18,34 @@ function write(name: string, content: Buffer | object): string {
   return file;
 }
 const line = demoLine();
+
+/** A case with what an independent, finer solver found for it, and how near is near enough. */
+interface HeatCase {
+  name: string;
+  document: { layers: object[]; phases: object[]; output_times_s: number[] };
+  reference: {
+    probesC: Record<string, (number | null)[]>;
+    doses: Record<string, number>;
+    waterKgM2: Record<string, number>;
+  };
+  within: {
+    k: number;
+    kOf: Record<string, number>;
+    fromS: number;
+    dose: number;
+    doseLeast: number;
+    waterKgM2: number;
+  };
+}
+const HEAT_CASES = JSON.parse(
+  readFileSync(new URL('fixtures/heatCases.json', import.meta.url), 'utf8'),
+) as HeatCase[];
+interface HeatAnswer {
+  t: number[];
+  probes: Record<string, (number | null)[]>;
+  doses: Record<string, number>;
+  water: Record<string, number>;
+}
 
 describe('the command line', () => {
   it('measures an artwork', async () => {
@@ -119,4 +147,74 @@ describe('the command line', () => {
       /^Sublimation ink on film cannot be done here: .*takes 210\smm × 297\smm, and the print is 900\smm × /,
     );
   });
+});
+
+describe('the heat of a stack by command line', () => {
+  for (const { name, document, reference, within } of HEAT_CASES)
+    it(`agrees with the reference: ${name}`, async () => {
+      const answer = (await runCommand(['heat', write('heat.json', document)])) as HeatAnswer;
+      expect(answer.t).to.deep.equal(document.output_times_s);
+      for (const [probe, course] of Object.entries(reference.probesC))
+        course.forEach((wanted, i) => {
+          const found = answer.probes[probe]?.[i];
+          const at = `${probe} after ${answer.t[i] ?? 0} s`;
+          if (wanted === null) expect(found, at).to.equal(null);
+          else if ((answer.t[i] ?? 0) >= within.fromS)
+            expect(found, at).to.be.closeTo(wanted, within.kOf[probe] ?? within.k);
+        });
+      for (const [dose, wanted] of Object.entries(reference.doses))
+        expect(answer.doses[dose], dose).to.be.closeTo(
+          wanted,
+          Math.max(within.doseLeast, within.dose * wanted),
+        );
+      for (const [layer, wanted] of Object.entries(reference.waterKgM2))
+        expect(answer.water[layer], layer).to.be.closeTo(wanted, within.waterKgM2);
+    });
+
+  const [first] = HEAT_CASES;
+  const changed = (change: (text: string) => string): string =>
+    write('changed.json', JSON.parse(change(JSON.stringify(first?.document))) as object);
+  const refused: [string, (text: string) => string, RegExp][] = [
+    [
+      'a negative thickness',
+      (text) =>
+        text
+          .replace('"thickness_m": 5e-05', '"thickness_m": -1')
+          .replace('"thickness_m":0.00005', '"thickness_m":-1'),
+      /“Thickness” must be/,
+    ],
+    [
+      'a layer that is not there',
+      (text) => text.replace('"layers":["cover"', '"layers":["lid"'),
+      /names layer “lid”; there are “cover”/,
+    ],
+    [
+      'a phase without length',
+      (text) => text.replace('"duration_s":15', '"duration_s":0'),
+      /“Duration of a phase” must be/,
+    ],
+    [
+      'a plate at 900 °C',
+      (text) => text.replace('"T_C":160', '"T_C":900'),
+      /“Platen” must be at most 400, but 900/,
+    ],
+    [
+      'a joint too few',
+      (text) => text.replace('[700,null,null', '[700,null'),
+      /5 contacts for 7 layers: 6 are needed/,
+    ],
+    [
+      'a field nobody knows',
+      (text) => text.replace('"pressure_kPa":35', '"pressure_bar":35'),
+      /“pressure_bar”/,
+    ],
+  ];
+  for (const [name, change, sentence] of refused)
+    it(`refuses ${name} in words`, async () => {
+      const error = await runCommand(['heat', changed(change)]).then(
+        () => null,
+        (reason: unknown) => reason as Error,
+      );
+      expect(error?.message).to.match(sentence);
+    });
 });

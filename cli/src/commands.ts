@@ -1,15 +1,16 @@
 import { mkdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { artJobOf, readArtworkJob, readLineDocument, routeInputOf } from '@saltflat/contract';
+import { artJobOf, readArtworkJob, readHeatCase, readLineDocument, routeInputOf } from '@saltflat/contract';
 import { openArt, renderPlane } from '@saltflat/core/artwork';
+import { simulate } from '@saltflat/core/conduction';
 import type { ArtAnalysis, ArtJob, Pixels, Plane } from '@saltflat/core/artwork';
 import { priceRoute } from '@saltflat/core/cost';
 import { planRoute, refusalText } from '@saltflat/core/route';
 import { runTask, taskOf } from '@saltflat/core/task';
 import sharp from 'sharp';
 
-const USAGE = 'Say what to do: artwork FILE.png JOB.json [--out DIR], or route LINE.json';
+const USAGE = 'Say what to do: artwork FILE.png JOB.json [--out DIR], route LINE.json, or heat CASE.json';
 
 /**
  * Runs one command line.
@@ -24,6 +25,7 @@ export async function runCommand([command, ...rest]: readonly string[]): Promise
     if (files.length === 2) return artwork(files[0] ?? '', files[1] ?? '', out);
   }
   if (command === 'route' && rest.length === 1) return route(rest[0] ?? '');
+  if (command === 'heat' && rest.length === 1) return heat(rest[0] ?? '');
   throw new Error(USAGE);
 }
 
@@ -107,6 +109,12 @@ async function route(lineFile: string): Promise<object> {
   if (!planned.ok) throw new Error(refusalText(planned.refusals));
   const { route } = planned;
   return { route, cost: priceRoute(route, line.blankCents, line.pieces, line.rates) };
+}
+
+/** Temperatures, doses and water of one heat case: layers, stacks, phases and what is asked of them. */
+async function heat(caseFile: string): Promise<object> {
+  const { timesS, probes, doses, water } = simulate(readHeatCase(await readJson(caseFile)));
+  return { t: timesS, probes, doses, water };
 }
 
 async function readJson(file: string): Promise<unknown> {

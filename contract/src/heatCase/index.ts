@@ -1,0 +1,1 @@
+export { readHeatCase } from './readHeatCase.ts';

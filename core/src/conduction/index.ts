@@ -1,0 +1,18 @@
+export { boilingC } from './physics.ts';
+export { USUAL_STEPS } from './problem.ts';
+export type {
+  Boundary,
+  Dose,
+  Evaporation,
+  FreeSurface,
+  Layer,
+  LumpedLayer,
+  Phase,
+  Probe,
+  Problem,
+  SolidLayer,
+  Solution,
+  Stack,
+  Stepping,
+} from './problem.ts';
+export { simulate } from './simulate.ts';
