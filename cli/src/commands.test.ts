@@ -5,6 +5,7 @@ import { demoLine } from '@saltflat/demo';
 import { ArtworkReport, parse, routeInputOf } from '@saltflat/contract';
 import { priceRoute } from '@saltflat/core/cost';
 import type { PieceCost } from '@saltflat/core/cost';
+import { heatAdvice } from '@saltflat/core/heat';
 import { planRoute } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
 import { expect } from 'chai';
@@ -120,7 +121,7 @@ describe('the command line', () => {
         route: Route;
         cost: PieceCost;
       };
-      const planned = planRoute(routeInputOf(document));
+      const planned = planRoute(routeInputOf(document), heatAdvice());
       if (!planned.ok) throw new Error('the demo’s own line was refused');
       expect(printed.route).to.deep.equal(planned.route);
       expect(printed.cost).to.deep.equal(priceRoute(planned.route, 343, 24, document.rates));

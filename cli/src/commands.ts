@@ -6,6 +6,7 @@ import { openArt, renderPlane } from '@saltflat/core/artwork';
 import { simulate } from '@saltflat/core/conduction';
 import type { ArtAnalysis, ArtJob, Pixels, Plane } from '@saltflat/core/artwork';
 import { priceRoute } from '@saltflat/core/cost';
+import { heatAdvice } from '@saltflat/core/heat';
 import { planRoute, refusalText } from '@saltflat/core/route';
 import { runTask, taskOf } from '@saltflat/core/task';
 import sharp from 'sharp';
@@ -105,7 +106,7 @@ async function writePlanes(analysis: ArtAnalysis, job: ArtJob, out: string): Pro
 /** Route and cost of one line: LINE holds the garment, the print's needs, pieces, process, materials and machines. */
 async function route(lineFile: string): Promise<object> {
   const line = readLineDocument(await readJson(lineFile));
-  const planned = planRoute(routeInputOf(line));
+  const planned = planRoute(routeInputOf(line), heatAdvice());
   if (!planned.ok) throw new Error(refusalText(planned.refusals));
   const { route } = planned;
   return { route, cost: priceRoute(route, line.blankCents, line.pieces, line.rates) };

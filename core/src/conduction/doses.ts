@@ -11,6 +11,7 @@ export function doseRate({ refC, activationJMol, refS, gateC }: Dose, tempC: num
 export class DoseMeter {
   total = 0;
   private lastC: number | null = null;
+  private lastRate = 0;
   private pressed = 1;
 
   constructor(readonly dose: Dose) {}
@@ -20,17 +21,19 @@ export class DoseMeter {
     const { pressure } = this.dose;
     this.pressed = pressure === null ? 1 : (pressureKPa / pressure.refKPa) ** pressure.exponent;
     this.lastC = tempC;
+    this.lastRate = tempC === null ? 0 : doseRate(this.dose, tempC);
   }
 
   add(tempC: number | null, dt: number): void {
-    const { dose, lastC, pressed } = this;
+    const { dose, lastC, lastRate, pressed } = this;
+    const rate = tempC === null ? 0 : doseRate(dose, tempC);
     this.lastC = tempC;
+    this.lastRate = rate;
     if (tempC === null || lastC === null || pressed === 0) return;
     const { gateC } = dose;
     if (gateC !== null && lastC < gateC !== tempC < gateC) {
       const share = Math.abs((Math.max(lastC, tempC) - gateC) / (tempC - lastC));
-      this.total +=
-        (pressed * dt * share * (doseRate(dose, gateC) + doseRate(dose, Math.max(lastC, tempC)))) / 2;
-    } else this.total += (pressed * dt * (doseRate(dose, lastC) + doseRate(dose, tempC))) / 2;
+      this.total += (pressed * dt * share * (doseRate(dose, gateC) + Math.max(lastRate, rate))) / 2;
+    } else this.total += (pressed * dt * (lastRate + rate)) / 2;
   }
 }

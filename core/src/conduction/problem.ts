@@ -135,8 +135,9 @@ export interface Stepping {
   firstS: number;
   /** Ratio of a step to the one before. */
   growth: number;
-  /** Longest step, s. In a phase longer than a minute it grows to a sixtieth of the time passed. */
+  /** Longest step, s; late in a long phase it grows to {@link lateShare} of the time passed. */
   longestS: number;
+  lateShare: number;
   /** Longest step while a layer holds water that may boil, s. */
   longestWetS: number;
 }
@@ -147,7 +148,8 @@ export const USUAL_STEPS: Stepping = {
   firstS: 0.01,
   growth: 1.2,
   longestS: 1,
-  longestWetS: 0.25,
+  lateShare: 1 / 40,
+  longestWetS: 0.5,
 };
 
 /** What the solver found. Columns run along `timesS`; a probe is `null` while its layer is in no stack. */

@@ -43,7 +43,7 @@ export function simulate(problem: Problem, stepping: Partial<Stepping> = {}): So
     while (inPhase < phase.durationS) {
       const left = phase.durationS - inPhase;
       const isWet = steppers.some(mayBoil);
-      const longest = isWet ? how.longestWetS : Math.max(how.longestS, inPhase / 60);
+      const longest = isWet ? how.longestWetS : Math.max(how.longestS, inPhase * how.lateShare);
       natural = Math.min(natural, longest);
       const dt = landOn(natural, Math.min(left, record.untilNextOutput(atS + inPhase)));
       for (const stepper of steppers) stepper.advance(dt);

@@ -108,7 +108,7 @@ describe('what lies under the plate', () => {
   it('is two layers of a garment slipped over, one of what is opened up, of a cap and of a patch', () => {
     expect(materials(cottonTee)).to.deep.equal(['cotton-jersey', 'cotton-jersey', 'sponge-pad']);
     expect(materials(cottonTee, { layers: 1 })).to.deep.equal(['cotton-jersey', 'sponge-pad']);
-    expect(materials(cap)).to.deep.equal(['cap-twill', 'buckram', 'sponge-pad']);
+    expect(materials(cap)).to.deep.equal(['cap-twill', 'buckram', 'solid-pad']);
     expect(materials(equipment.patch!.blank)).to.deep.equal(['leatherette', 'sponge-pad']);
   });
 
@@ -155,7 +155,7 @@ describe('what lies under the plate', () => {
       'leatherette',
       'cap-twill',
       'buckram',
-      'sponge-pad',
+      'solid-pad',
     ]);
     expect(stack[0].dMm).to.equal(3);
     expect(stack[3].dMm).to.equal(1.1);

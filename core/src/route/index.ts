@@ -51,7 +51,7 @@ export type {
   Tape,
 } from './materials.ts';
 export { MOST_PRINTS, PLANNER_VERSION, planRoute } from './planRoute.ts';
-export type { RoutePlan } from './planRoute.ts';
+export type { RouteAdvice, RoutePlan } from './planRoute.ts';
 export { PROCESS_NAMES, PROCESS_SHORT_NAMES, isFilmProcess, shortNames } from './processNames.ts';
 export { refusalText } from './refusal.ts';
 export type { Refusal } from './refusal.ts';

@@ -1,7 +1,8 @@
 import { PLACEMENTS, overlaps, placedTwice } from '../placement/index.ts';
 import type { PlacementPlan } from '../placement/index.ts';
+import type { Garment } from '../blank/index.ts';
 import { handsS, partsIn, workedS } from '../work/index.ts';
-import type { Laned, Operation, Setting } from '../work/index.ts';
+import type { Laned, Operation, Reason, Setting } from '../work/index.ts';
 import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import { planWork, viewOf } from './blankOrder.ts';
@@ -20,6 +21,7 @@ import { heatsAfter } from './heatedAgain.ts';
 import { placementOf } from './placing.ts';
 import { PROCESS_NAMES } from './processNames.ts';
 import { PROCESS_MODULES } from './processes/index.ts';
+import { ranked } from './resolveSetting.ts';
 import { NoneFits, NotSetUp } from './refusal.ts';
 import { refusedSources, sourcesOf } from './routeSources.ts';
 import type { Refusal } from './refusal.ts';
@@ -28,10 +30,16 @@ import { warmUpsOf } from './warmUps.ts';
 import { waysOut } from './waysOut.ts';
 
 /** Counted up when the same input gives another route: a stored route says which planner made it. */
-export const PLANNER_VERSION = 5;
+export const PLANNER_VERSION = 6;
 
 /** Prints a line may have: every order of them is tried. */
 export const MOST_PRINTS = 6;
+
+/** Whoever knows more of an operation than practice does, as a model of the press: a route is planned without as well. */
+export interface RouteAdvice {
+  /** What it would take for the operation's dwell; `null` where it has nothing to say. */
+  dwellReason: (operation: Operation, garment: Garment) => Reason | null;
+}
 
 /** What planning gives: a route, or every reason why there is none. */
 export type RoutePlan = { ok: true; route: Route } | { ok: false; refusals: Refusal[] };
@@ -40,11 +48,12 @@ export type RoutePlan = { ok: true; route: Route } | { ok: false; refusals: Refu
  * The whole route of one order line: operations in work order, every setting with its reasons and limits.
  * Pure: the same input gives the same route, byte for byte.
  *
+ * @param advice speaks in the reasons of what is planned, and changes nothing
  * @returns refusals where a process cannot make its print, where prints cannot be on one garment, where something that is
  *   needed is not set up, and for every override that names no operation or setting of this route or cannot be set
  * @throws RangeError for fewer than one piece, or for no print, too many, or two of one name
  */
-export function planRoute(input: RouteInput): RoutePlan {
+export function planRoute(input: RouteInput, advice: RouteAdvice | null = null): RoutePlan {
   if (!(Number.isInteger(input.pieces) && input.pieces >= 1))
     throw new RangeError(`pieces is ${input.pieces}, expected a whole number from 1`);
   const names = new Set(input.prints.map(({ id }) => id));
@@ -55,7 +64,7 @@ export function planRoute(input: RouteInput): RoutePlan {
   const against = refusalsOf(input);
   if (against.length > 0) return { ok: false, refusals: against.map(notPossible) };
   try {
-    return planned(input);
+    return planned(input, advice);
   } catch (error) {
     if (!(error instanceof NotSetUp || error instanceof NoneFits)) throw error;
     return { ok: false, refusals: [{ kind: 'not-set-up', said: error.said, override: null }] };
@@ -84,7 +93,7 @@ function refusalsOf(input: RouteInput): Said[] {
   ];
 }
 
-function planned(input: RouteInput): RoutePlan {
+function planned(input: RouteInput, advice: RouteAdvice | null): RoutePlan {
   const work = planWork(input);
   if (work.harm === Infinity) return { ok: false, refusals: mustNotBeHeated(input, work).map(notPossible) };
   const operations = work.operations.map(({ operation }) => operation);
@@ -96,7 +105,7 @@ function planned(input: RouteInput): RoutePlan {
     summary: summarise(input, work),
     prints,
     lanes: work.lanes,
-    operations: said.map(({ operation }) => operation),
+    operations: said.map(({ operation }) => withAdvice(operation, input.garment, advice)),
     flow: input.house.pieceFlow,
     warmUps: warmUpsOf(operations, input.equipment),
     totals: totalTimes({ lanes: work.lanes, operations }, input.pieces),
@@ -134,6 +143,18 @@ function routePrints(input: RouteInput, { applied }: LineWork): RoutePrint[] {
       heatedAgain: heatsAfter(input.garment, print, applied.slice(i + 1)),
     };
   });
+}
+
+/** An adviser's word stands among the reasons of a dwell where its rank puts it. */
+function withAdvice(operation: Operation, garment: Garment, advice: RouteAdvice | null): Operation {
+  const reason = advice?.dwellReason(operation, garment) ?? null;
+  if (reason === null) return operation;
+  return {
+    ...operation,
+    settings: operation.settings.map((setting) =>
+      setting.sets === 'dwell' ? { ...setting, reasons: ranked([...setting.reasons, reason]) } : setting,
+    ),
+  };
 }
 
 /** At the plate it is said what else lies under it. */

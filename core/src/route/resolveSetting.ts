@@ -58,7 +58,8 @@ export function resolveSetting(proposal: SettingProposal, overrides: readonly Ov
   return { setting: { ...own, label, reasons, value, conflicts }, refusal };
 }
 
-const ranked = (reasons: readonly Reason[]): Reason[] =>
+/** Strongest first. */
+export const ranked = (reasons: readonly Reason[]): Reason[] =>
   [...reasons].sort((p, q) => REASON_SOURCES.indexOf(p.source) - REASON_SOURCES.indexOf(q.source));
 
 function refusalOf({ label, kind, ability }: SettingProposal, override: Override): Refusal | null {

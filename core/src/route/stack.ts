@@ -86,7 +86,7 @@ export function stackUnder(
       ...fabricLayers(garment, waterGM2 + wetGM2),
       ...(layers === 2 ? fabricLayers(garment, waterGM2) : []),
     ],
-    pad: layer('sponge-pad', isCap(garment) ? 3 : 9),
+    pad: isCap(garment) ? layer('solid-pad', 3) : layer('sponge-pad', 9),
     isBonded: carries === 'bonded',
   };
 }

@@ -25,6 +25,16 @@ export function formatQuantity(
   return unit === '' ? number : `${number}${NO_BREAK}${unit}`;
 }
 
+/** A difference between temperatures, in K, with its sign's word left to the reader: "10 °C", "18 °F". */
+export function formatTemperatureDifference(
+  differenceK: number,
+  system: UnitSystem = METRIC,
+  digits = 0,
+): string {
+  const shown = system.temperature === 'F' ? differenceK * 1.8 : differenceK;
+  return `${plainNumber(shown, digits)}${NO_BREAK}${shownUnit('temperature', system)}`;
+}
+
 /** Seconds as a clock face "m:ss" (or "h:mm:ss"), for running timers; below zero it is written with a minus. */
 export function formatClock(seconds: number): string {
   const whole = Math.round(Math.abs(seconds));

@@ -15,6 +15,7 @@ export {
   formatDuration,
   formatMoney,
   formatQuantity,
+  formatTemperatureDifference,
   parseMoney,
   scaleDigits,
 } from './format.ts';

@@ -1,5 +1,6 @@
 import { CAUTION_WORDS, CHECKS, LOOKS, WAITS } from './checks.ts';
 import { FINDINGS } from './findings.ts';
+import { HEAT } from './heat.ts';
 import { JUDGEMENTS } from './judgements.ts';
 import { CONFLICTS, LIMITS } from './limits.ts';
 import { PLACING } from './placing.ts';
@@ -24,6 +25,7 @@ export const SENTENCES = {
   ...REFUSALS,
   ...PLACING,
   ...JUDGEMENTS,
+  ...HEAT,
   ...SOURCES,
   ...FINDINGS,
   ...STEPS,

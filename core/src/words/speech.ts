@@ -1,4 +1,10 @@
-import { METRIC, formatDuration, formatMoney, formatQuantity } from '../units/index.ts';
+import {
+  METRIC,
+  formatDuration,
+  formatMoney,
+  formatQuantity,
+  formatTemperatureDifference,
+} from '../units/index.ts';
 import type { Currency, QuantityKind, UnitSystem } from '../units/index.ts';
 import type { Language } from '../language/index.ts';
 
@@ -49,6 +55,7 @@ export class Figures {
   }
 
   temp = (tempC: number): string => this.q(tempC, 'temperature');
+  apart = (differenceK: number): string => formatTemperatureDifference(differenceK, this.speech.system);
   temps = (min: number, max: number): string => this.span(min, max, 'temperature');
   mm = (lengthMm: number): string => this.q(lengthMm, 'length');
   mms = (min: number, max: number): string => this.span(min, max, 'length');

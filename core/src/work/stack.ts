@@ -18,6 +18,7 @@ export const STACK_MATERIALS = [
   'cap-foam',
   'leatherette',
   'sponge-pad',
+  'solid-pad',
 ] as const;
 export type StackMaterial = (typeof STACK_MATERIALS)[number];
 

@@ -23,6 +23,7 @@ import {
   processKey,
   refusalText,
 } from '@saltflat/core/route';
+import { heatAdvice } from '@saltflat/core/heat';
 import type { PrintNeeds, Refusal, Route, RouteInput } from '@saltflat/core/route';
 import { inWords } from '@saltflat/core/words';
 import type { NewRouteVersion } from './routeStore.ts';
@@ -280,7 +281,7 @@ function known(input: RouteInput): { overrides: SettingOverride[]; sources: Sour
 }
 
 function routeOrRefuse(input: RouteInput): Route {
-  const planned = planRoute(input);
+  const planned = planRoute(input, heatAdvice());
   if (planned.ok) return planned.route;
   throw refused(planned.refusals, input.overrides);
 }

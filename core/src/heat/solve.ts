@@ -1,0 +1,178 @@
+import { plannedMode, settingFor } from '../work/index.ts';
+import type { Limit, Setting, SettingRole } from '../work/index.ts';
+import type { Said } from '../words/index.ts';
+import { changeHeat } from './changes.ts';
+import type { HeatChange } from './changes.ts';
+import type { HeatConditions } from './conditions.ts';
+import { heatOperation } from './heatOperation.ts';
+import type { HeatDose } from './kinetics.ts';
+import { isCover } from './materials.ts';
+import { harmsDone, isDone, measureOf } from './measure.ts';
+import type { Measure } from './measure.ts';
+import type { OperationInHeat } from './operationCase.ts';
+
+/** What is looked for: the shortest dwell at the temperature, the coolest plate in the time, the fewest closings. */
+export const SOLVE_FOR = ['dwell', 'temperature', 'bursts'] as const satisfies readonly SettingRole[];
+export type SolveFor = (typeof SOLVE_FOR)[number];
+
+/** What a setting comes to. */
+export interface Tried {
+  value: number;
+  measure: Measure;
+  /** The worst harm, as a share of its limit; `null` where nothing is harmed. */
+  harm: { dose: HeatDose; value: number } | null;
+}
+
+/** Another way that would do, with what it comes to. */
+export interface WayOut {
+  what: 'hotter' | 'firmer' | 'longer' | 'bare';
+  /** In the unit of what is changed: °C, kPa, s; 0 for `bare`. */
+  by: number;
+  tried: Tried;
+}
+
+export type Solution =
+  | { isFound: true; found: Tried }
+  | {
+      isFound: false;
+      /** The furthest the setting may go, with what it comes to. */
+      furthest: Tried;
+      /** What stops it there: a limit of the setting's own, or harm. */
+      stoppedBy: { limit: Said } | { harm: HeatDose } | { ability: true };
+      waysOut: WayOut[];
+    };
+
+/**
+ * Looks for the least of a setting at which an operation is done with a margin, within its limits and without harm.
+ *
+ * @param margin what the dose should reach, ≥ 1
+ * @returns `null` where the operation has no such setting, or its heat is for nothing that is measured
+ */
+export function solveSetting(
+  own: OperationInHeat,
+  conditions: HeatConditions,
+  { for: role, margin }: { for: SolveFor; margin: number },
+): Solution | null {
+  const setting = settingFor(own.operation, role);
+  const before = tried(own, conditions, setting?.value ?? 0, {});
+  if (setting === undefined || before === null) return null;
+  const at = (value: number): Tried | null =>
+    tried(own, conditions, value, changeTo(role, value, setting.value));
+  const isGood = ({ measure, harm }: Tried): boolean =>
+    isDone(measure, margin) && (harm === null || harm.value < 1);
+  const { min, max, limit } = spanOf(setting);
+  let low = Math.ceil(min);
+  let high = Math.floor(max);
+  const most = at(high);
+  if (most === null) return null;
+  if (!isDone(most.measure, margin))
+    return {
+      isFound: false,
+      furthest: most,
+      stoppedBy: limit === null ? { ability: true } : { limit: limit.said },
+      waysOut: waysOut(own, conditions, { role, setting, value: high }, isGood),
+    };
+  while (low < high) {
+    const mid = Math.floor((low + high) / 2);
+    const found = at(mid);
+    if (found !== null && isDone(found.measure, margin)) high = mid;
+    else low = mid + 1;
+  }
+  const found = at(low);
+  if (found === null) return null;
+  if (found.harm !== null && found.harm.value >= 1)
+    return {
+      isFound: false,
+      furthest: found,
+      stoppedBy: { harm: found.harm.dose },
+      waysOut: waysOut(own, conditions, { role, setting, value: setting.value }, isGood),
+    };
+  return { isFound: true, found };
+}
+
+/** From the machine's ability, narrowed by every limit; and which limit stops it at the top. */
+function spanOf({ ability, limits }: Setting): { min: number; max: number; limit: Limit | null } {
+  const min = Math.max(ability.min, 1, ...limits.map((own) => own.min ?? -Infinity));
+  const limit =
+    [...limits]
+      .filter((own) => own.max !== null && own.max < ability.max)
+      .sort((p, q) => (p.max ?? 0) - (q.max ?? 0))[0] ?? null;
+  return { min, max: Math.max(min, limit?.max ?? Math.min(ability.max, LONGEST)), limit };
+}
+/** Nobody waits longer for one closing, s; of temperatures and counts no machine goes so far. */
+const LONGEST = 900;
+
+function changeTo(role: SolveFor, value: number, from: number): HeatChange {
+  if (role === 'bursts') return { bursts: value };
+  return role === 'dwell' ? { dwellS: value - from } : { plateK: value - from };
+}
+
+function tried(
+  own: OperationInHeat,
+  conditions: HeatConditions,
+  value: number,
+  change: HeatChange,
+): Tried | null {
+  const heat = heatOperation({ ...own, operation: changeHeat(own.operation, change) }, conditions);
+  const measure = heat === null ? null : measureOf(heat);
+  if (heat === null || measure === null) return null;
+  return { value, measure, harm: harmsDone(heat)[0] ?? null };
+}
+
+/** Tries what else a person could change, from the least trouble on; those that do are offered. */
+function waysOut(
+  own: OperationInHeat,
+  conditions: HeatConditions,
+  { role, setting, value }: { role: SolveFor; setting: Setting; value: number },
+  isGood: (tried: Tried) => boolean,
+): WayOut[] {
+  const base = changeTo(role, value, setting.value);
+  const roomFor = (other: SettingRole): number => {
+    const found = settingFor(own.operation, other);
+    return found ? spanOf(found).max - found.value : 0;
+  };
+  const steps: [WayOut['what'], number, HeatChange][] = [
+    ...(role === 'temperature'
+      ? []
+      : [5, 10, 15, 20]
+          .map((by) => ['hotter', by, { ...base, plateK: by }] as [WayOut['what'], number, HeatChange])
+          .filter(([, by]) => by <= roomFor('temperature'))),
+    ...[15, 30]
+      .filter((by) => by <= roomFor('pressure'))
+      .map((by) => ['firmer', by, { ...base, kPa: by }] as [WayOut['what'], number, HeatChange]),
+    ...(role === 'dwell'
+      ? []
+      : [5, 10, 20, 40]
+          .filter((by) => by <= roomFor('dwell'))
+          .map((by) => ['longer', by, { ...base, dwellS: by }] as [WayOut['what'], number, HeatChange])),
+  ];
+  const offered = new Map<string, WayOut>();
+  for (const [what, by, change] of steps) {
+    if (offered.has(what)) continue;
+    const found = tried(own, conditions, value, change);
+    if (found !== null && isGood(found)) offered.set(what, { what, by, tried: found });
+  }
+  const bare = withoutMat(own);
+  const found = bare === null ? null : tried(bare, conditions, value, base);
+  if (found !== null && isGood(found)) offered.set('bare', { what: 'bare', by: 0, tried: found });
+  return [...offered.values()];
+}
+
+/** The same under parchment in place of a mat; `null` where there is none. */
+function withoutMat(own: OperationInHeat): OperationInHeat | null {
+  const mode = plannedMode(own.operation);
+  const hasMat = mode.phases.some(({ heat }) =>
+    heat?.stack.layers.some(({ material }) => material === 'silicone-mat'),
+  );
+  if (!hasMat) return null;
+  const phases = mode.phases.map((phase) => {
+    if (phase.heat === null) return phase;
+    const { stack } = phase.heat;
+    const layers = stack.layers.map((layer) =>
+      isCover(layer.material) ? { ...layer, material: 'parchment' as const, dMm: 0.05 } : layer,
+    );
+    const joints = stack.joints.map((joint) => (joint === 'mat' ? ('cover-work' as const) : joint));
+    return { ...phase, heat: { ...phase.heat, stack: { ...stack, layers, joints } } };
+  });
+  return { ...own, operation: { ...own.operation, modes: [{ ...mode, phases }] } };
+}
