@@ -45,3 +45,8 @@ export const pressOf = (
   { presses }: Pick<HeatConditions, 'presses'>,
   machineId: string | null | undefined,
 ): KnownPress => presses[machineId ?? ''] ?? UNKNOWN_PRESS;
+
+/** What the model is worth on dwell, as a share either way: before anybody has calibrated it on a press, and after. */
+const SPREADS = { uncalibrated: 0.25, calibrated: 0.12 } as const;
+export const spreadOf = ({ calibratedOn }: Pick<KnownPress, 'calibratedOn'>): number =>
+  calibratedOn === null ? SPREADS.uncalibrated : SPREADS.calibrated;

@@ -2,7 +2,7 @@ import { plannedMode, settingFor } from '../work/index.ts';
 import type { Operation, Reason } from '../work/index.ts';
 import { say } from '../words/index.ts';
 import { changeHeat } from './changes.ts';
-import { pressOf, usualConditions } from './conditions.ts';
+import { pressOf, spreadOf, usualConditions } from './conditions.ts';
 import type { HeatConditions } from './conditions.ts';
 import { QUICK_STEPS, heatOperation } from './heatOperation.ts';
 import { crossing } from './heatStory.ts';
@@ -12,8 +12,6 @@ import { PLANNED_MARGIN } from './verdicts.ts';
 
 /** Nobody presses longer than that for the sake of a model, s. */
 const LOOKED_S = 300;
-/** What the model is worth on dwell before anybody has calibrated it, and after (share). */
-const DWELL_SHARE = { uncalibrated: 0.25, calibrated: 0.12 } as const;
 
 /**
  * What the model would take for the dwell of an operation that bonds, melts or cures: it advises and sets nothing. Where the
@@ -21,7 +19,7 @@ const DWELL_SHARE = { uncalibrated: 0.25, calibrated: 0.12 } as const;
  *
  * @returns `null` for operations without such a dwell
  */
-function dwellReason(operation: Operation, conditions: HeatConditions): Reason | null {
+export function dwellReason(operation: Operation, conditions: HeatConditions): Reason | null {
   const setting = settingFor(operation, 'dwell');
   const temperature = settingFor(operation, 'temperature');
   if (setting === undefined || temperature === undefined || setting.kind !== 'duration') return null;
@@ -46,7 +44,7 @@ function dwellReason(operation: Operation, conditions: HeatConditions): Reason |
   const hoverS = (long.heats.at(-1)?.fromS ?? 0) - (long.heats[0]?.fromS ?? 0);
   const value = Math.max(1, Math.round((passed?.afterS ?? 0) - hoverS));
   const press = pressOf(conditions, plannedMode(operation).machine?.id);
-  const share = press.calibratedOn === null ? DWELL_SHARE.uncalibrated : DWELL_SHARE.calibrated;
+  const share = spreadOf(press);
   const [low, high] = [Math.max(1, Math.floor(value * (1 - share))), Math.ceil(value * (1 + share))];
   const model = say('reason.model-dwell', { tempC, value, low, high, margin: PLANNED_MARGIN });
   const sheet = setting.reasons.find(({ source }) => source === 'maker');

@@ -5,8 +5,15 @@ import type { HeatParameters } from './parameters.ts';
 export const HEAT_DOSES = ['bond', 'cure', 'melt', 'dye', 'scorch', 'shine', 'stiffener'] as const;
 export type HeatDose = (typeof HEAT_DOSES)[number];
 /** At 1 these are done; at 1 the others are at their limit. */
-export const WANTED: readonly HeatDose[] = ['bond', 'cure', 'melt'];
+const WANTED: readonly HeatDose[] = ['bond', 'cure', 'melt'];
 export const isWanted = (dose: HeatDose): boolean => WANTED.includes(dose);
+
+export type Harm = Exclude<HeatDose, 'bond' | 'cure' | 'melt'>;
+/** A dose that is not wanted, as one. @throws RangeError for one that is */
+export function asHarm(dose: HeatDose): Harm {
+  if (dose === 'bond' || dose === 'cure' || dose === 'melt') throw new RangeError(`${dose} is no harm`);
+  return dose;
+}
 
 /** Reference temperature, gate, and how pressure counts: see docs/heat.md for the source of each. */
 const FORMS: Record<HeatDose, Pick<Dose, 'refC' | 'gateC' | 'pressure'>> = {

@@ -1,4 +1,6 @@
 import { plannedMode } from '../work/index.ts';
+import { say } from '../words/index.ts';
+import type { Said } from '../words/index.ts';
 import { changeHeat } from './changes.ts';
 import type { HeatChange } from './changes.ts';
 import type { HeatConditions } from './conditions.ts';
@@ -24,7 +26,7 @@ export const WHAT_IFS = [
 export type WhatIf = (typeof WHAT_IFS)[number];
 
 /** By how much each of them is tried. */
-export const WHAT_IF_STEPS = { plateK: 10, dwellS: 5, kPa: 15, waterGM2: 20, thickness: 1.3 } as const;
+const WHAT_IF_STEPS = { plateK: 10, dwellS: 5, kPa: 15, waterGM2: 20, thickness: 1.3 } as const;
 
 const CHANGES: Record<Exclude<WhatIf, 'mat-cold' | 'mat-parked'>, HeatChange> = {
   hotter: { plateK: WHAT_IF_STEPS.plateK },
@@ -40,6 +42,29 @@ const CHANGES: Record<Exclude<WhatIf, 'mat-cold' | 'mat-parked'>, HeatChange> = 
 export interface Sensitivity {
   what: WhatIf;
   measure: Measure;
+}
+
+/** What a what-if is called. */
+export function whatIfSaid(what: WhatIf): Said {
+  const { plateK, dwellS, kPa, waterGM2, thickness } = WHAT_IF_STEPS;
+  switch (what) {
+    case 'hotter':
+    case 'cooler':
+      return say(`heat.if-${what}`, { by: plateK });
+    case 'longer':
+    case 'shorter':
+      return say(`heat.if-${what}`, { by: dwellS });
+    case 'firmer':
+    case 'lighter':
+      return say(`heat.if-${what}`, { by: kPa });
+    case 'damp':
+      return say('heat.if-damp', { by: waterGM2 });
+    case 'thicker':
+      return say('heat.if-thicker', { by: thickness });
+    case 'mat-cold':
+    case 'mat-parked':
+      return say(`heat.if-${what}`);
+  }
 }
 
 /**

@@ -1,10 +1,12 @@
 import { plannedMode, settingFor } from '../work/index.ts';
 import type { Limit, Setting, SettingRole } from '../work/index.ts';
+import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import { changeHeat } from './changes.ts';
 import type { HeatChange } from './changes.ts';
 import type { HeatConditions } from './conditions.ts';
 import { heatOperation } from './heatOperation.ts';
+import { asHarm } from './kinetics.ts';
 import type { HeatDose } from './kinetics.ts';
 import { isCover } from './materials.ts';
 import { harmsDone, isDone, measureOf } from './measure.ts';
@@ -176,3 +178,45 @@ function withoutMat(own: OperationInHeat): OperationInHeat | null {
   });
   return { ...own, operation: { ...own.operation, modes: [{ ...mode, phases }] } };
 }
+
+const KINDS = { dwell: 'duration', temperature: 'temperature', bursts: 'count' } as const;
+
+const comesTo = ({ measure }: Tried, spread: number): Said =>
+  measure.kind === 'dose'
+    ? say('heat.comes-to', { value: measure.value, spread })
+    : say('heat.leaves-water', { gM2: measure.value });
+
+const PER_10_K = 1.33; // dwell's own change for ten kelvin: by the model itself
+
+/** How far a solved value may be off, either way. */
+function offBy(role: SolveFor, value: number, spread: number): number {
+  if (role === 'dwell') return value * spread;
+  if (role === 'bursts') return Math.max(1, value * spread);
+  return (10 * Math.log(1 + spread)) / Math.log(PER_10_K);
+}
+
+/** What was found, in words. @param spread what the model is worth */
+export function solutionSaid(solution: Solution, role: SolveFor, spread: number): Said {
+  const kind = KINDS[role];
+  if (solution.isFound) {
+    const { value, harm } = solution.found;
+    const off = offBy(role, value, spread);
+    const low = Math.max(1, Math.floor(value - off));
+    const high = Math.ceil(value + off);
+    return say('heat.solved', {
+      kind,
+      value,
+      low,
+      high,
+      harm: harm && harm.value >= 0.1 ? asHarm(harm.dose) : null,
+    });
+  }
+  const { furthest, stoppedBy } = solution;
+  if ('harm' in stoppedBy)
+    return say('heat.unsolved-harm', { kind, value: furthest.value, harm: asHarm(stoppedBy.harm) });
+  const limit = 'limit' in stoppedBy ? stoppedBy.limit : null;
+  return say('heat.unsolved-limit', { kind, value: furthest.value, done: comesTo(furthest, spread), limit });
+}
+
+export const waySaid = ({ what, by }: WayOut): Said =>
+  what === 'bare' ? say('heat.way-bare') : say(`heat.way-${what}`, { by });

@@ -3,7 +3,7 @@ import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import { hottestC, passesAfterS } from './heatStory.ts';
 import type { DoseLine, HeatStory } from './heatStory.ts';
-import { GLUE_GATE_C, isWanted } from './kinetics.ts';
+import { GLUE_GATE_C, asHarm, isWanted } from './kinetics.ts';
 
 /** What is planned for: a dose that is done with this much to spare (trade: 1.3 to 2). */
 export const PLANNED_MARGIN = 1.3;
@@ -20,30 +20,30 @@ export interface Verdict {
   said: Said[];
 }
 
-/** What a story's doses mean, each in plain words. */
+/** What a story's doses mean, each in plain words. @param spread what the model is worth: {@link spreadOf} */
 export function verdictsOf(
   story: HeatStory,
   operations: readonly Pick<Operation, 'id' | 'title'>[],
+  spread: number,
 ): Verdict[] {
   const titleOf = (id: string): string => operations.find((own) => own.id === id)?.title ?? id;
   return story.doses.map((line) => ({
     line,
     standing: standingOf(line),
     said: [
-      isWanted(line.dose) ? wantedSaid(line, story, titleOf) : harmSaid(line),
-      ...(line.parts.filter(({ value }) => value >= 0.005).length > 1
-        ? [
-            say('heat.parts', {
-              parts: line.parts
-                .filter(({ value }) => value >= 0.005)
-                .map(({ operation, value }) => ({ by: titleOf(operation), value })),
-            }),
-          ]
+      isWanted(line.dose) ? wantedSaid(line, story, { titleOf, spread }) : harmSaid(line),
+      ...(line.parts.filter(({ value }) => value > 0.02 * line.value).length > 1
+        ? [say('heat.parts', { parts: sharesOf(line, titleOf) })]
         : []),
       ...(line.dose === 'bond' && line.value > OVERDONE ? [say('heat.over-done')] : []),
     ],
   }));
 }
+
+const sharesOf = ({ parts, value: all }: DoseLine, titleOf: (id: string) => string) =>
+  parts
+    .filter(({ value }) => value > 0.02 * all)
+    .map(({ operation, value }) => ({ by: titleOf(operation), share: value / all }));
 
 function standingOf({ dose, value }: DoseLine): Standing {
   if (isWanted(dose)) return value >= PLANNED_MARGIN ? 'good' : value >= 1 ? 'unsure' : 'bad';
@@ -51,35 +51,39 @@ function standingOf({ dose, value }: DoseLine): Standing {
 }
 
 function harmSaid({ dose, value }: DoseLine): Said {
-  const figures = { harm: dose as 'dye' | 'scorch' | 'shine' | 'stiffener', value }; // what is not wanted is one of these
-  if (value >= 1) return say('heat.harm-over', figures);
-  return say(value >= NEAR ? 'heat.harm-near' : 'heat.harm-well', figures);
+  const harm = asHarm(dose);
+  if (value >= 1) return say('heat.harm-over', { harm });
+  return value >= NEAR ? say('heat.harm-near', { harm }) : say('heat.harm-well', { harm, value });
 }
 
-function wantedSaid(line: DoseLine, story: HeatStory, titleOf: (id: string) => string): Said {
+function wantedSaid(
+  line: DoseLine,
+  story: HeatStory,
+  { titleOf, spread }: { titleOf: (id: string) => string; spread: number },
+): Said {
   const heats = line.parts.flatMap(({ operation }) =>
     story.operations.filter((own) => own.operation === operation),
   );
   const first = heats.find((own) => own.courses[line.at] !== undefined);
   const hottest = Math.max(...heats.map((own) => hottestC(own, line.at) ?? -Infinity));
-  const { value, reached } = line;
+  const { reached } = line;
   if (line.dose === 'melt')
     return reached
-      ? say('heat.melt-done', { reachedS: reached.afterS, value })
-      : say('heat.melt-short', { hottestC: hottest, value });
+      ? say('heat.melt-done', { reachedS: reached.afterS, spread })
+      : say('heat.melt-short', { hottestC: hottest });
   if (line.dose === 'cure')
     return reached
-      ? say('heat.cure-done', { hottestC: hottest, reachedS: reached.afterS, value })
-      : say('heat.cure-short', { hottestC: hottest, value });
+      ? say('heat.cure-done', { hottestC: hottest, reachedS: reached.afterS, spread })
+      : say('heat.cure-short', { hottestC: hottest });
   const bond = ((): Said => {
     const warmest = heats.find((own) => passesAfterS(own, line.at, GLUE_GATE_C) !== null);
     const passesS = warmest === undefined ? null : passesAfterS(warmest, line.at, GLUE_GATE_C);
     const gateC = GLUE_GATE_C;
     if (passesS === null) return say('heat.bond-cold', { gateC, hottestC: hottest });
-    if (reached === null) return say('heat.bond-short', { gateC, passesS, value });
+    if (reached === null) return say('heat.bond-short', { gateC, passesS, spread });
     return reached.operation === first?.operation && warmest === first
-      ? say('heat.bond-done', { gateC, passesS, reachedS: reached.afterS, value })
-      : say('heat.bond-later', { by: titleOf(reached.operation), reachedS: reached.afterS, value });
+      ? say('heat.bond-done', { gateC, passesS, reachedS: reached.afterS, spread })
+      : say('heat.bond-later', { by: titleOf(reached.operation), reachedS: reached.afterS, spread });
   })();
   return line.at === 'patch-glue' ? say('heat.patch', { then: bond }) : bond;
 }

@@ -2,6 +2,14 @@ import type { AnySaid, Tell } from './said.ts';
 import { listed } from './speech.ts';
 import type { Figures } from './speech.ts';
 
+/** Water left: what has dried is what the model may be wrong about. */
+function leftWords(beforeGM2: number, afterGM2: number, spread: number): string {
+  const dried = beforeGM2 - afterGM2;
+  const least = Math.max(0, Math.round(beforeGM2 - dried * (1 + spread)));
+  const most = Math.round(beforeGM2 - dried * (1 - spread));
+  return least === most ? String(least) : `${least} to ${most}`;
+}
+
 /** What heat does that is not wanted. */
 export type HarmName = 'dye' | 'scorch' | 'shine' | 'stiffener';
 
@@ -29,52 +37,74 @@ export const doseWords = (value: number): string =>
         : value >= 0.005
           ? value.toFixed(2)
           : '0';
-const s = (durationS: number, f: Figures): string => f.s(Math.max(1, Math.round(durationS)));
 const temp = (tempC: number, f: Figures): string => f.temp(Math.round(tempC));
+/** A time with how far off the model may be, as a share either way: "6 to 10 s". */
+const around = (durationS: number, spread: number, f: Figures): string =>
+  f.seconds(
+    Math.max(1, Math.floor(durationS * (1 - spread))),
+    Math.max(2, Math.ceil(durationS * (1 + spread))),
+  );
 
-/** What a model of the press finds; each is a model's word, said beside its band. */
+/** What a model of the press finds. Doses are said by their bands beside it, times with the model's spread. */
 export const HEAT = {
   'heat.bond-done': (
-    { gateC, passesS, reachedS, value }: { gateC: number; passesS: number; reachedS: number; value: number },
+    {
+      gateC,
+      passesS,
+      reachedS,
+      spread,
+    }: { gateC: number; passesS: number; reachedS: number; spread: number },
     f: Figures,
   ) =>
-    `The glue line passes ${temp(gateC, f)} after ${s(passesS, f)}; bonded at ${s(reachedS, f)}; ${doseWords(value)} times what a bond needs.`,
-  'heat.bond-later': ({ by, reachedS, value }: { by: string; reachedS: number; value: number }, f: Figures) =>
-    `Bonded only ${s(reachedS, f)} into “${by}”; ${doseWords(value)} times what a bond needs in all.`,
+    `The glue line passes ${temp(gateC, f)} after ${around(passesS, spread, f)}; bonded at ${around(reachedS, spread, f)}.`,
+  'heat.bond-later': (
+    { by, reachedS, spread }: { by: string; reachedS: number; spread: number },
+    f: Figures,
+  ) => `Bonded only ${around(reachedS, spread, f)} into “${by}”.`,
   'heat.bond-short': (
-    { gateC, passesS, value }: { gateC: number; passesS: number; value: number },
+    { gateC, passesS, spread }: { gateC: number; passesS: number; spread: number },
     f: Figures,
   ) =>
-    `The glue line passes ${temp(gateC, f)} after ${s(passesS, f)}, and gets ${doseWords(value)} of what a bond needs: press longer, hotter or firmer.`,
+    `The glue line passes ${temp(gateC, f)} after ${around(passesS, spread, f)}, too late or too lightly for a bond: press longer, hotter or firmer.`,
   'heat.bond-cold': ({ gateC, hottestC }: { gateC: number; hottestC: number }, f: Figures) =>
-    `The glue line gets no hotter than ${temp(hottestC, f)}; glue begins to wet at ${temp(gateC, f)}.`,
+    `The glue line gets no hotter than about ${temp(hottestC, f)}; glue begins to wet at ${temp(gateC, f)}.`,
   'heat.patch': ({ then }: { then: AnySaid }, _f: Figures, tell: Tell) => `Under the patch: ${tell(then)}`,
-  'heat.melt-done': ({ reachedS, value }: { reachedS: number; value: number }, f: Figures) =>
-    `Powder is level after ${s(reachedS, f)}; ${doseWords(value)} times what it needs.`,
-  'heat.melt-short': ({ hottestC, value }: { hottestC: number; value: number }, f: Figures) =>
-    `Powder gets as hot as ${temp(hottestC, f)} and ${doseWords(value)} of what it needs to run level.`,
+  'heat.melt-done': ({ reachedS, spread }: { reachedS: number; spread: number }, f: Figures) =>
+    `Powder is level after ${around(reachedS, spread, f)}.`,
+  'heat.melt-short': ({ hottestC }: { hottestC: number }, f: Figures) =>
+    `Powder gets as hot as about ${temp(hottestC, f)}, not long enough to run level.`,
   'heat.cure-done': (
-    { hottestC, reachedS, value }: { hottestC: number; reachedS: number; value: number },
+    { hottestC, reachedS, spread }: { hottestC: number; reachedS: number; spread: number },
     f: Figures,
   ) =>
-    `The ink itself reaches ${temp(hottestC, f)}; cured after ${s(reachedS, f)} of heat; ${doseWords(value)} times what it needs.`,
-  'heat.cure-short': ({ hottestC, value }: { hottestC: number; value: number }, f: Figures) =>
-    `The ink itself reaches ${temp(hottestC, f)} and gets ${doseWords(value)} of its cure: it runs some degrees below the plate.`,
+    `The ink itself reaches about ${temp(hottestC, f)}; cured after ${around(reachedS, spread, f)} of heat.`,
+  'heat.cure-short': ({ hottestC }: { hottestC: number }, f: Figures) =>
+    `The ink itself reaches about ${temp(hottestC, f)}, some degrees below the plate, not long enough to cure.`,
   'heat.harm-well': ({ harm, value }: { harm: HarmName; value: number }) =>
-    `${HARMS[harm]}: ${doseWords(value)} of its limit.`,
-  'heat.harm-near': ({ harm, value }: { harm: HarmName; value: number }) =>
-    `${HARMS[harm]}: ${doseWords(value)} of its limit, too near to be sure.`,
-  'heat.harm-over': ({ harm, value }: { harm: HarmName; value: number }) =>
-    `${HARMS[harm]}: ${doseWords(value)} times its limit.`,
-  'heat.parts': ({ parts }: { parts: { by: string; value: number }[] }) =>
-    `${listed(parts.map(({ by, value }) => `${doseWords(value)} from “${by}”`))}.`,
-  'heat.dry': ({ by, beforeGM2, afterGM2 }: { by: string; beforeGM2: number; afterGM2: number }) =>
-    `“${by}” leaves ${Math.round(afterGM2)} of ${Math.round(beforeGM2)} g/m² of water.`,
-  'heat.hot-peel': ({ untilS }: { untilS: number }, f: Figures) =>
-    `Hot peel: within ${s(untilS, f)} of opening, while the glue is soft.`,
+    value < 0.1 ? `${HARMS[harm]}: nowhere near its limit.` : `${HARMS[harm]}: well below its limit.`,
+  'heat.harm-near': ({ harm }: { harm: HarmName }) => `${HARMS[harm]}: too near its limit to be sure.`,
+  'heat.harm-over': ({ harm }: { harm: HarmName }) => `${HARMS[harm]}: beyond its limit.`,
+  'heat.parts': ({ parts }: { parts: { by: string; share: number }[] }, f: Figures) =>
+    `Of it ${listed(parts.map(({ by, share }) => `${f.percent(share)} from “${by}”`))}.`,
+  'heat.dry': ({
+    by,
+    beforeGM2,
+    afterGM2,
+    spread,
+  }: {
+    by: string;
+    beforeGM2: number;
+    afterGM2: number;
+    spread: number;
+  }) => `“${by}” leaves ${leftWords(beforeGM2, afterGM2, spread)} of ${Math.round(beforeGM2)} g/m² of water.`,
+  'heat.hot-peel': ({ untilS, spread }: { untilS: number; spread: number }, f: Figures) =>
+    `Hot peel: within ${around(untilS, spread, f)} of opening, while the glue is soft.`,
   'heat.hot-peel-gone': () => 'Hot peel: the glue is never soft enough to let go hot.',
-  'heat.cold-peel': ({ fromS, on }: { fromS: number; on: 'wood' | 'metal' | 'press' }, f: Figures) =>
-    `Cold peel: from ${s(fromS, f)} after opening ${on === 'press' ? 'left on the open press' : on === 'metal' ? 'on a metal table' : 'on a wooden table'}.`,
+  'heat.cold-peel': (
+    { fromS, on, spread }: { fromS: number; on: 'wood' | 'metal' | 'press'; spread: number },
+    f: Figures,
+  ) =>
+    `Cold peel: from ${around(fromS, spread, f)} after opening ${on === 'press' ? 'left on the open press' : on === 'metal' ? 'on a metal table' : 'on a wooden table'}.`,
   'heat.uncalibrated': () =>
     'A model, not calibrated on this press: no nearer than ±25 % on dwell. A wash test decides.',
   'heat.calibrated': ({ on }: { on: string }) => `A model, calibrated on this press on ${on}.`,
@@ -82,20 +112,35 @@ export const HEAT = {
     'Custom says a thick mat doubles the dwell. By the model that holds for a mat that stays hot on the press and conducts well; a cold one of plain silicone takes six times as long. Try one piece with yours.',
   'heat.over-done': () =>
     'Far more than it needs: glue may be driven through the cloth. No figure is known for where that begins.',
+  // what if
+  'heat.if-hotter': ({ by }: { by: number }, f: Figures) => `Plate ${f.apart(by)} hotter`,
+  'heat.if-cooler': ({ by }: { by: number }, f: Figures) => `Plate ${f.apart(by)} colder`,
+  'heat.if-longer': ({ by }: { by: number }, f: Figures) => `${f.s(by)} longer`,
+  'heat.if-shorter': ({ by }: { by: number }, f: Figures) => `${f.s(by)} shorter`,
+  'heat.if-firmer': ({ by }: { by: number }, f: Figures) => `One step firmer, ${f.q(by, 'pressure')} more`,
+  'heat.if-lighter': ({ by }: { by: number }, f: Figures) => `One step lighter, ${f.q(by, 'pressure')} less`,
+  'heat.if-damp': ({ by }: { by: number }) => `A damp garment, ${by} g/m² more`,
+  'heat.if-thicker': ({ by }: { by: number }, f: Figures) => `Cloth ${f.percent(by - 1)} thicker`,
+  'heat.if-mat-cold': () => 'The mat cold',
+  'heat.if-mat-parked': () => 'The mat kept hot on the press',
   // solving
   'heat.solved': (
     {
       kind,
       value,
+      low,
+      high,
       harm,
     }: {
       kind: 'duration' | 'temperature' | 'count';
       value: number;
-      harm: { of: HarmName; value: number } | null;
+      low: number;
+      high: number;
+      harm: HarmName | null;
     },
     f: Figures,
   ) =>
-    `${f.q(value, kind)}${kind === 'count' ? ' closings' : ''} would do${harm && harm.value >= 0.05 ? `; ${HARMS[harm.of].toLowerCase()} then ${doseWords(harm.value)} of its limit` : ''}.`,
+    `About ${f.q(value, kind)}${kind === 'count' ? ' closings' : ''} would do (${f.span(low, high, kind)} by what the model is worth)${harm ? `; ${HARMS[harm].toLowerCase()} is then the nearest harm, within its limit` : ''}.`,
   'heat.unsolved-limit': (
     {
       kind,
@@ -112,8 +157,9 @@ export const HEAT = {
     f: Figures,
   ) =>
     `Nothing does: ${f.q(value, kind)}${kind === 'count' ? ' closings' : ''} would be enough, but ${HARM_WAYS[harm]}.`,
-  'heat.comes-to': ({ value }: { value: number }) => `it comes to ${doseWords(value)} of what is needed.`,
-  'heat.leaves-water': ({ gM2 }: { gM2: number }) => `${Math.round(gM2)} g/m² of water is left.`,
+  'heat.comes-to': ({ value, spread }: { value: number; spread: number }) =>
+    `it comes to ${doseWords(value * (1 - spread))} to ${doseWords(value * (1 + spread))} of what is needed.`,
+  'heat.leaves-water': ({ gM2 }: { gM2: number }) => `about ${Math.round(gM2)} g/m² of water is left.`,
   'heat.way-hotter': ({ by }: { by: number }, f: Figures) => `Plate hotter by ${f.apart(by)}`,
   'heat.way-firmer': ({ by }: { by: number }, f: Figures) => `Press firmer by ${f.q(by, 'pressure')}`,
   'heat.way-longer': ({ by }: { by: number }, f: Figures) => `Press ${f.s(by)} longer`,

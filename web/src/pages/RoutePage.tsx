@@ -40,7 +40,7 @@ function LineRoute({ lineId }: { lineId: string }) {
   const { data: versions, error: routeError, refetch: refetchRoute } = useRouteVersionsQuery(lineId);
   const hasRoute = versions !== undefined && versions.length > 0;
   const isOpen = hasRoute && data !== undefined && isPlanned(data.line);
-  const { currentData: document } = useLineDocumentQuery(isOpen ? lineId : skipToken);
+  const { currentData: document } = useLineDocumentQuery(hasRoute && data !== undefined ? lineId : skipToken);
   const { currentData: quote, error: quoteError } = useQuoteQuery(
     data?.line.routeNumber == null ? skipToken : lineId,
   );
@@ -129,7 +129,8 @@ function LineRoute({ lineId }: { lineId: string }) {
       <RouteView
         version={version}
         versions={versions}
-        document={document ?? null}
+        document={isOpen ? (document ?? null) : null}
+        blank={document?.garment ?? null}
         quote={version.isCurrent ? (quote ?? null) : null}
         noQuote={version.isCurrent && quoteError ? problemMessage(quoteError) : ''}
         provenLines={provenLines}

@@ -5,6 +5,8 @@ import { useUnits } from '../units/writingSlice.ts';
 import { heatColour } from './heatColour.ts';
 import { layoutTrace, tracePath, yOf } from './layoutTrace.ts';
 import type { DrawnPiece, TracePiece } from './layoutTrace.ts';
+import { SimulatedLegend, SimulatedLines } from './SimulatedLines.tsx';
+import type { TraceLine } from './SimulatedLines.tsx';
 
 interface Props {
   pieces: readonly TracePiece[];
@@ -12,6 +14,10 @@ interface Props {
   /** Operation to light up. */
   current?: string | null;
   onPick?: (operation: string) => void;
+  /** What a model works out beside what is commanded; none while there is no model. */
+  lines?: readonly TraceLine[];
+  /** A temperature that means something, with its name. */
+  mark?: { tempC: number; name: string } | null;
 }
 
 const GRID_C = [50, 100, 150, 200];
@@ -19,7 +25,7 @@ const AXIS = 46;
 const FOOT = 26;
 
 /** What one piece is commanded to go through: time along, temperature up. Presses are hills, waits are flat ground. */
-export function HeatTrace({ pieces, height, current = null, onPick }: Props) {
+export function HeatTrace({ pieces, height, current = null, onPick, lines = [], mark = null }: Props) {
   const system = useUnits();
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
@@ -61,9 +67,30 @@ export function HeatTrace({ pieces, height, current = null, onPick }: Props) {
               onPick={onPick}
             />
           ))}
-          <path d={tracePath(drawn)} fill="none" stroke="#0F2A30" strokeWidth="1.5" strokeLinejoin="round" />
+          <path
+            d={tracePath(drawn)}
+            fill="none"
+            stroke={lines.length > 0 ? '#8AA0A7' : '#0F2A30'}
+            strokeWidth={lines.length > 0 ? 1 : 1.5}
+            strokeLinejoin="round"
+          />
+          <SimulatedLines lines={lines} pieces={drawn} ground={ground} />
+          {mark !== null && lines.length > 0 && (
+            <line
+              x1={0}
+              x2={Math.max(0, width - AXIS - 8)}
+              y1={yOf(mark.tempC, ground)}
+              y2={yOf(mark.tempC, ground)}
+              stroke="#9C1F45"
+              strokeDasharray="6 3"
+              strokeWidth="0.8"
+            />
+          )}
         </g>
       </svg>
+      {lines.length > 0 && (
+        <SimulatedLegend lines={lines} mark={mark && `${mark.name} ${temp(mark.tempC)}`} />
+      )}
     </div>
   );
 }

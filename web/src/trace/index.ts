@@ -1,2 +1,3 @@
 export { HeatTrace } from './HeatTrace.tsx';
+export type { TraceLine } from './SimulatedLines.tsx';
 export { Spark } from './Spark.tsx';

@@ -59,3 +59,30 @@ export function tracePath(pieces: readonly DrawnPiece[]): string {
     })
     .join(' ');
 }
+
+/**
+ * Where a moment is on the strip, px from its left; moments beyond the trace are at its end.
+ *
+ * @param atS from the trace's beginning, s
+ */
+export function xAt(pieces: readonly DrawnPiece[], atS: number): number {
+  let fromS = 0;
+  for (const { x, width, durationS } of pieces) {
+    if (atS <= fromS + durationS)
+      return x + (durationS > 0 ? (Math.max(0, atS - fromS) / durationS) * width : 0);
+    fromS += durationS;
+  }
+  const last = pieces[pieces.length - 1];
+  return last ? last.x + last.width : 0;
+}
+
+/** When each operation begins in a trace, s. */
+export function beginningsOf(pieces: readonly TracePiece[]): Map<string, number> {
+  const begins = new Map<string, number>();
+  let atS = 0;
+  for (const { operation, durationS } of pieces) {
+    if (operation !== undefined && !begins.has(operation)) begins.set(operation, atS);
+    atS += durationS;
+  }
+  return begins;
+}

@@ -19,8 +19,9 @@ import type {
   Pixels,
   Plane,
 } from '@saltflat/core/artwork';
-import { atOnce, serveTasks, taskOf } from '@saltflat/core/task';
-import type { Tasks, ToHost } from '@saltflat/core/task';
+import { atOnce, taskOf } from '@saltflat/core/task';
+import type { Tasks } from '@saltflat/core/task';
+import { serveHere } from './serveHere.ts';
 
 /** What the page can look at. */
 export type ArtLayer =
@@ -244,11 +245,4 @@ const TASKS = {
 } satisfies Tasks;
 export type ArtworkTasks = typeof TASKS;
 
-serveTasks(
-  {
-    send: (message, moves = []) => postMessage(message, { transfer: moves as Transferable[] }), // what tasks say can be moved
-    listen: (hear) => addEventListener('message', ({ data }: MessageEvent<ToHost>) => hear(data)),
-  },
-  TASKS,
-  { now: () => performance.now(), pause: () => new Promise((resolve) => setTimeout(resolve)) },
-);
+serveHere(TASKS);

@@ -4,7 +4,7 @@ import { STATION_NAMES, aloneS, goesWords, handsS, plannedMode, unitsOf } from '
 import type { Operation } from '@saltflat/core/work';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useWords } from '../../units/useWords.ts';
 import { Note, Pressable, Row, Stack, TOKENS, ownProps, styled } from '../../ui/index.ts';
 
@@ -17,14 +17,25 @@ interface Props {
   isLit: boolean;
   picked: string | null;
   system: UnitSystem;
-  onPick: (setting: string) => void;
+  onPick: (own: { operation: string; setting: string }) => void;
 }
 
 /** Letters of checks that are shown at once; more are one press away. */
 const SHORT = 80;
 
-/** One operation: where, what, with which settings, how long, and how to know it is right. */
-export function OperationRow({ operation, parts: all, cautions, isLit, picked, system, onPick }: Props) {
+/**
+ * One operation: where, what, with which settings, how long, and how to know it is right. While a value is slid most operations
+ * stay as they are: those are not drawn again.
+ */
+export const OperationRow = memo(OperationLine, (before, now) =>
+  (Object.keys(now) as (keyof Props)[]).every((key) =>
+    key === 'cautions'
+      ? JSON.stringify(before.cautions) === JSON.stringify(now.cautions)
+      : before[key] === now[key],
+  ),
+);
+
+function OperationLine({ operation, parts: all, cautions, isLit, picked, system, onPick }: Props) {
   const { id, station, modes, title, settings, sheet, checks, look, waitAfter, weighIn } = operation;
   const words = useWords();
   const [isWhole, setWhole] = useState(false);
@@ -61,7 +72,7 @@ export function OperationRow({ operation, parts: all, cautions, isLit, picked, s
               setting={setting}
               isPicked={picked === setting.key}
               system={system}
-              onPick={() => onPick(setting.key)}
+              onPick={() => onPick({ operation: id, setting: setting.key })}
             />
           ))}
           {sheet && (

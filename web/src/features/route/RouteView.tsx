@@ -2,24 +2,30 @@ import { t } from '../../words/index.ts';
 import type { LineDocument, ProvenLine, RouteVersion } from '@saltflat/contract';
 import type { BlankKind } from '@saltflat/core/blank';
 import type { Quote } from '@saltflat/core/cost';
+import { GLUE_GATE_C } from '@saltflat/core/heat';
 import { PROCESS_NAMES, heatedAgainSaid, provenOverrides } from '@saltflat/core/route';
 import type { Route, SourceChoice } from '@saltflat/core/route';
 import { partsIn, traceHeat } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import type { Said } from '@saltflat/core/words';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { usePerson } from '../../person/personSlice.ts';
 import { HeatTrace } from '../../trace/index.ts';
 import { useUnits } from '../../units/writingSlice.ts';
 import { useWords } from '../../units/useWords.ts';
+import { AskPanel } from './AskPanel.tsx';
 import { cautionsOnce } from './cautionsOnce.ts';
 import { CopyProven } from './CopyProven.tsx';
 import { CostPanel } from './CostPanel.tsx';
+import { HeatPanel } from './HeatPanel.tsx';
 import { KeepTried } from './KeepTried.tsx';
 import { OperationRow } from './OperationRow.tsx';
 import { PlacementPanel } from './PlacementPanel.tsx';
 import { WarmUpsPanel } from './WarmUpsPanel.tsx';
 import { SourcesPanel } from './SourcesPanel.tsx';
+import { traceLines } from './traceLines.ts';
+import { useHeat } from './useHeat.ts';
+import type { RouteHeat } from './useHeat.ts';
 import { useTriedRoute } from './useTriedRoute.ts';
 import type { Tried } from './triedRoute.ts';
 import type { Signed } from '@saltflat/contract';
@@ -38,6 +44,8 @@ interface Props {
   provenLines: readonly ProvenLine[] | undefined;
   papers: Parameters<typeof CostPanel>[0]['papers'];
   kind: BlankKind;
+  /** What lies under the plate; `null` where nobody knows. */
+  blank: LineDocument['garment'] | null;
   colourHex: string;
   /** Address of a print's picture; `null` where there is none. */
   pictureOf: (print: string) => string | null;
@@ -66,7 +74,10 @@ export function RouteView(props: Props) {
   const [lit, setLit] = useState<string | null>(null);
   const opener = useRef<HTMLElement | null>(null);
   const live = useTriedRoute(version, isOpen ? lineDocument : null);
-  const { route, cost, tried, problem } = live;
+  const { route, tried, problem } = live;
+  const heat = useHeat(route, version.pieces, props.blank);
+  const pieces = useMemo(() => tracePieces(route, version.pieces), [route, version.pieces]);
+  const lines = useMemo(() => (heat.heat ? traceLines(heat.heat) : []), [heat]);
   const cautions = useMemo(() => cautionsOnce(route.operations), [route]);
   const operation = route.operations.find(({ id }) => id === picked?.operation);
   const setting = operation?.settings.find(({ key }) => key === picked?.setting);
@@ -74,14 +85,69 @@ export function RouteView(props: Props) {
     if (lit) document.getElementById(`operation-${lit}`)?.scrollIntoView({ block: 'center' });
   }, [lit]);
 
-  const pick = (own: { operation: string; setting: string }): void => {
+  const pick = useCallback((own: { operation: string; setting: string }): void => {
     opener.current = document.activeElement as HTMLElement | null;
-    setPicked(picked?.operation === own.operation && picked.setting === own.setting ? null : own);
-  };
+    setPicked((before) =>
+      before?.operation === own.operation && before.setting === own.setting ? null : own,
+    );
+  }, []);
   const close = (): void => {
     setPicked(null);
     opener.current?.focus();
   };
+  // what is not looked at while a value is slid follows when the hand rests
+  const later = useDeferredValue(live);
+  const laterHeat = useDeferredValue(heat.heat);
+  const isTrying = later.tried.length > 0;
+  const printPanels = useMemo(
+    () => (
+      <>
+        {later.route.prints.map((print) => (
+          <SourcesPanel
+            key={`sources-${print.id}`}
+            of={print.placement.label}
+            sources={print.sources}
+            chosen={version.sources.filter((own) => own.print === print.id).map(({ role }) => role)}
+            isOpen={isOpen && !isTrying}
+            who={person}
+            onChoose={(picked, signed) => props.onChoose({ ...picked, ...signed, print: print.id })}
+            onTakeBack={(role) => props.onUnchoose(print.id, role)}
+          />
+        ))}
+        {later.route.prints.map((print) => (
+          <PlacementPanel
+            key={print.id}
+            placement={print.placement}
+            heatedAgain={heatedAgainSaid(later.route, print)}
+            kind={props.kind}
+            colourHex={props.colourHex}
+            picture={props.pictureOf(print.id)}
+            system={system}
+          />
+        ))}
+      </>
+    ),
+    [later.route, isTrying, isOpen, person, system, props, version],
+  );
+  const { tryValue } = live;
+  const askAndCost = useMemo(
+    () => (
+      <>
+        {laterHeat && <AskPanel heat={laterHeat} onTry={isOpen && lineDocument ? tryValue : null} />}
+        <WarmUpsPanel warmUps={later.route.warmUps} />
+        <CostPanel
+          route={later.route}
+          cost={later.cost}
+          pieces={version.pieces}
+          quote={isTrying ? null : props.quote}
+          noQuote={props.noQuote}
+          papers={props.papers}
+        />
+      </>
+    ),
+    [later.route, later.cost, laterHeat, isTrying, isOpen, lineDocument, tryValue, props, version],
+  );
+
   const keep = async (signed: Signed): Promise<string | null> => {
     const refusal = await onKeep(tried, signed);
     if (refusal === null) live.giveUp();
@@ -102,7 +168,14 @@ export function RouteView(props: Props) {
   return (
     <Stack>
       <Panel label={t('Heat trace')} pad="12px 8px 4px">
-        <HeatTrace pieces={tracePieces(route, version.pieces)} height={150} current={lit} onPick={setLit} />
+        <HeatTrace
+          pieces={pieces}
+          height={170}
+          current={lit}
+          onPick={setLit}
+          lines={lines}
+          mark={heat.heat && hasGlue(heat.heat) ? GLUE_MARK : null}
+        />
       </Panel>
       {tried.length > 0 && (
         <KeepTried count={tried.length} problem={problem} who={person} onKeep={keep} onGiveUp={live.giveUp} />
@@ -123,35 +196,13 @@ export function RouteView(props: Props) {
                       isLit={own.id === lit}
                       picked={own.id === picked?.operation ? picked.setting : null}
                       system={system}
-                      onPick={(key) => pick({ operation: own.id, setting: key })}
+                      onPick={pick}
                     />
                   ))}
                 </ol>
               </Panel>
             ))}
-            {route.prints.map((print) => (
-              <SourcesPanel
-                key={`sources-${print.id}`}
-                of={print.placement.label}
-                sources={print.sources}
-                chosen={version.sources.filter((own) => own.print === print.id).map(({ role }) => role)}
-                isOpen={isOpen && tried.length === 0}
-                who={person}
-                onChoose={(picked, signed) => props.onChoose({ ...picked, ...signed, print: print.id })}
-                onTakeBack={(role) => props.onUnchoose(print.id, role)}
-              />
-            ))}
-            {route.prints.map((print) => (
-              <PlacementPanel
-                key={print.id}
-                placement={print.placement}
-                heatedAgain={heatedAgainSaid(route, print)}
-                kind={props.kind}
-                colourHex={props.colourHex}
-                picture={props.pictureOf(print.id)}
-                system={system}
-              />
-            ))}
+            {printPanels}
           </Stack>
         </Scroll>
         <Scroll>
@@ -167,20 +218,22 @@ export function RouteView(props: Props) {
                     ? (value) => live.tryValue({ operation: operation.id, setting: setting.key, value })
                     : null
                 }
+                heat={tried.length > 0 ? heat.heat : null}
                 isTried={tried.some((own) => own.operation === operation.id && own.setting === setting.key)}
                 onTakeBack={isOpen ? () => onTakeBack(operation.id, setting.key) : null}
                 onClose={close}
               />
             )}
-            <WarmUpsPanel warmUps={route.warmUps} />
-            <CostPanel
+            <HeatPanel
               route={route}
-              cost={cost}
-              pieces={version.pieces}
-              quote={tried.length > 0 ? null : props.quote}
-              noQuote={props.noQuote}
-              papers={props.papers}
+              state={heat}
+              labelOf={(id) =>
+                route.prints.length > 1
+                  ? (route.prints.find((print) => print.id === id)?.placement.label ?? null)
+                  : null
+              }
             />
+            {askAndCost}
             <VersionsPanel version={version} versions={versions} onShow={onShow} />
             {isOpen && <CopyProven lines={props.provenLines} onCopy={copy} />}
           </Stack>
@@ -205,6 +258,10 @@ function bandsOf({ prints, operations }: Route): { label: string | null; operati
     return bands;
   }, []);
 }
+
+const GLUE_MARK = { tempC: GLUE_GATE_C, name: t('glue wets from') };
+const hasGlue = ({ story }: RouteHeat): boolean =>
+  story.operations.some(({ courses }) => courses.glue !== undefined || courses.powder !== undefined);
 
 const tracePieces = (route: Route, pieces: number) =>
   traceHeat(route.operations, pieces).map((segment) => ({

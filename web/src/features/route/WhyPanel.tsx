@@ -1,12 +1,26 @@
 import { t } from '../../words/index.ts';
-import type { Limit, Operation, Setting } from '@saltflat/core/work';
+import { REASON_SOURCES } from '@saltflat/core/work';
+import type { Limit, Operation, Reason, Setting } from '@saltflat/core/work';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { TakeBack } from './TakeBack.tsx';
+import { heatTasks } from '../../worker/heatClient.ts';
+import { useAnswer } from './useAnswer.ts';
+import type { RouteHeat } from './useHeat.ts';
 import { useWords } from '../../units/useWords.ts';
 import './limits.css';
-import { Button, Note, Panel, QuantityField, Stack, TOKENS, ownProps, styled } from '../../ui/index.ts';
+import {
+  Button,
+  Note,
+  Panel,
+  QuantityField,
+  SliderField,
+  Stack,
+  TOKENS,
+  ownProps,
+  styled,
+} from '../../ui/index.ts';
 
 const SOURCE_WORDS = {
   override: t('A person'),
@@ -24,18 +38,22 @@ interface Props {
   /** Tries a value; `null` where the route cannot be changed any more. */
   onTry: ((value: number) => void) | null;
   isTried: boolean;
+  /** The heat of the route as it is tried: the model speaks of that, too. */
+  heat: RouteHeat | null;
   /** Plans without the own value; a sentence when it is refused. */
   onTakeBack: (() => Promise<string | null>) | null;
   onClose: () => void;
 }
 
 /** Why a setting is what it is: reasons strongest first, limits as a bar, and a place to change it. */
-export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBack, onClose }: Props) {
+export function WhyPanel({ operation, setting, system, onTry, isTried, heat, onTakeBack, onClose }: Props) {
   const words = useWords();
   const panel = useRef<HTMLElement>(null);
   useEffect(() => panel.current?.focus(), []);
   const isOwn = setting.reasons[0]?.source === 'override';
   const shown = (value: number): string => formatQuantity(value, setting.kind, system);
+  const reasons = useReasons(operation, setting, heat);
+  const [slides] = useState(() => slidesOver(setting)); // does not move under the hand
   return (
     <Panel
       ref={panel}
@@ -58,12 +76,12 @@ export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBac
           </Note>
         ))}
         <Stack as="ol" gap={8}>
-          {setting.reasons.map((reason, i) => (
-            <Reason key={i} isChosen={i === setting.reasons.findIndex(({ value }) => value !== null)}>
+          {reasons.map((reason, i) => (
+            <ReasonLine key={i} isChosen={i === reasons.findIndex(({ value }) => value !== null)}>
               <strong>{SOURCE_WORDS[reason.source]}</strong>
               {reason.value !== null && <span className="muted"> {shown(reason.value)}</span>}
               <div>{words(reason.said)}</div>
-            </Reason>
+            </ReasonLine>
           ))}
         </Stack>
         {setting.limits.length > 0 && <Limits limits={setting.limits} setting={setting} system={system} />}
@@ -78,6 +96,17 @@ export function WhyPanel({ operation, setting, system, onTry, isTried, onTakeBac
               usual={usualOf(setting)}
               onChange={(value) => value !== null && onTry(value)}
             />
+            {slides && (
+              <SliderField
+                label={t('Or slide it')}
+                value={setting.value}
+                shown={shown(setting.value)}
+                min={slides.min}
+                max={slides.max}
+                step={1}
+                onChange={onTry}
+              />
+            )}
             {isTried && <p className="muted small">{t('Being tried: say who and why above to keep it.')}</p>}
             {isOwn && !isTried && onTakeBack && (
               <TakeBack words={t('Take the change back')} onTakeBack={onTakeBack} />
@@ -134,11 +163,53 @@ function Limits({
   );
 }
 
+/** The setting's reasons; while values are tried, what the model says of them as well. */
+function useReasons(operation: Operation, setting: Setting, heat: RouteHeat | null): readonly Reason[] {
+  const hasSpoken = setting.reasons.some(({ source }) => source === 'model');
+  const isAsked = heat !== null && setting.sets === 'dwell' && !hasSpoken;
+  const advice = useAnswer<Reason | null>(
+    () =>
+      isAsked
+        ? heatTasks.ask('advice', { own: alone(operation), conditions: heat.conditions }).answer
+        : Promise.resolve(null),
+    [operation, isAsked],
+  );
+  if (advice === null || hasSpoken) return setting.reasons;
+  return [...setting.reasons, advice].sort(
+    (p, q) => REASON_SOURCES.indexOf(p.source) - REASON_SOURCES.indexOf(q.source),
+  );
+}
+const alone = (operation: Operation) => ({
+  operation,
+  parts: 1,
+  after: { forS: 0, peelAfterS: null, on: 'wood' as const },
+  startC: {},
+});
+
+const SLIDING: readonly Setting['sets'][] = [
+  'temperature',
+  'lower-temperature',
+  'dwell',
+  'hover',
+  'pressure',
+  'gap',
+];
+
+/** Whole steps about a setting of heat, so that the trace can be watched while it moves; `null` for what is no heat. */
+function slidesOver({ sets, value, kind, ability }: Setting): { min: number; max: number } | null {
+  if (!SLIDING.includes(sets)) return null;
+  const [low, high] = kind === 'temperature' ? [value - 30, value + 30] : [value / 3, value * 2.5 + 5];
+  return {
+    min: Math.ceil(Math.max(ability.min, low)),
+    max: Math.floor(Math.min(ability.max, high)),
+  };
+}
+
 /** What the setting would be without a person's own value. */
 const usualOf = ({ reasons }: Setting): number | null =>
   reasons.find(({ source, value }) => source !== 'override' && value !== null)?.value ?? null;
 
-const Reason = styled(
+const ReasonLine = styled(
   'li',
   ownProps('isChosen'),
 )<{ isChosen: boolean }>(({ isChosen }) => ({

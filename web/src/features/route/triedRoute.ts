@@ -2,7 +2,6 @@ import type { LineDocument, RouteVersion, SettingOverride } from '@saltflat/cont
 import { routeInputOf } from '@saltflat/contract/routeInput';
 import { priceRoute } from '@saltflat/core/cost';
 import type { PieceCost } from '@saltflat/core/cost';
-import { heatAdvice } from '@saltflat/core/heat';
 import { planRoute, refusalText } from '@saltflat/core/route';
 import type { Speech } from '@saltflat/core/words';
 import type { Route } from '@saltflat/core/route';
@@ -48,7 +47,7 @@ export function planTried(
     (own) => !tried.some(({ operation, setting }) => operation === own.operation && setting === own.setting),
   );
   const mine = tried.map((own) => ({ ...own, who: 'Tried', why: 'not kept yet' }));
-  const planned = planRoute({ ...input, overrides: [...others, ...mine] }, heatAdvice());
+  const planned = planRoute({ ...input, overrides: [...others, ...mine] });
   if (!planned.ok) return { ...kept, problem: refusalText(planned.refusals, speech) };
   const { route } = planned;
   return { route, cost: priceRoute(route, document.blankCents, input.pieces, document.rates), problem: '' };

@@ -1,5 +1,6 @@
 import type { LineDocument, RouteVersion } from '@saltflat/contract';
-import { useMemo, useState } from 'react';
+import type { Operation } from '@saltflat/core/work';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { useSpeech } from '../../units/useWords.ts';
 import { planTried, withTried } from './triedRoute.ts';
 import type { Planned, Tried } from './triedRoute.ts';
@@ -16,15 +17,31 @@ export interface TriedRoute extends Planned {
 export function useTriedRoute(version: RouteVersion, document: LineDocument | null): TriedRoute {
   const [tried, setTried] = useState<readonly Tried[]>([]);
   const speech = useSpeech();
-  const planned = useMemo(
-    () => planTried(version, document, tried, speech),
-    [version, document, tried, speech],
+  const shown = useRef<readonly Operation[]>(version.route.operations);
+  const planned = useMemo(() => {
+    const made = planTried(version, document, tried, speech);
+    const operations = withSame(shown.current, made.route.operations);
+    shown.current = operations;
+    return { ...made, route: { ...made.route, operations } };
+  }, [version, document, tried, speech]);
+  const tryValue = useCallback(
+    (own: Tried) => setTried((before) => withTried(version, before, own)),
+    [version],
   );
   return {
     tried,
     ...planned,
-    tryValue: (own) => setTried((before) => withTried(version, before, own)),
+    tryValue,
     tryAll: setTried,
     giveUp: () => setTried([]),
   };
+}
+
+/** Operations that came out the same are the same objects, so that nothing is drawn again that has not changed. */
+function withSame(before: readonly Operation[], now: readonly Operation[]): Operation[] {
+  const known = new Map(before.map((own) => [own.id, own]));
+  return now.map((own) => {
+    const former = known.get(own.id);
+    return former !== undefined && JSON.stringify(former) === JSON.stringify(own) ? former : own;
+  });
 }

@@ -1,0 +1,57 @@
+import {
+  dwellReason,
+  findBands,
+  heatStory,
+  peelWindows,
+  sensitivitiesOf,
+  solveSetting,
+} from '@saltflat/core/heat';
+import type { HeatConditions, OperationInHeat, RouteInHeat, SolveFor } from '@saltflat/core/heat';
+import { atOnce, taskOf } from '@saltflat/core/task';
+import type { Tasks } from '@saltflat/core/task';
+import { serveHere } from './serveHere.ts';
+
+interface RouteQuestion {
+  route: RouteInHeat;
+  conditions: HeatConditions;
+}
+interface OperationQuestion {
+  own: OperationInHeat;
+  conditions: HeatConditions;
+}
+
+const KEPT = 60;
+
+/** What was asked before is known: the last answers by their questions. */
+function remembering<Q, A>(answer: (question: Q) => A): (question: Q) => A {
+  const known = new Map<string, A>();
+  return (question) => {
+    const key = JSON.stringify(question);
+    const found = known.get(key) ?? answer(question);
+    known.delete(key); // the last used stand last
+    known.set(key, found);
+    const [oldest] = known.keys();
+    if (known.size > KEPT && oldest !== undefined) known.delete(oldest);
+    return found;
+  };
+}
+
+const TASKS = {
+  story: atOnce(remembering(({ route, conditions }: RouteQuestion) => heatStory(route, conditions))),
+  bands: taskOf(({ route, conditions }: RouteQuestion) => findBands(route, conditions)),
+  'what-if': atOnce(
+    remembering(({ own, conditions }: OperationQuestion) => sensitivitiesOf(own, conditions)),
+  ),
+  peel: atOnce(remembering(({ own, conditions }: OperationQuestion) => peelWindows(own, conditions))),
+  advice: atOnce(
+    remembering(({ own, conditions }: OperationQuestion) => dwellReason(own.operation, conditions)),
+  ),
+  solve: atOnce(
+    remembering(({ own, conditions, ...wanted }: OperationQuestion & { for: SolveFor; margin: number }) =>
+      solveSetting(own, conditions, wanted),
+    ),
+  ),
+} satisfies Tasks;
+export type HeatTasks = typeof TASKS;
+
+serveHere(TASKS);
