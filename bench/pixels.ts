@@ -2,22 +2,10 @@ import { openArt, previewOnGarment } from '@saltflat/core/artwork';
 import type { ArtJob, Pixels } from '@saltflat/core/artwork';
 import { seededRandom } from '@saltflat/core/work';
 import sharp from 'sharp';
+import { ROUNDS, median, race, say, tenth, timeMs } from './race.ts';
+import type { Case } from './race.ts';
 import { ROUTE_CASES } from './routeCases.ts';
 import { RUN_CASES } from './runCases.ts';
-
-/** Prints one JSON line per case: its time as a ratio to a stated rival, both measured in this run, pair by pair. */
-const ROUNDS = 7;
-
-interface Case {
-  name: string;
-  rival: string;
-  /** Largest ratio that is good enough; `null` where the ratio is for information. */
-  budget: number | null;
-  /** Longest that is good enough, ms, where a person waits for it; left out where the ratio says it. */
-  budgetMs?: number;
-  work: () => unknown;
-  against: () => unknown;
-}
 
 /** A made-up print: a solid roundel with lettering-like strokes, a ring, a few hundred dots and a soft shadow. */
 function roundel(width: number, height: number): Pixels {
@@ -123,30 +111,7 @@ const CASES: Case[] = [
   ...RUN_CASES,
 ];
 
-const timeMs = (work: () => unknown): number => {
-  const from = performance.now();
-  work();
-  return performance.now() - from;
-};
-const median = (values: number[]): number => values.toSorted((p, q) => p - q)[values.length >> 1] ?? 0;
-const say = (line: object): void => void process.stdout.write(`${JSON.stringify(line)}\n`);
-const tenth = (value: number): number => Math.round(10 * value) / 10;
-
-for (const { name, rival, budget, budgetMs, work, against } of CASES) {
-  work();
-  against();
-  const pairs = Array.from({ length: ROUNDS }, () => ({ own: timeMs(work), other: timeMs(against) }));
-  const ratio = median(pairs.map(({ own, other }) => own / other));
-  const ms = median(pairs.map(({ own }) => own));
-  say({
-    name,
-    rival,
-    ratio: tenth(ratio),
-    ...(budget === null ? {} : { budget }),
-    medianMs: tenth(ms),
-    ...(budgetMs === undefined ? {} : { budgetMs }),
-  });
-}
+race(CASES);
 
 /**
  * The part that a native imaging library can do as well: where is ink, choke by two pixels, white from it.

@@ -45,6 +45,8 @@ export interface HeatStory {
 
 /** After so long a rest a piece is as cold as the room, s (assumption: cloth is within 3 K after five minutes). */
 const COLD_AFTER_S = 300;
+/** How long a piece is watched that nothing hot follows, s. */
+const SHOWN_S = 120;
 /** A film that comes off so soon after the press opens is peeled where it lies, s. */
 const PEELED_ON_PRESS_S = 15;
 
@@ -58,21 +60,21 @@ export interface Working {
 export function heatStory(route: RouteInHeat, conditions: HeatConditions, how: Working = {}): HeatStory {
   const operations: OperationHeat[] = [];
   const warm = new Map<string, Record<string, number>>(); // by lane
-  for (const own of operationsInHeat(route, conditions)) {
+  for (const { isFollowed, ...own } of operationsInHeat(route, conditions)) {
     const { lane } = own.operation;
     const found = heatOperation({ ...own, startC: warm.get(lane) ?? {} }, conditions, how);
     if (found === null) continue;
     operations.push(found);
-    warm.set(lane, own.after.forS < COLD_AFTER_S ? found.endC : {});
+    warm.set(lane, isFollowed && own.after.forS < COLD_AFTER_S ? found.endC : {});
   }
   return { operations, doses: dosesOf(route, operations, conditions) };
 }
 
-/** A route's operations with heat, each with the rest that follows it. */
+/** A route's operations with heat, each with the rest after it and whether more heat follows. */
 export function operationsInHeat(
   { operations, flow, pieces }: RouteInHeat,
   { table }: Pick<HeatConditions, 'table'>,
-): Omit<OperationInHeat, 'startC'>[] {
+): (Omit<OperationInHeat, 'startC'> & { isFollowed: boolean })[] {
   const spans = new Map<string, { fromS: number; workedS: number }>();
   for (const { operation, kind, label, fromS, toS } of traceHeat(operations, pieces)) {
     const span = spans.get(operation) ?? { fromS, workedS: fromS };
@@ -94,11 +96,11 @@ export function operationsInHeat(
         ? untilS(peel)
         : null;
     const after: Afterwards = {
-      forS: Math.min(COLD_AFTER_S, isFollowed ? (untilS(next) ?? COLD_AFTER_S) : COLD_AFTER_S),
+      forS: isFollowed ? Math.min(COLD_AFTER_S, untilS(next) ?? COLD_AFTER_S) : SHOWN_S,
       peelAfterS,
       on: peelAfterS !== null && peelAfterS < PEELED_ON_PRESS_S ? 'press' : table,
     };
-    return [{ operation, parts: partsOf(operation, pieces), after }];
+    return [{ operation, parts: partsOf(operation, pieces), after, isFollowed }];
   });
 }
 
