@@ -52,6 +52,18 @@ module.exports = {
       { path: '^web/src/(features|pages|api)/' },
     ),
     forbid(
+      'kernel-alone',
+      'The conduction kernel knows nothing but itself.',
+      { path: '^core/src/conduction/', pathNot: '\\.test\\.ts$' },
+      { pathNot: '^core/src/conduction/' },
+    ),
+    forbid(
+      'heat-not-route',
+      'A route asks the heat model by an argument; the model never asks a route.',
+      { path: '^core/src/(heat|conduction)/', pathNot: '\\.test\\.ts$' },
+      { path: '^core/src/route/' },
+    ),
+    forbid(
       'core-front-doors',
       'Modules of core meet through their index.',
       { path: '^core/src/([^/]+)/' },

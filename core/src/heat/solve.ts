@@ -25,11 +25,13 @@ export interface Tried {
   harm: { dose: HeatDose; value: number } | null;
 }
 
-/** Another way that would do, with what it comes to. */
+/** Another way that would do, with what it comes to. `beyond` is the setting itself, further than its limit allows. */
 export interface WayOut {
-  what: 'hotter' | 'firmer' | 'longer' | 'bare';
-  /** In the unit of what is changed: °C, kPa, s; 0 for `bare`. */
+  what: 'hotter' | 'firmer' | 'longer' | 'bare' | 'both' | 'beyond';
+  /** In the unit of what is changed: °C, kPa, s; of `both` the °C; of `beyond` the value; 0 for `bare`. */
   by: number;
+  /** Of `both`, kPa. */
+  firmerBy: number;
   tried: Tried;
 }
 
@@ -63,8 +65,7 @@ export function solveSetting(
   const isGood = ({ measure, harm }: Tried): boolean =>
     isDone(measure, margin) && (harm === null || harm.value < 1);
   const { min, max, limit } = spanOf(setting);
-  let low = Math.ceil(min);
-  let high = Math.floor(max);
+  const high = Math.floor(max);
   const most = at(high);
   if (most === null) return null;
   if (!isDone(most.measure, margin))
@@ -72,8 +73,28 @@ export function solveSetting(
       isFound: false,
       furthest: most,
       stoppedBy: limit === null ? { ability: true } : { limit: limit.said },
-      waysOut: waysOut(own, conditions, { role, setting, value: high }, isGood),
+      waysOut: waysOut(own, conditions, { role, setting, value: high, margin }, isGood),
     };
+  const found = leastDone(at, Math.ceil(min), high, margin);
+  if (found === null) return null;
+  if (found.harm !== null && found.harm.value >= 1)
+    return {
+      isFound: false,
+      furthest: found,
+      stoppedBy: { harm: found.harm.dose },
+      waysOut: waysOut(own, conditions, { role, setting, value: setting.value, margin }, isGood),
+    };
+  return { isFound: true, found };
+}
+
+/** The least whole value that is done, of those the last of which is; more always does more. */
+function leastDone(
+  at: (value: number) => Tried | null,
+  from: number,
+  to: number,
+  margin: number,
+): Tried | null {
+  let [low, high] = [from, to];
   while (low < high) {
     const mid = Math.floor((low + high) / 2);
     const found = at(mid);
@@ -81,15 +102,7 @@ export function solveSetting(
     else low = mid + 1;
   }
   const found = at(low);
-  if (found === null) return null;
-  if (found.harm !== null && found.harm.value >= 1)
-    return {
-      isFound: false,
-      furthest: found,
-      stoppedBy: { harm: found.harm.dose },
-      waysOut: waysOut(own, conditions, { role, setting, value: setting.value }, isGood),
-    };
-  return { isFound: true, found };
+  return found !== null && isDone(found.measure, margin) ? found : null;
 }
 
 /** From the machine's ability, narrowed by every limit; and which limit stops it at the top. */
@@ -121,42 +134,55 @@ function tried(
   return { value, measure, harm: harmsDone(heat)[0] ?? null };
 }
 
-/** Tries what else a person could change, from the least trouble on; those that do are offered. */
-function waysOut(
-  own: OperationInHeat,
-  conditions: HeatConditions,
-  { role, setting, value }: { role: SolveFor; setting: Setting; value: number },
-  isGood: (tried: Tried) => boolean,
-): WayOut[] {
-  const base = changeTo(role, value, setting.value);
+type Try = Pick<WayOut, 'what' | 'by' | 'firmerBy'> & { change: HeatChange };
+
+/** What a person could change, from the least trouble on; within the limits of each. */
+function tries(own: OperationInHeat, role: SolveFor, base: HeatChange): Try[] {
   const roomFor = (other: SettingRole): number => {
     const found = settingFor(own.operation, other);
     return found ? spanOf(found).max - found.value : 0;
   };
-  const steps: [WayOut['what'], number, HeatChange][] = [
-    ...(role === 'temperature'
-      ? []
-      : [5, 10, 15, 20]
-          .map((by) => ['hotter', by, { ...base, plateK: by }] as [WayOut['what'], number, HeatChange])
-          .filter(([, by]) => by <= roomFor('temperature'))),
-    ...[15, 30]
-      .filter((by) => by <= roomFor('pressure'))
-      .map((by) => ['firmer', by, { ...base, kPa: by }] as [WayOut['what'], number, HeatChange]),
-    ...(role === 'dwell'
-      ? []
-      : [5, 10, 20, 40]
-          .filter((by) => by <= roomFor('dwell'))
-          .map((by) => ['longer', by, { ...base, dwellS: by }] as [WayOut['what'], number, HeatChange])),
+  const hotter = role === 'temperature' ? [] : [5, 10, 15, 20].filter((by) => by <= roomFor('temperature'));
+  const firmer = [15, 30].filter((by) => by <= roomFor('pressure'));
+  const longer = role === 'dwell' ? [] : [5, 10, 20, 40].filter((by) => by <= roomFor('dwell'));
+  const one = (what: WayOut['what'], all: number[], changeOf: (by: number) => HeatChange): Try[] =>
+    all.map((by) => ({ what, by, firmerBy: 0, change: { ...base, ...changeOf(by) } }));
+  return [
+    ...one('hotter', hotter, (by) => ({ plateK: by })),
+    ...one('firmer', firmer, (by) => ({ kPa: by })),
+    ...one('longer', longer, (by) => ({ dwellS: by })),
+    ...hotter.flatMap((by) =>
+      firmer.map((kPa): Try => ({ what: 'both', by, firmerBy: kPa, change: { ...base, plateK: by, kPa } })),
+    ),
   ];
-  const offered = new Map<string, WayOut>();
-  for (const [what, by, change] of steps) {
-    if (offered.has(what)) continue;
+}
+
+/** Tries what else would do: a single change first, two where none does; without a mat; and beyond the limit. */
+function waysOut(
+  own: OperationInHeat,
+  conditions: HeatConditions,
+  { role, setting, value, margin }: { role: SolveFor; setting: Setting; value: number; margin: number },
+  isGood: (tried: Tried) => boolean,
+): WayOut[] {
+  const base = changeTo(role, value, setting.value);
+  const offered = new Map<WayOut['what'], WayOut>();
+  for (const { change, ...way } of tries(own, role, base)) {
+    if (offered.has(way.what) || (way.what === 'both' && offered.size > 0)) continue;
     const found = tried(own, conditions, value, change);
-    if (found !== null && isGood(found)) offered.set(what, { what, by, tried: found });
+    if (found !== null && isGood(found)) offered.set(way.what, { ...way, tried: found });
   }
   const bare = withoutMat(own);
   const found = bare === null ? null : tried(bare, conditions, value, base);
-  if (found !== null && isGood(found)) offered.set('bare', { what: 'bare', by: 0, tried: found });
+  if (found !== null && isGood(found))
+    offered.set('bare', { what: 'bare', by: 0, firmerBy: 0, tried: found });
+  const beyond = leastDone(
+    (wished) => tried(own, conditions, wished, changeTo(role, wished, setting.value)),
+    value + 1,
+    Math.floor(Math.min(setting.ability.max, LONGEST)),
+    margin,
+  );
+  if (beyond !== null && isGood(beyond))
+    offered.set('beyond', { what: 'beyond', by: beyond.value, firmerBy: 0, tried: beyond });
   return [...offered.values()];
 }
 
@@ -195,6 +221,11 @@ function offBy(role: SolveFor, value: number, spread: number): number {
   return (10 * Math.log(1 + spread)) / Math.log(PER_10_K);
 }
 
+function spanAbout(role: SolveFor, value: number, spread: number): { low: number; high: number } {
+  const off = offBy(role, value, spread);
+  return { low: Math.max(1, Math.floor(value - off)), high: Math.ceil(value + off) };
+}
+
 /** What was found, in words. @param spread what the model is worth */
 export function solutionSaid(solution: Solution, role: SolveFor, spread: number): Said {
   const kind = KINDS[role];
@@ -218,5 +249,10 @@ export function solutionSaid(solution: Solution, role: SolveFor, spread: number)
   return say('heat.unsolved-limit', { kind, value: furthest.value, done: comesTo(furthest, spread), limit });
 }
 
-export const waySaid = ({ what, by }: WayOut): Said =>
-  what === 'bare' ? say('heat.way-bare') : say(`heat.way-${what}`, { by });
+/** @param spread what the model is worth */
+export function waySaid({ what, by, firmerBy }: WayOut, role: SolveFor, spread: number): Said {
+  if (what === 'bare') return say('heat.way-bare');
+  if (what === 'both') return say('heat.way-both', { by, firmerBy });
+  if (what === 'beyond') return say('heat.way-beyond', { kind: KINDS[role], ...spanAbout(role, by, spread) });
+  return say(`heat.way-${what}`, { by });
+}

@@ -163,6 +163,12 @@ export const HEAT = {
   'heat.way-hotter': ({ by }: { by: number }, f: Figures) => `Plate hotter by ${f.apart(by)}`,
   'heat.way-firmer': ({ by }: { by: number }, f: Figures) => `Press firmer by ${f.q(by, 'pressure')}`,
   'heat.way-longer': ({ by }: { by: number }, f: Figures) => `Press ${f.s(by)} longer`,
+  'heat.way-both': ({ by, firmerBy }: { by: number; firmerBy: number }, f: Figures) =>
+    `Plate hotter by ${f.apart(by)} and press firmer by ${f.q(firmerBy, 'pressure')}`,
+  'heat.way-beyond': (
+    { kind, low, high }: { kind: 'duration' | 'temperature' | 'count'; low: number; high: number },
+    f: Figures,
+  ) => `Beyond the limit: ${f.span(low, high, kind)}${kind === 'count' ? ' closings' : ''}`,
   'heat.way-bare': () => 'Parchment in place of the mat',
   // as a reason of a setting
   'reason.model-dwell': (

@@ -122,10 +122,10 @@ function Solving({ own, heat, onTry }: Part & Pick<Props, 'onTry'>) {
               <p>{words(solutionSaid(solution, answer.role, spreadFor(own, heat)))}</p>
               {!solution.isFound && solution.waysOut.length > 0 && (
                 <>
-                  <p className="muted small">{t('With that setting at its furthest, this would do:')}</p>
+                  <p className="muted small">{t('This would do:')}</p>
                   <ul style={{ listStyle: 'disc', paddingLeft: 20 }}>
                     {solution.waysOut.map((way) => (
-                      <li key={way.what}>{words(waySaid(way))}</li>
+                      <li key={way.what}>{words(waySaid(way, answer.role, spreadFor(own, heat)))}</li>
                     ))}
                   </ul>
                 </>
