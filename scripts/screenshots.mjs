@@ -102,7 +102,7 @@ await run(async () => {
     await page.keyboard.press('m');
     await measured();
   });
-  await shoot('route', `/route/${club.lines[0].id}`, 'Press the transfer');
+  await shoot('route', `/route/${club.lines[0].id}`, 'shaded: four of five runs');
   await shoot('route-why', `/route/${night.lines[0].id}`, 'Cure the print', async () => {
     await page
       .locator('#operation-cure')

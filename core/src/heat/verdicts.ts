@@ -32,13 +32,16 @@ export function verdictsOf(
     standing: standingOf(line),
     said: [
       isWanted(line.dose) ? wantedSaid(line, story, { titleOf, spread }) : harmSaid(line),
-      ...(line.parts.filter(({ value }) => value > 0.02 * line.value).length > 1
+      ...(isTelling(line) && line.parts.filter(({ value }) => value > 0.02 * line.value).length > 1
         ? [say('heat.parts', { parts: sharesOf(line, titleOf) })]
         : []),
       ...(line.dose === 'bond' && line.value > OVERDONE ? [say('heat.over-done')] : []),
     ],
   }));
 }
+
+/** Of a harm that is nowhere near its limit nobody asks where it comes from. */
+const isTelling = ({ dose, value }: DoseLine): boolean => isWanted(dose) || value >= 0.1;
 
 const sharesOf = ({ parts, value: all }: DoseLine, titleOf: (id: string) => string) =>
   parts

@@ -28,8 +28,8 @@ export function DoseBar({ name, mark, value, band, isWanted, colour }: Props) {
           {mark} {name}
         </strong>
         <span style={{ whiteSpace: 'nowrap' }}>
-          {band === null ? <span className="muted">{t('about')} </span> : null}
           {shown}
+          {band === null && <span className="muted"> {t('± 25 % or more')}</span>}
           <span className="muted small"> {isWanted ? t('of 1 needed') : t('of a limit of 1')}</span>
         </span>
       </Row>
