@@ -23,13 +23,16 @@ const METAL_KWMK = 5;
 /** Growth of the graded cells: x/d = (e^{g s} − 1)/(e^g − 1). */
 const GRADING = 2.5;
 
+/** Which faces of a thick layer see quick changes. */
+export type FineEnd = 'top' | 'both';
+
 /**
  * Cuts a layer. Thin layers take one cell, thick ones cells that grow away from the neighbour that matters.
  *
- * @param fineEnd where cells are smallest in a thick layer
+ * @param fineEnd where cells are smallest in a thick layer: at its top, or at both its faces
  * @param mesh multiple of the usual number of cells
  */
-export function cutLayer(layer: Layer, fineEnd: 'top' | 'bottom', mesh: number): LayerCells {
+export function cutLayer(layer: Layer, fineEnd: FineEnd, mesh: number): LayerCells {
   const share = layer.kind === 'lumped' ? Float64Array.of(1) : sharesOf(layer, fineEnd, mesh);
   const n = share.length;
   const cells: LayerCells = {
@@ -52,7 +55,7 @@ export function cutLayer(layer: Layer, fineEnd: 'top' | 'bottom', mesh: number):
   return cells;
 }
 
-function sharesOf(layer: SolidLayer, fineEnd: 'top' | 'bottom', mesh: number): Float64Array {
+function sharesOf(layer: SolidLayer, fineEnd: FineEnd, mesh: number): Float64Array {
   const { thicknessM: d } = layer;
   const usual =
     layer.waterKgM2 > 0
@@ -69,10 +72,13 @@ function sharesOf(layer: SolidLayer, fineEnd: 'top' | 'bottom', mesh: number): F
   const n = Math.max(1, Math.round(usual * mesh));
   const isGraded = usual === 12;
   const share = new Float64Array(n);
-  const edge = (s: number): number => (isGraded ? Math.expm1(GRADING * s) / Math.expm1(GRADING) : s);
-  for (let i = 0; i < n; i++) {
-    const width = edge((i + 1) / n) - edge(i / n);
-    share[fineEnd === 'top' ? i : n - 1 - i] = width;
-  }
+  const isTwoSided = isGraded && fineEnd === 'both';
+  const graded = (u: number): number => Math.expm1(GRADING * u) / Math.expm1(GRADING);
+  const edge = (u: number): number => {
+    if (!isGraded) return u;
+    if (!isTwoSided) return graded(u);
+    return u <= 0.5 ? graded(2 * u) / 2 : 1 - graded(2 - 2 * u) / 2;
+  };
+  for (let i = 0; i < n; i++) share[i] = edge((i + 1) / n) - edge(i / n);
   return share;
 }

@@ -86,7 +86,7 @@ function cutLayers({ layers, phases }: Problem, mesh: number): Map<string, Layer
   );
   return new Map(
     layers.map((layer) => {
-      const cells = cutLayer(layer, first.has(layer.id) ? 'bottom' : 'top', mesh);
+      const cells = cutLayer(layer, first.has(layer.id) ? 'both' : 'top', mesh);
       warmLayer(cells, layer.initialC);
       return [layer.id, cells];
     }),

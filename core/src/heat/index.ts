@@ -22,3 +22,5 @@ export { solutionSaid, solveSetting, waySaid } from './solve.ts';
 export type { Solution, SolveFor } from './solve.ts';
 export { PLANNED_MARGIN, verdictsOf } from './verdicts.ts';
 export type { Standing, Verdict } from './verdicts.ts';
+export { plateFromPad } from './padReading.ts';
+export type { PadReading, PlateReading } from './padReading.ts';

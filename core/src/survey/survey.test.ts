@@ -1,0 +1,87 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { PlateMap } from './plateMap.ts';
+import { pastEdge, seenMm, spotsFor } from './spots.ts';
+import { summarise, underPrint } from './summary.ts';
+
+const SIZE = { widthMm: 400, heightMm: 500 };
+const spots = spotsFor(SIZE);
+const readings = (at: (x: number, y: number) => number) =>
+  spots.map((spot) => ({ ...spot, plateC: at(spot.xMm, spot.yMm) }));
+
+describe('spots of a survey', () => {
+  it('are a grid by the plate’s size, within it', () => {
+    expect(spots).to.have.length(3 * 4);
+    expect(spotsFor({ widthMm: 150, heightMm: 75 })).to.have.length(9);
+    expect(spotsFor({ widthMm: 2000, heightMm: 2000 })).to.have.length(49);
+    for (const { xMm, yMm } of spots) {
+      expect(xMm).to.be.within(1, 399);
+      expect(yMm).to.be.within(1, 499);
+    }
+  });
+
+  it('are seen past the edge from too far away', () => {
+    expect(seenMm(300, 12)).to.equal(25);
+    expect(seenMm(50, 12)).to.equal(12); // the lens itself
+    expect(pastEdge(spots, SIZE, 25)).to.have.length(0);
+    expect(pastEdge(spots, SIZE, 2 * 68)).to.have.length(10); // outermost columns and rows: all but two
+  });
+});
+
+describe('what a survey tells', () => {
+  it('of a plate with a cold corner: offset, spread, where it is, and what is left', () => {
+    const map = readings((x, y) => (x > 300 && y > 400 ? 146 : 158));
+    const found = summarise(map, SIZE, { setC: 160, toleranceK: 4 });
+    expect(found.meanC).to.be.closeTo((11 * 158 + 146) / 12, 1e-9);
+    expect(found.offsetK).to.be.closeTo(-3, 1e-9);
+    expect(found.spreadK).to.equal(12);
+    expect(found.coldSpots.map(({ xMm, yMm }) => [xMm > 300, yMm > 400])).to.deep.equal([[true, true]]);
+    expect(found.usableShare).to.be.within(0.85, 0.97);
+    const { usable } = found;
+    // the corner's third by quarter is left out, the longer way round
+    expect(usable?.leftMm).to.equal(0);
+    expect(usable?.backMm).to.equal(0);
+    expect((usable?.widthMm ?? 0) * (usable?.heightMm ?? 0)).to.be.within(0.6 * 200_000, 0.85 * 200_000);
+  });
+
+  it('of an even plate: all of it', () => {
+    const found = summarise(
+      readings(() => 157),
+      SIZE,
+      { setC: 160, toleranceK: 1 },
+    );
+    expect(found).to.deep.include({ meanC: 157, offsetK: -3, spreadK: 0, coldSpots: [], usableShare: 1 });
+    expect(found.usable).to.deep.equal({ leftMm: 0, backMm: 0, widthMm: 400, heightMm: 500 });
+  });
+
+  it('needs five readings', () => {
+    expect(() => summarise(readings(() => 157).slice(0, 3), SIZE, { setC: 160, toleranceK: 3 })).to.throw(
+      RangeError,
+      '3 readings, 5 are needed',
+    );
+  });
+
+  it('a print over the cold corner is told so, one beside it is not', () => {
+    const map = new PlateMap(
+      SIZE,
+      readings((x, y) => (x > 300 && y > 400 ? 146 : 158)),
+    );
+    const over = underPrint(map, { leftMm: 50, backMm: 50, widthMm: 320, heightMm: 420 });
+    expect(over.coldestC).to.be.below(150);
+    expect(over.coldestAt.xMm).to.be.above(300);
+    const beside = underPrint(map, { leftMm: 20, backMm: 20, widthMm: 200, heightMm: 200 });
+    expect(beside.coldestC).to.be.above(157.5);
+  });
+
+  it('a map never goes beyond what was read, and is what was read at each spot', () => {
+    const temps = fc.array(fc.double({ min: 130, max: 190, noNaN: true }), { minLength: 12, maxLength: 12 });
+    fc.assert(
+      fc.property(temps, fc.nat(399), fc.nat(499), (drawn, x, y) => {
+        const own = spots.map((spot, i) => ({ ...spot, plateC: drawn[i] ?? 0 }));
+        const map = new PlateMap(SIZE, own);
+        expect(map.at(x, y)).to.be.within(Math.min(...drawn) - 1e-9, Math.max(...drawn) + 1e-9);
+        for (const spot of own) expect(map.at(spot.xMm, spot.yMm)).to.equal(spot.plateC);
+      }),
+    );
+  });
+});
