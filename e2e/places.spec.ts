@@ -36,6 +36,7 @@ test('axe finds nothing on any place, on a phone, a screen and a wide one, in ei
     [`/artwork/${lineId}`, 'An opaque black box round the art'],
     ['/route', 'Night Flight Team'],
     [`/route/${lineId}`, 'Cure the print'],
+    ['/presses', 'What it tells'],
     ['/floor', 'Ready to start'],
     ['/ledger', 'good'],
     ['/ledger?view=days', 'Share that came out good'],

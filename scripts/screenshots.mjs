@@ -124,6 +124,7 @@ await run(async () => {
   await page.setViewportSize({ width: 390, height: 844 });
   await shoot('floor-phone', `/floor/${runId}`, 'Ready to start');
   await page.setViewportSize({ width: 1280, height: 800 });
+  await shoot('presses', '/presses', 'What it tells', () => page.waitForTimeout(800));
   await shoot('ledger', '/ledger', 'scrap');
   await shoot('ledger-days', '/ledger?view=days', 'Share that came out good', async () => {
     await page.locator('canvas').nth(1).waitFor();

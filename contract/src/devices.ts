@@ -36,7 +36,7 @@ export type DeviceDrive = Static<typeof DeviceDrive>;
 export type LiveMessage =
   | {
       kind: 'changed';
-      noun: 'order' | 'line' | 'run' | 'artwork' | 'material' | 'change' | 'job' | 'everything';
+      noun: 'order' | 'line' | 'run' | 'artwork' | 'material' | 'change' | 'job' | 'survey' | 'everything';
       id: string;
     }
   | { kind: 'device'; device: Device }

@@ -13,6 +13,7 @@ import { ProofAnswerInput } from './preparations.ts';
 import { QuoteAcceptance, QuoteGiving } from './quotes.ts';
 import { Signed } from './routes.ts';
 import { strictObject } from './scalars.ts';
+import { SurveyInput } from './surveys.ts';
 import { RatesDocument } from './shopSettings.ts';
 import { WritingDocument } from './writing.ts';
 
@@ -38,6 +39,7 @@ export const FORMS: Record<string, Record<string, TSchema>> = {
   materials: whole(MATERIAL_HEAD, MATERIAL_DOCUMENTS),
   machines: whole(MACHINE_HEAD, MACHINE_DOCUMENTS),
   settings: { rates: RatesDocument, writing: WritingDocument, backups: BackupSettings },
+  survey: { survey: SurveyInput },
   words: {
     signed: Signed,
     overrule: OverruleWords,

@@ -148,3 +148,6 @@ export type { HouseChoices } from './shopSettings.ts';
 export { MOST_COUNTED, PrintId, strictObject } from './scalars.ts';
 export { parse, refusedFields } from './validate.ts';
 export { LaydownFit, WeighingInput } from './weighings.ts';
+export { pressPlates } from './pressPlates.ts';
+export type { PressPlate } from './pressPlates.ts';
+export { NewestSurveys, Survey, SurveyInput } from './surveys.ts';

@@ -34,6 +34,7 @@ import { createLiveStream } from './features/live/index.ts';
 import { orderEndpoints } from './features/orders/index.ts';
 import { jobEndpoints } from './features/jobs/index.ts';
 import { paperEndpoints } from './features/papers/index.ts';
+import { surveyEndpoints } from './features/presses/index.ts';
 import { printEndpoints } from './features/prints/index.ts';
 import { quoteEndpoints } from './features/quotes/index.ts';
 import { routeEndpoints } from './features/routes/index.ts';
@@ -219,6 +220,7 @@ function endpointsOf({
 }): Endpoint[] {
   const { catalogue, shop, imports } = services;
   const endpoints = [
+    ...surveyEndpoints(services.surveys),
     ...catalogueEndpoints(catalogue, services.weighings, services.lots),
     ...artworkEndpoints(services.artworks),
     ...orderEndpoints(services.orders),

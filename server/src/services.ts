@@ -16,6 +16,7 @@ import {
   refuseOnFloor,
 } from './features/lines/index.ts';
 import { OrderService, OrderStore, createCheckLines } from './features/orders/index.ts';
+import { SurveyService } from './features/presses/index.ts';
 import { PaperService } from './features/papers/index.ts';
 import { PrintService, ProofAnswerStore } from './features/prints/index.ts';
 import { QuoteService, QuoteStore } from './features/quotes/index.ts';
@@ -98,6 +99,7 @@ export function createServices(needs: Needs) {
     lots: ground.lots,
     orders,
     runs,
+    surveys: new SurveyService({ db, machines: async () => (await catalogue.read()).machines, now }),
     sweep,
     weighings,
     ...routing,

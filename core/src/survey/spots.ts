@@ -34,3 +34,17 @@ export const pastEdge = (spots: readonly Spot[], size: PlateSize, diameterMm: nu
   spots.filter(
     ({ xMm, yMm }) => Math.min(xMm, size.widthMm - xMm, yMm, size.heightMm - yMm) < diameterMm / 2,
   );
+
+/** The third of a plate a place is in, each way, as one stands before it. */
+export interface PlaceOnPlate {
+  across: 'left' | 'middle' | 'right';
+  along: 'back' | 'middle' | 'front';
+}
+
+export function placeOn({ xMm, yMm }: Spot, { widthMm, heightMm }: PlateSize): PlaceOnPlate {
+  const third = (at: number, length: number): number => Math.min(2, Math.floor((3 * at) / length));
+  return {
+    across: (['left', 'middle', 'right'] as const)[third(xMm, widthMm)],
+    along: (['back', 'middle', 'front'] as const)[third(yMm, heightMm)],
+  };
+}

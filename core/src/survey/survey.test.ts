@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { PlateMap } from './plateMap.ts';
+import { pressBySurvey, platesRead } from './knownPress.ts';
+import { readPasted } from './readNumbers.ts';
 import { pastEdge, seenMm, spotsFor } from './spots.ts';
 import { summarise, underPrint } from './summary.ts';
 
@@ -82,6 +84,74 @@ describe('what a survey tells', () => {
         expect(map.at(x, y)).to.be.within(Math.min(...drawn) - 1e-9, Math.max(...drawn) + 1e-9);
         for (const spot of own) expect(map.at(spot.xMm, spot.yMm)).to.equal(spot.plateC);
       }),
+    );
+  });
+});
+
+describe('readings that are pasted', () => {
+  const four = spots.slice(0, 4);
+  it('are taken with places or in the order of the spots, with points or with commas where something else stands between', () => {
+    const placed = readPasted('x, y, C\n67, 63, 136.5\n200, 63, 137', four);
+    expect(placed).to.deep.equal({
+      ok: true,
+      readings: [
+        { xMm: 67, yMm: 63, readC: 136.5 },
+        { xMm: 200, yMm: 63, readC: 137 },
+      ],
+    });
+    expect(readPasted('67;63;136,5', four)).to.deep.include({
+      readings: [{ xMm: 67, yMm: 63, readC: 136.5 }],
+    });
+    expect(readPasted('136.5 °C\n137', four)).to.deep.equal({
+      ok: true,
+      readings: [
+        { ...four[0], readC: 136.5 },
+        { ...four[1], readC: 137 },
+      ],
+    });
+  });
+
+  const refused: [string, string, RegExp][] = [
+    ['decimal commas between commas', '67,63,136,5', /has 4 figures.*semicolons/],
+    ['words', '136\nhot', /Line 2 \(“hot”\) is not figures alone/],
+    ['nothing', ' \n ', /no line of figures/],
+    ['a column too few', '67;63;136\n67;136', /Line 2 .* has 2 figures/],
+    ['more than there are spots', '1\n2\n3\n4\n5', /5 readings for 4 spots/],
+  ];
+  for (const [name, text, sentence] of refused)
+    it(`are refused in words: ${name}`, () => {
+      const read = readPasted(text, four);
+      expect(read.ok ? '' : read.problem).to.match(sentence);
+    });
+});
+
+describe('what a survey is to the model', () => {
+  const survey = {
+    setC: 160,
+    readOff: 'plate' as const,
+    closedS: 60,
+    lateS: 2,
+    roomC: 24,
+    surveyedOn: '2026-02-03',
+    readings: spots.map((spot) => ({ ...spot, readC: spot.xMm > 300 && spot.yMm > 400 ? 146 : 155 })),
+  };
+
+  it('reads bare metal nearly as it is, and the offset where the print lies', () => {
+    const { spots: plates, uncertainK } = platesRead(survey);
+    expect(plates[0]?.plateC).to.be.closeTo(155.08, 1e-9); // 0.04 K a second
+    expect(uncertainK).to.equal(1.5); // the thermometer's own
+    const small = pressBySurvey(survey, SIZE, { leftMm: 150, backMm: 150, widthMm: 100, heightMm: 100 });
+    expect(small.known.offsetC).to.be.closeTo(-5, 0.3);
+    const whole = pressBySurvey(survey, SIZE, { leftMm: 0, backMm: 0, ...SIZE });
+    expect(whole.known.offsetC).to.be.below(small.known.offsetC);
+    expect(whole.known.known['plate-error']).to.deep.equal({ usual: 0, low: -1.5, high: 1.5 });
+  });
+
+  it('needs five readings', () => {
+    const few = { ...survey, readings: survey.readings.slice(0, 3) };
+    expect(() => pressBySurvey(few, SIZE, { leftMm: 0, backMm: 0, ...SIZE })).to.throw(
+      RangeError,
+      '3 readings',
     );
   });
 });

@@ -45,6 +45,14 @@ const around = (durationS: number, spread: number, f: Figures): string =>
     Math.max(2, Math.ceil(durationS * (1 + spread))),
   );
 
+/** A third of a plate each way: "front right", "middle". */
+export interface PlateThird {
+  across: 'left' | 'middle' | 'right';
+  along: 'back' | 'middle' | 'front';
+}
+export const plateWords = ({ across, along }: PlateThird): string =>
+  across === 'middle' && along === 'middle' ? 'centre' : `${along} ${across}`;
+
 /** What a model of the press finds. Doses are said by their bands beside it, times with the model's spread. */
 export const HEAT = {
   'heat.bond-done': (
@@ -108,6 +116,20 @@ export const HEAT = {
   'heat.uncalibrated': () =>
     'A model, not calibrated on this press: no nearer than ±25 % on dwell. A wash test decides.',
   'heat.calibrated': ({ on }: { on: string }) => `A model, calibrated on this press on ${on}.`,
+  'heat.surveyed': (
+    { press, on, offsetK, uncertainK }: { press: string; on: string; offsetK: number; uncertainK: number },
+    f: Figures,
+  ) =>
+    `${press}, surveyed on ${on}: where the print lies its plate is ${Math.abs(offsetK) < 0.5 ? 'as its display says' : `${f.apart(Math.abs(offsetK))} ${offsetK < 0 ? 'colder' : 'hotter'} than its display`}, ± ${f.apart(uncertainK)}. That is counted in.`,
+  'heat.survey-due': ({ press, days }: { press: string; days: number }) =>
+    `The survey of ${press} is ${days} days old: a new one is due.`,
+  'heat.never-surveyed': ({ press }: { press: string }, f: Figures) =>
+    `${press} was never surveyed: its display is taken at its word, ± ${f.apart(5)}.`,
+  'heat.cold-under': (
+    { press, place, colderK }: { press: string; place: PlateThird; colderK: number },
+    f: Figures,
+  ) =>
+    `The print reaches a cold place of ${press}, ${plateWords(place)}: about ${f.apart(Math.round(colderK))} colder than the plate over the rest of it. Move it away from there, press it turned round a second time, or set the plate ${f.apart(Math.ceil(colderK / 2))} hotter where every limit allows.`,
   'heat.mat': () =>
     'Custom says a thick mat doubles the dwell. By the model that holds for a mat that stays hot on the press and conducts well; a cold one of plain silicone takes six times as long. Try one piece with yours.',
   'heat.over-done': () =>

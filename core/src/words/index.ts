@@ -9,6 +9,6 @@ export type { AnySaid } from './said.ts';
 export { say, saidOnce } from './say.ts';
 export type { Code, Said } from './say.ts';
 export type { TooLate } from './slipsAndRefusals.ts';
-export { doseWords } from './heat.ts';
+export { doseWords, plateWords } from './heat.ts';
 export { METRIC_ENGLISH, hardestOf, pressureWord } from './speech.ts';
 export type { PressureWord, Speech } from './speech.ts';

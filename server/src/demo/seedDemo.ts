@@ -1,6 +1,14 @@
 import { PLACEMENTS } from '@saltflat/contract';
 import type { Catalogue, Order, OrderLineInput } from '@saltflat/contract';
-import { DEMO_ART, DEMO_BLANKS, DEMO_LOTS, DEMO_MACHINES, DEMO_MATERIALS, inventRun } from '@saltflat/demo';
+import {
+  DEMO_ART,
+  DEMO_BLANKS,
+  DEMO_LOTS,
+  DEMO_MACHINES,
+  DEMO_MATERIALS,
+  DEMO_SURVEYS,
+  inventRun,
+} from '@saltflat/demo';
 import type { DemoArt, DemoLine, DemoOrder } from '@saltflat/demo';
 import sharp from 'sharp';
 import type { Clock } from '../clock.ts';
@@ -48,6 +56,10 @@ export async function seedDemo(
     const material = catalogue.materials.find((own) => own.name === name);
     if (material)
       await clock.at(nowMs - MONTH_MS, () => services.lots.open(material.id, { lot, by: PEOPLE[0] ?? '' }));
+  }
+  for (const { press, daysAgo, input } of DEMO_SURVEYS) {
+    const machine = catalogue.machines.find((own) => own.name === press);
+    if (machine) await clock.at(nowMs - daysAgo * DAY_MS, () => services.surveys.add(machine.id, input));
   }
   const context = { services, clock, nowMs, catalogue, artworkIds };
   for (const [i, order] of orders.entries()) {

@@ -14,6 +14,7 @@ export const TAGS = [
   'Quote',
   'Backup',
   'Job',
+  'Survey',
 ] as const;
 
 const rawQuery = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 30_000 });

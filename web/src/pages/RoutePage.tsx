@@ -1,8 +1,17 @@
 import { rich, t } from '../words/index.ts';
-import type { OrderLine, ProvenLine, RouteVersion, SettingOverride, SourceChoice } from '@saltflat/contract';
+import type {
+  LineDocument,
+  OrderLine,
+  ProvenLine,
+  RouteVersion,
+  SettingOverride,
+  SourceChoice,
+} from '@saltflat/contract';
 import { promiseSlip } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
+import { pressPlates } from '@saltflat/contract/pressPlates';
 import { skipToken } from '@reduxjs/toolkit/query';
+import { useMemo } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   useLazyRouteVersionsQuery,
@@ -13,7 +22,9 @@ import {
   useReplanMutation,
   useRouteVersionsQuery,
 } from '../api/linesApi.ts';
+import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
+import { useNewestSurveysQuery } from '../api/surveysApi.ts';
 import { serverNow } from '../api/serverClock.ts';
 import { useAttempt } from '../api/useAttempt.ts';
 import { useStartRunMutation } from '../features/floor/index.ts';
@@ -44,6 +55,9 @@ function LineRoute({ lineId }: { lineId: string }) {
   const { currentData: quote, error: quoteError } = useQuoteQuery(
     data?.line.routeNumber == null ? skipToken : lineId,
   );
+  const { data: catalogue } = useCatalogueQuery();
+  const { data: surveys } = useNewestSurveysQuery();
+  const plates = useMemo(() => (catalogue ? pressPlates(catalogue.machines) : null), [catalogue]);
   const attempt = useAttempt();
   const { data: provenLines } = useProvenLinesQuery(isOpen ? lineId : skipToken);
   const [readVersions] = useLazyRouteVersionsQuery();
@@ -131,6 +145,9 @@ function LineRoute({ lineId }: { lineId: string }) {
         versions={versions}
         document={isOpen ? (document ?? null) : null}
         blank={document?.garment ?? null}
+        plates={plates}
+        surveys={surveys}
+        printSize={largest(document)}
         quote={version.isCurrent ? (quote ?? null) : null}
         noQuote={version.isCurrent && quoteError ? problemMessage(quoteError) : ''}
         provenLines={provenLines}
@@ -164,6 +181,13 @@ function LineRoute({ lineId }: { lineId: string }) {
       />
     </>
   );
+}
+
+/** The print that covers most of a plate. */
+function largest(document: LineDocument | undefined): { widthMm: number; heightMm: number } | null {
+  const prints = (document?.prints ?? []).map(({ print }) => print);
+  const [most] = [...prints].sort((p, q) => q.widthMm * q.heightMm - p.widthMm * p.heightMm);
+  return most ? { widthMm: most.widthMm, heightMm: most.heightMm } : null;
 }
 
 /** Says that what is shown is not what the line is made by: while it is planned anew, or where it can no longer be planned. */

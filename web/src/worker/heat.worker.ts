@@ -7,6 +7,8 @@ import {
   solveSetting,
 } from '@saltflat/core/heat';
 import type { HeatConditions, OperationInHeat, RouteInHeat, SolveFor } from '@saltflat/core/heat';
+import { platesRead, pressBySurvey } from '@saltflat/core/survey';
+import type { PlateArea, PlateSize, PressUnderPrint, SurveyReadings } from '@saltflat/core/survey';
 import { atOnce, taskOf } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
 import { serveHere } from './serveHere.ts';
@@ -18,6 +20,13 @@ interface RouteQuestion {
 interface OperationQuestion {
   own: OperationInHeat;
   conditions: HeatConditions;
+}
+
+interface PressQuestion {
+  machineId: string;
+  survey: SurveyReadings & { surveyedOn: string };
+  plate: PlateSize;
+  area: PlateArea;
 }
 
 const KEPT = 60;
@@ -45,6 +54,14 @@ const TASKS = {
   peel: atOnce(remembering(({ own, conditions }: OperationQuestion) => peelWindows(own, conditions))),
   advice: atOnce(
     remembering(({ own, conditions }: OperationQuestion) => dwellReason(own.operation, conditions)),
+  ),
+  plates: atOnce(remembering((survey: SurveyReadings) => platesRead(survey))),
+  presses: atOnce(
+    remembering((asked: readonly PressQuestion[]): Record<string, PressUnderPrint> =>
+      Object.fromEntries(
+        asked.map(({ machineId, survey, plate, area }) => [machineId, pressBySurvey(survey, plate, area)]),
+      ),
+    ),
   ),
   solve: atOnce(
     remembering(({ own, conditions, ...wanted }: OperationQuestion & { for: SolveFor; margin: number }) =>

@@ -16,6 +16,7 @@ import {
   defineMaterial,
   defineRevision,
   defineSetting,
+  defineSurvey,
   defineWeighing,
 } from './setUp.ts';
 
@@ -37,6 +38,7 @@ export function defineModels(sequelize: Sequelize) {
     changedLines: defineChangedLine(sequelize),
     weighings: defineWeighing(sequelize),
     lots: defineLot(sequelize),
+    surveys: defineSurvey(sequelize),
     blobs: defineBlob(sequelize),
     artworks: defineArtwork(sequelize),
     figures: defineFigures(sequelize),
@@ -82,4 +84,4 @@ export type { StyleRow } from './garments.ts';
 export type { LineRow, OrderRow } from './orders.ts';
 export type { QuoteRow, RouteRow } from './routes.ts';
 export type { EventRow, RunLineRow, RunRow } from './runs.ts';
-export type { MachineRow, MaterialRow, SettingKey, SettingRow } from './setUp.ts';
+export type { MachineRow, MaterialRow, SettingKey, SettingRow, SurveyRow } from './setUp.ts';

@@ -1,6 +1,13 @@
 import type { Writing } from '@saltflat/core/units';
 import { MATERIAL_KINDS } from '@saltflat/contract';
-import type { MachineKind, MaterialKind, Replanned, ShopFacts, BackupSettings } from '@saltflat/contract';
+import type {
+  MachineKind,
+  MaterialKind,
+  Replanned,
+  ShopFacts,
+  BackupSettings,
+  SurveyInput,
+} from '@saltflat/contract';
 import type { Rates } from '@saltflat/core/cost';
 import { MACHINE_KINDS } from '@saltflat/core/work';
 import type { HouseMethods } from '@saltflat/core/route';
@@ -216,5 +223,22 @@ export const defineLot = (sequelize: Sequelize) =>
   sequelize.define<LotRow>(
     'material_lot',
     columns({ id: key, materialId: uuid, lot: text, byName: text, openedAt: instant }),
+    TABLE,
+  );
+
+/** What was read of a press's plate once. */
+export interface SurveyRow extends Model<InferAttributes<SurveyRow>, InferCreationAttributes<SurveyRow>> {
+  id: string;
+  machineId: string;
+  /** Of the machine, from 1. */
+  number: number;
+  document: SurveyInput;
+  at: Date;
+}
+
+export const defineSurvey = (sequelize: Sequelize) =>
+  sequelize.define<SurveyRow>(
+    'press_survey',
+    columns({ id: key, machineId: uuid, number: integer, document: json, at: instant }),
     TABLE,
   );

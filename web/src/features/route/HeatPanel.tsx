@@ -8,7 +8,9 @@ import { useDates } from '../../units/writingSlice.ts';
 import { Note, Panel, Progress, Stack, TOKENS } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 import { DoseBar } from './DoseBar.tsx';
+import { PressNotes } from './PressNotes.tsx';
 import type { HeatState } from './useHeat.ts';
+import type { SurveyedPress } from './usePresses.ts';
 
 const NAMES: Record<Verdict['line']['dose'], string> = {
   bond: t('Bond'),
@@ -28,12 +30,13 @@ const MARKS: Record<Standing, { mark: string; words: string }> = {
 interface Props {
   route: Route;
   state: HeatState;
+  presses: readonly SurveyedPress[] | null;
   /** Names of prints, where there are several. */
   labelOf: (print: string) => string | null;
 }
 
 /** What the heat of a route comes to, by the model: a bar for each dose, its band, and what it means. */
-export function HeatPanel({ route, state, labelOf }: Props) {
+export function HeatPanel({ route, state, presses, labelOf }: Props) {
   const words = useWords();
   const { heat, share, problem } = state;
   if (problem !== '') return <Note tone="caution">{problem}</Note>;
@@ -70,6 +73,7 @@ export function HeatPanel({ route, state, labelOf }: Props) {
         {heat.bands === null && share > 0 && (
           <Progress words={t('Working out how far the model may be off')} share={share} />
         )}
+        {presses && <PressNotes route={route} presses={presses} />}
         <Trust state={state} route={route} />
       </Stack>
     </Panel>

@@ -1,10 +1,11 @@
 import { t } from '../../words/index.ts';
-import type { LineDocument, ProvenLine, RouteVersion } from '@saltflat/contract';
+import type { LineDocument, NewestSurveys, PressPlate, ProvenLine, RouteVersion } from '@saltflat/contract';
 import type { BlankKind } from '@saltflat/core/blank';
 import type { Quote } from '@saltflat/core/cost';
 import { GLUE_GATE_C } from '@saltflat/core/heat';
 import { PROCESS_NAMES, heatedAgainSaid, provenOverrides } from '@saltflat/core/route';
 import type { Route, SourceChoice } from '@saltflat/core/route';
+import type { PlateSize } from '@saltflat/core/survey';
 import { partsIn, traceHeat } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import type { Said } from '@saltflat/core/words';
@@ -26,6 +27,7 @@ import { SourcesPanel } from './SourcesPanel.tsx';
 import { traceLines } from './traceLines.ts';
 import { useHeat } from './useHeat.ts';
 import type { RouteHeat } from './useHeat.ts';
+import { usePresses } from './usePresses.ts';
 import { useTriedRoute } from './useTriedRoute.ts';
 import type { Tried } from './triedRoute.ts';
 import type { Signed } from '@saltflat/contract';
@@ -46,6 +48,10 @@ interface Props {
   kind: BlankKind;
   /** What lies under the plate; `null` where nobody knows. */
   blank: LineDocument['garment'] | null;
+  plates: readonly PressPlate[] | null;
+  surveys: NewestSurveys | undefined;
+  /** Of the largest print; `null` where nobody knows. */
+  printSize: PlateSize | null;
   colourHex: string;
   /** Address of a print's picture; `null` where there is none. */
   pictureOf: (print: string) => string | null;
@@ -75,7 +81,8 @@ export function RouteView(props: Props) {
   const opener = useRef<HTMLElement | null>(null);
   const live = useTriedRoute(version, isOpen ? lineDocument : null);
   const { route, tried, problem } = live;
-  const heat = useHeat(route, version.pieces, props.blank);
+  const presses = usePresses(props.plates, props.surveys, props.printSize);
+  const heat = useHeat(route, version.pieces, props.blank, presses);
   const pieces = useMemo(() => tracePieces(route, version.pieces), [route, version.pieces]);
   const lines = useMemo(() => (heat.heat ? traceLines(heat.heat) : []), [heat]);
   const cautions = useMemo(() => cautionsOnce(route.operations), [route]);
@@ -227,6 +234,7 @@ export function RouteView(props: Props) {
             <HeatPanel
               route={route}
               state={heat}
+              presses={presses}
               labelOf={(id) =>
                 route.prints.length > 1
                   ? (route.prints.find((print) => print.id === id)?.placement.label ?? null)

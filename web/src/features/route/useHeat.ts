@@ -5,6 +5,7 @@ import { TaskCancelled } from '@saltflat/core/task';
 import { useEffect, useMemo, useState } from 'react';
 import { t } from '../../words/index.ts';
 import { heatTasks } from '../../worker/heatClient.ts';
+import type { SurveyedPress } from './usePresses.ts';
 
 export interface RouteHeat {
   asked: RouteInHeat;
@@ -29,9 +30,15 @@ const BANDS_AFTER_MS = 350;
 /**
  * Has the model work a route out in its own thread: the story at once, the bands when nothing more is changed.
  *
+ * @param presses what surveys found; `null` while that is not read
  * @param blank what lies under the plate; `null` where nobody knows, then there is no story
  */
-export function useHeat(route: Route, pieces: number, blank: HeatConditions['garment'] | null): HeatState {
+export function useHeat(
+  route: Route,
+  pieces: number,
+  blank: HeatConditions['garment'] | null,
+  presses: readonly SurveyedPress[] | null,
+): HeatState {
   const [state, setState] = useState<HeatState>({ heat: null, share: 0, problem: '' });
   const question = useMemo(() => {
     if (blank === null) return null;
@@ -40,9 +47,9 @@ export function useHeat(route: Route, pieces: number, blank: HeatConditions['gar
     const seen = prints.map(({ id, heatedAgain }) => ({ id, heatedAgain }));
     return {
       route: { operations, prints: seen, flow, pieces },
-      conditions: usualConditions({ kind, fibres, dye, features }),
+      conditions: { ...usualConditions({ kind, fibres, dye, features }), presses: knownOf(presses) },
     };
-  }, [route, pieces, blank]);
+  }, [route, pieces, blank, presses]);
   useEffect(() => {
     if (question === null) return undefined;
     let isGone = false;
@@ -83,3 +90,6 @@ export function useHeat(route: Route, pieces: number, blank: HeatConditions['gar
   }, [question]);
   return question === null ? { heat: null, share: 0, problem: '' } : state;
 }
+
+const knownOf = (presses: readonly SurveyedPress[] | null): HeatConditions['presses'] =>
+  Object.fromEntries((presses ?? []).flatMap(({ id, here }) => (here ? [[id, here.known]] : [])));

@@ -1,0 +1,2 @@
+export { surveyEndpoints } from './surveyEndpoints.ts';
+export { SurveyService } from './surveyService.ts';

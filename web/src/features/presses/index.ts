@@ -1,0 +1,2 @@
+export { PressView } from './PressView.tsx';
+export { SurveyForm } from './SurveyForm.tsx';

@@ -1,0 +1,6 @@
+import { placeOn } from '@saltflat/core/survey';
+import type { PlateSize, Spot } from '@saltflat/core/survey';
+import { plateWords } from '@saltflat/core/words';
+
+/** Where a spot is as one stands before the press: "front right". */
+export const spotName = (spot: Spot, size: PlateSize): string => plateWords(placeOn(spot, size));

@@ -1,0 +1,62 @@
+import { COLD_UNDER_K, SURVEY_DUE_DAYS, placeOn } from '@saltflat/core/survey';
+import type { Route } from '@saltflat/core/route';
+import { plannedMode } from '@saltflat/core/work';
+import { say } from '@saltflat/core/words';
+import type { Said } from '@saltflat/core/words';
+import { Link } from 'react-router';
+import { serverNow } from '../../api/serverClock.ts';
+import { useDates } from '../../units/writingSlice.ts';
+import { useWords } from '../../units/useWords.ts';
+import { Note, Stack } from '../../ui/index.ts';
+import { t } from '../../words/index.ts';
+import type { SurveyedPress } from './usePresses.ts';
+
+const DAY_MS = 86_400_000;
+
+/** What the surveys of a route's presses mean for it: a cold place under the print, an old survey, none at all. */
+export function PressNotes({ route, presses }: { route: Route; presses: readonly SurveyedPress[] }) {
+  const words = useWords();
+  const dates = useDates();
+  const used = new Set(
+    route.operations
+      .filter(({ role }) => role === 'bond' || role === 'cure' || role === 'press-again')
+      .map((own) => plannedMode(own).machine?.id),
+  );
+  return (
+    <Stack gap={6}>
+      {presses
+        .filter(({ id }) => used.has(id))
+        .map((press) => (
+          <div key={press.id}>
+            {coldUnder(press) && <Note tone="alarm">■ {words(coldUnder(press) ?? say('heat.mat'))}</Note>}
+            <p className="small">
+              {saidOf(press, (at) => dates(at, 'day'))
+                .map(words)
+                .join(' ')}{' '}
+              <Link to={`/presses/${press.id}`}>{t('Survey')}</Link>
+            </p>
+          </div>
+        ))}
+    </Stack>
+  );
+}
+
+function coldUnder({ name, plate, here }: SurveyedPress): Said | null {
+  if (here === null || here.under.coldestC > here.under.meanC - COLD_UNDER_K) return null;
+  const { coldestC, meanC, coldestAt } = here.under;
+  return say('heat.cold-under', { press: name, place: placeOn(coldestAt, plate), colderK: meanC - coldestC });
+}
+
+function saidOf({ name, surveyedAt, here }: SurveyedPress, day: (at: string) => string): Said[] {
+  if (surveyedAt === null || here === null) return [say('heat.never-surveyed', { press: name })];
+  const days = Math.floor((serverNow() - Date.parse(surveyedAt)) / DAY_MS);
+  return [
+    say('heat.surveyed', {
+      press: name,
+      on: day(surveyedAt),
+      offsetK: here.known.offsetC,
+      uncertainK: here.uncertainK,
+    }),
+    ...(days > SURVEY_DUE_DAYS ? [say('heat.survey-due', { press: name, days })] : []),
+  ];
+}
