@@ -18,7 +18,9 @@ const node = (file, env = {}) =>
 await run(async () => {
   const [what = 'all'] = process.argv.slice(2);
   if (!['all', 'api', 'heat', 'lists', 'pixels'].includes(what))
-    throw new Plain(`There is no bench “${what}”: it is api, heat, lists, pixels, or nothing for all of them.`);
+    throw new Plain(
+      `There is no bench “${what}”: it is api, heat, lists, pixels, or nothing for all of them.`,
+    );
   const isAsked = (name) => what === 'all' || what === name;
   const fail = (code) => (process.exitCode = Math.max(process.exitCode ?? 0, code));
   if (isAsked('pixels')) fail(node('pixels.ts'));

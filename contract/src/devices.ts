@@ -4,10 +4,10 @@ import type { Static } from './scalars.ts';
 
 /** What a device last said; `null` when it says nothing usable. */
 export const Device = strictObject({
-  id: Type.Enum(['scale', 'hygrometer']),
+  id: Type.Enum(['scale', 'hygrometer', 'thermometer']),
   name: Type.String(),
   isSimulated: Type.Boolean(),
-  quantity: Type.Enum(['mass', 'humidity']),
+  quantity: Type.Enum(['mass', 'humidity', 'temperature']),
   unit: Type.String(),
   value: nullable(Type.Number()),
   isStable: Type.Boolean(),

@@ -22,6 +22,7 @@ import { catalogueEndpoints } from './features/catalogue/index.ts';
 import {
   HYGROMETER,
   SCALE,
+  THERMOMETER,
   createDeviceService,
   deviceEndpoints,
   simulateDevice,
@@ -153,7 +154,11 @@ export async function buildServer(options: ServerOptions) {
   if (options.isWorking ?? true) await startWorking(ground);
   const { db, clock, services } = ground;
   const devices = createDeviceService(
-    [simulateDevice(SCALE, 11, clock.now()), simulateDevice(HYGROMETER, 23, clock.now())],
+    [
+      simulateDevice(SCALE, 11, clock.now()),
+      simulateDevice(HYGROMETER, 23, clock.now()),
+      simulateDevice(THERMOMETER, 31, clock.now()),
+    ],
     clock.now,
   );
   const beginnings = createBeginnings(ground, options.log);

@@ -1,5 +1,6 @@
 import { pressPlates } from '@saltflat/contract/pressPlates';
 import type { PressPlate } from '@saltflat/contract';
+import { SURVEY_DUE_DAYS } from '@saltflat/core/survey';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useDispatch } from 'react-redux';
@@ -11,6 +12,8 @@ import { PressView, SurveyForm } from '../features/presses/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
 import { Button, Empty, Failed, FillSplit, Loading, PageHead, Scroll, Stack, Tabs } from '../ui/index.ts';
 import { t } from '../words/index.ts';
+
+const DAY_MS = 86_400_000;
 
 /** The presses of the shop: what is known of each plate, and how it is measured. */
 export function PressesPage() {
@@ -41,13 +44,19 @@ export function PressesPage() {
         {t('A press is a machine of the shop: add it there, then measure it here.')}
       </Empty>
     );
-  const markOf = (id: string): string =>
-    newest?.find((own) => own.machineId === id)?.newest === null ? ` ${t('(never surveyed)')}` : '';
+  const markOf = (id: string): string => {
+    const found = newest?.find((own) => own.machineId === id);
+    if (found === undefined) return '';
+    if (found.newest === null) return ' ◌';
+    return serverNow() - Date.parse(found.newest.at) > SURVEY_DUE_DAYS * DAY_MS ? ' ◐' : '';
+  };
   return (
     <>
       <PageHead
         title={t('Presses')}
-        says={t('What the plate really is where a print lies; routes go by it.')}
+        says={t(
+          'What the plate really is where a print lies; routes go by it. ◐ survey due, ◌ never surveyed',
+        )}
       />
       <Tabs
         label={t('Presses')}

@@ -39,6 +39,18 @@ export const HYGROMETER: SimulatedShape = {
   faultText: 'The hygrometer sends nothing: replace its battery.',
 };
 
+/** An infrared thermometer pointed at a pad: quick, tenths of a degree, noisier than its digits. */
+export const THERMOMETER: SimulatedShape = {
+  id: 'thermometer',
+  name: 'Infrared thermometer',
+  quantity: 'temperature',
+  unit: '°C',
+  resolution: 0.1,
+  lagS: 0.15,
+  start: { target: 24, noise: 0.3, driftPerHour: 0, hasFault: false },
+  faultText: 'The thermometer sends nothing: switch it on, or replace its battery.',
+};
+
 /**
  * A stand-in that behaves like the thing: lag, drift, noise, and a fault in which it says nothing.
  *

@@ -29,6 +29,11 @@ const PRESETS: Record<Device['id'], [string, number][]> = {
     ['Good room', 50],
     ['Humid room', 68],
   ],
+  thermometer: [
+    ['Room', 24],
+    ['Pad of a plate at 158 °C', 136],
+    ['Pad of a cold corner', 127],
+  ],
 };
 
 /** One simulated device: what it says, and knobs that act like the world around it. */
@@ -36,7 +41,7 @@ export function DevicePanel({ device }: { device: Device }) {
   const [drive, { error }] = useDriveDeviceMutation();
   const [target, setTarget] = useState<number | null>(device.drive.target);
   const turn = (knobs: Parameters<typeof drive>[0]): void => void drive(knobs);
-  const digits = device.id === 'scale' ? 1 : 0;
+  const digits = device.id === 'hygrometer' ? 0 : 1;
   return (
     <Panel title={device.name} says={device.isSimulated ? t('simulated stand-in') : t('connected')} pad={16}>
       <Stack>

@@ -28,7 +28,7 @@ const DAY_MS = 86_400_000;
 const TOLERANCE_K = 4;
 
 /** A plate is drawn to scale: so high, and as wide as it is. */
-const MAP_PX = 420;
+const MAP_PX = 390;
 const mapWidthPx = ({ widthMm, heightMm }: PressPlate['plate']): number =>
   Math.round(Math.min(640, Math.max(300, (MAP_PX * widthMm) / heightMm))) + 40;
 

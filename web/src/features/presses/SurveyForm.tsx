@@ -1,9 +1,12 @@
-import type { PressPlate, Survey, SurveyInput } from '@saltflat/contract';
+import type { Device, PressPlate, Survey, SurveyInput } from '@saltflat/contract';
 import { pastEdge, readPasted, seenMm, spotsFor } from '@saltflat/core/survey';
+import { formatQuantity } from '@saltflat/core/units';
+import type { UnitSystem } from '@saltflat/core/units';
 import { useEffect, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { compiled, useDraftForm } from '../../form/index.ts';
 import type { DraftForm } from '../../form/index.ts';
+import { useDevice } from '../../api/liveSlice.ts';
 import { serverNow } from '../../api/serverClock.ts';
 import { useUnits } from '../../units/writingSlice.ts';
 import {
@@ -98,12 +101,13 @@ export function SurveyForm({ press, newest, who, send, onSent, onGiveUp }: Props
             name={next < 0 ? '' : spotName(readings[next] ?? { xMm: 0, yMm: 0 }, size)}
             closedS={form.watch('closedS')}
             isBare={form.watch('readOff') === 'plate'}
+            onTake={(readC) => put(next, readC)}
           />
           <Spots readings={readings} size={size} problems={problems} onRead={put} />
           <Paste
             onPaste={(text) => {
               const pasted = readPasted(text, readings);
-              if (pasted.ok) form.setValue('readings', pasted.readings);
+              if (pasted.ok) form.setValue('readings', withRest(pasted.readings, readings));
               return pasted.ok ? '' : pasted.problem;
             }}
           />
@@ -141,6 +145,15 @@ export function SurveyForm({ press, newest, who, send, onSent, onGiveUp }: Props
       </Form>
     </Panel>
   );
+}
+
+/** What was pasted in the order of the spots leaves those after it as they are; what brings its own places takes all. */
+function withRest(
+  pasted: SurveyInput['readings'],
+  before: SurveyValues['readings'],
+): SurveyValues['readings'] {
+  const isInOrder = pasted.every(({ xMm, yMm }, i) => before[i]?.xMm === xMm && before[i]?.yMm === yMm);
+  return isInOrder ? [...pasted, ...before.slice(pasted.length)] : pasted;
 }
 
 interface HowProps {
@@ -226,10 +239,14 @@ interface GuideProps {
   name: string;
   closedS: number;
   isBare: boolean;
+  /** Takes what the thermometer says for the next spot. */
+  onTake: (readC: number) => void;
 }
 
 /** What to do now: one spot after the other, with a countdown of the closing. */
-function Guide({ next, all, name, closedS, isBare }: GuideProps) {
+function Guide({ next, all, name, closedS, isBare, onTake }: GuideProps) {
+  const system = useUnits();
+  const thermometer = useDevice('thermometer');
   const [fromMs, setFrom] = useState<number | null>(null);
   const now = useNow(serverNow);
   useEffect(() => setFrom(null), [next]);
@@ -253,13 +270,36 @@ function Guide({ next, all, name, closedS, isBare }: GuideProps) {
                   : t('◆ Open, and read at once.'),
           })}
         </span>
-        {!isBare && (
-          <Button onClick={() => setFrom(now)}>
-            {fromMs === null ? t('It is closed') : t('Closed again')}
-          </Button>
-        )}
+        <Row gap={8}>
+          {!isBare && (
+            <Button onClick={() => setFrom(now)}>
+              {fromMs === null ? t('It is closed') : t('Closed again')}
+            </Button>
+          )}
+          <TakeReading thermometer={thermometer} system={system} onTake={onTake} />
+        </Row>
       </Row>
     </Note>
+  );
+}
+
+/** What the thermometer says now, one press away. */
+function TakeReading({
+  thermometer,
+  system,
+  onTake,
+}: {
+  thermometer: Device | undefined;
+  system: UnitSystem;
+  onTake: (readC: number) => void;
+}) {
+  if (thermometer === undefined) return null;
+  const { value, fault } = thermometer;
+  if (value === null) return <span className="small">{fault ?? t('The thermometer sends nothing.')}</span>;
+  return (
+    <Button look="primary" onClick={() => onTake(value)}>
+      {t('Take {reading}', { reading: formatQuantity(value, 'temperature', system, 1) })}
+    </Button>
   );
 }
 

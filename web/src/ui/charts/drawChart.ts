@@ -135,14 +135,19 @@ const mapSide = (name: string, count: number) => ({
   nameGap: 10,
 });
 
-const cellSeries = ({ values, columns, frame }: Pick<MapData, 'values' | 'columns' | 'frame'>) => ({
+const cellSeries = ({ values, columns }: Pick<MapData, 'values' | 'columns'>) => ({
   type: 'heatmap' as const,
   data: values.map((value, i) => [i % columns, Math.floor(i / columns), value]),
   emphasis: { disabled: true },
+});
+
+const spotSeries = ({ spots, frame }: Pick<MapData, 'spots' | 'frame'>) => ({
+  type: 'scatter' as const,
   ...(frame === null
     ? {}
     : {
         markArea: {
+          z: 4, // over the cells: its own place is under them
           silent: true,
           itemStyle: {
             color: 'transparent',
@@ -153,16 +158,13 @@ const cellSeries = ({ values, columns, frame }: Pick<MapData, 'values' | 'column
           label: { ...TEXT, color: TOKENS.ink, position: 'insideTopLeft' as const, fontWeight: 600 as const },
           data: [
             [
-              { name: frame.name, coord: [String(frame.fromColumn), String(frame.fromRow)] },
-              { coord: [String(frame.toColumn), String(frame.toRow)] },
+              { name: frame.name, coord: [frame.fromColumn, frame.fromRow] },
+              { coord: [frame.toColumn, frame.toRow] },
             ],
           ] as never, // ECharts' own type asks for a pair and takes no literal for one
         },
       }),
-});
 
-const spotSeries = ({ spots }: Pick<MapData, 'spots'>) => ({
-  type: 'scatter' as const,
   symbolSize: 1,
   silent: true,
   data: spots.map(({ column, row, text }) => ({
