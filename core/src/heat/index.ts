@@ -24,3 +24,7 @@ export { PLANNED_MARGIN, verdictsOf } from './verdicts.ts';
 export type { Standing, Verdict } from './verdicts.ts';
 export { plateFromPad } from './padReading.ts';
 export type { PadReading, PlateReading } from './padReading.ts';
+export { boundBond, fitContacts, knownBy } from './calibrate.ts';
+export type { ContactFit, FitRefusal, LoggedTemp } from './calibrate.ts';
+export { readLogger } from './readLogger.ts';
+export type { LoggedCycle, ReadLogger } from './readLogger.ts';
