@@ -37,6 +37,7 @@ test('axe finds nothing on any place, on a phone, a screen and a wide one, in ei
     ['/route', 'Night Flight Team'],
     [`/route/${lineId}`, 'Cure the print'],
     ['/presses', 'What it tells'],
+    ['/presses/bench', 'Bond, needed'],
     ['/floor', 'Ready to start'],
     ['/ledger', 'good'],
     ['/ledger?view=days', 'Share that came out good'],

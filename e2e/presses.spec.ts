@@ -80,3 +80,35 @@ test('a press is surveyed spot by spot, what is written survives, and a route ov
   await expect(heat).toContainText('Press A, surveyed on');
   await expect(heat).not.toContainText('reaches a cold place');
 });
+
+test('stacks are held against each other on the bench, changed layer by layer, and kept through a reload', async ({
+  page,
+}) => {
+  await page.goto('/presses');
+  await page.getByRole('link', { name: 'Bench: what if' }).click();
+  await page
+    .getByLabel('Begin with a question')
+    .selectOption({ label: 'A cold mat or one kept on the press' });
+  const doses = page.getByRole('table', { name: 'Doses' });
+  const bond = doses.getByRole('row', { name: /^Bond, needed/ }).getByRole('cell');
+  await expect(bond).toHaveCount(4);
+  const figure = async (i: number): Promise<number> => Number.parseFloat(await bond.nth(i).innerText());
+  await expect.poll(() => figure(3)).toBeGreaterThanOrEqual(0);
+  expect(await figure(2)).toBeGreaterThan(3 * (await figure(3))); // hot against cold
+  await expect(page.getByRole('img', { name: /^Temperatures\. Parchment, glue line/ })).toBeVisible();
+
+  await page.getByRole('tab', { name: 'Thick mat, cold' }).click();
+  const layers = page.getByRole('list', { name: 'Layers, from the plate down' });
+  await layers.getByRole('button', { name: 'Take layer 1 out' }).click(); // without its mat
+  await expect.poll(() => figure(3)).toBeGreaterThan(await figure(1));
+  await page.getByLabel('Closed for').fill('0');
+  await expect(page.getByText('From 1 to 900, not 0.')).toBeVisible();
+  await expect(page.getByText('is left out until it is mended')).toBeVisible();
+  await page.getByLabel('Closed for').fill('12');
+  await page.getByRole('button', { name: 'Add one like this' }).click();
+  await expect(page.getByRole('tab')).toHaveCount(4);
+  await expect(page.getByRole('button', { name: 'Add one like this' })).toBeDisabled();
+  await page.reload();
+  await expect(page.getByRole('tab', { name: 'Thick mat, cold 2' })).toBeVisible();
+  expect(await axeFindings(page)).toEqual([]);
+});

@@ -28,3 +28,7 @@ export { boundBond, fitContacts, knownBy } from './calibrate.ts';
 export type { ContactFit, FitRefusal, LoggedTemp } from './calibrate.ts';
 export { readLogger } from './readLogger.ts';
 export type { LoggedCycle, ReadLogger } from './readLogger.ts';
+export { BENCH_QUESTIONS, benchVariants } from './benchPresets.ts';
+export type { BenchName, BenchQuestion, BenchVariant } from './benchPresets.ts';
+export { heatOfStack } from './benchStack.ts';
+export type { BenchStack } from './benchStack.ts';

@@ -61,6 +61,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../pages/RoutePage.tsx')).RoutePage }),
           },
           {
+            path: 'presses/bench',
+            lazy: async () => ({ Component: (await import('../pages/BenchPage.tsx')).BenchPage }),
+          },
+          {
             path: 'presses/:machineId?',
             lazy: async () => ({ Component: (await import('../pages/PressesPage.tsx')).PressesPage }),
           },

@@ -2,7 +2,7 @@ import { pressPlates } from '@saltflat/contract/pressPlates';
 import type { PressPlate } from '@saltflat/contract';
 import { SURVEY_DUE_DAYS } from '@saltflat/core/survey';
 import { useState } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useDispatch } from 'react-redux';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
@@ -57,7 +57,9 @@ export function PressesPage() {
         says={t(
           'What the plate really is where a print lies; routes go by it. ◐ survey due, ◌ never surveyed',
         )}
-      />
+      >
+        <Link to="/presses/bench">{t('Bench: what if')}</Link>
+      </PageHead>
       <Tabs
         label={t('Presses')}
         tabs={presses.map(({ id, name }) => ({ value: id, label: `${name}${markOf(id)}` }))}

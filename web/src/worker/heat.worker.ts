@@ -1,6 +1,7 @@
 import {
   dwellReason,
   findBands,
+  heatOfStack,
   heatStory,
   peelWindows,
   sensitivitiesOf,
@@ -55,6 +56,7 @@ const TASKS = {
   advice: atOnce(
     remembering(({ own, conditions }: OperationQuestion) => dwellReason(own.operation, conditions)),
   ),
+  bench: atOnce(remembering(heatOfStack)),
   plates: atOnce(remembering((survey: SurveyReadings) => platesRead(survey))),
   presses: atOnce(
     remembering((asked: readonly PressQuestion[]): Record<string, PressUnderPrint> =>

@@ -1,2 +1,3 @@
+export { Bench } from './Bench.tsx';
 export { PressView } from './PressView.tsx';
 export { SurveyForm } from './SurveyForm.tsx';

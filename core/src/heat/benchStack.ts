@@ -1,0 +1,116 @@
+import { fibresOf } from '../blank/index.ts';
+import type { Fibre } from '../blank/index.ts';
+import { stackFrom } from '../work/index.ts';
+import type { Heat, Operation, Phase, StackLayer, StackMaterial } from '../work/index.ts';
+import { say } from '../words/index.ts';
+import type { HeatConditions } from './conditions.ts';
+import { usualConditions } from './conditions.ts';
+import { heatOperation } from './heatOperation.ts';
+import type { OperationHeat } from './heatOperation.ts';
+import type { Afterwards } from './operationCase.ts';
+
+/** A stack in a press, free of any order: whatever somebody wants to try. */
+export interface BenchStack {
+  /** Top to bottom, without the pad. */
+  layers: StackLayer[];
+  pad: 'sponge-pad' | 'solid-pad';
+  plateC: number;
+  /** `null`: not heated. */
+  lowerC: number | null;
+  kPa: number;
+  /** Between plate and work, mm; 0 closed. */
+  gapMm: number;
+  dwellS: number;
+  /** Closings, with the press open for a while between two. */
+  closings: number;
+  openS: number;
+  mat: HeatConditions['mat'];
+  /** What it cools on afterwards, for a minute. */
+  coolsOn: Afterwards['on'];
+}
+
+const COOLED_S = 60;
+const PADS = { 'sponge-pad': 9, 'solid-pad': 3 } as const;
+/** What a cloth is of, for what heat does to it. */
+const FIBRE_OF: Partial<Record<StackMaterial, Fibre>> = {
+  'cotton-jersey': 'cotton',
+  fleece: 'cotton',
+  'cap-twill': 'cotton',
+  canvas: 'cotton',
+  'polyester-knit': 'polyester',
+};
+
+/**
+ * Works a stack out by the model, from the plate's closing to a minute after its last opening.
+ *
+ * @throws RangeError where there is no layer, or a figure is none that a press has
+ */
+export function heatOfStack(stack: BenchStack): OperationHeat {
+  if (stack.layers.length === 0) throw new RangeError('a stack needs a layer');
+  const heat = heatOperation(
+    {
+      operation: operationOf(stack),
+      parts: 1,
+      after: { forS: COOLED_S, peelAfterS: null, on: stack.coolsOn },
+      startC: {},
+    },
+    { ...usualConditions(garmentOf(stack.layers)), mat: stack.mat },
+  );
+  if (heat === null) throw new RangeError('a stack without heat');
+  return heat;
+}
+
+function garmentOf(layers: readonly StackLayer[]): HeatConditions['garment'] {
+  const fibres = layers.flatMap(({ material }) => FIBRE_OF[material] ?? []);
+  return {
+    kind: 'tee',
+    fibres: fibresOf({ [fibres[0] ?? 'other']: 1 }),
+    dye: 'dyed',
+    features: layers.some(({ material }) => material === 'buckram') ? ['stiffener'] : [],
+  };
+}
+
+function operationOf(stack: BenchStack): Operation {
+  const { layers, pad, plateC, lowerC, kPa, gapMm, dwellS, closings, openS } = stack;
+  const isPressed = gapMm === 0;
+  const heat: Heat = {
+    tempC: plateC,
+    press: { over: isPressed ? 'platen' : 'hover', lowerC, kPa: isPressed ? kPa : 0, gapMm },
+    stack: stackFrom(layers, { material: pad, dMm: PADS[pad], waterGM2: 0 }, { isPressed, isBonded: false }),
+  };
+  const phase = (label: string, onceS: number, own: Heat | null): Phase => ({
+    label,
+    onceS,
+    eachS: 0,
+    people: 0,
+    isTimed: false,
+    canPause: false,
+    maxWaitS: null,
+    heat: own,
+  });
+  const closing = phase('closed', dwellS, heat);
+  const phases = Array.from({ length: closings }, (_, i) =>
+    i === 0 ? [closing] : [phase('open', openS, null), closing],
+  ).flat();
+  return {
+    id: 'bench',
+    role: 'bond',
+    station: 'press',
+    title: 'bench',
+    print: null,
+    lane: 'bench',
+    takes: [],
+    awaits: [],
+    unit: 'piece',
+    size: null,
+    modes: [{ machineKind: 'press', machine: null, stateC: plateC, phases, pools: [] }],
+    settings: [],
+    sheet: null,
+    checks: [],
+    look: say('look.flat-no-steam'),
+    cautions: [],
+    waitAfter: null,
+    consumes: [],
+    weighIn: null,
+  };
+}
