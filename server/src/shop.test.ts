@@ -16,6 +16,7 @@ import type {
 } from '@saltflat/contract';
 import { priceRoute } from '@saltflat/core/cost';
 import type { Quote } from '@saltflat/core/cost';
+import { heatAdvice } from '@saltflat/core/heat';
 import { planRoute } from '@saltflat/core/route';
 import { expect } from 'chai';
 import Papa from 'papaparse';
@@ -241,7 +242,7 @@ describe('the shop', () => {
       body: LineDocument;
     };
     const version = await latest(lineId);
-    const again = planRoute(routeInputOf(body));
+    const again = planRoute(routeInputOf(body), heatAdvice());
     if (!again.ok) throw new Error('it was refused');
     expect(withWords(again.route), 'the words stand beside the codes').to.deep.equal(version.route);
     expect(priceRoute(again.route, body.blankCents, body.pieces, body.rates)).to.deep.equal(version.cost);

@@ -51,7 +51,7 @@ export interface PlateThird {
   along: 'back' | 'middle' | 'front';
 }
 export const plateWords = ({ across, along }: PlateThird): string =>
-  across === 'middle' && along === 'middle' ? 'centre' : `${along} ${across}`;
+  across === 'middle' && along === 'middle' ? 'the middle' : `${along} ${across}`;
 
 /** What a model of the press finds. Doses are said by their bands beside it, times with the model's spread. */
 export const HEAT = {

@@ -59,15 +59,6 @@ export function BenchStackForm({ variant, problems, onChange }: Props) {
   const system = useUnits();
   const { stack } = variant;
   const put = (own: Partial<BenchStack>): void => onChange({ ...variant, stack: { ...stack, ...own } });
-  const number = (field: 'closings' | 'gapMm', label: string) => (
-    <NumberField
-      label={label}
-      width={130}
-      value={stack[field]}
-      problem={problems[field]}
-      onChange={(value) => value !== null && put({ [field]: value })}
-    />
-  );
   const quantity = (
     field: 'plateC' | 'kPa' | 'dwellS' | 'openS',
     kind: 'temperature' | 'pressure' | 'duration',
@@ -92,9 +83,21 @@ export function BenchStackForm({ variant, problems, onChange }: Props) {
         {quantity('plateC', 'temperature', t('Plate'))}
         {stack.gapMm === 0 && quantity('kPa', 'pressure', t('Pressure'))}
         {quantity('dwellS', 'duration', stack.gapMm === 0 ? t('Closed for') : t('Held above for'))}
-        {number('closings', t('Closings'))}
+        <NumberField
+          label={t('Closings')}
+          width={130}
+          value={stack.closings}
+          problem={problems.closings}
+          onChange={(closings) => closings !== null && put({ closings })}
+        />
         {stack.closings > 1 && quantity('openS', 'duration', t('Open in between'))}
-        {number('gapMm', t('Gap, mm; 0 closed'))}
+        <NumberField
+          label={t('Gap, mm; 0 closed')}
+          width={130}
+          value={stack.gapMm}
+          problem={problems.gapMm}
+          onChange={(gapMm) => gapMm !== null && put({ gapMm })}
+        />
       </Row>
       <Row gap={10} align="start">
         <div style={{ width: 170 }}>
