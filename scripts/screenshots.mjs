@@ -89,12 +89,6 @@ await run(async () => {
     await page.keyboard.press('w');
     await measured();
   });
-  await shoot('artwork-figures', `/artwork/${crew.lines[0].id}?print=2`, 'Empty margin', async () => {
-    await page.getByRole('tab', { name: 'Figures' }).click();
-    await page.locator('.art-canvas canvas').focus();
-    await page.keyboard.press('o');
-    await measured();
-  });
   await shoot('artwork-out', `/artwork/${club.lines[0].id}`, 'Findings', async () => {
     await measured();
     await page.getByRole('tab', { name: 'Out' }).click();

@@ -11,18 +11,22 @@ export const PROBES = ['glue', 'patch-glue', 'powder', 'ink', 'face', 'back', 's
 export type ProbeName = (typeof PROBES)[number];
 
 const CELLULOSE = ['cotton', 'viscose', 'modal', 'linen'] as const;
-const NOTABLE = 0.2; // of a fibre, before its harm is watched (assumption)
+const NOTABLE = { cellulose: 0.2, polyester: 0.3 }; // of a fibre, before its harm is watched (assumption)
 
 /** What heat can harm in a blank, by its fibres, dye and features. */
 export function harmsOf({ fibres, dye, features }: HeatConditions['garment']): HeatDose[] {
   const cellulose = CELLULOSE.reduce((sum, fibre) => sum + fibres[fibre], 0);
   return [
-    ...(fibres.polyester >= NOTABLE && dye !== 'undyed' ? (['dye'] as const) : []),
-    ...(cellulose >= NOTABLE ? (['scorch'] as const) : []),
-    ...(fibres.polyester >= NOTABLE ? (['shine'] as const) : []),
+    ...(fibres.polyester >= NOTABLE.polyester && dye !== 'undyed' ? (['dye'] as const) : []),
+    ...(cellulose >= NOTABLE.cellulose ? (['scorch'] as const) : []),
+    ...(fibres.polyester >= NOTABLE.polyester ? (['shine'] as const) : []),
     ...(features.includes('stiffener') ? (['stiffener'] as const) : []),
   ];
 }
+
+/** Of a blend only the polyester sheds its dye and shines: its dose goes by its share (assumption). */
+const byShare = (own: Dose, dose: HeatDose, { fibres }: HeatConditions['garment']): Dose =>
+  dose === 'dye' || dose === 'shine' ? { ...own, refS: own.refS / fibres.polyester } : own;
 
 /** Probes in the layers of an operation, and the doses that are counted at them. */
 export function dosesAt(
@@ -41,7 +45,7 @@ export function dosesAt(
   ): void => {
     if (layer === undefined) return;
     probes.push({ name, layer, at });
-    for (const dose of counted) doses.push(doseAt(dose, name, parameters));
+    for (const dose of counted) doses.push(byShare(doseAt(dose, name, parameters), dose, garment));
   };
   const idOf = (is: (material: StackMaterial) => boolean): string | undefined =>
     layers.find(({ material }) => is(material))?.id;

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { at, cap, cottonTee, lineOf, polyesterBib, routeOf, small } from '../fixtures/index.ts';
+import { fibresOf } from '../blank/index.ts';
 import type { Garment } from '../blank/index.ts';
 import type { PrintInput, Route } from '../route/index.ts';
 import { inWords } from '../words/index.ts';
@@ -206,6 +207,18 @@ describe('what it depends on', () => {
     expect((narrow?.high ?? 9) - (narrow?.low ?? 0)).to.be.below(
       0.7 * ((band?.high ?? 0) - (band?.low ?? 0)),
     );
+  });
+});
+
+describe('a blend', () => {
+  it('has the dye of its polyester alone, and none is watched where there is little', () => {
+    const dyeOf = (polyester: number): number | undefined => {
+      const garment = { ...DYED_POLYESTER, fibres: fibresOf({ polyester, cotton: 1 - polyester }) };
+      const own = inHeat(pressing([{ tempC: 150, forS: 20, layers: transferOn([POLYESTER]) }]));
+      return heatOperation(own, room(garment))?.doses['dye@face'];
+    };
+    expect(dyeOf(0.5)).to.be.closeTo((dyeOf(1) ?? 0) / 2, 1e-9);
+    expect(dyeOf(0.2)).to.equal(undefined);
   });
 });
 

@@ -13,7 +13,7 @@ const PLACES: readonly { at: ProbeName; name: string }[] = [
   { at: 'ink', name: t('ink') },
   { at: 'face', name: t('garment face') },
 ];
-const POINTS = 90;
+const MOST_POINTS = 120;
 
 /** The most telling place of a stack. */
 const placeOf = ({ courses }: OperationHeat) => PLACES.find(({ at }) => courses[at] !== undefined);
@@ -29,9 +29,10 @@ export function BenchChart({
   const system = useUnits();
   const data = useMemo((): ChartData => {
     const lastS = Math.max(1, ...heats.map((own) => own?.timesS.at(-1) ?? 0));
-    const moments = Array.from({ length: POINTS + 1 }, (_, i) => (i * lastS) / POINTS);
+    const stepS = Math.max(1, Math.ceil(lastS / MOST_POINTS));
+    const moments = Array.from({ length: Math.floor(lastS / stepS) + 1 }, (_, i) => i * stepS);
     return {
-      along: { title: t('s after closing'), values: moments.map((s) => s.toFixed(lastS < 90 ? 1 : 0)) },
+      along: { title: t('s after closing'), values: moments.map(String) },
       up: {
         title: '',
         write: (tempC) => formatQuantity(Math.round(tempC), 'temperature', system),

@@ -159,8 +159,8 @@ function Layers({ layers, problems, onChange }: LayersProps) {
       <ol aria-label={t('Layers, from the plate down')}>
         {layers.map(({ material, dMm, waterGM2 }, i) => (
           <li key={i} style={{ marginBottom: 6 }}>
-            <Row gap={6} align="start">
-              <div style={{ width: 170 }}>
+            <Row gap={4} align="start">
+              <div style={{ width: 150 }}>
                 <SelectField
                   label={t('Layer {number}', { number: i + 1 })}
                   value={material}
@@ -170,14 +170,14 @@ function Layers({ layers, problems, onChange }: LayersProps) {
               </div>
               <NumberField
                 label={t('mm')}
-                width={84}
+                width={76}
                 value={dMm}
                 problem={problems[`layer ${i}`]}
                 onChange={(value) => value !== null && put(i, { dMm: value })}
               />
               <NumberField
-                label={t('Water, g/m²')}
-                width={100}
+                label={t('g/m² wet')}
+                width={88}
                 value={waterGM2}
                 problem={problems[`water ${i}`]}
                 onChange={(value) => value !== null && put(i, { waterGM2: value })}
