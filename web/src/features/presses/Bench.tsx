@@ -1,5 +1,5 @@
 import { BENCH_QUESTIONS, benchVariants } from '@saltflat/core/heat';
-import type { BenchQuestion, BenchStack, OperationHeat } from '@saltflat/core/heat';
+import type { BenchQuestion, OperationHeat } from '@saltflat/core/heat';
 import { useState } from 'react';
 import { keepDraft, readDraft } from '../../form/index.ts';
 import { Button, Note, Panel, Row, SelectField, Split, Stack, Tabs } from '../../ui/index.ts';
@@ -10,12 +10,8 @@ import { BenchStackForm } from './BenchStackForm.tsx';
 import { QUESTIONS, STACK_NAMES } from './benchWords.ts';
 import { problemsOf } from './benchProblems.ts';
 import { useBench } from './useBench.ts';
+import type { Variant } from './variant.ts';
 
-/** A stack that is tried, with its name. */
-export interface Variant {
-  name: string;
-  stack: BenchStack;
-}
 interface BenchState {
   question: BenchQuestion;
   variants: Variant[];

@@ -5,7 +5,7 @@ import { useUnits } from '../../units/writingSlice.ts';
 import { Chart } from '../../ui/index.ts';
 import type { ChartData } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
-import type { Variant } from './Bench.tsx';
+import type { Variant } from './variant.ts';
 
 const PLACES: readonly { at: ProbeName; name: string }[] = [
   { at: 'glue', name: t('glue line') },

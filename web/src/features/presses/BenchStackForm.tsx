@@ -15,7 +15,7 @@ import {
 } from '../../ui/index.ts';
 import { useUnits } from '../../units/writingSlice.ts';
 import { t } from '../../words/index.ts';
-import type { Variant } from './Bench.tsx';
+import type { Variant } from './variant.ts';
 import type { BenchField } from './benchProblems.ts';
 import { GROUND_OF, MATERIALS } from './benchWords.ts';
 
