@@ -2,7 +2,7 @@ import { plannedMode } from '../work/index.ts';
 import { pressOf } from './conditions.ts';
 import type { HeatConditions } from './conditions.ts';
 import type { ProbeName } from './harms.ts';
-import { QUICK_STEPS } from './heatOperation.ts';
+import { QUICK_STEPS, courseAt } from './heatOperation.ts';
 import type { OperationHeat } from './heatOperation.ts';
 import { heatStory } from './heatStory.ts';
 import type { RouteInHeat } from './heatStory.ts';
@@ -58,7 +58,7 @@ export function* findBands(
         const key = `${heat.operation}/${at}`;
         const own = courses.get(key) ?? { operation: heat.operation, at, timesS: momentsOf(heat), rows: [] };
         courses.set(key, own);
-        own.rows.push(sampled(heat, at, own.timesS));
+        own.rows.push(own.timesS.map((t) => courseAt(heat, at, t)));
       }
     if (i % 5 === 4) yield (i + 1) / draws;
   }
@@ -95,19 +95,6 @@ function momentsOf({ heats }: OperationHeat): number[] {
   const fromS = heats[0]?.fromS ?? 0;
   const toS = (heats.at(-1)?.toS ?? 0) + 15;
   return Array.from({ length: POINTS }, (_, k) => fromS + ((toS - fromS) * k) / (POINTS - 1));
-}
-
-/** A course at some moments, straight between its steps. */
-function sampled({ timesS, courses }: OperationHeat, at: ProbeName, moments: readonly number[]): number[] {
-  const course = courses[at] ?? [];
-  let i = 0;
-  return moments.map((t) => {
-    while (i < timesS.length - 2 && timesS[i + 1] < t) i++;
-    const [p, q] = [course[i] ?? NaN, course[i + 1] ?? course[i] ?? NaN];
-    const span = timesS[i + 1] - timesS[i];
-    const share = span > 0 ? Math.min(1, Math.max(0, (t - timesS[i]) / span)) : 0;
-    return p + (q - p) * share;
-  });
 }
 
 /** Of some values, straight between ranks. */

@@ -1,8 +1,8 @@
 import { fibresOf } from '../blank/index.ts';
 import type { Fibre } from '../blank/index.ts';
 import { stackFrom } from '../work/index.ts';
-import type { Heat, Operation, Phase, StackLayer, StackMaterial } from '../work/index.ts';
-import { say } from '../words/index.ts';
+import type { Heat, Operation, StackLayer, StackMaterial } from '../work/index.ts';
+import { bareOperation, bareStretch } from './bareOperation.ts';
 import type { HeatConditions } from './conditions.ts';
 import { usualConditions } from './conditions.ts';
 import { heatOperation } from './heatOperation.ts';
@@ -78,39 +78,10 @@ function operationOf(stack: BenchStack): Operation {
     press: { over: isPressed ? 'platen' : 'hover', lowerC, kPa: isPressed ? kPa : 0, gapMm },
     stack: stackFrom(layers, { material: pad, dMm: PADS[pad], waterGM2: 0 }, { isPressed, isBonded: false }),
   };
-  const phase = (label: string, onceS: number, own: Heat | null): Phase => ({
-    label,
-    onceS,
-    eachS: 0,
-    people: 0,
-    isTimed: false,
-    canPause: false,
-    maxWaitS: null,
-    heat: own,
-  });
-  const closing = phase('closed', dwellS, heat);
-  const phases = Array.from({ length: closings }, (_, i) =>
-    i === 0 ? [closing] : [phase('open', openS, null), closing],
-  ).flat();
-  return {
-    id: 'bench',
-    role: 'bond',
-    station: 'press',
-    title: 'bench',
-    print: null,
-    lane: 'bench',
-    takes: [],
-    awaits: [],
-    unit: 'piece',
-    size: null,
-    modes: [{ machineKind: 'press', machine: null, stateC: plateC, phases, pools: [] }],
-    settings: [],
-    sheet: null,
-    checks: [],
-    look: say('look.flat-no-steam'),
-    cautions: [],
-    waitAfter: null,
-    consumes: [],
-    weighIn: null,
-  };
+  const closing = bareStretch('closed', dwellS, heat);
+  return bareOperation(
+    Array.from({ length: closings }, (_, i) =>
+      i === 0 ? [closing] : [bareStretch('open', openS, null), closing],
+    ).flat(),
+  );
 }

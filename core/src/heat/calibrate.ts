@@ -1,5 +1,4 @@
-import { heatOperation } from './heatOperation.ts';
-import type { OperationHeat } from './heatOperation.ts';
+import { courseAt, heatOperation } from './heatOperation.ts';
 import type { HeatConditions, KnownPress } from './conditions.ts';
 import { pressOf } from './conditions.ts';
 import type { ProbeName } from './harms.ts';
@@ -87,21 +86,9 @@ function residualsOf(
   };
   const heat = heatOperation(own, conditions, { parameters });
   if (heat === null) throw new RangeError('an operation without heat has nothing to fit');
-  return samples.map(({ atS, tempC }) => tempC - courseAt(heat, at, atS));
-}
-
-/** A place's temperature so long after the first closing, straight between steps. */
-function courseAt({ timesS, courses, heats }: OperationHeat, at: ProbeName, afterS: number): number {
-  const course = courses[at];
-  if (course === undefined) throw new RangeError(`there is no “${at}” in this stack`);
-  const t = (heats[0]?.fromS ?? 0) + afterS;
-  const i = Math.max(
-    1,
-    timesS.findIndex((own) => own >= t),
-  );
-  const [before, here] = [course[i - 1] ?? NaN, course[i] ?? NaN];
-  const share = (t - timesS[i - 1]) / Math.max(1e-9, timesS[i] - timesS[i - 1]);
-  return before + (here - before) * Math.min(1, Math.max(0, share));
+  if (heat.courses[at] === undefined) throw new RangeError(`there is no “${at}” in this stack`);
+  const closesS = heat.heats[0]?.fromS ?? 0;
+  return samples.map(({ atS, tempC }) => tempC - courseAt(heat, at, closesS + atS));
 }
 
 /** Golden-section search of a least value (textbook), to a thousandth. */

@@ -80,3 +80,14 @@ export function heatOperation(
     ),
   };
 }
+
+/** A place's temperature at a moment of an operation, straight between steps; at its end beyond. NaN while it is not there. */
+export function courseAt({ timesS, courses }: OperationHeat, at: ProbeName, atS: number): number {
+  const course = courses[at] ?? [];
+  const found = timesS.findIndex((own) => own >= atS);
+  const i = Math.max(1, found < 0 ? timesS.length - 1 : found);
+  const [p, q] = [course[i - 1] ?? NaN, course[i] ?? course[i - 1] ?? NaN];
+  const span = timesS[i] - timesS[i - 1];
+  const share = span > 0 ? Math.min(1, Math.max(0, (atS - timesS[i - 1]) / span)) : 0;
+  return p + (q - p) * share;
+}

@@ -4,7 +4,7 @@ export { pastEdge, placeOn, seenMm, spotsFor } from './spots.ts';
 export type { PlaceOnPlate, PlateSize, Spot } from './spots.ts';
 export { FEWEST_READINGS, summarise, underPrint } from './summary.ts';
 export type { PlateArea, SurveySummary, UnderPrint } from './summary.ts';
-export { COLD_UNDER_K, SURVEY_DUE_DAYS, centred, platesRead, pressBySurvey } from './knownPress.ts';
+export { COLD_UNDER_K, centred, platesRead, pressBySurvey, surveyDueMs } from './knownPress.ts';
 export type { PressUnderPrint, SurveyReadings } from './knownPress.ts';
 export { readPasted } from './readNumbers.ts';
 export type { PastedReadings } from './readNumbers.ts';

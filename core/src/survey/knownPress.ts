@@ -18,7 +18,10 @@ export interface SurveyReadings {
 }
 
 /** After so many days a survey is due again (assumption: heaters and thermostats age by the season). */
-export const SURVEY_DUE_DAYS = 90;
+const SURVEY_DUE_DAYS = 90;
+
+/** When the survey after this one is due, ms since 1970. @param at of the survey, ISO */
+export const surveyDueMs = (at: string): number => Date.parse(at) + SURVEY_DUE_DAYS * 86_400_000;
 
 /** A thermometer's own error, K (class value of hand-held ones). */
 const THERMOMETER_K = 1.5;
@@ -61,8 +64,6 @@ export const centred = (plate: PlateSize, print: PlateSize): PlateArea => {
 export interface PressUnderPrint {
   known: KnownPress;
   under: UnderPrint;
-  /** Of the whole plate, °C. */
-  meanC: number;
   uncertainK: number;
 }
 
@@ -90,7 +91,6 @@ export function pressBySurvey(
       known: { 'plate-error': { usual: 0, low: -uncertainK, high: uncertainK } },
     },
     under,
-    meanC: spots.reduce((sum, { plateC }) => sum + plateC, 0) / spots.length,
     uncertainK,
   };
 }

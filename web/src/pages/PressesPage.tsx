@@ -1,6 +1,6 @@
 import { pressPlates } from '@saltflat/contract/pressPlates';
 import type { PressPlate } from '@saltflat/contract';
-import { SURVEY_DUE_DAYS } from '@saltflat/core/survey';
+import { surveyDueMs } from '@saltflat/core/survey';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useDispatch } from 'react-redux';
@@ -12,8 +12,6 @@ import { PressView, SurveyForm } from '../features/presses/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
 import { Button, Empty, Failed, FillSplit, Loading, PageHead, Scroll, Stack, Tabs } from '../ui/index.ts';
 import { t } from '../words/index.ts';
-
-const DAY_MS = 86_400_000;
 
 /** The presses of the shop: what is known of each plate, and how it is measured. */
 export function PressesPage() {
@@ -48,7 +46,7 @@ export function PressesPage() {
     const found = newest?.find((own) => own.machineId === id);
     if (found === undefined) return '';
     if (found.newest === null) return ' ◌';
-    return serverNow() - Date.parse(found.newest.at) > SURVEY_DUE_DAYS * DAY_MS ? ' ◐' : '';
+    return serverNow() > surveyDueMs(found.newest.at) ? ' ◐' : '';
   };
   return (
     <>

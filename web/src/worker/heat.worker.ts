@@ -12,6 +12,7 @@ import { platesRead, pressBySurvey } from '@saltflat/core/survey';
 import type { PlateArea, PlateSize, PressUnderPrint, SurveyReadings } from '@saltflat/core/survey';
 import { atOnce, taskOf } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
+import type { Operation } from '@saltflat/core/work';
 import { serveHere } from './serveHere.ts';
 
 interface RouteQuestion {
@@ -54,7 +55,9 @@ const TASKS = {
   ),
   peel: atOnce(remembering(({ own, conditions }: OperationQuestion) => peelWindows(own, conditions))),
   advice: atOnce(
-    remembering(({ own, conditions }: OperationQuestion) => dwellReason(own.operation, conditions)),
+    remembering(({ operation, conditions }: { operation: Operation; conditions: HeatConditions }) =>
+      dwellReason(operation, conditions),
+    ),
   ),
   bench: atOnce(remembering(heatOfStack)),
   plates: atOnce(remembering((survey: SurveyReadings) => platesRead(survey))),

@@ -1,9 +1,8 @@
 import type { PressPlate, Survey } from '@saltflat/contract';
-import { SURVEY_DUE_DAYS, summarise } from '@saltflat/core/survey';
+import { summarise, surveyDueMs } from '@saltflat/core/survey';
 import type { SurveySummary } from '@saltflat/core/survey';
-import { formatTemperatureDifference } from '@saltflat/core/units';
 import { useState } from 'react';
-import { formatQuantity } from '@saltflat/core/units';
+import { formatQuantity, formatTemperatureDifference } from '@saltflat/core/units';
 import { useDates, useUnits } from '../../units/writingSlice.ts';
 import {
   Chart,
@@ -24,7 +23,6 @@ import { plateChart } from './plateChart.ts';
 import { spotName } from './spotName.ts';
 import { usePlates } from './usePlates.ts';
 
-const DAY_MS = 86_400_000;
 const TOLERANCE_K = 4;
 
 /** A plate is drawn to scale: so high, and as wide as it is. */
@@ -53,7 +51,7 @@ export function PressView({ press, surveys, shown, now, onShow }: Props) {
       </Empty>
     );
   const [newest] = surveys;
-  const dueAt = newest ? Date.parse(newest.at) + SURVEY_DUE_DAYS * DAY_MS : 0;
+  const dueAt = newest ? surveyDueMs(newest.at) : 0;
   return (
     <Stack gap={12}>
       {now > dueAt && <Due at={dueAt} />}

@@ -1,4 +1,4 @@
-import { pressOf, spreadOf, verdictsOf } from '@saltflat/core/heat';
+import { isWanted, pressOf, spreadOf, verdictsOf } from '@saltflat/core/heat';
 import type { Band, HeatConditions, KnownPress, Standing, Verdict } from '@saltflat/core/heat';
 import type { Route } from '@saltflat/core/route';
 import { plannedMode } from '@saltflat/core/work';
@@ -113,7 +113,7 @@ function Dose({ verdict, band, of }: { verdict: Verdict; band: Band | null; of: 
         }
         value={line.value}
         band={band}
-        isWanted={line.dose === 'bond' || line.dose === 'cure' || line.dose === 'melt'}
+        isWanted={isWanted(line.dose)}
         colour={tone}
       />
       <p className="small muted">{said.map(words).join(' ')}</p>

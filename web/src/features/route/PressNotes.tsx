@@ -1,4 +1,4 @@
-import { COLD_UNDER_K, SURVEY_DUE_DAYS, placeOn } from '@saltflat/core/survey';
+import { COLD_UNDER_K, placeOn, surveyDueMs } from '@saltflat/core/survey';
 import type { Route } from '@saltflat/core/route';
 import { plannedMode } from '@saltflat/core/work';
 import { say } from '@saltflat/core/words';
@@ -28,7 +28,11 @@ export function PressNotes({ route, presses }: { route: Route; presses: readonly
         .filter(({ id }) => used.has(id))
         .map((press) => (
           <div key={press.id}>
-            {coldUnder(press) && <Note tone="alarm">■ {words(coldUnder(press) ?? say('heat.mat'))}</Note>}
+            {coldUnder(press).map((said) => (
+              <Note tone="alarm" key={said.code}>
+                ■ {words(said)}
+              </Note>
+            ))}
             <p className="small">
               {saidOf(press, (at) => dates(at, 'day'))
                 .map(words)
@@ -41,10 +45,13 @@ export function PressNotes({ route, presses }: { route: Route; presses: readonly
   );
 }
 
-function coldUnder({ name, plate, here }: SurveyedPress): Said | null {
-  if (here === null || here.under.coldestC > here.under.meanC - COLD_UNDER_K) return null;
+/** The cold place a print reaches; none where it reaches none. */
+function coldUnder({ name, plate, here }: SurveyedPress): Said[] {
+  if (here === null || here.under.coldestC > here.under.meanC - COLD_UNDER_K) return [];
   const { coldestC, meanC, coldestAt } = here.under;
-  return say('heat.cold-under', { press: name, place: placeOn(coldestAt, plate), colderK: meanC - coldestC });
+  return [
+    say('heat.cold-under', { press: name, place: placeOn(coldestAt, plate), colderK: meanC - coldestC }),
+  ];
 }
 
 function saidOf({ name, surveyedAt, here }: SurveyedPress, day: (at: string) => string): Said[] {
@@ -57,6 +64,6 @@ function saidOf({ name, surveyedAt, here }: SurveyedPress, day: (at: string) => 
       offsetK: here.known.offsetC,
       uncertainK: here.uncertainK,
     }),
-    ...(days > SURVEY_DUE_DAYS ? [say('heat.survey-due', { press: name, days })] : []),
+    ...(serverNow() > surveyDueMs(surveyedAt) ? [say('heat.survey-due', { press: name, days })] : []),
   ];
 }

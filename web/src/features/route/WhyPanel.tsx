@@ -170,7 +170,7 @@ function useReasons(operation: Operation, setting: Setting, heat: RouteHeat | nu
   const advice = useAnswer<Reason | null>(
     () =>
       isAsked
-        ? heatTasks.ask('advice', { own: alone(operation), conditions: heat.conditions }).answer
+        ? heatTasks.ask('advice', { operation, conditions: heat.conditions }).answer
         : Promise.resolve(null),
     [operation, isAsked],
   );
@@ -179,13 +179,6 @@ function useReasons(operation: Operation, setting: Setting, heat: RouteHeat | nu
     (p, q) => REASON_SOURCES.indexOf(p.source) - REASON_SOURCES.indexOf(q.source),
   );
 }
-const alone = (operation: Operation) => ({
-  operation,
-  parts: 1,
-  after: { forS: 0, peelAfterS: null, on: 'wood' as const },
-  startC: {},
-});
-
 const SLIDING: readonly Setting['sets'][] = [
   'temperature',
   'lower-temperature',
