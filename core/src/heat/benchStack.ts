@@ -3,11 +3,11 @@ import type { Fibre } from '../blank/index.ts';
 import { stackFrom } from '../work/index.ts';
 import type { Heat, Operation, StackLayer, StackMaterial } from '../work/index.ts';
 import { bareOperation, bareStretch } from './bareOperation.ts';
-import type { HeatConditions } from './conditions.ts';
-import { usualConditions } from './conditions.ts';
+import type { HeatConditions, KnownPress } from './conditions.ts';
+import { UNKNOWN_PRESS, usualConditions } from './conditions.ts';
 import { heatOperation } from './heatOperation.ts';
 import type { OperationHeat } from './heatOperation.ts';
-import type { Afterwards } from './operationCase.ts';
+import type { Afterwards, OperationInHeat } from './operationCase.ts';
 
 /** A stack in a press, free of any order: whatever somebody wants to try. */
 export interface BenchStack {
@@ -29,6 +29,7 @@ export interface BenchStack {
   coolsOn: Afterwards['on'];
 }
 
+const BENCH_PRESS = { id: 'bench', name: 'bench' };
 const COOLED_S = 60;
 const PADS = { 'sponge-pad': 9, 'solid-pad': 3 } as const;
 /** What a cloth is of, for what heat does to it. */
@@ -46,18 +47,36 @@ const FIBRE_OF: Partial<Record<StackMaterial, Fibre>> = {
  * @throws RangeError where there is no layer, or a figure is none that a press has
  */
 export function heatOfStack(stack: BenchStack): OperationHeat {
+  const { own, conditions } = stackInHeat(stack);
+  const heat = heatOperation(own, conditions);
+  if (heat === null) throw new RangeError('a stack without heat');
+  return heat;
+}
+
+/**
+ * A stack as an operation of no route.
+ *
+ * @param press what is known of the press it lies in
+ * @throws RangeError where there is no layer
+ */
+export function stackInHeat(
+  stack: BenchStack,
+  press: KnownPress = UNKNOWN_PRESS,
+): { own: OperationInHeat; conditions: HeatConditions } {
   if (stack.layers.length === 0) throw new RangeError('a stack needs a layer');
-  const heat = heatOperation(
-    {
+  return {
+    own: {
       operation: operationOf(stack),
       parts: 1,
       after: { forS: COOLED_S, peelAfterS: null, on: stack.coolsOn },
       startC: {},
     },
-    { ...usualConditions(garmentOf(stack.layers)), mat: stack.mat },
-  );
-  if (heat === null) throw new RangeError('a stack without heat');
-  return heat;
+    conditions: {
+      ...usualConditions(garmentOf(stack.layers)),
+      mat: stack.mat,
+      presses: { [BENCH_PRESS.id]: press },
+    },
+  };
 }
 
 function garmentOf(layers: readonly StackLayer[]): HeatConditions['garment'] {
@@ -83,5 +102,6 @@ function operationOf(stack: BenchStack): Operation {
     Array.from({ length: closings }, (_, i) =>
       i === 0 ? [closing] : [bareStretch('open', openS, null), closing],
     ).flat(),
+    { machine: BENCH_PRESS },
   );
 }

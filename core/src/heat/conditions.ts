@@ -11,10 +11,15 @@ export interface KnownPress {
   calibratedOn: string | null;
   /** What was measured in place of the model's ranges. */
   known: KnownParameters;
+  /** What the model is worth on dwell, as a share either way. */
+  spread: number;
 }
 
+/** What the model is worth on dwell before anybody has calibrated it on a press, as a share either way. */
+export const UNCALIBRATED_SPREAD = 0.25;
+
 /** A press nobody has measured: its display is taken at its word, ± the table's error. */
-export const UNKNOWN_PRESS: KnownPress = { offsetC: 0, surveyedOn: null, calibratedOn: null, known: {} };
+export const UNKNOWN_PRESS: KnownPress = { offsetC: 0, surveyedOn: null, calibratedOn: null, known: {}, spread: UNCALIBRATED_SPREAD };
 
 /** The room, the blank and what is known: all that is not in the route itself. */
 export interface HeatConditions {
@@ -45,8 +50,3 @@ export const pressOf = (
   { presses }: Pick<HeatConditions, 'presses'>,
   machineId: string | null | undefined,
 ): KnownPress => presses[machineId ?? ''] ?? UNKNOWN_PRESS;
-
-/** What the model is worth on dwell, as a share either way: before anybody has calibrated it on a press, and after. */
-const SPREADS = { uncalibrated: 0.25, calibrated: 0.12 } as const;
-export const spreadOf = ({ calibratedOn }: Pick<KnownPress, 'calibratedOn'>): number =>
-  calibratedOn === null ? SPREADS.uncalibrated : SPREADS.calibrated;

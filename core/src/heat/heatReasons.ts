@@ -2,7 +2,7 @@ import { plannedMode, settingFor } from '../work/index.ts';
 import type { Operation, Reason } from '../work/index.ts';
 import { say } from '../words/index.ts';
 import { changeHeat } from './changes.ts';
-import { pressOf, spreadOf, usualConditions } from './conditions.ts';
+import { pressOf, usualConditions } from './conditions.ts';
 import type { HeatConditions } from './conditions.ts';
 import { QUICK_STEPS, heatOperation } from './heatOperation.ts';
 import { crossing } from './heatStory.ts';
@@ -43,8 +43,7 @@ export function dwellReason(operation: Operation, conditions: HeatConditions): R
   const passed = crossing(long, doseName(measure.dose, measure.at), PLANNED_MARGIN);
   const hoverS = (long.heats.at(-1)?.fromS ?? 0) - (long.heats[0]?.fromS ?? 0);
   const value = Math.max(1, Math.round((passed?.afterS ?? 0) - hoverS));
-  const press = pressOf(conditions, plannedMode(operation).machine?.id);
-  const share = spreadOf(press);
+  const { spread: share } = pressOf(conditions, plannedMode(operation).machine?.id);
   const [low, high] = [Math.max(1, Math.floor(value * (1 - share))), Math.ceil(value * (1 + share))];
   const model = say('reason.model-dwell', { tempC, value, low, high, margin: PLANNED_MARGIN });
   const sheet = setting.reasons.find(({ source }) => source === 'maker');

@@ -98,7 +98,7 @@ describe('the heat of a whole route', () => {
   });
 
   it('uses what a survey found of the press', () => {
-    const press = { offsetC: -10, surveyedOn: '2026-01-05', calibratedOn: null, known: {} };
+    const press = { offsetC: -10, surveyedOn: '2026-01-05', calibratedOn: null, known: {}, spread: 0.25 };
     const value = (presses: HeatConditions['presses']) =>
       only(storyOf(told(), cottonTee, { presses }).doses, 'bond').value;
     const [sound, cold] = [value({}), value({ 'press-a': press })];
@@ -202,7 +202,7 @@ describe('what it depends on', () => {
       pressure: { usual: 1, low: 0.95, high: 1.05 },
       'bond-seconds': { usual: 12, low: 11.5, high: 12.5 },
     };
-    const press = { offsetC: 0, surveyedOn: '2026-01-05', calibratedOn: '2026-01-05', known };
+    const press = { offsetC: 0, surveyedOn: '2026-01-05', calibratedOn: '2026-01-05', known, spread: 0.12 };
     const [narrow] = bandsOf({ ...room(), presses: { press } }).doses;
     expect((narrow?.high ?? 9) - (narrow?.low ?? 0)).to.be.below(
       0.7 * ((band?.high ?? 0) - (band?.low ?? 0)),

@@ -1,4 +1,4 @@
-import type { LoggedTemp } from './calibrate.ts';
+import type { LoggedTemp } from './fitContacts.ts';
 
 /** A press cycle out of a logger: a column of time, and one or more of temperature. */
 export interface LoggedCycle {
@@ -56,6 +56,20 @@ export function readLogger(text: string): ReadLogger {
   const empty = channels.find(({ samples }) => samples.length === 0);
   if (empty) return refuse(`The column “${empty.name}” is empty.`);
   return { ok: true, cycle: { channels } };
+}
+
+const RISE_K = 5;
+
+/**
+ * When the plate closed, as far as a cycle tells: the last moment before the first sensor had risen by five kelvin. Near enough
+ * to begin with; who watched the press knows better.
+ */
+export function closedAtS({ channels }: LoggedCycle): number {
+  const risen = channels.flatMap(({ samples }) => {
+    const i = samples.findIndex(({ tempC }) => tempC > samples[0].tempC + RISE_K);
+    return i < 0 ? [] : [samples[i - 1].atS];
+  });
+  return risen.length > 0 ? Math.min(...risen) : 0;
 }
 
 /** Seconds, or minutes and seconds; NaN for what is no time. */

@@ -20,7 +20,7 @@ export interface Verdict {
   said: Said[];
 }
 
-/** What a story's doses mean, each in plain words. @param spread what the model is worth: {@link spreadOf} */
+/** What a story's doses mean, each in plain words. @param spread what the model is worth: a press's spread */
 export function verdictsOf(
   story: HeatStory,
   operations: readonly Pick<Operation, 'id' | 'title'>[],

@@ -1,6 +1,6 @@
 import { pressPlates } from '@saltflat/contract/pressPlates';
 import type { PressPlate } from '@saltflat/contract';
-import { surveyDueMs } from '@saltflat/core/survey';
+import { surveyDueMs } from '@saltflat/core/press';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useDispatch } from 'react-redux';

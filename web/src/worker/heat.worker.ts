@@ -8,8 +8,8 @@ import {
   solveSetting,
 } from '@saltflat/core/heat';
 import type { HeatConditions, OperationInHeat, RouteInHeat, SolveFor } from '@saltflat/core/heat';
-import { platesRead, pressBySurvey } from '@saltflat/core/survey';
-import type { PlateArea, PlateSize, PressUnderPrint, SurveyReadings } from '@saltflat/core/survey';
+import { platesRead, pressBySurvey } from '@saltflat/core/press';
+import type { PlateArea, PlateSize, PressUnderPrint, SurveyReadings } from '@saltflat/core/press';
 import { atOnce, taskOf } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
 import type { Operation } from '@saltflat/core/work';

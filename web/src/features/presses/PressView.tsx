@@ -1,6 +1,6 @@
 import type { PressPlate, Survey } from '@saltflat/contract';
-import { summarise, surveyDueMs } from '@saltflat/core/survey';
-import type { SurveySummary } from '@saltflat/core/survey';
+import { summarise, surveyDueMs } from '@saltflat/core/press';
+import type { SurveySummary } from '@saltflat/core/press';
 import { useState } from 'react';
 import { formatQuantity, formatTemperatureDifference } from '@saltflat/core/units';
 import { useDates, useUnits } from '../../units/writingSlice.ts';

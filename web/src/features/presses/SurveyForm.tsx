@@ -1,5 +1,5 @@
 import type { Device, PressPlate, Survey, SurveyInput } from '@saltflat/contract';
-import { pastEdge, readPasted, seenMm, spotsFor } from '@saltflat/core/survey';
+import { pastEdge, readPasted, seenMm, spotsFor } from '@saltflat/core/press';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import { useEffect, useState } from 'react';

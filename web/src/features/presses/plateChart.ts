@@ -1,5 +1,5 @@
-import { PlateMap } from '@saltflat/core/survey';
-import type { PlateArea, PlateSize, SpotReading } from '@saltflat/core/survey';
+import { PlateMap } from '@saltflat/core/press';
+import type { PlateArea, PlateSize, SpotReading } from '@saltflat/core/press';
 import type { MapData } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 import { spotName } from './spotName.ts';

@@ -1,5 +1,5 @@
-import { placeOn } from '@saltflat/core/survey';
-import type { PlateSize, Spot } from '@saltflat/core/survey';
+import { placeOn } from '@saltflat/core/press';
+import type { PlateSize, Spot } from '@saltflat/core/press';
 import { plateWords } from '@saltflat/core/words';
 
 /** Where a spot is as one stands before the press: "front right". */

@@ -1,5 +1,5 @@
 import type { SurveyInput } from '@saltflat/contract';
-import type { SpotReading } from '@saltflat/core/survey';
+import type { SpotReading } from '@saltflat/core/press';
 import { useEffect, useState } from 'react';
 import { heatTasks } from '../../worker/heatClient.ts';
 

@@ -1,4 +1,4 @@
-import { operationsInHeat, pressOf, solutionSaid, spreadOf, waySaid, whatIfSaid } from '@saltflat/core/heat';
+import { operationsInHeat, pressOf, solutionSaid, waySaid, whatIfSaid } from '@saltflat/core/heat';
 import type {
   Measure,
   OperationInHeat,
@@ -76,7 +76,7 @@ interface Part {
 
 /** What the model is worth on the operation's own press. */
 const spreadFor = ({ operation }: OperationInHeat, { conditions }: RouteHeat): number =>
-  spreadOf(pressOf(conditions, plannedMode(operation).machine?.id));
+  pressOf(conditions, plannedMode(operation).machine?.id).spread;
 
 function Solving({ own, heat, onTry }: Part & Pick<Props, 'onTry'>) {
   const words = useWords();

@@ -1,4 +1,4 @@
-import { isWanted, pressOf, spreadOf, verdictsOf } from '@saltflat/core/heat';
+import { UNCALIBRATED_SPREAD, isWanted, pressOf, verdictsOf } from '@saltflat/core/heat';
 import type { Band, HeatConditions, KnownPress, Standing, Verdict } from '@saltflat/core/heat';
 import type { Route } from '@saltflat/core/route';
 import { plannedMode } from '@saltflat/core/work';
@@ -90,8 +90,10 @@ function pressesOf({ operations }: Route, conditions: HeatConditions): KnownPres
 }
 
 /** What the model is worth here: no more than on the press that is known least. */
-const routeSpread = (route: Route, conditions: HeatConditions): number =>
-  Math.max(spreadOf({ calibratedOn: null }) / 2, ...pressesOf(route, conditions).map(spreadOf));
+function routeSpread(route: Route, conditions: HeatConditions): number {
+  const spreads = pressesOf(route, conditions).map(({ spread }) => spread);
+  return spreads.length > 0 ? Math.max(...spreads) : UNCALIBRATED_SPREAD;
+}
 
 const titleIn = ({ operations }: Route, id: string): string =>
   t(operations.find((own) => own.id === id)?.title ?? '');

@@ -1,4 +1,4 @@
-import { COLD_UNDER_K, placeOn, surveyDueMs } from '@saltflat/core/survey';
+import { COLD_UNDER_K, placeOn, surveyDueMs } from '@saltflat/core/press';
 import type { Route } from '@saltflat/core/route';
 import { plannedMode } from '@saltflat/core/work';
 import { say } from '@saltflat/core/words';

@@ -5,7 +5,7 @@ import type { Quote } from '@saltflat/core/cost';
 import { GLUE_GATE_C } from '@saltflat/core/heat';
 import { PROCESS_NAMES, heatedAgainSaid, provenOverrides } from '@saltflat/core/route';
 import type { Route, SourceChoice } from '@saltflat/core/route';
-import type { PlateSize } from '@saltflat/core/survey';
+import type { PlateSize } from '@saltflat/core/press';
 import { partsIn, traceHeat } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import type { Said } from '@saltflat/core/words';

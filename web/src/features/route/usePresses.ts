@@ -1,6 +1,6 @@
 import type { NewestSurveys, PressPlate } from '@saltflat/contract';
-import { centred } from '@saltflat/core/survey';
-import type { PlateSize, PressUnderPrint } from '@saltflat/core/survey';
+import { centred } from '@saltflat/core/press';
+import type { PlateSize, PressUnderPrint } from '@saltflat/core/press';
 import { useEffect, useMemo, useState } from 'react';
 import { heatTasks } from '../../worker/heatClient.ts';
 

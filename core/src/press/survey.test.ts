@@ -1,7 +1,9 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { PlateMap } from './plateMap.ts';
-import { pressBySurvey, platesRead } from './knownPress.ts';
+import { pressKnown } from './knownPress.ts';
+import type { MeasuredPress } from './knownPress.ts';
+import { platesRead } from './platesRead.ts';
 import { readPasted } from './readNumbers.ts';
 import { pastEdge, seenMm, spotsFor } from './spots.ts';
 import { summarise, underPrint } from './summary.ts';
@@ -132,26 +134,53 @@ describe('what a survey is to the model', () => {
     closedS: 60,
     lateS: 2,
     roomC: 24,
-    surveyedOn: '2026-02-03',
     readings: spots.map((spot) => ({ ...spot, readC: spot.xMm > 300 && spot.yMm > 400 ? 146 : 155 })),
   };
+
+  const measured = (readings: typeof survey.readings, own: Partial<MeasuredPress> = {}): MeasuredPress => ({
+    survey: { setC: 160, surveyedOn: '2026-02-03', plates: platesRead({ ...survey, readings }) },
+    pressure: null,
+    calibration: null,
+    ...own,
+  });
+  const WHOLE = { leftMm: 0, backMm: 0, ...SIZE };
 
   it('reads bare metal nearly as it is, and the offset where the print lies', () => {
     const { spots: plates, uncertainK } = platesRead(survey);
     expect(plates[0]?.plateC).to.be.closeTo(155.08, 1e-9); // 0.04 K a second
     expect(uncertainK).to.equal(1.5); // the thermometer's own
-    const small = pressBySurvey(survey, SIZE, { leftMm: 150, backMm: 150, widthMm: 100, heightMm: 100 });
+    const small = pressKnown(measured(survey.readings), SIZE, {
+      leftMm: 150,
+      backMm: 150,
+      widthMm: 100,
+      heightMm: 100,
+    });
     expect(small.known.offsetC).to.be.closeTo(-5, 0.3);
-    const whole = pressBySurvey(survey, SIZE, { leftMm: 0, backMm: 0, ...SIZE });
+    const whole = pressKnown(measured(survey.readings), SIZE, WHOLE);
     expect(whole.known.offsetC).to.be.below(small.known.offsetC);
     expect(whole.known.known['plate-error']).to.deep.equal({ usual: 0, low: -1.5, high: 1.5 });
   });
 
   it('needs five readings', () => {
-    const few = { ...survey, readings: survey.readings.slice(0, 3) };
-    expect(() => pressBySurvey(few, SIZE, { leftMm: 0, backMm: 0, ...SIZE })).to.throw(
+    expect(() => pressKnown(measured(survey.readings.slice(0, 3)), SIZE, WHOLE)).to.throw(
       RangeError,
       '3 readings',
     );
+  });
+
+  it('stands beside a pressure test and a calibration, and any of them may be missing', () => {
+    const known = { 'bond-seconds': { usual: 12, low: 11, high: 13 } };
+    const all = measured(survey.readings, {
+      pressure: [{ mark: 1, kPa: 20, low: 18, high: 22 }],
+      calibration: { calibratedOn: '2026-03-01', found: { known, spread: 0.14 } },
+    });
+    const found = pressKnown(all, SIZE, WHOLE).known;
+    expect(Object.keys(found.known).sort()).to.deep.equal(['bond-seconds', 'plate-error', 'pressure']);
+    expect(found).to.deep.include({ calibratedOn: '2026-03-01', spread: 0.14 });
+    const none = pressKnown({ survey: null, pressure: null, calibration: null }, SIZE, WHOLE);
+    expect(none).to.deep.equal({
+      known: { offsetC: 0, surveyedOn: null, calibratedOn: null, known: {}, spread: 0.25 },
+      under: null,
+    });
   });
 });

@@ -1,0 +1,145 @@
+import type { KnownParameters } from '../heat/index.ts';
+
+/** How a paper strip between plate and pad feels at a pull. */
+export type Felt = 'slides' | 'drags' | 'holds';
+
+/** One mark of a press's own scale, and what was found at it. */
+export interface TestedMark {
+  mark: number;
+  found:
+    | { by: 'strip'; pulledKg: number }
+    | { by: 'air'; bar: number }
+    | { by: 'gauge'; kPa: number }
+    | { by: 'paper'; felt: Felt };
+}
+
+/** A press's pressure tested mark by mark. */
+export interface PressureTest {
+  marks: readonly TestedMark[];
+  /** The strip that was pulled, and what it took under a known weight; `null` where none was. */
+  strip: { widthMm: number; lengthMm: number; underKg: number; pulledKg: number } | null;
+  /** The air cylinders that close the press; `null` where there are none. */
+  cylinders: { count: number; boreMm: number } | null;
+}
+
+/** A mark's pressure, and between which it may lie, kPa. */
+export interface PressureMark {
+  mark: number;
+  kPa: number;
+  low: number;
+  high: number;
+}
+
+/** Why a test gives no table, and of which marks. */
+export type PressureRefusal =
+  | { why: 'no-strip' | 'no-cylinders'; mark: number }
+  | { why: 'falls'; mark: number; next: number; kPa: number; nextKPa: number };
+
+/** What a strip of paper at the pull of a hand tells, kPa: light, medium and firm as the trade has them (trade ranges). */
+export const FELT_KPA: Record<Felt, readonly [usual: number, low: number, high: number]> = {
+  slides: [10, 5, 20],
+  drags: [35, 20, 50],
+  holds: [60, 45, 90],
+};
+/** Shares either way (assumptions: friction grows a little less than the load; seals and joints take some of the air's force). */
+const WITHIN = { strip: 0.2, air: 0.1, gauge: 0.1 } as const;
+const G = 9.80665;
+const KPA_PER_BAR = 100;
+const MM2_PER_M2 = 1e6;
+
+/**
+ * The pressures of a press's own marks.
+ *
+ * A strip slides when the pull overcomes friction at both its faces, F = 2μN. Pulled from under a known weight first, the
+ * friction drops out: p = (F/F₀)·W·g/(w·l). Air gives p = n·π d²/4 · p_air / A over the plate's area.
+ *
+ * @param plateMm2 area of the plate, mm²
+ * @returns marks in order, one each; or why there are none: pressure that falls where the mark rises by more than the tests can
+ *   be off is a slip
+ */
+export function pressureTable(
+  { marks, strip, cylinders }: PressureTest,
+  plateMm2: number,
+): { ok: true; marks: PressureMark[] } | ({ ok: false } & PressureRefusal) {
+  const found: PressureMark[] = [];
+  for (const { mark, found: own } of marks) {
+    if (own.by === 'strip' && strip === null) return { ok: false, why: 'no-strip', mark };
+    if (own.by === 'air' && cylinders === null) return { ok: false, why: 'no-cylinders', mark };
+    found.push({ mark, ...foundKPa(own, { strip, cylinders, plateMm2 }) });
+  }
+  const table = eachMarkOnce(found);
+  for (const [i, next] of table.entries()) {
+    const before = table.slice(0, i).find((own) => own.low > next.high);
+    if (before)
+      return { ok: false, why: 'falls', mark: before.mark, next: next.mark, kPa: before.kPa, nextKPa: next.kPa };
+  }
+  return { ok: true, marks: rising(table) };
+}
+
+function foundKPa(
+  found: TestedMark['found'],
+  { strip, cylinders, plateMm2 }: Pick<PressureTest, 'strip' | 'cylinders'> & { plateMm2: number },
+): Omit<PressureMark, 'mark'> {
+  if (found.by === 'paper') {
+    const [kPa, low, high] = FELT_KPA[found.felt];
+    return { kPa, low, high };
+  }
+  const kPa =
+    found.by === 'gauge'
+      ? found.kPa
+      : found.by === 'strip' && strip
+        ? ((found.pulledKg / strip.pulledKg) * strip.underKg * G * MM2_PER_M2) /
+          (strip.widthMm * strip.lengthMm) /
+          1000
+        : found.by === 'air' && cylinders
+          ? (found.bar * KPA_PER_BAR * cylinders.count * Math.PI * cylinders.boreMm ** 2) / 4 / plateMm2
+          : NaN;
+  return { kPa, low: kPa * (1 - WITHIN[found.by]), high: kPa * (1 + WITHIN[found.by]) };
+}
+
+const meanOf = (values: readonly number[]): number =>
+  values.reduce((sum, own) => sum + own, 0) / values.length;
+
+/** Marks in order; one that was tested more than once is the mean of it. */
+function eachMarkOnce(found: readonly PressureMark[]): PressureMark[] {
+  const all = [...new Set(found.map(({ mark }) => mark))].sort((p, q) => p - q);
+  return all.map((mark) => pooled(mark, found.filter((own) => own.mark === mark)));
+}
+
+const pooled = (mark: number, own: readonly PressureMark[]): PressureMark => ({
+  mark,
+  kPa: meanOf(own.map(({ kPa }) => kPa)),
+  low: meanOf(own.map(({ low }) => low)),
+  high: meanOf(own.map(({ high }) => high)),
+});
+
+/** Neighbours that fall within what the tests can be off are taken as their mean (pool of adjacent violators). */
+function rising(table: readonly PressureMark[]): PressureMark[] {
+  const pools: PressureMark[][] = [];
+  for (const own of table) {
+    let pool = [own];
+    for (;;) {
+      const before = pools.at(-1);
+      if (!before || meanOf(before.map(({ kPa }) => kPa)) <= meanOf(pool.map(({ kPa }) => kPa))) break;
+      pools.pop();
+      pool = [...before, ...pool];
+    }
+    pools.push(pool);
+  }
+  return pools.flatMap((pool) => pool.map(({ mark }) => pooled(mark, pool)));
+}
+
+/** What is assumed of a pressure nobody tested is no wider after a test by feel. */
+const UNTESTED = { low: 0.7, high: 1.4 };
+
+/** How far the pressure may be from what a route states, for the model, by a press's own table. */
+export function pressureKnown(marks: readonly PressureMark[]): KnownParameters {
+  const shares = (side: 'low' | 'high'): number[] => marks.map((own) => own[side] / own.kPa);
+  return {
+    pressure: {
+      usual: 1,
+      low: Math.max(UNTESTED.low, Math.min(...shares('low'))),
+      high: Math.min(UNTESTED.high, Math.max(...shares('high'))),
+    },
+  };
+}
