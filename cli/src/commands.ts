@@ -106,7 +106,7 @@ async function writePlanes(analysis: ArtAnalysis, job: ArtJob, out: string): Pro
 /** Route and cost of one line: LINE holds the garment, the print's needs, pieces, process, materials and machines. */
 async function route(lineFile: string): Promise<object> {
   const line = readLineDocument(await readJson(lineFile));
-  const planned = planRoute(routeInputOf(line), heatAdvice());
+  const planned = planRoute(routeInputOf(line), heatAdvice({ presses: line.presses ?? {} }));
   if (!planned.ok) throw new Error(refusalText(planned.refusals));
   const { route } = planned;
   return { route, cost: priceRoute(route, line.blankCents, line.pieces, line.rates) };

@@ -36,7 +36,17 @@ export type DeviceDrive = Static<typeof DeviceDrive>;
 export type LiveMessage =
   | {
       kind: 'changed';
-      noun: 'order' | 'line' | 'run' | 'artwork' | 'material' | 'change' | 'job' | 'survey' | 'everything';
+      noun:
+        | 'order'
+        | 'line'
+        | 'run'
+        | 'artwork'
+        | 'material'
+        | 'change'
+        | 'job'
+        | 'press-check'
+        | 'bench-note'
+        | 'everything';
       id: string;
     }
   | { kind: 'device'; device: Device }

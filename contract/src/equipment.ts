@@ -30,12 +30,17 @@ import type {
   Material,
   MaterialKind,
 } from './catalogue.ts';
+import type { KnownPresses } from './pressChecks.ts';
 
 type Patch = Equipment['patch'];
 
 /** The documents planRoute reads, out of the shop's materials and machines, in the shop's order of preference. */
 export function equipmentOf(
-  { materials, machines }: { materials: readonly Material[]; machines: readonly Machine[] },
+  {
+    materials,
+    machines,
+    presses = {},
+  }: { materials: readonly Material[]; machines: readonly Machine[]; presses?: KnownPresses },
   patch: Patch = null,
 ): Equipment {
   // each T is checked against MATERIAL_DOCUMENTS or MACHINE_DOCUMENTS when it is stored
@@ -52,6 +57,7 @@ export function equipmentOf(
             ...SAYS_NOTHING[item.kind],
             ...item.properties,
             ...learntOf(item),
+            ...testedScale(presses[item.id]),
           }) as T,
       );
   // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters
@@ -88,9 +94,13 @@ const SAYS_NOTHING: Partial<Record<MaterialKind | MachineKind, Record<string, un
   ink: { polyesterCureC: null, polyesterCureS: null },
   sprayer: { dial: [] },
   press: { heatsPerMin: 12, coolsPerMin: 2.5 },
-  'cap-press': { heatsPerMin: 12, coolsPerMin: 2.5 },
+  'cap-press': { heatsPerMin: 12, coolsPerMin: 2.5, pressureScale: [] },
   'bought-in': { pull: 'slow', capPressC: null, capDwellS: null, capKPa: null },
 };
+
+/** A pressure scale that was tested stands in front of one that was typed in. */
+const testedScale = (known: KnownPresses[string] | undefined): Record<string, unknown> =>
+  known?.pressureScale ? { pressureScale: known.pressureScale } : {};
 
 /** What was weighed stands in front of what is assumed. */
 function learntOf(item: Material | Machine): Record<string, unknown> {

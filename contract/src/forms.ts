@@ -13,7 +13,8 @@ import { ProofAnswerInput } from './preparations.ts';
 import { QuoteAcceptance, QuoteGiving } from './quotes.ts';
 import { Signed } from './routes.ts';
 import { strictObject } from './scalars.ts';
-import { SurveyInput } from './surveys.ts';
+import { BenchNoteInput } from './benchNotes.ts';
+import { CalibrationInput, PressureTestInput, SurveyInput } from './pressChecks.ts';
 import { RatesDocument } from './shopSettings.ts';
 import { WritingDocument } from './writing.ts';
 
@@ -39,7 +40,12 @@ export const FORMS: Record<string, Record<string, TSchema>> = {
   materials: whole(MATERIAL_HEAD, MATERIAL_DOCUMENTS),
   machines: whole(MACHINE_HEAD, MACHINE_DOCUMENTS),
   settings: { rates: RatesDocument, writing: WritingDocument, backups: BackupSettings },
-  survey: { survey: SurveyInput },
+  press: {
+    survey: SurveyInput,
+    pressure: PressureTestInput,
+    calibration: CalibrationInput,
+    'bench-note': BenchNoteInput,
+  },
   words: {
     signed: Signed,
     overrule: OverruleWords,

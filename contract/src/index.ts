@@ -150,4 +150,17 @@ export { parse, refusedFields } from './validate.ts';
 export { LaydownFit, WeighingInput } from './weighings.ts';
 export { pressPlates } from './pressPlates.ts';
 export type { PressPlate } from './pressPlates.ts';
-export { NewestSurveys, Survey, SurveyInput } from './surveys.ts';
+export { BenchStackDocument } from './benchStack.ts';
+export {
+  Calibration,
+  CalibrationInput,
+  KnownPresses,
+  PressChecks,
+  PressureTest,
+  PressureTestInput,
+  Survey,
+  SurveyInput,
+} from './pressChecks.ts';
+export { MOST_SAMPLES, calibrationOf } from './calibrationOf.ts';
+export type { PressCheckInputs, PressCheckKind } from './pressChecks.ts';
+export { BenchNote, BenchNoteInput } from './benchNotes.ts';

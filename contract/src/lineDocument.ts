@@ -3,6 +3,7 @@ import type { Fibre } from '@saltflat/core/blank';
 import { MOST_PRINTS } from '@saltflat/core/route';
 import { Type } from 'typebox';
 import { Machine, Material } from './catalogue.ts';
+import { KnownPresses } from './pressChecks.ts';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Process } from './process.ts';
 import { SettingOverride, SourceChoice } from './routes.ts';
@@ -88,6 +89,8 @@ export const LineDocument = strictObject({
   prints: Type.Array(PrintDocument, { title: 'Prints', minItems: 1, maxItems: MOST_PRINTS }),
   materials: Type.Array(Material),
   machines: Type.Array(Machine),
+  /** What was measured of presses; a press that is not here was not. */
+  presses: Type.Optional(KnownPresses),
   /** The patch caps are given; `null` where there is none. */
   patch: nullable(
     strictObject({ id: Type.Optional(nullable(Type.String())), blank: GarmentDocument, cents: Amount }),

@@ -1,6 +1,7 @@
-import { BackupSettings, DEFAULT_BACKUPS, parse } from '@saltflat/contract';
+import { BackupSettings, DEFAULT_BACKUPS, calibrationOf, parse } from '@saltflat/contract';
+import type { CalibrationInput } from '@saltflat/contract';
 import type { Logger } from 'pino';
-import type { Database } from './db/connection.ts';
+import type { Database, Tx } from './db/connection.ts';
 import { RequestKeys } from './db/requestKeys.ts';
 import { ArtworkService, ArtworkStore, PreparationStore } from './features/artworks/index.ts';
 import { BackupService } from './features/backups/index.ts';
@@ -16,7 +17,12 @@ import {
   refuseOnFloor,
 } from './features/lines/index.ts';
 import { OrderService, OrderStore, createCheckLines } from './features/orders/index.ts';
-import { SurveyService } from './features/presses/index.ts';
+import {
+  BenchNoteService,
+  PressCheckService,
+  PressCheckStore,
+  PressKnowledge,
+} from './features/presses/index.ts';
 import { PaperService } from './features/papers/index.ts';
 import { PrintService, ProofAnswerStore } from './features/prints/index.ts';
 import { QuoteService, QuoteStore } from './features/quotes/index.ts';
@@ -69,16 +75,17 @@ export function createServices(needs: Needs) {
   const runs = createRuns(needs, ground);
   const shop = createShop(needs, ground);
   const findLine = (lineId: string) => orders.getLine(lineId);
+  const follow = (write: (tx: Tx) => Promise<void>) =>
+    shop.shop.change(async (tx) => {
+      await write(tx);
+      return { id: null, version: null };
+    });
   const weighings = new WeighingService({
     weighings: ground.weighingStore,
     catalogue,
     findLine,
     printFigures: (lineId, print) => routing.routes.printFigures(lineId, print),
-    follow: (write) =>
-      shop.shop.change(async (tx) => {
-        await write(tx);
-        return { id: null, version: null };
-      }),
+    follow,
     now,
   });
   const comparisons = new ComparisonService({
@@ -99,7 +106,15 @@ export function createServices(needs: Needs) {
     lots: ground.lots,
     orders,
     runs,
-    surveys: new SurveyService({ db, machines: async () => (await catalogue.read()).machines, now }),
+    pressChecks: new PressCheckService({
+      db,
+      store: ground.checks,
+      machines: ground.machines,
+      calibrate: ground.calibrate,
+      follow,
+      now,
+    }),
+    benchNotes: new BenchNoteService({ db, now }),
     sweep,
     weighings,
     ...routing,
@@ -111,7 +126,7 @@ export function createServices(needs: Needs) {
 }
 
 /** What all others stand on: lines' states, artworks, the catalogue. */
-function createGround({ db, queue, pictures, now }: Needs) {
+function createGround({ db, queue, pictures, core, now }: Needs) {
   const lines = new LineStore(db);
   const orderState = new OrderState(db);
   const weighingStore = new WeighingStore(db);
@@ -123,9 +138,21 @@ function createGround({ db, queue, pictures, now }: Needs) {
     now,
   });
   const catalogue = new CatalogueStore(db, weighingStore);
+  const machines = async () => (await catalogue.read()).machines;
+  const checks = new PressCheckStore(db);
+  const calibrate = (input: CalibrationInput) => core.run('calibrate', calibrationOf(input));
   const findMaterial = async (id: string) => (await catalogue.read()).materials.find((own) => own.id === id);
   return {
     lots: new LotService({ db, findMaterial, now }),
+    machines,
+    checks,
+    calibrate,
+    pressKnowledge: new PressKnowledge({
+      checks,
+      machines,
+      readPlates: (input) => core.run('plates', input),
+      calibrate,
+    }),
     lines,
     orderState,
     lineStates: new LineStates({ db, lines, orders: orderState, queue, now }),
@@ -167,7 +194,7 @@ function createOrders(
 
 function createRouting(
   { db, now, log }: Needs,
-  { lines, lineStates, catalogue, artworks }: Ground,
+  { lines, lineStates, catalogue, artworks, pressKnowledge }: Ground,
   orders: OrderService,
 ) {
   const routeStore = new RouteStore(db);
@@ -175,6 +202,7 @@ function createRouting(
     readCatalogue: () => catalogue.read(),
     figures: (artworkId, job, onProgress) => artworks.figures(artworkId, job, onProgress),
     spoilage: (processes) => readSpoilage(db, processes),
+    pressesUnder: (print) => pressKnowledge.under(print),
   });
   const findLine = (lineId: string) => orders.getLine(lineId);
   const lock = async (lineId: string, tx: Parameters<LineStore['lockLine']>[1]) =>

@@ -86,7 +86,8 @@ export function calibratePress({ stack, plateOffsetC, cycle, recipes }: PressCal
     held,
     bond: heatAt(settings, factor)?.doses[doseName('bond', 'glue')] ?? NaN,
   }));
-  const bond = washed.length > 0 && washed.every(({ bond: value }) => !Number.isNaN(value)) ? boundBond(washed) : null;
+  const bond =
+    washed.length > 0 && washed.every(({ bond: value }) => !Number.isNaN(value)) ? boundBond(washed) : null;
   const known = knownBy(
     contact?.ok === true ? contact.fit : null,
     bond?.ok === true ? bond.bounds : { low: null, high: null },

@@ -19,7 +19,13 @@ export interface KnownPress {
 export const UNCALIBRATED_SPREAD = 0.25;
 
 /** A press nobody has measured: its display is taken at its word, ± the table's error. */
-export const UNKNOWN_PRESS: KnownPress = { offsetC: 0, surveyedOn: null, calibratedOn: null, known: {}, spread: UNCALIBRATED_SPREAD };
+export const UNKNOWN_PRESS: KnownPress = {
+  offsetC: 0,
+  surveyedOn: null,
+  calibratedOn: null,
+  known: {},
+  spread: UNCALIBRATED_SPREAD,
+};
 
 /** The room, the blank and what is known: all that is not in the route itself. */
 export interface HeatConditions {

@@ -48,4 +48,3 @@ export function platesRead({ readOff, closedS, lateS, roomC, readings }: SurveyR
     uncertainK: Math.hypot(THERMOMETER_K, byModelK),
   };
 }
-

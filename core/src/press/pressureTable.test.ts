@@ -21,25 +21,23 @@ function table(test: PressureTest) {
 describe('the pressures of a press’s own marks', () => {
   it('follow from a strip that is pulled: the friction under a known weight drops out', () => {
     // 3 kg under 5 kg, 4.2 kg in the press: 7 kg on 20 × 100 mm are 68.6 N on 2000 mm²
-    const [mark] = table(asked([{ mark: 3, found: { by: 'strip', pulledKg: 4.2 } }], { strip: STRIP }));
+    const [mark] = table(asked([{ mark: 3, by: 'strip', value: 4.2 }], { strip: STRIP }));
     expect(mark.kPa).to.be.closeTo(34.32, 0.01);
     expect([mark.low, mark.high]).to.deep.equal([mark.kPa * 0.8, mark.kPa * 1.2]);
   });
 
   it('follow from air over the plate’s area', () => {
     // two cylinders of 100 mm at 4 bar push with 6283 N; on 0.2 m² that is 31.4 kPa
-    const [mark] = table(
-      asked([{ mark: 4, found: { by: 'air', bar: 4 } }], { cylinders: { count: 2, boreMm: 100 } }),
-    );
+    const [mark] = table(asked([{ mark: 4, by: 'air', value: 4 }], { cylinders: { count: 2, boreMm: 100 } }));
     expect(mark.kPa).to.be.closeTo(31.42, 0.01);
   });
 
   it('stand in order, one a mark, and are ranges where only a hand felt them', () => {
     const marks = table(
       asked([
-        { mark: 6, found: { by: 'paper', felt: 'holds' } },
-        { mark: 2, found: { by: 'gauge', kPa: 12 } },
-        { mark: 2, found: { by: 'gauge', kPa: 14 } },
+        { mark: 6, by: 'holds', value: null },
+        { mark: 2, by: 'gauge', value: 12 },
+        { mark: 2, by: 'gauge', value: 14 },
       ]),
     );
     expect(marks.map(({ mark, kPa }) => [mark, kPa])).to.deep.equal([[2, 13], [6, FELT_KPA.holds[0]]]); // prettier-ignore
@@ -50,8 +48,8 @@ describe('the pressures of a press’s own marks', () => {
     const fall = (to: number) =>
       pressureTable(
         asked([
-          { mark: 4, found: { by: 'gauge', kPa: 40 } },
-          { mark: 6, found: { by: 'gauge', kPa: to } },
+          { mark: 4, by: 'gauge', value: 40 },
+          { mark: 6, by: 'gauge', value: to },
         ]),
         PLATE_MM2,
       );
@@ -61,15 +59,17 @@ describe('the pressures of a press’s own marks', () => {
   });
 
   it('need to know the strip and the cylinders', () => {
-    const of = (found: TestedMark['found']) => pressureTable(asked([{ mark: 1, found }]), PLATE_MM2);
-    expect(of({ by: 'strip', pulledKg: 2 })).to.deep.equal({ ok: false, why: 'no-strip', mark: 1 });
-    expect(of({ by: 'air', bar: 2 })).to.deep.equal({ ok: false, why: 'no-cylinders', mark: 1 });
+    const of = (own: Omit<TestedMark, 'mark'>) => pressureTable(asked([{ mark: 1, ...own }]), PLATE_MM2);
+    expect(of({ by: 'strip', value: 2 })).to.deep.equal({ ok: false, why: 'no-strip', mark: 1 });
+    expect(of({ by: 'air', value: 2 })).to.deep.equal({ ok: false, why: 'no-cylinders', mark: 1 });
+    expect(of({ by: 'gauge', value: null })).to.deep.equal({ ok: false, why: 'no-value', mark: 1 });
   });
 
   it('never fall along the marks, and keep within their ranges', () => {
     const own = fc.record({
       mark: fc.integer({ min: 1, max: 9 }),
-      found: fc.record({ by: fc.constant('gauge' as const), kPa: fc.double({ min: 5, max: 90, noNaN: true }) }),
+      by: fc.constantFrom('gauge' as const, 'slides' as const, 'holds' as const),
+      value: fc.double({ min: 5, max: 90, noNaN: true }),
     });
     fc.assert(
       fc.property(fc.array(own, { minLength: 1, maxLength: 12 }), (marks) => {
@@ -86,8 +86,9 @@ describe('the pressures of a press’s own marks', () => {
   });
 
   it('tell the model how far a stated pressure may be off, never further than if nobody had tested', () => {
-    const within = (found: TestedMark['found']) => pressureKnown(table(asked([{ mark: 4, found }]))).pressure;
-    expect(within({ by: 'gauge', kPa: 40 })).to.deep.equal({ usual: 1, low: 0.9, high: 1.1 });
-    expect(within({ by: 'paper', felt: 'slides' })).to.deep.equal({ usual: 1, low: 0.7, high: 1.4 });
+    const within = (own: Omit<TestedMark, 'mark'>) =>
+      pressureKnown(table(asked([{ mark: 4, ...own }]))).pressure;
+    expect(within({ by: 'gauge', value: 40 })).to.deep.equal({ usual: 1, low: 0.9, high: 1.1 });
+    expect(within({ by: 'slides', value: null })).to.deep.equal({ usual: 1, low: 0.7, high: 1.4 });
   });
 });

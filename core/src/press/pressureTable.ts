@@ -1,16 +1,17 @@
 import type { KnownParameters } from '../heat/index.ts';
 
-/** How a paper strip between plate and pad feels at a pull. */
-export type Felt = 'slides' | 'drags' | 'holds';
+/** How a sheet of paper between plate and pad feels at a pull of the hand. */
+type Felt = 'slides' | 'drags' | 'holds';
+/** How a mark is tested: a strip pulled by a luggage scale, air by its gauge, a pressure gauge or film, or paper by hand. */
+export const TESTED_BY = ['strip', 'air', 'gauge', 'slides', 'drags', 'holds'] as const;
+export type TestedBy = (typeof TESTED_BY)[number];
 
 /** One mark of a press's own scale, and what was found at it. */
 export interface TestedMark {
   mark: number;
-  found:
-    | { by: 'strip'; pulledKg: number }
-    | { by: 'air'; bar: number }
-    | { by: 'gauge'; kPa: number }
-    | { by: 'paper'; felt: Felt };
+  by: TestedBy;
+  /** kg at which the strip slid, bar of the air, kPa of a gauge; `null` for paper, which has no figure. */
+  value: number | null;
 }
 
 /** A press's pressure tested mark by mark. */
@@ -32,7 +33,7 @@ export interface PressureMark {
 
 /** Why a test gives no table, and of which marks. */
 export type PressureRefusal =
-  | { why: 'no-strip' | 'no-cylinders'; mark: number }
+  | { why: 'no-strip' | 'no-cylinders' | 'no-value'; mark: number }
   | { why: 'falls'; mark: number; next: number; kPa: number; nextKPa: number };
 
 /** What a strip of paper at the pull of a hand tells, kPa: light, medium and firm as the trade has them (trade ranges). */
@@ -62,40 +63,51 @@ export function pressureTable(
   plateMm2: number,
 ): { ok: true; marks: PressureMark[] } | ({ ok: false } & PressureRefusal) {
   const found: PressureMark[] = [];
-  for (const { mark, found: own } of marks) {
-    if (own.by === 'strip' && strip === null) return { ok: false, why: 'no-strip', mark };
-    if (own.by === 'air' && cylinders === null) return { ok: false, why: 'no-cylinders', mark };
-    found.push({ mark, ...foundKPa(own, { strip, cylinders, plateMm2 }) });
+  for (const { mark, by, value } of marks) {
+    if (isFelt(by)) {
+      const [kPa, low, high] = FELT_KPA[by];
+      found.push({ mark, kPa, low, high });
+      continue;
+    }
+    if (value === null) return { ok: false, why: 'no-value', mark };
+    if (by === 'strip' && strip === null) return { ok: false, why: 'no-strip', mark };
+    if (by === 'air' && cylinders === null) return { ok: false, why: 'no-cylinders', mark };
+    const kPa = {
+      strip: () => stripKPa(strip, value),
+      air: () => airKPa(cylinders, value, plateMm2),
+      gauge: () => value,
+    }[by]();
+    found.push({ mark, kPa, low: kPa * (1 - WITHIN[by]), high: kPa * (1 + WITHIN[by]) });
   }
   const table = eachMarkOnce(found);
   for (const [i, next] of table.entries()) {
     const before = table.slice(0, i).find((own) => own.low > next.high);
     if (before)
-      return { ok: false, why: 'falls', mark: before.mark, next: next.mark, kPa: before.kPa, nextKPa: next.kPa };
+      return {
+        ok: false,
+        why: 'falls',
+        mark: before.mark,
+        next: next.mark,
+        kPa: before.kPa,
+        nextKPa: next.kPa,
+      };
   }
   return { ok: true, marks: rising(table) };
 }
 
-function foundKPa(
-  found: TestedMark['found'],
-  { strip, cylinders, plateMm2 }: Pick<PressureTest, 'strip' | 'cylinders'> & { plateMm2: number },
-): Omit<PressureMark, 'mark'> {
-  if (found.by === 'paper') {
-    const [kPa, low, high] = FELT_KPA[found.felt];
-    return { kPa, low, high };
-  }
-  const kPa =
-    found.by === 'gauge'
-      ? found.kPa
-      : found.by === 'strip' && strip
-        ? ((found.pulledKg / strip.pulledKg) * strip.underKg * G * MM2_PER_M2) /
-          (strip.widthMm * strip.lengthMm) /
-          1000
-        : found.by === 'air' && cylinders
-          ? (found.bar * KPA_PER_BAR * cylinders.count * Math.PI * cylinders.boreMm ** 2) / 4 / plateMm2
-          : NaN;
-  return { kPa, low: kPa * (1 - WITHIN[found.by]), high: kPa * (1 + WITHIN[found.by]) };
-}
+const isFelt = (by: TestedBy): by is Felt => by in FELT_KPA;
+
+const stripKPa = (strip: PressureTest['strip'], pulledKg: number): number =>
+  strip === null
+    ? NaN
+    : ((pulledKg / strip.pulledKg) * strip.underKg * G * MM2_PER_M2) /
+      (strip.widthMm * strip.lengthMm) /
+      1000;
+
+const airKPa = (cylinders: PressureTest['cylinders'], bar: number, plateMm2: number): number =>
+  cylinders === null
+    ? NaN
+    : (bar * KPA_PER_BAR * cylinders.count * Math.PI * cylinders.boreMm ** 2) / 4 / plateMm2;
 
 const meanOf = (values: readonly number[]): number =>
   values.reduce((sum, own) => sum + own, 0) / values.length;
@@ -103,7 +115,12 @@ const meanOf = (values: readonly number[]): number =>
 /** Marks in order; one that was tested more than once is the mean of it. */
 function eachMarkOnce(found: readonly PressureMark[]): PressureMark[] {
   const all = [...new Set(found.map(({ mark }) => mark))].sort((p, q) => p - q);
-  return all.map((mark) => pooled(mark, found.filter((own) => own.mark === mark)));
+  return all.map((mark) =>
+    pooled(
+      mark,
+      found.filter((own) => own.mark === mark),
+    ),
+  );
 }
 
 const pooled = (mark: number, own: readonly PressureMark[]): PressureMark => ({

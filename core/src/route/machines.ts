@@ -67,6 +67,8 @@ export interface CapPress extends Named {
   coolsPerMin: number;
   lowerC: Range | null;
   kPa: Range;
+  /** As {@link Press.pressureScale}. */
+  pressureScale: readonly PressureMark[];
   widthMm: number;
   heightMm: number;
 }

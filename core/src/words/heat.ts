@@ -115,7 +115,8 @@ export const HEAT = {
     `Cold peel: from ${around(fromS, spread, f)} after opening ${on === 'press' ? 'left on the open press' : on === 'metal' ? 'on a metal table' : 'on a wooden table'}.`,
   'heat.uncalibrated': () =>
     'A model, not calibrated on this press: no nearer than ±25 % on dwell. A wash test decides.',
-  'heat.calibrated': ({ on }: { on: string }) => `A model, calibrated on this press on ${on}.`,
+  'heat.calibrated': ({ on, spread }: { on: string; spread: number }) =>
+    `A model, calibrated on this press on ${on}: worth ±${Math.round(100 * spread)} % on dwell. A wash test decides.`,
   'heat.surveyed': (
     { press, on, offsetK, uncertainK }: { press: string; on: string; offsetK: number; uncertainK: number },
     f: Figures,

@@ -1,6 +1,7 @@
 import { CAUTION_WORDS, CHECKS, LOOKS, WAITS } from './checks.ts';
 import { FINDINGS } from './findings.ts';
 import { HEAT } from './heat.ts';
+import { PRESS } from './press.ts';
 import { JUDGEMENTS } from './judgements.ts';
 import { CONFLICTS, LIMITS } from './limits.ts';
 import { PLACING } from './placing.ts';
@@ -26,6 +27,7 @@ export const SENTENCES = {
   ...PLACING,
   ...JUDGEMENTS,
   ...HEAT,
+  ...PRESS,
   ...SOURCES,
   ...FINDINGS,
   ...STEPS,

@@ -22,6 +22,7 @@ import { lots } from './migrations/20260418T0920-lots.ts';
 import { fabricsAndSources } from './migrations/20260425T0900-fabrics-and-sources.ts';
 import { readyMade } from './migrations/20260502T0900-ready-made.ts';
 import { artToMend } from './migrations/20260516T0900-art-to-mend.ts';
+import { pressChecks } from './migrations/20260530T0900-press-checks.ts';
 import { pressSurveys } from './migrations/20260523T0900-press-surveys.ts';
 import { findArtworks } from './migrations/20260509T0900-find-artworks.ts';
 import type { Migration } from './migration.ts';
@@ -49,6 +50,7 @@ export const MIGRATIONS: readonly Migration[] = [
   findArtworks,
   artToMend,
   pressSurveys,
+  pressChecks,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

@@ -6,6 +6,7 @@ import {
   DEMO_LOTS,
   DEMO_MACHINES,
   DEMO_MATERIALS,
+  DEMO_PRESSURE_TESTS,
   DEMO_SURVEYS,
   inventRun,
 } from '@saltflat/demo';
@@ -57,10 +58,12 @@ export async function seedDemo(
     if (material)
       await clock.at(nowMs - MONTH_MS, () => services.lots.open(material.id, { lot, by: PEOPLE[0] ?? '' }));
   }
-  for (const { press, daysAgo, input } of DEMO_SURVEYS) {
-    const machine = catalogue.machines.find((own) => own.name === press);
-    if (machine) await clock.at(nowMs - daysAgo * DAY_MS, () => services.surveys.add(machine.id, input));
-  }
+  const pressNamed = (name: string): string =>
+    catalogue.machines.find((own) => own.name === name)?.id ?? '';
+  for (const { press, daysAgo, input } of DEMO_SURVEYS)
+    await clock.at(nowMs - daysAgo * DAY_MS, () => services.pressChecks.addSurvey(pressNamed(press), input));
+  for (const { press, daysAgo, input } of DEMO_PRESSURE_TESTS)
+    await clock.at(nowMs - daysAgo * DAY_MS, () => services.pressChecks.addPressure(pressNamed(press), input));
   const context = { services, clock, nowMs, catalogue, artworkIds };
   for (const [i, order] of orders.entries()) {
     await seedOrder(order, i + 1, context);

@@ -1,8 +1,14 @@
 import { compareProcesses } from '@saltflat/core/compare';
+import { calibratePress } from '@saltflat/core/heat';
+import { platesRead } from '@saltflat/core/press';
 import { atOnce } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
 
 /** Pure work of the core that takes tens of milliseconds: too long for the thread that answers everybody. */
-export const CORE_TASKS = { compare: atOnce(compareProcesses) } satisfies Tasks;
+export const CORE_TASKS = {
+  compare: atOnce(compareProcesses),
+  plates: atOnce(platesRead),
+  calibrate: atOnce(calibratePress),
+} satisfies Tasks;
 
 export type CoreTasks = typeof CORE_TASKS;

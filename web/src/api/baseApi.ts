@@ -14,7 +14,8 @@ export const TAGS = [
   'Quote',
   'Backup',
   'Job',
-  'Survey',
+  'PressCheck',
+  'BenchNote',
 ] as const;
 
 const rawQuery = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 30_000 });

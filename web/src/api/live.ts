@@ -15,7 +15,8 @@ const STALE: Record<string, readonly Tag[]> = {
   material: ['Catalogue'], // the routes that follow say so themselves
   change: ['Change'],
   job: ['Job'],
-  survey: ['Survey'],
+  'press-check': ['PressCheck'],
+  'bench-note': ['BenchNote'],
   everything: TAGS,
 };
 const GATHER_MS = 120; // one save touches many rows: fetch once for all of them

@@ -9,7 +9,7 @@ const SHEETS = {
   materials: (): Sheet => import('./checks/materials.js'),
   machines: (): Sheet => import('./checks/machines.js'),
   settings: (): Sheet => import('./checks/settings.js'),
-  survey: (): Sheet => import('./checks/survey.js'),
+  press: (): Sheet => import('./checks/press.js'),
   words: (): Sheet => import('./checks/words.js'),
 };
 

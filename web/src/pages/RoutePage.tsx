@@ -24,7 +24,7 @@ import {
 } from '../api/linesApi.ts';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
-import { useNewestSurveysQuery } from '../api/surveysApi.ts';
+import { usePressesQuery } from '../api/pressesApi.ts';
 import { serverNow } from '../api/serverClock.ts';
 import { useAttempt } from '../api/useAttempt.ts';
 import { useStartRunMutation } from '../features/floor/index.ts';
@@ -56,7 +56,7 @@ function LineRoute({ lineId }: { lineId: string }) {
     data?.line.routeNumber == null ? skipToken : lineId,
   );
   const { data: catalogue } = useCatalogueQuery();
-  const { data: surveys } = useNewestSurveysQuery();
+  const { data: checks } = usePressesQuery();
   const plates = useMemo(() => (catalogue ? pressPlates(catalogue.machines) : null), [catalogue]);
   const attempt = useAttempt();
   const { data: provenLines } = useProvenLinesQuery(isOpen ? lineId : skipToken);
@@ -146,7 +146,7 @@ function LineRoute({ lineId }: { lineId: string }) {
         document={isOpen ? (document ?? null) : null}
         blank={document?.garment ?? null}
         plates={plates}
-        surveys={surveys}
+        checks={checks}
         printSize={largest(document)}
         quote={version.isCurrent ? (quote ?? null) : null}
         noQuote={version.isCurrent && quoteError ? problemMessage(quoteError) : ''}

@@ -1,4 +1,5 @@
 import {
+  calibratePress,
   dwellReason,
   findBands,
   heatOfStack,
@@ -7,9 +8,15 @@ import {
   sensitivitiesOf,
   solveSetting,
 } from '@saltflat/core/heat';
-import type { HeatConditions, OperationInHeat, RouteInHeat, SolveFor } from '@saltflat/core/heat';
-import { platesRead, pressBySurvey } from '@saltflat/core/press';
-import type { PlateArea, PlateSize, PressUnderPrint, SurveyReadings } from '@saltflat/core/press';
+import type { HeatConditions, OperationInHeat, PressCalibration, RouteInHeat, SolveFor } from '@saltflat/core/heat';
+import { platesRead, pressKnown } from '@saltflat/core/press';
+import type {
+  PlateArea,
+  PlateSize,
+  PressUnderPrint,
+  PressureMark,
+  SurveyReadings,
+} from '@saltflat/core/press';
 import { atOnce, taskOf } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
 import type { Operation } from '@saltflat/core/work';
@@ -26,7 +33,9 @@ interface OperationQuestion {
 
 interface PressQuestion {
   machineId: string;
-  survey: SurveyReadings & { surveyedOn: string };
+  survey: (SurveyReadings & { surveyedOn: string }) | null;
+  pressure: readonly PressureMark[] | null;
+  calibration: { calibratedOn: string; measured: PressCalibration } | null;
   plate: PlateSize;
   area: PlateArea;
 }
@@ -47,6 +56,33 @@ function remembering<Q, A>(answer: (question: Q) => A): (question: Q) => A {
   };
 }
 
+const plates = remembering((survey: SurveyReadings) => platesRead(survey));
+const calibrate = remembering(calibratePress);
+
+/** What each press is known to be where a print lies. */
+const presses = (asked: readonly PressQuestion[]): Record<string, PressUnderPrint> =>
+  Object.fromEntries(
+    asked.map(({ machineId, survey, pressure, calibration, plate, area }) => [
+      machineId,
+      pressKnown(
+        {
+          survey: survey && {
+            setC: survey.setC,
+            surveyedOn: survey.surveyedOn,
+            plates: plates(survey),
+          },
+          pressure,
+          calibration: calibration && {
+            calibratedOn: calibration.calibratedOn,
+            found: calibrate(calibration.measured),
+          },
+        },
+        plate,
+        area,
+      ),
+    ]),
+  );
+
 const TASKS = {
   story: atOnce(remembering(({ route, conditions }: RouteQuestion) => heatStory(route, conditions))),
   bands: taskOf(({ route, conditions }: RouteQuestion) => findBands(route, conditions)),
@@ -60,14 +96,9 @@ const TASKS = {
     ),
   ),
   bench: atOnce(remembering(heatOfStack)),
-  plates: atOnce(remembering((survey: SurveyReadings) => platesRead(survey))),
-  presses: atOnce(
-    remembering((asked: readonly PressQuestion[]): Record<string, PressUnderPrint> =>
-      Object.fromEntries(
-        asked.map(({ machineId, survey, plate, area }) => [machineId, pressBySurvey(survey, plate, area)]),
-      ),
-    ),
-  ),
+  plates: atOnce(plates),
+  calibrate: atOnce(calibrate),
+  presses: atOnce(presses),
   solve: atOnce(
     remembering(({ own, conditions, ...wanted }: OperationQuestion & { for: SolveFor; margin: number }) =>
       solveSetting(own, conditions, wanted),

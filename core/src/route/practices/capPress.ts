@@ -74,7 +74,7 @@ export function capPressure(input: PrintInput, settle: Settle, wish: PressureWis
     pressureProposal(
       input,
       { ...wish, limits, isHardStated: true, ...softened },
-      { ...capPressFor(input), pressureScale: [] },
+      capPressFor(input),
     ),
   );
 }

@@ -8,6 +8,7 @@ import { defineJob } from './jobs.ts';
 import { defineRequestKey } from './requestKeys.ts';
 import { defineEvent, defineOutcome, defineRun, defineRunLine, defineTally } from './runs.ts';
 import {
+  defineBenchNote,
   defineChange,
   defineChangedLine,
   defineFacts,
@@ -16,7 +17,7 @@ import {
   defineMaterial,
   defineRevision,
   defineSetting,
-  defineSurvey,
+  definePressCheck,
   defineWeighing,
 } from './setUp.ts';
 
@@ -38,7 +39,8 @@ export function defineModels(sequelize: Sequelize) {
     changedLines: defineChangedLine(sequelize),
     weighings: defineWeighing(sequelize),
     lots: defineLot(sequelize),
-    surveys: defineSurvey(sequelize),
+    pressChecks: definePressCheck(sequelize),
+    benchNotes: defineBenchNote(sequelize),
     blobs: defineBlob(sequelize),
     artworks: defineArtwork(sequelize),
     figures: defineFigures(sequelize),
@@ -84,4 +86,4 @@ export type { StyleRow } from './garments.ts';
 export type { LineRow, OrderRow } from './orders.ts';
 export type { QuoteRow, RouteRow } from './routes.ts';
 export type { EventRow, RunLineRow, RunRow } from './runs.ts';
-export type { MachineRow, MaterialRow, SettingKey, SettingRow, SurveyRow } from './setUp.ts';
+export type { BenchNoteRow, CheckRow, MachineRow, MaterialRow, SettingKey, SettingRow } from './setUp.ts';

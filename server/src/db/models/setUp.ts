@@ -6,7 +6,9 @@ import type {
   Replanned,
   ShopFacts,
   BackupSettings,
-  SurveyInput,
+  BenchNoteInput,
+  PressCheckInputs,
+  PressCheckKind,
 } from '@saltflat/contract';
 import type { Rates } from '@saltflat/core/cost';
 import { MACHINE_KINDS } from '@saltflat/core/work';
@@ -226,19 +228,33 @@ export const defineLot = (sequelize: Sequelize) =>
     TABLE,
   );
 
-/** What was read of a press's plate once. */
-export interface SurveyRow extends Model<InferAttributes<SurveyRow>, InferCreationAttributes<SurveyRow>> {
+/** What was measured of a press once. */
+export interface CheckRow extends Model<InferAttributes<CheckRow>, InferCreationAttributes<CheckRow>> {
   id: string;
   machineId: string;
-  /** Of the machine, from 1. */
+  kind: PressCheckKind;
+  /** Of its kind and the machine, from 1. */
   number: number;
-  document: SurveyInput;
+  document: PressCheckInputs[PressCheckKind];
   at: Date;
 }
 
-export const defineSurvey = (sequelize: Sequelize) =>
-  sequelize.define<SurveyRow>(
-    'press_survey',
-    columns({ id: key, machineId: uuid, number: integer, document: json, at: instant }),
+export const definePressCheck = (sequelize: Sequelize) =>
+  sequelize.define<CheckRow>(
+    'press_check',
+    columns({ id: key, machineId: uuid, kind: text, number: integer, document: json, at: instant }),
     TABLE,
   );
+
+/** Stacks that were tried on the bench and noted. */
+export interface BenchNoteRow extends Model<
+  InferAttributes<BenchNoteRow>,
+  InferCreationAttributes<BenchNoteRow>
+> {
+  id: string;
+  document: BenchNoteInput;
+  at: Date;
+}
+
+export const defineBenchNote = (sequelize: Sequelize) =>
+  sequelize.define<BenchNoteRow>('bench_note', columns({ id: key, document: json, at: instant }), TABLE);

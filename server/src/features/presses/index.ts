@@ -1,2 +1,5 @@
-export { surveyEndpoints } from './surveyEndpoints.ts';
-export { SurveyService } from './surveyService.ts';
+export { BenchNoteService } from './benchNoteService.ts';
+export { PressCheckStore } from './pressCheckStore.ts';
+export { PressCheckService } from './pressCheckService.ts';
+export { PressKnowledge } from './pressKnowledge.ts';
+export { pressEndpoints } from './pressEndpoints.ts';

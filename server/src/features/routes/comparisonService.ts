@@ -52,7 +52,16 @@ export class ComparisonService {
     const others = await this.othersOf(line, print);
     const rates = await this.needs.planner.ratesFor(catalogue, line.prints);
     const prints = [...others, printDocument(print, anyFigures)];
-    const whole = documentOf({ line, catalogue, style, prints, rates, overrides: [], sources: [] });
+    const whole = documentOf({
+      line,
+      catalogue,
+      style,
+      prints,
+      rates,
+      presses: {}, // no price or method goes by them
+      overrides: [],
+      sources: [],
+    });
     const routeInput = routeInputOf(whole);
     const placement = routeInput.prints.find(({ id }) => id === print.id)?.placement;
     if (!placement) throw new Error('a print that was written is in its document');

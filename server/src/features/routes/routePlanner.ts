@@ -1,5 +1,6 @@
 import { DomainError, PLACEMENTS, equipmentOf, garmentOf, patchOf, routeInputOf } from '@saltflat/contract';
 import type {
+  KnownPresses,
   Catalogue,
   FieldProblem,
   GarmentStyle,
@@ -24,6 +25,7 @@ import {
   refusalText,
 } from '@saltflat/core/route';
 import { heatAdvice } from '@saltflat/core/heat';
+import type { PlateSize } from '@saltflat/core/press';
 import type { PrintNeeds, Refusal, Route, RouteInput } from '@saltflat/core/route';
 import { inWords } from '@saltflat/core/words';
 import type { NewRouteVersion } from './routeStore.ts';
@@ -37,6 +39,8 @@ export interface PlannerNeeds {
   figures: (artworkId: string, job: ArtJob, onProgress?: Told) => Promise<ArtFigures>;
   /** Of pieces made by just these processes, by {@link processKey}. */
   spoilage: (processes: string) => Promise<Spoilage>;
+  /** What was measured of each press, where such a print lies. */
+  pressesUnder: (print: PlateSize) => Promise<KnownPresses>;
 }
 
 /** The part of a line that a plan is made from; an order that is only being written has no more. */
@@ -118,8 +122,9 @@ export class RoutePlanner {
     const rates = await this.ratesFor(catalogue, line.prints);
     const style = styleOf(catalogue, line);
     const prints = drawn.map(({ document }) => document);
+    const presses = await this.needs.pressesUnder(largestOf(prints));
     return {
-      document: documentOf({ line, catalogue, style, prints, rates, overrides, sources }),
+      document: documentOf({ line, catalogue, style, prints, rates, presses, overrides, sources }),
       art: drawn.map(({ art }) => art),
     };
   }
@@ -162,7 +167,7 @@ export class RoutePlanner {
     const input = routeInputOf(drawn.document);
     const kept = lost === 'refuse-lost' ? { overrides: [...overrides], sources: [...sources] } : known(input);
     const document: LineDocument = { ...drawn.document, ...kept };
-    const route = routeOrRefuse({ ...input, ...kept });
+    const route = routeOrRefuse({ ...input, ...kept }, drawn.document.presses ?? {});
     return {
       lineId: line.id,
       route,
@@ -205,6 +210,12 @@ export const nameOf = (
   { placement }: Pick<LinePrint, 'placement'>,
 ): string => (prints.length === 1 ? code : `${code}, ${PLACEMENTS[placement].label.toLowerCase()},`);
 
+/** The print that takes most of a plate. */
+const largestOf = (prints: readonly PrintDocument[]): PlateSize =>
+  prints
+    .map(({ print }) => print)
+    .reduce((most, own) => (own.widthMm * own.heightMm > most.widthMm * most.heightMm ? own : most));
+
 type PrintDocument = LineDocument['prints'][number];
 
 /** One print as a route is planned from it. */
@@ -225,6 +236,7 @@ interface DocumentParts {
   style: GarmentStyle;
   prints: PrintDocument[];
   rates: Rates;
+  presses: KnownPresses;
   overrides: readonly SettingOverride[];
   sources: readonly SourceChoice[];
 }
@@ -235,6 +247,7 @@ export function documentOf({
   style,
   prints,
   rates,
+  presses,
   overrides,
   sources,
 }: DocumentParts): LineDocument {
@@ -254,6 +267,7 @@ export function documentOf({
     prints,
     materials: catalogue.materials,
     machines: catalogue.machines,
+    presses,
     patch: patchDocument(catalogue),
     house: { ...catalogue.house.document, ...line.house },
     rates,
@@ -280,8 +294,8 @@ function known(input: RouteInput): { overrides: SettingOverride[]; sources: Sour
   return { overrides, sources };
 }
 
-function routeOrRefuse(input: RouteInput): Route {
-  const planned = planRoute(input, heatAdvice());
+function routeOrRefuse(input: RouteInput, presses: KnownPresses): Route {
+  const planned = planRoute(input, heatAdvice({ presses }));
   if (planned.ok) return planned.route;
   throw refused(planned.refusals, input.overrides);
 }

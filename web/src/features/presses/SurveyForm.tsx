@@ -34,7 +34,7 @@ type SurveyValues = Omit<SurveyInput, 'readings'> & {
 
 /** Spots nobody has read yet are not sent. */
 const FILLED = {
-  check: compiled('survey', 'survey'),
+  check: compiled('press', 'survey'),
   documentOf: (values: SurveyValues): unknown => ({
     ...values,
     by: values.by.trim(),

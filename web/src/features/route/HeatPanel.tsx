@@ -10,7 +10,7 @@ import { t } from '../../words/index.ts';
 import { DoseBar } from './DoseBar.tsx';
 import { PressNotes } from './PressNotes.tsx';
 import type { HeatState } from './useHeat.ts';
-import type { SurveyedPress } from './usePresses.ts';
+import type { MeasuredPlate } from './usePresses.ts';
 
 const NAMES: Record<Verdict['line']['dose'], string> = {
   bond: t('Bond'),
@@ -30,7 +30,7 @@ const MARKS: Record<Standing, { mark: string; words: string }> = {
 interface Props {
   route: Route;
   state: HeatState;
-  presses: readonly SurveyedPress[] | null;
+  presses: readonly MeasuredPlate[] | null;
   /** Names of prints, where there are several. */
   labelOf: (print: string) => string | null;
 }
@@ -135,7 +135,9 @@ function Trust({ state, route }: { state: HeatState; route: Route }) {
   return (
     <p className="small" style={{ borderTop: `1px solid ${TOKENS.hairlinePale}`, paddingTop: 8 }}>
       {isCalibrated && first != null
-        ? words(say('heat.calibrated', { on: dates(first, 'day') }))
+        ? words(
+            say('heat.calibrated', { on: dates(first, 'day'), spread: routeSpread(route, heat.conditions) }),
+          )
         : words(say('heat.uncalibrated'))}
     </p>
   );

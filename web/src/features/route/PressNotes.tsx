@@ -9,12 +9,12 @@ import { useDates } from '../../units/writingSlice.ts';
 import { useWords } from '../../units/useWords.ts';
 import { Note, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
-import type { SurveyedPress } from './usePresses.ts';
+import type { MeasuredPlate } from './usePresses.ts';
 
 const DAY_MS = 86_400_000;
 
 /** What the surveys of a route's presses mean for it: a cold place under the print, an old survey, none at all. */
-export function PressNotes({ route, presses }: { route: Route; presses: readonly SurveyedPress[] }) {
+export function PressNotes({ route, presses }: { route: Route; presses: readonly MeasuredPlate[] }) {
   const words = useWords();
   const dates = useDates();
   const used = new Set(
@@ -46,23 +46,26 @@ export function PressNotes({ route, presses }: { route: Route; presses: readonly
 }
 
 /** The cold place a print reaches; none where it reaches none. */
-function coldUnder({ name, plate, here }: SurveyedPress): Said[] {
-  if (here === null || here.under.coldestC > here.under.meanC - COLD_UNDER_K) return [];
-  const { coldestC, meanC, coldestAt } = here.under;
+function coldUnder({ name, plate, here }: MeasuredPlate): Said[] {
+  const under = here?.under ?? null;
+  if (under === null || under.coldestC > under.meanC - COLD_UNDER_K) return [];
+  const { coldestC, meanC, coldestAt } = under;
   return [
     say('heat.cold-under', { press: name, place: placeOn(coldestAt, plate), colderK: meanC - coldestC }),
   ];
 }
 
-function saidOf({ name, surveyedAt, here }: SurveyedPress, day: (at: string) => string): Said[] {
-  if (surveyedAt === null || here === null) return [say('heat.never-surveyed', { press: name })];
+function saidOf({ name, surveyedAt, here }: MeasuredPlate, day: (at: string) => string): Said[] {
+  const under = here?.under ?? null;
+  if (surveyedAt === null || here === null || under === null)
+    return [say('heat.never-surveyed', { press: name })];
   const days = Math.floor((serverNow() - Date.parse(surveyedAt)) / DAY_MS);
   return [
     say('heat.surveyed', {
       press: name,
       on: day(surveyedAt),
       offsetK: here.known.offsetC,
-      uncertainK: here.uncertainK,
+      uncertainK: under.uncertainK,
     }),
     ...(serverNow() > surveyDueMs(surveyedAt) ? [say('heat.survey-due', { press: name, days })] : []),
   ];

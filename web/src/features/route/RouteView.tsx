@@ -1,5 +1,5 @@
 import { t } from '../../words/index.ts';
-import type { LineDocument, NewestSurveys, PressPlate, ProvenLine, RouteVersion } from '@saltflat/contract';
+import type { LineDocument, PressChecks, PressPlate, ProvenLine, RouteVersion } from '@saltflat/contract';
 import type { BlankKind } from '@saltflat/core/blank';
 import type { Quote } from '@saltflat/core/cost';
 import { GLUE_GATE_C } from '@saltflat/core/heat';
@@ -49,7 +49,7 @@ interface Props {
   /** What lies under the plate; `null` where nobody knows. */
   blank: LineDocument['garment'] | null;
   plates: readonly PressPlate[] | null;
-  surveys: NewestSurveys | undefined;
+  checks: PressChecks | undefined;
   /** Of the largest print; `null` where nobody knows. */
   printSize: PlateSize | null;
   colourHex: string;
@@ -81,7 +81,7 @@ export function RouteView(props: Props) {
   const opener = useRef<HTMLElement | null>(null);
   const live = useTriedRoute(version, isOpen ? lineDocument : null);
   const { route, tried, problem } = live;
-  const presses = usePresses(props.plates, props.surveys, props.printSize);
+  const presses = usePresses(props.plates, props.checks, props.printSize);
   const heat = useHeat(route, version.pieces, props.blank, presses);
   const pieces = useMemo(() => tracePieces(route, version.pieces), [route, version.pieces]);
   const lines = useMemo(() => (heat.heat ? traceLines(heat.heat) : []), [heat]);

@@ -5,7 +5,7 @@ import { TaskCancelled } from '@saltflat/core/task';
 import { useEffect, useMemo, useState } from 'react';
 import { t } from '../../words/index.ts';
 import { heatTasks } from '../../worker/heatClient.ts';
-import type { SurveyedPress } from './usePresses.ts';
+import type { MeasuredPlate } from './usePresses.ts';
 
 export interface RouteHeat {
   asked: RouteInHeat;
@@ -37,7 +37,7 @@ export function useHeat(
   route: Route,
   pieces: number,
   blank: HeatConditions['garment'] | null,
-  presses: readonly SurveyedPress[] | null,
+  presses: readonly MeasuredPlate[] | null,
 ): HeatState {
   const [state, setState] = useState<HeatState>({ heat: null, share: 0, problem: '' });
   const question = useMemo(() => {
@@ -91,5 +91,5 @@ export function useHeat(
   return question === null ? { heat: null, share: 0, problem: '' } : state;
 }
 
-const knownOf = (presses: readonly SurveyedPress[] | null): HeatConditions['presses'] =>
+const knownOf = (presses: readonly MeasuredPlate[] | null): HeatConditions['presses'] =>
   Object.fromEntries((presses ?? []).flatMap(({ id, here }) => (here ? [[id, here.known]] : [])));

@@ -1,41 +1,54 @@
-import type { NewestSurveys, PressPlate } from '@saltflat/contract';
-import { centred } from '@saltflat/core/press';
+import { calibrationOf } from '@saltflat/contract/calibrationOf';
+import type { PressChecks, PressPlate } from '@saltflat/contract';
+import { centred, pressureTable } from '@saltflat/core/press';
 import type { PlateSize, PressUnderPrint } from '@saltflat/core/press';
 import { useEffect, useMemo, useState } from 'react';
 import { heatTasks } from '../../worker/heatClient.ts';
 
-/** What is known of each press by its newest survey, where a print lies in the middle of its plate. */
-export interface SurveyedPress extends PressPlate {
+/** What is known of each press by its newest checks, where a print lies in the middle of its plate. */
+export interface MeasuredPlate extends PressPlate {
   /** `null` where it was never surveyed. */
   surveyedAt: string | null;
+  /** `null` where nothing was measured of it. */
   here: PressUnderPrint | null;
 }
 
 /**
- * Reads the newest surveys for a print, in the heat thread.
+ * Reads the newest checks of presses for a print, in the heat thread.
  *
  * @param print its size; `null` while that is not known
  */
 export function usePresses(
   plates: readonly PressPlate[] | null,
-  surveys: NewestSurveys | undefined,
+  checks: PressChecks | undefined,
   print: PlateSize | null,
-): readonly SurveyedPress[] | null {
+): readonly MeasuredPlate[] | null {
   const [found, setFound] = useState<Record<string, PressUnderPrint> | null>(null);
   const widthMm = print?.widthMm ?? 0;
   const heightMm = print?.heightMm ?? 0;
   const asked = useMemo(
     () =>
-      surveys && plates && widthMm > 0
-        ? surveys.flatMap(({ machineId, newest }) => {
-            const press = plates.find(({ id }) => id === machineId);
-            if (!newest || !press) return [];
-            const { plate } = press;
-            const survey = { ...newest.input, surveyedOn: newest.at };
-            return [{ machineId, survey, plate, area: centred(plate, { widthMm, heightMm }) }];
+      checks && plates && widthMm > 0
+        ? checks.flatMap(({ machineId, survey, pressure, calibration }) => {
+            const plate = plates.find(({ id }) => id === machineId)?.plate;
+            if (!plate || (survey ?? pressure ?? calibration) === null) return [];
+            const table = pressure && pressureTable(pressure.input, plate.widthMm * plate.heightMm);
+            return [
+              {
+                machineId,
+                survey: survey && { ...survey.input, surveyedOn: survey.at },
+                pressure: table?.ok === true ? table.marks : null,
+                calibration: calibration && {
+                  calibratedOn: calibration.at,
+                  measured: calibrationOf(calibration.input),
+                },
+                plate,
+                area: centred(plate, { widthMm, heightMm }),
+              },
+            ];
           })
         : null,
-    [surveys, plates, widthMm, heightMm],
+    [checks, plates, widthMm, heightMm],
   );
   useEffect(() => {
     if (asked === null) return undefined;
@@ -50,13 +63,13 @@ export function usePresses(
   }, [asked]);
   return useMemo(
     () =>
-      plates && surveys && found
+      plates && checks && found
         ? plates.map((press) => ({
             ...press,
-            surveyedAt: surveys.find(({ machineId }) => machineId === press.id)?.newest?.at ?? null,
+            surveyedAt: checks.find(({ machineId }) => machineId === press.id)?.survey?.at ?? null,
             here: found[press.id] ?? null,
           }))
         : null,
-    [plates, surveys, found],
+    [plates, checks, found],
   );
 }

@@ -1,4 +1,4 @@
-import type { SurveyInput } from '@saltflat/contract';
+import type { PressureTestInput, SurveyInput } from '@saltflat/contract';
 
 /** What the made-up shop has read of its presses: one with a cold corner, one long ago, the cap press never. */
 interface DemoSurvey {
@@ -63,6 +63,26 @@ export const DEMO_SURVEYS: readonly DemoSurvey[] = [
         [132.7, 133.5, 131],
       ]),
       note: '',
+    },
+  },
+];
+
+/** What it has tested of its pressure scales: Press A's by pulling a strip of film. */
+export const DEMO_PRESSURE_TESTS: readonly { press: string; daysAgo: number; input: PressureTestInput }[] = [
+  {
+    press: 'Press A',
+    daysAgo: 20,
+    input: {
+      marks: [
+        { mark: 1, by: 'strip', value: 1.2 },
+        { mark: 4, by: 'strip', value: 4.7 },
+        { mark: 6, by: 'strip', value: 7.6 },
+        { mark: 8, by: 'holds', value: null },
+      ],
+      strip: { widthMm: 20, lengthMm: 100, underKg: 5, pulledKg: 3 },
+      cylinders: null,
+      note: 'At 8 the strip tore',
+      by: 'Tomasz',
     },
   },
 ];
