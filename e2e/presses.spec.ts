@@ -24,16 +24,23 @@ test('the presses say what is known of them: a cold corner, a survey that is due
   await expect(page.getByText('Cap press was never surveyed')).toBeVisible();
 });
 
-test('a press is surveyed spot by spot, what is written survives, and a route over its cold corner changes', async ({
-  page,
-}) => {
+/** The page of K-212's route, and its part about heat. */
+async function kiteRoute(page: Page) {
   const { items } = (await (await page.request.get('/api/v1/orders?search=K-212&state=open')).json()) as {
     items: { id: string }[];
   };
   const order = await page.request.get(`/api/v1/orders/${items[0]?.id ?? ''}`);
   const [line] = ((await order.json()) as { lines: { id: string }[] }).lines;
-  const route = `/route/${line?.id ?? ''}`;
-  const heat = page.getByRole('region', { name: 'What the heat does' });
+  return {
+    address: `/route/${line?.id ?? ''}`,
+    heat: page.getByRole('region', { name: 'What the heat does' }),
+  };
+}
+
+test('a press is surveyed spot by spot, what is written survives, and a route over its cold corner changes', async ({
+  page,
+}) => {
+  const { address: route, heat } = await kiteRoute(page);
   await page.goto(route);
   await expect(heat).toContainText('The print reaches a cold place of Press A, front right');
   await expect(heat).toContainText(/surveyed on .+ colder than its display/);
@@ -111,4 +118,130 @@ test('stacks are held against each other on the bench, changed layer by layer, a
   await page.reload();
   await expect(page.getByRole('tab', { name: 'Thick mat, cold 2' })).toBeVisible();
   expect(await axeFindings(page)).toEqual([]);
+});
+
+test('a pressure scale is tested by pulling a strip, and the route says the mark that was found', async ({
+  page,
+}) => {
+  await openPress(page, /^Press A/);
+  await page.getByRole('button', { name: 'Pressure', exact: true }).click();
+  await expect(page.getByRole('table', { name: 'Pressure by mark' })).toContainText('Strip, slid at 4.7 kg');
+  await page.getByRole('button', { name: 'Test the pressure' }).click();
+  const form = page.getByRole('form', { name: 'Pressure test' });
+  await form.getByLabel('Slid under it at, kg').fill('3');
+  const read = form.getByLabel('Read');
+  await read.nth(0).fill('2,4');
+  await read.nth(1).fill('6');
+  await read.nth(2).fill('2');
+  await expect(form.getByRole('alert')).toContainText(
+    /Mark 5 comes to 49.kPa and mark 8, which should press harder/,
+  );
+  await page.reload(); // nothing that was written is lost
+  await page.getByRole('button', { name: 'Test the pressure' }).click();
+  await expect(read.nth(1)).toHaveValue('6');
+  await form.getByLabel('Tested by').nth(2).selectOption({ label: 'Paper holds or tears' });
+  const table = form.getByRole('table', { name: 'Pressure by mark' });
+  await expect(table.getByRole('row', { name: /^5 49.kPa 39–59.kPa/ })).toBeVisible(); // 10 kg on 20 cm²
+  expect(await axeFindings(page)).toEqual([]);
+  await form.getByLabel('Who').fill('Ines');
+  await form.getByRole('button', { name: 'Keep the test' }).click();
+  await expect(form).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^2 / })).toBeVisible(); // the second test of this press
+
+  const { address, heat } = await kiteRoute(page);
+  await page.goto(address);
+  await expect(heat).toContainText('Its pressure scale is tested');
+  await page
+    .getByRole('button', { name: /^Pressure \(firm\) 50/ })
+    .first()
+    .click();
+  await expect(page.getByText(/By the gauge on Press A that is mark 5\.5/)).toBeVisible(); // 49 kPa at 5, 60 at 8; by the test before it was 5
+});
+
+/** A tee's glue line by a made-up logger, half a second too early: heat passes into this press's work badly. */
+const GLUE_C = [
+  24.3, 24.8, 67.1, 91, 103.8, 111, 116.6, 121, 123.2, 125.6, 128.2, 128.9, 130.6, 132.4, 132.3, 133.7, 134.7,
+];
+const LOG = [
+  'time;glue;bench',
+  ...GLUE_C.map((tempC, s) => `0:${String(s + 10)};${String(tempC).replace('.', ',')};24,1`),
+];
+
+test('a press is calibrated from a logger’s file and washed recipes, and its routes say so', async ({
+  page,
+}) => {
+  const { address, heat } = await kiteRoute(page);
+  await page.goto(address);
+  await expect(heat).toContainText('not calibrated on this press: no nearer than ±25 % on dwell');
+  await openPress(page, /^Press A/);
+  await page.getByRole('button', { name: 'Calibration', exact: true }).click();
+  await expect(page.getByText('Press A was never calibrated')).toBeVisible();
+  await page.getByRole('button', { name: 'Calibrate this press' }).click();
+  const form = page.getByRole('form', { name: 'Calibration' });
+  const give = (lines: string[]) =>
+    form
+      .getByLabel('Logger’s file')
+      .setInputFiles({ name: 'cycle.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) });
+  await give(['time,glue', '0,24,5', '1,67,1']);
+  await expect(form.getByRole('alert')).toContainText('Where a comma stands in a figure, put a point');
+  await give(LOG);
+  await expect(form).toContainText('cycle.csv: 17 readings over 16 s.');
+  await expect(form.getByLabel('“bench” lay')).toHaveValue('none');
+  const found = form.getByRole('status').filter({ hasText: 'Heat passes into the work' });
+  await expect(found).toContainText(/0\.\d\d times as well as on the usual press/);
+  await expect(form.getByRole('img', { name: /^Read less modelled/ })).toBeVisible();
+
+  await form.getByRole('button', { name: '4 Recipes whose wash is known' }).click();
+  await form.getByRole('button', { name: 'Add one that held' }).click();
+  await form.getByRole('button', { name: 'Add one that came off' }).click();
+  const dwell = form.getByLabel('Dwell');
+  await dwell.nth(0).fill('11');
+  await dwell.nth(1).fill('16');
+  await expect(form).toContainText(/Something else than heat made that one come off/); // and the contacts still count
+  await dwell.nth(0).fill('16');
+  await dwell.nth(1).fill('13');
+  await expect(form).toContainText(/A bond is done between .+ of the usual/);
+  await page.reload();
+  await page.getByRole('button', { name: 'Calibrate this press' }).click();
+  await expect(dwell.nth(1)).toHaveValue('13'); // nothing is lost
+  await expect(found).toBeVisible();
+  await form.getByRole('textbox', { name: 'Who' }).fill('Ines');
+  expect(await axeFindings(page)).toEqual([]);
+  await form.getByRole('button', { name: 'Keep the calibration' }).click();
+  await expect(page.getByRole('region', { name: 'Calibration 1 of Press A' })).toContainText('Heat passes');
+
+  await page.goto(address);
+  await expect(heat).toContainText(/calibrated on this press on .+: worth ±1\d % on dwell/);
+  await expect(heat.getByText(/Bond/).first()).toBeVisible();
+});
+
+test('a route’s stack is tried on the bench, noted, and taken back into a route', async ({ page }) => {
+  const { address } = await kiteRoute(page);
+  await page.goto(address);
+  await page.getByRole('link', { name: 'Open this stack on the bench' }).click();
+  await expect(page.getByRole('tab')).toHaveCount(1);
+  const plate = page.getByLabel('Plate', { exact: true });
+  const was = Number(await plate.inputValue());
+  await plate.fill(String(was - 5));
+  await page.getByLabel('Closed for').fill('21');
+  await page.getByRole('button', { name: 'Keep this as a note' }).click();
+  await page.getByLabel('Name of the note').fill('Cooler and longer');
+  await page.getByLabel('Who', { exact: true }).fill('Ines');
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByLabel('Begin with a question').selectOption({ label: 'A damp shirt' });
+  await expect(page.getByRole('tab')).toHaveCount(3);
+  await page.getByRole('button', { name: /^Cooler and longer/ }).click();
+  await expect(page.getByLabel('Closed for')).toHaveValue('21');
+  await page.getByRole('button', { name: 'Try it in a route' }).click();
+  expect(await axeFindings(page)).toEqual([]);
+  await page.getByRole('dialog').getByRole('link', { name: /K-212/ }).click();
+  await expect(page.getByText('2 values are being tried')).toBeVisible();
+  await expect(page.getByRole('button', { name: `Plate ${was - 5} °C` }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'As it was' }).click();
+
+  await page.goto('/presses/bench');
+  await page.getByRole('button', { name: 'Throw the note “Cooler and longer” away' }).click();
+  await expect(page.getByRole('button', { name: /^Cooler and longer/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /^Cooler and longer/ })).toBeVisible();
 });

@@ -1,13 +1,16 @@
 import { fibresOf } from '../blank/index.ts';
 import type { Fibre } from '../blank/index.ts';
-import { stackFrom } from '../work/index.ts';
+import { phaseS, plannedMode, stackFrom } from '../work/index.ts';
 import type { Heat, Operation, StackLayer, StackMaterial } from '../work/index.ts';
 import { bareOperation, bareStretch } from './bareOperation.ts';
 import type { HeatConditions, KnownPress } from './conditions.ts';
 import { UNKNOWN_PRESS, usualConditions } from './conditions.ts';
+import { dosesAt } from './harms.ts';
+import type { ProbeName } from './harms.ts';
 import { heatOperation } from './heatOperation.ts';
 import type { OperationHeat } from './heatOperation.ts';
 import type { Afterwards, OperationInHeat } from './operationCase.ts';
+import { usualParameters } from './parameters.ts';
 
 /** A stack in a press, free of any order: whatever somebody wants to try. */
 export interface BenchStack {
@@ -78,6 +81,42 @@ export function stackInHeat(
     },
   };
 }
+
+/**
+ * A press operation's stack, to be tried by itself: as it lies under the plate when that closes.
+ *
+ * @returns `null` for one that no plate closes on, as in an oven
+ */
+export function stackOf(operation: Operation, mat: BenchStack['mat']): BenchStack | null {
+  const { phases } = plannedMode(operation);
+  const closings = phases.filter(({ heat }) => heat?.press.over === 'platen');
+  const heat = closings[0]?.heat ?? null;
+  const pad = heat?.stack.pad?.material;
+  if (heat === null || (pad !== 'sponge-pad' && pad !== 'solid-pad')) return null;
+  const first = phases.indexOf(closings[0]);
+  const open = phases.slice(first + 1).find((own) => own.heat === null);
+  return {
+    layers: heat.stack.layers.map((own) => ({ ...own })),
+    pad,
+    plateC: heat.tempC,
+    lowerC: heat.press.lowerC,
+    kPa: heat.press.kPa,
+    gapMm: 0,
+    dwellS: phaseS(closings[0], 1),
+    closings: closings.length,
+    openS: closings.length > 1 && open ? Math.max(1, phaseS(open, 1)) : 10,
+    mat,
+    coolsOn: 'wood',
+  };
+}
+
+/** Where in a stack a sensor can lie. */
+export const placesIn = ({ layers, pad }: Pick<BenchStack, 'layers' | 'pad'>): ProbeName[] =>
+  dosesAt(
+    [...layers.map(({ material }) => material), pad].map((material, i) => ({ id: String(i), material })),
+    garmentOf(layers),
+    usualParameters(),
+  ).probes.map(({ name }) => name as ProbeName);
 
 function garmentOf(layers: readonly StackLayer[]): HeatConditions['garment'] {
   const fibres = layers.flatMap(({ material }) => FIBRE_OF[material] ?? []);

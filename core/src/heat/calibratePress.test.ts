@@ -86,6 +86,11 @@ describe('calibration of a press', () => {
     expect(both(0)).to.be.below(0.75); // what the plate lacks is laid on the contacts
   });
 
+  it('leaves aside what a logger read after the press had opened', () => {
+    const after = [16, 20, 40, 90].map((atS) => ({ atS, tempC: 30 }));
+    expect(fitOf(byLogger([...logged(1, 0), ...after]))).to.deep.equal(fitOf(byLogger(logged(1, 0))));
+  });
+
   it('refuses what says nothing, and what is of another stack', () => {
     const why = (samples: { atS: number; tempC: number }[]): string => {
       const { contact, known, spread } = byLogger(samples);

@@ -1,7 +1,7 @@
 import { plannedMode } from '../work/index.ts';
 import { pressOf } from './conditions.ts';
 import type { HeatConditions, KnownPress } from './conditions.ts';
-import { courseAt, heatOperation } from './heatOperation.ts';
+import { QUICK_STEPS, courseAt, heatOperation } from './heatOperation.ts';
 import type { OperationHeat } from './heatOperation.ts';
 import type { ProbeName } from './harms.ts';
 import type { OperationInHeat } from './operationCase.ts';
@@ -50,13 +50,15 @@ const CLOSING_S = 0.5;
  * within bounds.
  *
  * @param own the operation as it was pressed
+ * @param read the whole cycle; what a logger read after the last opening is left aside
  * @throws RangeError for an operation without heat, or a place that is not in its stack
  */
 export function fitContacts(
   own: OperationInHeat,
   conditions: HeatConditions,
-  cycle: PressCycle,
+  read: PressCycle,
 ): { ok: true; fit: ContactFit } | { ok: false; why: FitRefusal } {
+  const cycle = whileClosed(read, own, conditions);
   const count = cycle.channels.reduce((sum, { samples }) => sum + samples.length, 0);
   if (count < FEWEST_SAMPLES && cycle.strips.length === 0) return { ok: false, why: 'too-few' };
   const press = pressOf(conditions, plannedMode(own.operation).machine?.id);
@@ -85,6 +87,23 @@ export function fitContacts(
     shift(later),
   );
   return { ok: true, fit: { factor: Math.exp(best), within, residualK } };
+}
+
+/** What was read until the press opened for the last time: nobody knows how the work was handled after. */
+function whileClosed(
+  { channels, strips }: PressCycle,
+  own: OperationInHeat,
+  conditions: HeatConditions,
+): PressCycle {
+  const heats = heatOperation(own, conditions, { stepping: QUICK_STEPS })?.heats ?? [];
+  const untilS = (heats.at(-1)?.toS ?? 0) - (heats[0]?.fromS ?? 0);
+  return {
+    channels: channels.map(({ at, samples }) => ({
+      at,
+      samples: samples.filter(({ atS }) => atS <= untilS),
+    })),
+    strips,
+  };
 }
 
 /** What is known of a press, with its contacts above the work so many times as good. */

@@ -126,6 +126,9 @@ export const HEAT = {
     `The survey of ${press} is ${days} days old: a new one is due.`,
   'heat.never-surveyed': ({ press }: { press: string }, f: Figures) =>
     `${press} was never surveyed: its display is taken at its word, ± ${f.apart(5)}.`,
+  'heat.pressure-tested': () => 'Its pressure scale is tested, and that is counted in.',
+  'heat.pressure-untested': () =>
+    'Its pressure was never tested: a stated one is taken to be right within 0.7 to 1.4 times.',
   'heat.cold-under': (
     { press, place, colderK }: { press: string; place: PlateThird; colderK: number },
     f: Figures,

@@ -65,7 +65,7 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../pages/BenchPage.tsx')).BenchPage }),
           },
           {
-            path: 'presses/:machineId?',
+            path: 'presses/:machineId?/:view?',
             lazy: async () => ({ Component: (await import('../pages/PressesPage.tsx')).PressesPage }),
           },
           {

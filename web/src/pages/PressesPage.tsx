@@ -7,18 +7,45 @@ import { useDispatch } from 'react-redux';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import { serverNow } from '../api/serverClock.ts';
-import { useAddSurveyMutation, useNewestSurveysQuery, useSurveysQuery } from '../api/surveysApi.ts';
-import { PressView, SurveyForm } from '../features/presses/index.ts';
+import {
+  useAddCalibrationMutation,
+  useAddPressureTestMutation,
+  useAddSurveyMutation,
+  useCalibrationsQuery,
+  usePressesQuery,
+  usePressureTestsQuery,
+  useSurveysQuery,
+} from '../api/pressesApi.ts';
+import {
+  CalibrationForm,
+  CalibrationView,
+  PlateView,
+  PressureForm,
+  PressureView,
+  SurveyForm,
+  useMiddleOffset,
+} from '../features/presses/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
-import { Button, Empty, Failed, FillSplit, Loading, PageHead, Scroll, Stack, Tabs } from '../ui/index.ts';
+import {
+  Button,
+  Empty,
+  Failed,
+  FillSplit,
+  Loading,
+  PageHead,
+  Scroll,
+  Stack,
+  Tabs,
+  ToggleField,
+} from '../ui/index.ts';
 import { t } from '../words/index.ts';
 
 /** The presses of the shop: what is known of each plate, and how it is measured. */
 export function PressesPage() {
-  const { machineId } = useParams();
+  const { machineId, view } = useParams();
   const navigate = useNavigate();
   const { data: catalogue, error, refetch } = useCatalogueQuery();
-  const { data: newest } = useNewestSurveysQuery();
+  const { data: checks } = usePressesQuery();
   if (error)
     return (
       <Failed title={t('The presses cannot be shown')} onRetry={() => void refetch()}>
@@ -42,19 +69,18 @@ export function PressesPage() {
         {t('A press is a machine of the shop: add it there, then measure it here.')}
       </Empty>
     );
+  const shownView = VIEWS.find(({ value }) => value === view)?.value ?? 'plate';
   const markOf = (id: string): string => {
-    const found = newest?.find((own) => own.machineId === id);
+    const found = checks?.find((own) => own.machineId === id);
     if (found === undefined) return '';
-    if (found.newest === null) return ' ◌';
-    return serverNow() > surveyDueMs(found.newest.at) ? ' ◐' : '';
+    if (found.survey === null) return ' ◌';
+    return serverNow() > surveyDueMs(found.survey.at) ? ' ◐' : '';
   };
   return (
     <>
       <PageHead
         title={t('Presses')}
-        says={t(
-          'What the plate really is where a print lies; routes go by it. ◐ survey due, ◌ never surveyed',
-        )}
+        says={t('What a press really does to the work; routes go by it. ◐ survey due, ◌ never surveyed')}
       >
         <Link to="/presses/bench">{t('Bench: what if')}</Link>
       </PageHead>
@@ -62,63 +88,191 @@ export function PressesPage() {
         label={t('Presses')}
         tabs={presses.map(({ id, name }) => ({ value: id, label: `${name}${markOf(id)}` }))}
         value={chosen.id}
-        onChange={(id) => void navigate(`/presses/${id}`)}
+        onChange={(id) => void navigate(`/presses/${id}/${shownView}`)}
       >
-        <OnePress key={chosen.id} press={chosen} />
+        <OnePress
+          key={chosen.id}
+          press={chosen}
+          view={shownView}
+          onView={(next) => void navigate(`/presses/${chosen.id}/${next}`)}
+        />
       </Tabs>
     </>
   );
 }
 
-function OnePress({ press }: { press: PressPlate }) {
-  const { data: surveys, error, refetch } = useSurveysQuery(press.id);
-  const [params, setParams] = useSearchParams();
-  const [isMeasuring, setMeasuring] = useState(false);
-  const [add] = useAddSurveyMutation();
-  const who = usePerson();
-  const dispatch = useDispatch();
-  if (error)
-    return (
-      <Failed title={t('The surveys cannot be shown')} onRetry={() => void refetch()}>
-        {problemMessage(error)}
-      </Failed>
-    );
-  if (!surveys) return <Loading what={t('the surveys')} />;
-  const [newest] = surveys;
-  const shown = surveys.find(({ number }) => number === Number(params.get('survey'))) ?? newest ?? null;
+const VIEWS = [
+  { value: 'plate', label: t('Plate') },
+  { value: 'pressure', label: t('Pressure') },
+  { value: 'calibration', label: t('Calibration') },
+] as const;
+type View = (typeof VIEWS)[number]['value'];
+
+function OnePress({ press, view, onView }: { press: PressPlate; view: View; onView: (view: View) => void }) {
   return (
     <FillSplit columns="minmax(0, 1fr)" below={0}>
       <Scroll>
         <Stack gap={12} pad="12px 0">
-          {isMeasuring ? (
-            <SurveyForm
-              press={press}
-              newest={newest?.number ?? 0}
-              who={who}
-              send={(input) => add({ machineId: press.id, input })}
-              onSent={(survey) => {
-                dispatch(personNamed(survey.input.by));
-                setMeasuring(false);
-                setParams({});
-              }}
-              onGiveUp={() => setMeasuring(false)}
-            />
-          ) : (
-            <div>
-              <Button look="primary" onClick={() => setMeasuring(true)}>
-                {t('Survey this press')}
-              </Button>
-            </div>
-          )}
-          <PressView
-            press={press}
-            surveys={surveys}
-            shown={shown}
-            now={serverNow()}
-            onShow={(number) => setParams(number === newest?.number ? {} : { survey: String(number) })}
+          <ToggleField
+            label={t('What is measured')}
+            isNameHidden
+            value={view}
+            options={VIEWS}
+            onChange={onView}
           />
+          {view === 'plate' && <PlatePart press={press} />}
+          {view === 'pressure' && <PressurePart press={press} />}
+          {view === 'calibration' && <CalibrationPart press={press} />}
         </Stack>
       </Scroll>
     </FillSplit>
+  );
+}
+
+/** Which check is looked at, by the address; the newest where it names none. */
+function useShown<C extends { number: number }>(checks: readonly C[] | undefined) {
+  const [params, setParams] = useSearchParams();
+  const [newest] = checks ?? [];
+  return {
+    shown: checks?.find(({ number }) => number === Number(params.get('number'))) ?? newest ?? null,
+    show: (number: number): void => setParams(number === newest?.number ? {} : { number: String(number) }),
+    showNewest: (): void => setParams({}),
+  };
+}
+
+/** Whether something is being measured, and what follows once it is kept. */
+function useMeasuring(showNewest: () => void) {
+  const [isMeasuring, setMeasuring] = useState(false);
+  const dispatch = useDispatch();
+  return {
+    isMeasuring,
+    begin: (): void => setMeasuring(true),
+    giveUp: (): void => setMeasuring(false),
+    done: ({ input }: { input: { by: string } }): void => {
+      dispatch(personNamed(input.by));
+      setMeasuring(false);
+      showNewest();
+    },
+  };
+}
+
+interface PartProps {
+  isMeasuring: boolean;
+  /** On the button that begins. */
+  words: string;
+  onBegin: () => void;
+  form: React.ReactNode;
+  children: React.ReactNode;
+}
+
+/** What was measured, or the form it is measured with. */
+const Part = ({ isMeasuring, words, onBegin, form, children }: PartProps) =>
+  isMeasuring ? (
+    form
+  ) : (
+    <>
+      <div>
+        <Button look="primary" onClick={onBegin}>
+          {words}
+        </Button>
+      </div>
+      {children}
+    </>
+  );
+
+const Unread = ({ error, onRetry }: { error: unknown; onRetry: () => unknown }) =>
+  error ? (
+    <Failed title={t('What was measured cannot be shown')} onRetry={() => void onRetry()}>
+      {problemMessage(error)}
+    </Failed>
+  ) : (
+    <Loading what={t('what was measured')} />
+  );
+
+function PlatePart({ press }: { press: PressPlate }) {
+  const { data: surveys, error, refetch } = useSurveysQuery(press.id);
+  const { shown, show, showNewest } = useShown(surveys);
+  const measuring = useMeasuring(showNewest);
+  const [add] = useAddSurveyMutation();
+  const who = usePerson();
+  if (!surveys) return <Unread error={error} onRetry={refetch} />;
+  return (
+    <Part
+      isMeasuring={measuring.isMeasuring}
+      words={t('Survey this press')}
+      onBegin={measuring.begin}
+      form={
+        <SurveyForm
+          press={press}
+          newest={surveys[0]?.number ?? 0}
+          who={who}
+          send={(input) => add({ machineId: press.id, input })}
+          onSent={measuring.done}
+          onGiveUp={measuring.giveUp}
+        />
+      }
+    >
+      <PlateView press={press} surveys={surveys} shown={shown} now={serverNow()} onShow={show} />
+    </Part>
+  );
+}
+
+function PressurePart({ press }: { press: PressPlate }) {
+  const { data: tests, error, refetch } = usePressureTestsQuery(press.id);
+  const { shown, show, showNewest } = useShown(tests);
+  const measuring = useMeasuring(showNewest);
+  const [add] = useAddPressureTestMutation();
+  const who = usePerson();
+  if (!tests) return <Unread error={error} onRetry={refetch} />;
+  return (
+    <Part
+      isMeasuring={measuring.isMeasuring}
+      words={t('Test the pressure')}
+      onBegin={measuring.begin}
+      form={
+        <PressureForm
+          press={press}
+          newest={tests[0]?.number ?? 0}
+          who={who}
+          send={(input) => add({ machineId: press.id, input })}
+          onSent={measuring.done}
+          onGiveUp={measuring.giveUp}
+        />
+      }
+    >
+      <PressureView press={press} tests={tests} shown={shown} onShow={show} />
+    </Part>
+  );
+}
+
+function CalibrationPart({ press }: { press: PressPlate }) {
+  const { data: calibrations, error, refetch } = useCalibrationsQuery(press.id);
+  const { data: checks } = usePressesQuery();
+  const { shown, show, showNewest } = useShown(calibrations);
+  const measuring = useMeasuring(showNewest);
+  const [add] = useAddCalibrationMutation();
+  const who = usePerson();
+  const survey = checks?.find(({ machineId }) => machineId === press.id)?.survey ?? null;
+  const offsetC = useMiddleOffset(press, survey);
+  if (!calibrations || !checks || offsetC === null) return <Unread error={error} onRetry={refetch} />;
+  return (
+    <Part
+      isMeasuring={measuring.isMeasuring}
+      words={t('Calibrate this press')}
+      onBegin={measuring.begin}
+      form={
+        <CalibrationForm
+          press={press}
+          newest={calibrations[0]?.number ?? 0}
+          plateOffsetC={offsetC}
+          who={who}
+          send={(input) => add({ machineId: press.id, input })}
+          onSent={measuring.done}
+          onGiveUp={measuring.giveUp}
+        />
+      }
+    >
+      <CalibrationView press={press} calibrations={calibrations} shown={shown} onShow={show} />
+    </Part>
   );
 }

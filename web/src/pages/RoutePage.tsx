@@ -29,7 +29,7 @@ import { serverNow } from '../api/serverClock.ts';
 import { useAttempt } from '../api/useAttempt.ts';
 import { useStartRunMutation } from '../features/floor/index.ts';
 import { LinePicker, Measuring } from '../features/orders/index.ts';
-import { RouteView } from '../features/route/index.ts';
+import { RouteView, wishedIn } from '../features/route/index.ts';
 import { personNamed, useSignature } from '../person/personSlice.ts';
 import { useDispatch } from 'react-redux';
 import { Button, Empty, Failed, Loading, Note, PageHead, Refusal, StateMark } from '../ui/index.ts';
@@ -142,6 +142,7 @@ function LineRoute({ lineId }: { lineId: string }) {
       </div>
       <RouteView
         version={version}
+        wished={wishedIn(version.route, params)}
         versions={versions}
         document={isOpen ? (document ?? null) : null}
         blank={document?.garment ?? null}

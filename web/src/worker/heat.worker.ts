@@ -8,7 +8,13 @@ import {
   sensitivitiesOf,
   solveSetting,
 } from '@saltflat/core/heat';
-import type { HeatConditions, OperationInHeat, PressCalibration, RouteInHeat, SolveFor } from '@saltflat/core/heat';
+import type {
+  HeatConditions,
+  OperationInHeat,
+  PressCalibration,
+  RouteInHeat,
+  SolveFor,
+} from '@saltflat/core/heat';
 import { platesRead, pressKnown } from '@saltflat/core/press';
 import type {
   PlateArea,

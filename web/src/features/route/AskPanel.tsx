@@ -1,4 +1,4 @@
-import { operationsInHeat, pressOf, solutionSaid, waySaid, whatIfSaid } from '@saltflat/core/heat';
+import { operationsInHeat, pressOf, solutionSaid, stackOf, waySaid, whatIfSaid } from '@saltflat/core/heat';
 import type {
   Measure,
   OperationInHeat,
@@ -10,6 +10,7 @@ import type {
 import { plannedMode, settingFor } from '@saltflat/core/work';
 import { doseWords, say } from '@saltflat/core/words';
 import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
 import { useWords } from '../../units/useWords.ts';
 import {
   Button,
@@ -23,7 +24,7 @@ import {
 } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 import { heatTasks } from '../../worker/heatClient.ts';
-import { useAnswer } from './useAnswer.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 import type { RouteHeat } from './useHeat.ts';
 
 const WANTED: Record<SolveFor, string> = {
@@ -47,6 +48,7 @@ export function AskPanel({ heat, onTry }: Props) {
   const [wished, setWished] = useState('');
   const chosen = all.find(({ operation }) => operation.id === wished) ?? usualOf(all);
   if (chosen === undefined) return null;
+  const stack = stackOf(chosen.operation, heat.conditions.mat);
   return (
     <Panel title={t('Ask the model')} pad="8px 16px 12px">
       <Stack gap={12}>
@@ -56,6 +58,15 @@ export function AskPanel({ heat, onTry }: Props) {
           options={all.map(({ operation }) => ({ value: operation.id, label: t(operation.title) }))}
           onChange={setWished}
         />
+        {stack !== null && (
+          <Link
+            to="/presses/bench"
+            state={{ brought: { name: t(chosen.operation.title), stack } }}
+            className="small"
+          >
+            {t('Open this stack on the bench')}
+          </Link>
+        )}
         <Solving key={chosen.operation.id} own={chosen} heat={heat} onTry={onTry} />
         <WhatIfs own={chosen} heat={heat} />
         {chosen.operation.role === 'bond' && <Peeling own={chosen} heat={heat} />}

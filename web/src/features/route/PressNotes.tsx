@@ -13,7 +13,7 @@ import type { MeasuredPlate } from './usePresses.ts';
 
 const DAY_MS = 86_400_000;
 
-/** What the surveys of a route's presses mean for it: a cold place under the print, an old survey, none at all. */
+/** What was measured of a route's presses means for it: a cold place under the print, an old survey, none at all. */
 export function PressNotes({ route, presses }: { route: Route; presses: readonly MeasuredPlate[] }) {
   const words = useWords();
   const dates = useDates();
@@ -34,9 +34,7 @@ export function PressNotes({ route, presses }: { route: Route; presses: readonly
               </Note>
             ))}
             <p className="small">
-              {saidOf(press, (at) => dates(at, 'day'))
-                .map(words)
-                .join(' ')}{' '}
+              {[...saidOf(press, (at) => dates(at, 'day')), pressureSaid(press)].map(words).join(' ')}{' '}
               <Link to={`/presses/${press.id}`}>{t('Survey')}</Link>
             </p>
           </div>
@@ -54,6 +52,9 @@ function coldUnder({ name, plate, here }: MeasuredPlate): Said[] {
     say('heat.cold-under', { press: name, place: placeOn(coldestAt, plate), colderK: meanC - coldestC }),
   ];
 }
+
+const pressureSaid = ({ here }: MeasuredPlate): Said =>
+  say(here?.known.known.pressure ? 'heat.pressure-tested' : 'heat.pressure-untested');
 
 function saidOf({ name, surveyedAt, here }: MeasuredPlate, day: (at: string) => string): Said[] {
   const under = here?.under ?? null;

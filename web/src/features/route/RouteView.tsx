@@ -57,6 +57,8 @@ interface Props {
   pictureOf: (print: string) => string | null;
   /** A promise that leaves no time for the rest it needs; `null` where there is time. */
   promise: Said | null;
+  /** What an address asks to be tried. */
+  wished: readonly Tried[];
   /** False once the line is on the floor, or an old version is shown. */
   isOpen: boolean;
   onShow: (number: number) => void;
@@ -79,7 +81,7 @@ export function RouteView(props: Props) {
   const [picked, setPicked] = useState<{ operation: string; setting: string } | null>(null);
   const [lit, setLit] = useState<string | null>(null);
   const opener = useRef<HTMLElement | null>(null);
-  const live = useTriedRoute(version, isOpen ? lineDocument : null);
+  const live = useTriedRoute(version, isOpen ? lineDocument : null, isOpen ? props.wished : []);
   const { route, tried, problem } = live;
   const presses = usePresses(props.plates, props.checks, props.printSize);
   const heat = useHeat(route, version.pieces, props.blank, presses);

@@ -6,7 +6,7 @@ import type { UnitSystem } from '@saltflat/core/units';
 import { useEffect, useRef, useState } from 'react';
 import { TakeBack } from './TakeBack.tsx';
 import { heatTasks } from '../../worker/heatClient.ts';
-import { useAnswer } from './useAnswer.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 import type { RouteHeat } from './useHeat.ts';
 import { useWords } from '../../units/useWords.ts';
 import './limits.css';

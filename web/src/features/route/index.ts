@@ -1,1 +1,2 @@
+export { wishOf, wishedIn } from './wish.ts';
 export { RouteView } from './RouteView.tsx';

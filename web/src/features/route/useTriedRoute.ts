@@ -13,9 +13,18 @@ export interface TriedRoute extends Planned {
   giveUp: () => void;
 }
 
-/** Plans the route here, at every key, from the document the server plans from: trace, cost, minutes and conflicts follow at once. */
-export function useTriedRoute(version: RouteVersion, document: LineDocument | null): TriedRoute {
-  const [tried, setTried] = useState<readonly Tried[]>([]);
+/**
+ * Plans the route here, at every key, from the document the server plans from: trace, cost, minutes and
+ * conflicts follow at once.
+ *
+ * @param wished what is tried to begin with
+ */
+export function useTriedRoute(
+  version: RouteVersion,
+  document: LineDocument | null,
+  wished: readonly Tried[] = [],
+): TriedRoute {
+  const [tried, setTried] = useState<readonly Tried[]>(wished);
   const speech = useSpeech();
   const shown = useRef<readonly Operation[]>(version.route.operations);
   const planned = useMemo(() => {

@@ -39,6 +39,7 @@ export function Tabs<T extends string>({
             key={own.value}
             value={own.value}
             label={own.label}
+            sx={{ minWidth: 0, px: { xs: 1, sm: 2 }, whiteSpace: 'normal', overflowWrap: 'anywhere' }}
             id={`${id}-tab-${own.value}`}
             aria-controls={`${id}-panel-${own.value}`}
           />

@@ -27,6 +27,8 @@ use([
 
 /** Told apart by lightness as well as by hue, so that they are in grey too. */
 const COLOURS = [TOKENS.brine, '#E58A1F', '#6E5BA6', TOKENS.muted];
+/** More places than that, and the marks on a line run together. */
+const MOST_MARKED = 30;
 /** Two names of some length stand side by side. */
 const LEGEND_ROW_PX = 20;
 const TEXT = { fontFamily: SANS, color: TOKENS.muted, fontSize: 12 } as const;
@@ -89,6 +91,7 @@ const courseOption = ({ along, up, series, isStacked = false }: ChartData, isSti
     type: kind,
     data: [...values],
     symbolSize: 7,
+    showSymbol: values.length <= MOST_MARKED,
     barMaxWidth: 36,
     ...(isStacked ? { stack: 'whole' } : {}),
   })),

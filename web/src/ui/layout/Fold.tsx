@@ -1,6 +1,7 @@
 import MuiAccordion from '@mui/material/Accordion';
 import AccordionDetails from '@mui/material/AccordionDetails';
 import AccordionSummary from '@mui/material/AccordionSummary';
+import { useId } from 'react';
 
 interface Props {
   title: React.ReactNode;
@@ -9,20 +10,25 @@ interface Props {
 }
 
 /** More of something, one press away. */
-export const Fold = ({ title, children, isOpenAtFirst = false }: Props) => (
-  <MuiAccordion defaultExpanded={isOpenAtFirst} slotProps={{ heading: { component: 'h2' } }}>
-    <AccordionSummary
-      expandIcon={<span aria-hidden="true">▾</span>}
-      sx={{
-        minHeight: 44,
-        fontFamily: 'inherit',
-        fontSize: 14,
-        fontWeight: 600,
-        '& .MuiAccordionSummary-content': { my: 0.5 },
-      }}
-    >
-      {title}
-    </AccordionSummary>
-    <AccordionDetails>{children}</AccordionDetails>
-  </MuiAccordion>
-);
+export function Fold({ title, children, isOpenAtFirst = false }: Props) {
+  const id = useId(); // names the region it opens
+  return (
+    <MuiAccordion defaultExpanded={isOpenAtFirst} slotProps={{ heading: { component: 'h2' } }}>
+      <AccordionSummary
+        id={`${id}-head`}
+        aria-controls={`${id}-inside`}
+        expandIcon={<span aria-hidden="true">▾</span>}
+        sx={{
+          minHeight: 44,
+          fontFamily: 'inherit',
+          fontSize: 14,
+          fontWeight: 600,
+          '& .MuiAccordionSummary-content': { my: 0.5 },
+        }}
+      >
+        {title}
+      </AccordionSummary>
+      <AccordionDetails>{children}</AccordionDetails>
+    </MuiAccordion>
+  );
+}

@@ -1,10 +1,10 @@
 import type { OperationHeat, ProbeName } from '@saltflat/core/heat';
 import { formatQuantity } from '@saltflat/core/units';
 import { useMemo } from 'react';
-import { useUnits } from '../../units/writingSlice.ts';
-import { Chart } from '../../ui/index.ts';
-import type { ChartData } from '../../ui/index.ts';
-import { t } from '../../words/index.ts';
+import { useUnits } from '../../../units/writingSlice.ts';
+import { Chart } from '../../../ui/index.ts';
+import type { ChartData } from '../../../ui/index.ts';
+import { t } from '../../../words/index.ts';
 import type { Variant } from './variant.ts';
 
 const PLACES: readonly { at: ProbeName; name: string }[] = [

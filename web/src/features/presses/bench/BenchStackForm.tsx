@@ -12,9 +12,9 @@ import {
   SelectField,
   Stack,
   TextField,
-} from '../../ui/index.ts';
-import { useUnits } from '../../units/writingSlice.ts';
-import { t } from '../../words/index.ts';
+} from '../../../ui/index.ts';
+import { useUnits } from '../../../units/writingSlice.ts';
+import { t } from '../../../words/index.ts';
 import type { Variant } from './variant.ts';
 import type { BenchField } from './benchProblems.ts';
 import { GROUND_OF, MATERIALS } from './benchWords.ts';
@@ -54,11 +54,28 @@ interface Props {
   onChange: (variant: Variant) => void;
 }
 
-/** One stack: its layers from the plate down, and what the press does. */
-export function BenchStackForm({ variant, problems, onChange }: Props) {
+/** One stack of several, with its name. */
+export const BenchStackForm = ({ variant, problems, onChange }: Props) => (
+  <Stack gap={12} pad={16}>
+    <TextField label={t('Name')} value={variant.name} onChange={(name) => onChange({ ...variant, name })} />
+    <StackFields
+      stack={variant.stack}
+      problems={problems}
+      onChange={(stack) => onChange({ ...variant, stack })}
+    />
+  </Stack>
+);
+
+interface StackProps {
+  stack: BenchStack;
+  problems: Partial<Record<BenchField, string>>;
+  onChange: (stack: BenchStack) => void;
+}
+
+/** A stack: its layers from the plate down, and what the press does. */
+export function StackFields({ stack, problems, onChange }: StackProps) {
   const system = useUnits();
-  const { stack } = variant;
-  const put = (own: Partial<BenchStack>): void => onChange({ ...variant, stack: { ...stack, ...own } });
+  const put = (own: Partial<BenchStack>): void => onChange({ ...stack, ...own });
   const quantity = (
     field: 'plateC' | 'kPa' | 'dwellS' | 'openS',
     kind: 'temperature' | 'pressure' | 'duration',
@@ -75,8 +92,7 @@ export function BenchStackForm({ variant, problems, onChange }: Props) {
     />
   );
   return (
-    <Stack gap={12} pad={16}>
-      <TextField label={t('Name')} value={variant.name} onChange={(name) => onChange({ ...variant, name })} />
+    <Stack gap={12}>
       <Picture stack={stack} />
       <Layers layers={stack.layers} problems={problems} onChange={(layers) => put({ layers })} />
       <Row gap={10} align="start">

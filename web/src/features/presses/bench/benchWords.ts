@@ -1,6 +1,6 @@
 import type { BenchName, BenchQuestion } from '@saltflat/core/heat';
 import type { StackMaterial } from '@saltflat/core/work';
-import { t } from '../../words/index.ts';
+import { t } from '../../../words/index.ts';
 
 export const QUESTIONS: Record<BenchQuestion, string> = {
   mat: t('Mat, sheet or bare'),

@@ -1,5 +1,5 @@
 import type { BenchStack } from '@saltflat/core/heat';
-import { t } from '../../words/index.ts';
+import { t } from '../../../words/index.ts';
 
 /** Spans of what a press and its stack can be. */
 const SPANS = {

@@ -1,7 +1,7 @@
 import type { OperationHeat } from '@saltflat/core/heat';
 import { doseWords } from '@saltflat/core/words';
-import { Panel, SimpleTable } from '../../ui/index.ts';
-import { t } from '../../words/index.ts';
+import { Panel, SimpleTable } from '../../../ui/index.ts';
+import { t } from '../../../words/index.ts';
 import type { Variant } from './variant.ts';
 
 /** What is counted, where, and what it should come to. */

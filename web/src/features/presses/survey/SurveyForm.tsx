@@ -4,11 +4,11 @@ import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import { useEffect, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
-import { compiled, useDraftForm } from '../../form/index.ts';
-import type { DraftForm } from '../../form/index.ts';
-import { useDevice } from '../../api/liveSlice.ts';
-import { serverNow } from '../../api/serverClock.ts';
-import { useUnits } from '../../units/writingSlice.ts';
+import { compiled, useDraftForm } from '../../../form/index.ts';
+import type { DraftForm } from '../../../form/index.ts';
+import { useDevice } from '../../../api/liveSlice.ts';
+import { serverNow } from '../../../api/serverClock.ts';
+import { useUnits } from '../../../units/writingSlice.ts';
 import {
   Button,
   Fold,
@@ -23,8 +23,8 @@ import {
   Stack,
   TextField,
   useNow,
-} from '../../ui/index.ts';
-import { rich, t } from '../../words/index.ts';
+} from '../../../ui/index.ts';
+import { rich, t } from '../../../words/index.ts';
 import { spotName } from './spotName.ts';
 
 /** What is being written: a reading may still be missing. */

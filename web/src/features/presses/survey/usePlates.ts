@@ -1,7 +1,7 @@
 import type { SurveyInput } from '@saltflat/contract';
 import type { SpotReading } from '@saltflat/core/press';
 import { useEffect, useState } from 'react';
-import { heatTasks } from '../../worker/heatClient.ts';
+import { heatTasks } from '../../../worker/heatClient.ts';
 
 /** What each spot of the plate was, worked out in the heat thread; `null` until it is. */
 export function usePlates(input: SurveyInput | null): { spots: SpotReading[]; uncertainK: number } | null {

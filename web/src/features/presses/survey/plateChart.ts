@@ -1,7 +1,7 @@
 import { PlateMap } from '@saltflat/core/press';
 import type { PlateArea, PlateSize, SpotReading } from '@saltflat/core/press';
-import type { MapData } from '../../ui/index.ts';
-import { t } from '../../words/index.ts';
+import type { MapData } from '../../../ui/index.ts';
+import { t } from '../../../words/index.ts';
 import { spotName } from './spotName.ts';
 
 const CELL_MM = 12;

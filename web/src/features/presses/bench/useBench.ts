@@ -1,6 +1,6 @@
 import type { BenchStack, OperationHeat } from '@saltflat/core/heat';
 import { useEffect, useState } from 'react';
-import { heatTasks } from '../../worker/heatClient.ts';
+import { heatTasks } from '../../../worker/heatClient.ts';
 import { problemsOf } from './benchProblems.ts';
 
 /** What each stack comes to, in the heat thread; `null` for one that cannot be, or is still being worked out. */

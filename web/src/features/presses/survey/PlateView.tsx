@@ -3,7 +3,7 @@ import { summarise, surveyDueMs } from '@saltflat/core/press';
 import type { SurveySummary } from '@saltflat/core/press';
 import { useState } from 'react';
 import { formatQuantity, formatTemperatureDifference } from '@saltflat/core/units';
-import { useDates, useUnits } from '../../units/writingSlice.ts';
+import { useDates, useUnits } from '../../../units/writingSlice.ts';
 import {
   Chart,
   Empty,
@@ -11,14 +11,13 @@ import {
   NumberField,
   Note,
   Panel,
-  Pressable,
   Row,
-  Rows,
   SimpleTable,
   Split,
   Stack,
-} from '../../ui/index.ts';
-import { rich, t } from '../../words/index.ts';
+} from '../../../ui/index.ts';
+import { t } from '../../../words/index.ts';
+import { CheckHistory } from '../CheckHistory.tsx';
 import { plateChart } from './plateChart.ts';
 import { spotName } from './spotName.ts';
 import { usePlates } from './usePlates.ts';
@@ -40,7 +39,8 @@ interface Props {
 }
 
 /** What is known of a press: its plate as a map, how far it is from its display, what of it can be used. */
-export function PressView({ press, surveys, shown, now, onShow }: Props) {
+export function PlateView({ press, surveys, shown, now, onShow }: Props) {
+  const dates = useDates();
   const [toleranceK, setTolerance] = useState<number | null>(TOLERANCE_K);
   if (shown === null)
     return (
@@ -64,7 +64,13 @@ export function PressView({ press, surveys, shown, now, onShow }: Props) {
           toleranceK={toleranceK}
           onTolerance={setTolerance}
         />
-        <History surveys={surveys} shown={shown} onShow={onShow} dueAt={dueAt} />
+        <CheckHistory
+          title={t('Surveys')}
+          says={t('next due {day}', { day: dates(dueAt, 'day') })}
+          checks={surveys}
+          shown={shown}
+          onShow={onShow}
+        />
       </Split>
     </Stack>
   );
@@ -181,34 +187,6 @@ function Figures({ press, survey, before, toleranceK, onTolerance }: FiguresProp
         )}
         {survey.input.note !== '' && <p className="small">{survey.input.note}</p>}
       </Stack>
-    </Panel>
-  );
-}
-
-interface HistoryProps {
-  surveys: readonly Survey[];
-  shown: Survey;
-  dueAt: number;
-  onShow: (number: number) => void;
-}
-
-function History({ surveys, shown, dueAt, onShow }: HistoryProps) {
-  const dates = useDates();
-  return (
-    <Panel title={t('Surveys')} says={t('next due {day}', { day: dates(dueAt, 'day') })}>
-      <Rows>
-        {surveys.map(({ number, at, input }) => (
-          <li key={number}>
-            <Pressable isCurrent={number === shown.number} onClick={() => onShow(number)}>
-              {rich('{number} {day} {who}', {
-                number: <strong>{number}</strong>,
-                day: dates(at, 'day'),
-                who: <span className="muted">{input.by}</span>,
-              })}
-            </Pressable>
-          </li>
-        ))}
-      </Rows>
     </Panel>
   );
 }

@@ -1,10 +1,11 @@
 import { BENCH_QUESTIONS, benchVariants } from '@saltflat/core/heat';
-import type { BenchQuestion, OperationHeat } from '@saltflat/core/heat';
+import type { BenchQuestion, BenchStack, OperationHeat } from '@saltflat/core/heat';
 import { useState } from 'react';
-import { keepDraft, readDraft } from '../../form/index.ts';
-import { Button, Note, Panel, Row, SelectField, Split, Stack, Tabs } from '../../ui/index.ts';
-import { t } from '../../words/index.ts';
+import { keepDraft, readDraft } from '../../../form/index.ts';
+import { Button, Note, Panel, Row, SelectField, Split, Stack, Tabs } from '../../../ui/index.ts';
+import { t } from '../../../words/index.ts';
 import { BenchChart } from './BenchChart.tsx';
+import { BenchNotes } from './BenchNotes.tsx';
 import { BenchDoses } from './BenchDoses.tsx';
 import { BenchStackForm } from './BenchStackForm.tsx';
 import { QUESTIONS, STACK_NAMES } from './benchWords.ts';
@@ -25,10 +26,21 @@ const asked = (question: BenchQuestion): BenchState => ({
   variants: benchVariants(question).map(({ name, stack }) => ({ name: STACK_NAMES[name], stack })),
 });
 
+const keptState = (): BenchState => readDraft<BenchState>(sessionStorage, DRAFT)?.values ?? asked('mat');
+
+interface Props {
+  /** A route's stack that is brought along, in place of what was here; `null` where none is. */
+  brought: Variant | null;
+  /** Where the stack that is looked at is tried in a line's route. */
+  onTryInRoute: (stack: BenchStack) => void;
+  /** Notes, and what is done with them. */
+  notes: Omit<React.ComponentProps<typeof BenchNotes>, 'variants' | 'onOpen'>;
+}
+
 /** A free what-if: up to four stacks on one chart, each to be changed layer by layer. */
-export function Bench() {
-  const [state, setState] = useState<BenchState>(
-    () => readDraft<BenchState>(sessionStorage, DRAFT)?.values ?? asked('mat'),
+export function Bench({ brought, onTryInRoute, notes }: Props) {
+  const [state, setState] = useState<BenchState>(() =>
+    brought === null ? keptState() : { question: keptState().question, variants: [brought] },
   );
   const [chosen, setChosen] = useState(0);
   const put = (next: BenchState): void => {
@@ -47,6 +59,10 @@ export function Bench() {
     setChosen(variants.length);
   };
   const remove = (): void => put({ ...state, variants: variants.filter((_, i) => i !== at) });
+  const open = (opened: readonly Variant[]): void => {
+    put({ ...state, variants: [...opened] });
+    setChosen(0);
+  };
   const known = heats.filter((own): own is OperationHeat => own !== null);
   return (
     <Stack gap={12} pad="12px 0 24px">
@@ -68,6 +84,9 @@ export function Bench() {
         </Button>
         <Button onClick={remove} disabled={variants.length < 2}>
           {t('Take this one away')}
+        </Button>
+        <Button onClick={() => variant && onTryInRoute(variant.stack)} disabled={!variant}>
+          {t('Try it in a route')}
         </Button>
       </Row>
       <Split columns="minmax(340px, 480px) minmax(0, 1fr)" below={1000}>
@@ -98,6 +117,7 @@ export function Bench() {
               {t('A stack with a figure that cannot be is left out until it is mended.')}
             </Note>
           )}
+          <BenchNotes {...notes} variants={variants} onOpen={open} />
           <p className="muted small">
             {t('A model, calibrated on no press: no nearer than ±25 % on dwell. A wash test decides.')}
           </p>
