@@ -1,9 +1,6 @@
 import type { PressCalibration } from '@saltflat/core/heat';
 import type { CalibrationInput } from './pressChecks.ts';
 
-/** What a logger's course may have: more would tell nothing more. */
-export const MOST_SAMPLES = 1000;
-
 /** A calibration as the model works it out. */
 export const calibrationOf = ({
   stack,

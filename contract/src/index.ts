@@ -161,6 +161,6 @@ export {
   Survey,
   SurveyInput,
 } from './pressChecks.ts';
-export { MOST_SAMPLES, calibrationOf } from './calibrationOf.ts';
+export { calibrationOf } from './calibrationOf.ts';
 export type { PressCheckInputs, PressCheckKind } from './pressChecks.ts';
 export { BenchNote, BenchNoteInput } from './benchNotes.ts';

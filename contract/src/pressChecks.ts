@@ -2,7 +2,6 @@ import { PROBES } from '@saltflat/core/heat';
 import { TESTED_BY } from '@saltflat/core/press';
 import { Type } from 'typebox';
 import type { TSchema } from 'typebox';
-import { MOST_SAMPLES } from './calibrationOf.ts';
 import { BenchStackDocument } from './benchStack.ts';
 import { Id, Instant, longText, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
@@ -64,6 +63,9 @@ export const PressureTestInput = strictObject({
   ...signed,
 });
 export type PressureTestInput = Static<typeof PressureTestInput>;
+
+/** What a logger's course may have: more would tell nothing more. */
+const MOST_SAMPLES = 1000;
 
 /** One press cycle read from the inside, and recipes whose wash is known. */
 export const CalibrationInput = strictObject({

@@ -35,7 +35,7 @@ import { createLiveStream } from './features/live/index.ts';
 import { orderEndpoints } from './features/orders/index.ts';
 import { jobEndpoints } from './features/jobs/index.ts';
 import { paperEndpoints } from './features/papers/index.ts';
-import { pressEndpoints } from './features/presses/index.ts';
+import { benchEndpoints, pressEndpoints } from './features/presses/index.ts';
 import { printEndpoints } from './features/prints/index.ts';
 import { quoteEndpoints } from './features/quotes/index.ts';
 import { routeEndpoints } from './features/routes/index.ts';
@@ -225,7 +225,8 @@ function endpointsOf({
 }): Endpoint[] {
   const { catalogue, shop, imports } = services;
   const endpoints = [
-    ...pressEndpoints(services.pressChecks, services.benchNotes),
+    ...pressEndpoints(services.pressChecks),
+    ...benchEndpoints(services.benchNotes),
     ...catalogueEndpoints(catalogue, services.weighings, services.lots),
     ...artworkEndpoints(services.artworks),
     ...orderEndpoints(services.orders),

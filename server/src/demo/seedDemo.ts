@@ -58,12 +58,13 @@ export async function seedDemo(
     if (material)
       await clock.at(nowMs - MONTH_MS, () => services.lots.open(material.id, { lot, by: PEOPLE[0] ?? '' }));
   }
-  const pressNamed = (name: string): string =>
-    catalogue.machines.find((own) => own.name === name)?.id ?? '';
+  const pressNamed = (name: string): string => catalogue.machines.find((own) => own.name === name)?.id ?? '';
   for (const { press, daysAgo, input } of DEMO_SURVEYS)
     await clock.at(nowMs - daysAgo * DAY_MS, () => services.pressChecks.addSurvey(pressNamed(press), input));
   for (const { press, daysAgo, input } of DEMO_PRESSURE_TESTS)
-    await clock.at(nowMs - daysAgo * DAY_MS, () => services.pressChecks.addPressure(pressNamed(press), input));
+    await clock.at(nowMs - daysAgo * DAY_MS, () =>
+      services.pressChecks.addPressure(pressNamed(press), input),
+    );
   const context = { services, clock, nowMs, catalogue, artworkIds };
   for (const [i, order] of orders.entries()) {
     await seedOrder(order, i + 1, context);

@@ -71,11 +71,7 @@ export function capPressure(input: PrintInput, settle: Settle, wish: PressureWis
     wish.source === undefined && own.min !== null ? { ...own, min: Math.min(own.min, mostKPa) } : own,
   );
   return settle(
-    pressureProposal(
-      input,
-      { ...wish, limits, isHardStated: true, ...softened },
-      capPressFor(input),
-    ),
+    pressureProposal(input, { ...wish, limits, isHardStated: true, ...softened }, capPressFor(input)),
   );
 }
 

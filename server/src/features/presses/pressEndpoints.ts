@@ -15,16 +15,7 @@ import type { Endpoint } from '../../http/endpoint.ts';
 import type { BenchNoteService } from './benchNoteService.ts';
 import type { PressCheckService } from './pressCheckService.ts';
 
-export const pressEndpoints = (checks: PressCheckService, notes: BenchNoteService): Endpoint[] => [
-  endpoint(
-    {
-      method: 'get',
-      path: '/presses',
-      summary: 'Every press with what was measured of it last',
-      answer: PressChecks,
-    },
-    () => checks.newest(),
-  ),
+const surveyEndpoints = (checks: PressCheckService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
@@ -45,6 +36,9 @@ export const pressEndpoints = (checks: PressCheckService, notes: BenchNoteServic
     },
     ({ params, body }) => checks.addSurvey(params.id ?? '', body),
   ),
+];
+
+const pressureEndpoints = (checks: PressCheckService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
@@ -65,6 +59,9 @@ export const pressEndpoints = (checks: PressCheckService, notes: BenchNoteServic
     },
     ({ params, body }) => checks.addPressure(params.id ?? '', body),
   ),
+];
+
+const calibrationEndpoints = (checks: PressCheckService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
@@ -85,6 +82,24 @@ export const pressEndpoints = (checks: PressCheckService, notes: BenchNoteServic
     },
     ({ params, body }) => checks.addCalibration(params.id ?? '', body),
   ),
+];
+
+export const pressEndpoints = (checks: PressCheckService): Endpoint[] => [
+  endpoint(
+    {
+      method: 'get',
+      path: '/presses',
+      summary: 'Every press with what was measured of it last',
+      answer: PressChecks,
+    },
+    () => checks.newest(),
+  ),
+  ...surveyEndpoints(checks),
+  ...pressureEndpoints(checks),
+  ...calibrationEndpoints(checks),
+];
+
+export const benchEndpoints = (notes: BenchNoteService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
