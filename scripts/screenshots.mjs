@@ -8,6 +8,11 @@ import { openCluster } from './lib/postgres.mjs';
 import { run, say } from './lib/say.mjs';
 import { startDemoServer } from './lib/testServer.mjs';
 
+/** A made-up logger under a transfer's glue, a reading a second. */
+const LOG = [24, 24, 67, 91, 104, 111, 117, 121, 123, 126, 128, 129, 131, 132, 132, 134, 135]
+  .map((tempC, s) => `${s},${tempC}`)
+  .join('\n');
+
 await run(async () => {
   ensureChromium();
   const home = testHome();
@@ -119,11 +124,16 @@ await run(async () => {
   await shoot('floor-phone', `/floor/${runId}`, 'Ready to start');
   await page.setViewportSize({ width: 1280, height: 800 });
   await shoot('presses', '/presses', 'What it tells', () => page.waitForTimeout(800));
-  await shoot('ledger', '/ledger', 'scrap');
-  await shoot('ledger-days', '/ledger?view=days', 'Share that came out good', async () => {
+  const { machines } = await ask('/catalogue');
+  const pressId = machines.find(({ name }) => name === 'Press A').id;
+  await shoot('calibration', `/presses/${pressId}/calibration`, 'never calibrated', async () => {
+    await page.getByRole('button', { name: 'Calibrate this press' }).click();
+    await page
+      .getByLabel('Logger’s file')
+      .setInputFiles({ name: 'tee.csv', mimeType: 'text/csv', buffer: Buffer.from(LOG) });
     await page.locator('canvas').nth(1).waitFor();
-    await page.waitForTimeout(600); // they grow into their places
   });
+  await shoot('ledger', '/ledger', 'scrap');
   const { styles } = await ask('/catalogue');
   const hoodie = styles.find(({ name }) => name === 'Breakwater hoodie');
   await shoot('shop', `/shop/blanks/${hoodie.id}`, 'Save the changes');

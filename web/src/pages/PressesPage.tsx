@@ -33,6 +33,7 @@ import {
   FillSplit,
   Loading,
   PageHead,
+  Row,
   Scroll,
   Stack,
   Tabs,
@@ -108,25 +109,33 @@ const VIEWS = [
 ] as const;
 type View = (typeof VIEWS)[number]['value'];
 
-function OnePress({ press, view, onView }: { press: PressPlate; view: View; onView: (view: View) => void }) {
+interface OnePressProps {
+  press: PressPlate;
+  view: View;
+  onView: (view: View) => void;
+}
+
+function OnePress({ press, view, onView }: OnePressProps) {
+  const views = (
+    <ToggleField label={t('What is measured')} isNameHidden value={view} options={VIEWS} onChange={onView} />
+  );
   return (
     <FillSplit columns="minmax(0, 1fr)" below={0}>
       <Scroll>
         <Stack gap={12} pad="12px 0">
-          <ToggleField
-            label={t('What is measured')}
-            isNameHidden
-            value={view}
-            options={VIEWS}
-            onChange={onView}
-          />
-          {view === 'plate' && <PlatePart press={press} />}
-          {view === 'pressure' && <PressurePart press={press} />}
-          {view === 'calibration' && <CalibrationPart press={press} />}
+          {view === 'plate' && <PlatePart press={press} views={views} />}
+          {view === 'pressure' && <PressurePart press={press} views={views} />}
+          {view === 'calibration' && <CalibrationPart press={press} views={views} />}
         </Stack>
       </Scroll>
     </FillSplit>
   );
+}
+
+interface PartOfPress {
+  press: PressPlate;
+  /** The way to the other parts. */
+  views: React.ReactNode;
 }
 
 /** Which check is looked at, by the address; the newest where it names none. */
@@ -157,6 +166,7 @@ function useMeasuring(showNewest: () => void) {
 }
 
 interface PartProps {
+  views: React.ReactNode;
   isMeasuring: boolean;
   /** On the button that begins. */
   words: string;
@@ -166,19 +176,19 @@ interface PartProps {
 }
 
 /** What was measured, or the form it is measured with. */
-const Part = ({ isMeasuring, words, onBegin, form, children }: PartProps) =>
-  isMeasuring ? (
-    form
-  ) : (
-    <>
-      <div>
+const Part = ({ views, isMeasuring, words, onBegin, form, children }: PartProps) => (
+  <>
+    <Row justify="space-between">
+      {views}
+      {!isMeasuring && (
         <Button look="primary" onClick={onBegin}>
           {words}
         </Button>
-      </div>
-      {children}
-    </>
-  );
+      )}
+    </Row>
+    {isMeasuring ? form : children}
+  </>
+);
 
 const Unread = ({ error, onRetry }: { error: unknown; onRetry: () => unknown }) =>
   error ? (
@@ -189,7 +199,7 @@ const Unread = ({ error, onRetry }: { error: unknown; onRetry: () => unknown }) 
     <Loading what={t('what was measured')} />
   );
 
-function PlatePart({ press }: { press: PressPlate }) {
+function PlatePart({ press, views }: PartOfPress) {
   const { data: surveys, error, refetch } = useSurveysQuery(press.id);
   const { shown, show, showNewest } = useShown(surveys);
   const measuring = useMeasuring(showNewest);
@@ -198,6 +208,7 @@ function PlatePart({ press }: { press: PressPlate }) {
   if (!surveys) return <Unread error={error} onRetry={refetch} />;
   return (
     <Part
+      views={views}
       isMeasuring={measuring.isMeasuring}
       words={t('Survey this press')}
       onBegin={measuring.begin}
@@ -217,7 +228,7 @@ function PlatePart({ press }: { press: PressPlate }) {
   );
 }
 
-function PressurePart({ press }: { press: PressPlate }) {
+function PressurePart({ press, views }: PartOfPress) {
   const { data: tests, error, refetch } = usePressureTestsQuery(press.id);
   const { shown, show, showNewest } = useShown(tests);
   const measuring = useMeasuring(showNewest);
@@ -226,6 +237,7 @@ function PressurePart({ press }: { press: PressPlate }) {
   if (!tests) return <Unread error={error} onRetry={refetch} />;
   return (
     <Part
+      views={views}
       isMeasuring={measuring.isMeasuring}
       words={t('Test the pressure')}
       onBegin={measuring.begin}
@@ -245,7 +257,7 @@ function PressurePart({ press }: { press: PressPlate }) {
   );
 }
 
-function CalibrationPart({ press }: { press: PressPlate }) {
+function CalibrationPart({ press, views }: PartOfPress) {
   const { data: calibrations, error, refetch } = useCalibrationsQuery(press.id);
   const { data: checks } = usePressesQuery();
   const { shown, show, showNewest } = useShown(calibrations);
@@ -257,6 +269,7 @@ function CalibrationPart({ press }: { press: PressPlate }) {
   if (!calibrations || !checks || offsetC === null) return <Unread error={error} onRetry={refetch} />;
   return (
     <Part
+      views={views}
       isMeasuring={measuring.isMeasuring}
       words={t('Calibrate this press')}
       onBegin={measuring.begin}
