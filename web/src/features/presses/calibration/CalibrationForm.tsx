@@ -6,20 +6,9 @@ import { formatQuantity } from '@saltflat/core/units';
 import { useUnits } from '../../../units/writingSlice.ts';
 import { compiled, useDraftForm } from '../../../form/index.ts';
 import type { DraftForm } from '../../../form/index.ts';
-import {
-  Button,
-  Fold,
-  Form,
-  NumberField,
-  Panel,
-  Refusal,
-  Row,
-  SelectField,
-  Split,
-  Stack,
-  TextField,
-} from '../../../ui/index.ts';
+import { Fold, Form, NumberField, Panel, SelectField, Split, Stack } from '../../../ui/index.ts';
 import { t } from '../../../words/index.ts';
+import { CheckFoot } from '../CheckFoot.tsx';
 import { StackFields } from '../bench/BenchStackForm.tsx';
 import { problemsOf } from '../bench/benchProblems.ts';
 import { CalibrationFound } from './CalibrationFound.tsx';
@@ -134,38 +123,20 @@ export function CalibrationForm({ press, newest, plateOffsetC, who, send, onSent
             )}
           </Stack>
         </Split>
-        <Stack gap={12}>
-          <Row gap={12} align="start">
-            <TextField
-              label={t('Who')}
-              value={values.by}
-              onChange={(by) => form.setValue('by', by)}
-              problem={problems['/by']}
-              width={160}
-            />
-            <TextField
-              label={t('Note')}
-              value={values.note}
-              onChange={(note) => form.setValue('note', note)}
-              problem={problems['/note']}
-              width={360}
-            />
-          </Row>
-          <Refusal words={filling.refusal || (problems['/channels'] ?? '')} />
-          <Row gap={8}>
-            <Button look="primary" type="submit" isBusy={filling.isSending}>
-              {t('Keep the calibration')}
-            </Button>
-            <Button
-              onClick={() => {
-                filling.startAgain();
-                onGiveUp();
-              }}
-            >
-              {t('Give it up')}
-            </Button>
-          </Row>
-        </Stack>
+        <CheckFoot
+          by={values.by}
+          note={values.note}
+          onBy={(by) => form.setValue('by', by)}
+          onNote={(note) => form.setValue('note', note)}
+          problems={problems}
+          refusal={filling.refusal || (problems['/channels'] ?? '')}
+          isSending={filling.isSending}
+          words={t('Keep the calibration')}
+          onGiveUp={() => {
+            filling.startAgain();
+            onGiveUp();
+          }}
+        />
       </Form>
     </Panel>
   );

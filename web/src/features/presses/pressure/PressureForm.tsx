@@ -12,14 +12,13 @@ import {
   Note,
   NumberField,
   Panel,
-  Refusal,
   Row,
   SelectField,
   Split,
   Stack,
-  TextField,
 } from '../../../ui/index.ts';
 import { t } from '../../../words/index.ts';
+import { CheckFoot } from '../CheckFoot.tsx';
 import { MarksTable } from './PressureView.tsx';
 import { TESTS } from './pressureWords.ts';
 
@@ -151,36 +150,20 @@ export function PressureForm({ press, newest, who, send, onSent, onGiveUp }: Pro
             </Stack>
             <Found press={press} tested={testedOf(values)} />
           </Split>
-          <Row gap={12} align="start">
-            <TextField
-              label={t('Who')}
-              value={values.by}
-              onChange={(by) => form.setValue('by', by)}
-              problem={problems['/by']}
-              width={160}
-            />
-            <TextField
-              label={t('Note')}
-              value={values.note}
-              onChange={(note) => form.setValue('note', note)}
-              problem={problems['/note']}
-              width={360}
-            />
-          </Row>
-          <Refusal words={filling.refusal || (problems['/marks'] ?? '')} />
-          <Row gap={8}>
-            <Button look="primary" type="submit" isBusy={filling.isSending}>
-              {t('Keep the test')}
-            </Button>
-            <Button
-              onClick={() => {
-                filling.startAgain();
-                onGiveUp();
-              }}
-            >
-              {t('Give it up')}
-            </Button>
-          </Row>
+          <CheckFoot
+            by={values.by}
+            note={values.note}
+            onBy={(by) => form.setValue('by', by)}
+            onNote={(note) => form.setValue('note', note)}
+            problems={problems}
+            refusal={filling.refusal || (problems['/marks'] ?? '')}
+            isSending={filling.isSending}
+            words={t('Keep the test')}
+            onGiveUp={() => {
+              filling.startAgain();
+              onGiveUp();
+            }}
+          />
         </Stack>
       </Form>
     </Panel>

@@ -17,7 +17,6 @@ import {
   NumberField,
   Panel,
   QuantityField,
-  Refusal,
   Row,
   SelectField,
   Stack,
@@ -25,6 +24,7 @@ import {
   useNow,
 } from '../../../ui/index.ts';
 import { rich, t } from '../../../words/index.ts';
+import { CheckFoot } from '../CheckFoot.tsx';
 import { spotName } from './spotName.ts';
 
 /** What is being written: a reading may still be missing. */
@@ -111,36 +111,20 @@ export function SurveyForm({ press, newest, who, send, onSent, onGiveUp }: Props
               return pasted.ok ? '' : pasted.problem;
             }}
           />
-          <Row gap={12} align="start">
-            <TextField
-              label={t('Who')}
-              value={form.watch('by')}
-              onChange={(by) => form.setValue('by', by)}
-              problem={problems['/by']}
-              width={160}
-            />
-            <TextField
-              label={t('Note')}
-              value={form.watch('note')}
-              onChange={(note) => form.setValue('note', note)}
-              problem={problems['/note']}
-              width={360}
-            />
-          </Row>
-          <Refusal words={filling.refusal || (problems['/readings'] ?? '')} />
-          <Row gap={8}>
-            <Button look="primary" type="submit" isBusy={filling.isSending}>
-              {t('Keep the survey, {count} of {all} spots', { count, all: readings.length })}
-            </Button>
-            <Button
-              onClick={() => {
-                filling.startAgain();
-                onGiveUp();
-              }}
-            >
-              {t('Give it up')}
-            </Button>
-          </Row>
+          <CheckFoot
+            by={form.watch('by')}
+            note={form.watch('note')}
+            onBy={(by) => form.setValue('by', by)}
+            onNote={(note) => form.setValue('note', note)}
+            problems={problems}
+            refusal={filling.refusal || (problems['/readings'] ?? '')}
+            isSending={filling.isSending}
+            words={t('Keep the survey, {count} of {all} spots', { count, all: readings.length })}
+            onGiveUp={() => {
+              filling.startAgain();
+              onGiveUp();
+            }}
+          />
         </Stack>
       </Form>
     </Panel>
