@@ -63,8 +63,10 @@ test('a press is surveyed spot by spot, what is written survives, and a route ov
   await form.getByRole('button', { name: 'Paste readings' }).click();
   const paste = form.getByLabel(/^One a line/);
   await paste.fill('67,63,138,5\n200,63,138');
-  await form.getByRole('button', { name: 'Take them in' }).click();
-  await expect(form).toContainText('set figures apart by semicolons');
+  await expect(async () => {
+    await form.getByRole('button', { name: 'Take them in' }).click(); // while what is folded out is still moving
+    await expect(form).toContainText('set figures apart by semicolons', { timeout: 3000 });
+  }).toPass();
   await expect(paste).toHaveValue(/138,5/);
   await paste.fill(Array.from({ length: 10 }, (_, i) => String(137.5 + (i % 3) / 2)).join('\n'));
   await form.getByRole('button', { name: 'Take them in' }).click();

@@ -1,7 +1,9 @@
 import { expect } from 'chai';
 import { BENCH_QUESTIONS, benchVariants } from './benchPresets.ts';
 import type { BenchName, BenchQuestion } from './benchPresets.ts';
-import { heatOfStack } from './benchStack.ts';
+import { heatOfStack, placesIn, stackOf } from './benchStack.ts';
+import { TEE, inHeat, pressing, room, transferOn } from './fixtures/pressings.ts';
+import { heatOperation } from './heatOperation.ts';
 
 /** What each question comes to, by the name of its stacks. */
 const answers = (question: BenchQuestion): Map<BenchName, ReturnType<typeof heatOfStack>> =>
@@ -31,6 +33,24 @@ describe('a stack on the bench', () => {
       expect(names.length).to.be.within(2, 4);
       expect(new Set(names).size).to.equal(names.length);
     }
+  });
+
+  it('is taken from an operation as it lies under the plate, and comes to the same', () => {
+    const burst = { tempC: 155, forS: 8, layers: transferOn([TEE]) };
+    const operation = pressing([burst, burst], 6);
+    const stack = stackOf(operation, 'parked');
+    expect(stack).to.deep.include({ plateC: 155, dwellS: 8, closings: 2, openS: 6, kPa: 35 });
+    if (stack === null) throw new Error('no stack');
+    const pressed = heatOperation(inHeat(operation), room());
+    expect(heatOfStack(stack).doses['bond@glue']).to.be.closeTo(pressed?.doses['bond@glue'] ?? NaN, 0.02);
+    const held = pressing([{ ...burst, press: { over: 'hover', gapMm: 8, kPa: 0 } }]);
+    expect(stackOf(held, 'parked')).to.equal(null);
+  });
+
+  it('says where a sensor can lie in it', () => {
+    const [first] = benchVariants('sheet');
+    expect(placesIn(first.stack)).to.include.members(['glue', 'ink', 'face', 'back']);
+    expect(placesIn(first.stack)).not.to.include('stiffener');
   });
 
   it('needs a layer', () => {

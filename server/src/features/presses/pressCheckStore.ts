@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { PressCheckInputs, PressCheckKind } from '@saltflat/contract';
+import { Op, col, fn } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { CheckRow } from '../../db/models/index.ts';
 
@@ -28,7 +29,14 @@ export class PressCheckStore {
 
   /** Tells the newest check of a kind by machine. */
   async newest(): Promise<<K extends PressCheckKind>(machineId: string, kind: K) => KeptCheck<K> | null> {
-    const rows = await this.db.models.pressChecks.findAll({ order: [['number', 'asc']], raw: true }); // prettier-ignore
+    const { pressChecks } = this.db.models;
+    const heads = await pressChecks.findAll({
+      attributes: ['machineId', 'kind', [fn('max', col('number')), 'number']],
+      group: ['machineId', 'kind'],
+      raw: true,
+    });
+    const named = heads.map(({ machineId, kind, number }) => ({ machineId, kind, number }));
+    const rows = named.length > 0 ? await pressChecks.findAll({ where: { [Op.or]: named }, raw: true }) : [];
     const last = new Map(rows.map((row) => [`${row.machineId}/${row.kind}`, row]));
     return (machineId, kind) => {
       const row = last.get(`${machineId}/${kind}`);

@@ -17,7 +17,7 @@ import type { Logged, SensorPlace } from './calibrationDraft.ts';
 import { PLACES } from './placeWords.ts';
 
 /** A log of a press cycle is a few kilobytes: what is longer is something else. */
-const MOST_BYTES = 2_000_000;
+const MOST_BYTES = 500_000;
 
 interface Props {
   logged: Logged | null;
@@ -47,7 +47,7 @@ export function LoggerPart({ logged, places, onChange }: Props) {
   const takeFile = async (file: File): Promise<void> => {
     if (file.size > MOST_BYTES)
       setProblem(
-        t('“{name}” is larger than 2 MB: a log of one press cycle is needed, not of a day.', {
+        t('“{name}” is larger than 500 kB: a log of one press cycle is needed, not of a day.', {
           name: file.name,
         }),
       );
