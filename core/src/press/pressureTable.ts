@@ -1,3 +1,4 @@
+import { PARAMETERS } from '../heat/index.ts';
 import type { KnownParameters } from '../heat/index.ts';
 
 /** How a sheet of paper between plate and pad feels at a pull of the hand. */
@@ -146,17 +147,18 @@ function rising(table: readonly PressureMark[]): PressureMark[] {
   return pools.flatMap((pool) => pool.map(({ mark }) => pooled(mark, pool)));
 }
 
-/** What is assumed of a pressure nobody tested is no wider after a test by feel. */
-const UNTESTED = { low: 0.7, high: 1.4 };
-
-/** How far the pressure may be from what a route states, for the model, by a press's own table. */
+/**
+ * How far the pressure may be from what a route states, for the model, by a press's own table. A test by feel makes it no wider
+ * than what is assumed where nobody tested.
+ */
 export function pressureKnown(marks: readonly PressureMark[]): KnownParameters {
+  const untested = PARAMETERS.pressure;
   const shares = (side: 'low' | 'high'): number[] => marks.map((own) => own[side] / own.kPa);
   return {
     pressure: {
       usual: 1,
-      low: Math.max(UNTESTED.low, Math.min(...shares('low'))),
-      high: Math.min(UNTESTED.high, Math.max(...shares('high'))),
+      low: Math.max(untested.low, Math.min(...shares('low'))),
+      high: Math.min(untested.high, Math.max(...shares('high'))),
     },
   };
 }

@@ -1,6 +1,6 @@
 import type { Calibration, CalibrationInput, PressPlate } from '@saltflat/contract';
 import { benchVariants, placesIn } from '@saltflat/core/heat';
-import type { BenchStack, ProbeName } from '@saltflat/core/heat';
+import type { BenchStack } from '@saltflat/core/heat';
 import { useMemo } from 'react';
 import { formatQuantity } from '@saltflat/core/units';
 import { useUnits } from '../../../units/writingSlice.ts';
@@ -79,7 +79,7 @@ export function CalibrationForm({ press, newest, plateOffsetC, who, send, onSent
   const stackProblems = problemsOf(values.stack);
   const isSound = Object.keys(stackProblems).length === 0;
   const places = useMemo(() => placesIn(values.stack), [values.stack]);
-  const found = useCalibrated(isSound ? measuredOf(within(values, places)) : null);
+  const found = useCalibrated(isSound ? measuredOf(values) : null);
   return (
     <Panel title={t('Calibration of {name}', { name: press.name })} pad="12px 16px 16px">
       <Form label={t('Calibration')} onSubmit={filling.submit}>
@@ -141,16 +141,6 @@ export function CalibrationForm({ press, newest, plateOffsetC, who, send, onSent
     </Panel>
   );
 }
-
-/** Sensors and strips that lie where the stack, as it was changed since, has nothing are left out of what is shown. */
-const within = (values: CalibrationValues, places: readonly ProbeName[]): CalibrationValues => ({
-  ...values,
-  logged: values.logged && {
-    ...values.logged,
-    channels: values.logged.channels.filter(({ at }) => at !== 'none' && places.includes(at)),
-  },
-  strips: values.strips.filter(({ at }) => places.includes(at)),
-});
 
 interface StackPartProps {
   values: CalibrationValues;

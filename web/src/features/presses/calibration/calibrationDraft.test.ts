@@ -41,6 +41,13 @@ describe('what is sent of a calibration', () => {
     expect(samples.at(-1)?.atS).to.be.closeTo(45, 0.5); // half a minute after it opened
   });
 
+  it('is not what lay where the stack, as it was changed since, has nothing', () => {
+    const layers = bare.stack.layers.filter(({ material }) => material === 'cotton-jersey');
+    const strips = [{ at: 'face' as const, highestC: 140 }];
+    const changed = measuredOf({ ...values, stack: { ...bare.stack, layers }, strips });
+    expect(changed).to.deep.include({ channels: [], strips });
+  });
+
   it('leaves out what is not filled in, but not half of a recipe, which the check refuses', () => {
     expect(measuredOf(values)?.recipes).to.have.length(1);
     expect(documentOf(values)).to.deep.include({ strips: [], recipes: values.recipes, note: '', by: 'Ada' });

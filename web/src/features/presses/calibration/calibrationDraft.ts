@@ -1,4 +1,5 @@
 import type { CalibrationInput } from '@saltflat/contract';
+import { placesIn } from '@saltflat/core/heat';
 import type { BenchStack, LoggedCycle, ProbeName } from '@saltflat/core/heat';
 
 /** Where a sensor lay; `none` for one that is not to count. */
@@ -45,7 +46,7 @@ export const documentOf = (values: CalibrationValues): unknown => ({
   stack: values.stack,
   plateOffsetC: values.plateOffsetC,
   channels: channelsOf(values),
-  strips: values.strips.filter(({ highestC }) => highestC !== null),
+  strips: stripsOf(values).filter(({ highestC }) => highestC !== null),
   recipes: values.recipes.filter(
     ({ plateC, dwellS, kPa }) => plateC !== null || dwellS !== null || kPa !== null,
   ),
@@ -53,17 +54,25 @@ export const documentOf = (values: CalibrationValues): unknown => ({
   by: values.by.trim(),
 });
 
+/** Sensors and strips that lay where the stack, as it was changed since, has nothing do not count. */
 const channelsOf = ({ logged, stack }: CalibrationValues): CalibrationInput['channels'] =>
   (logged?.channels ?? []).flatMap(({ name, at, samples }) =>
-    at === 'none' ? [] : [{ name, at, samples: samplesSent(samples, logged?.closedAtS ?? 0, stack) }],
+    at === 'none' || !placesIn(stack).includes(at)
+      ? []
+      : [{ name, at, samples: samplesSent(samples, logged?.closedAtS ?? 0, stack) }],
   );
+
+const stripsOf = ({ strips, stack }: CalibrationValues): CalibrationValues['strips'] =>
+  strips.filter(({ at }) => placesIn(stack).includes(at));
 
 type Measured = Pick<CalibrationInput, 'stack' | 'plateOffsetC' | 'channels' | 'strips' | 'recipes'>;
 
 /** As far as it is written, for what it comes to beside it; `null` where there is nothing yet. */
 export function measuredOf(values: CalibrationValues): Measured | null {
   const channels = channelsOf(values);
-  const strips = values.strips.flatMap(({ at, highestC }) => (highestC === null ? [] : [{ at, highestC }]));
+  const strips = stripsOf(values).flatMap(({ at, highestC }) =>
+    highestC === null ? [] : [{ at, highestC }],
+  );
   const recipes = values.recipes.flatMap(({ plateC, dwellS, kPa, held }) =>
     plateC === null || dwellS === null || kPa === null ? [] : [{ plateC, dwellS, kPa, held }],
   );
