@@ -1,22 +1,19 @@
 import { expect, test } from '@playwright/test';
-import type { APIRequestContext, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { openLine } from './shop.ts';
 
-/** The first line of an open order of the made-up shop. */
-async function lineOf(request: APIRequestContext, code: string): Promise<string> {
-  const found = await request.get(`/api/v1/orders?search=${code}&state=open`);
-  const { items } = (await found.json()) as { items: { id: string }[] };
-  const order = await request.get(`/api/v1/orders/${items[0]?.id ?? ''}`);
-  const { lines } = (await order.json()) as { lines: { id: string }[] };
-  return lines[0]?.id ?? '';
-}
+const openRoute = async (page: Page, code: string): Promise<void> => {
+  const { lineId } = await openLine(page.request, code);
+  await page.goto(`/route/${lineId}`);
+};
 const doses = (page: Page) => page.getByRole('region', { name: 'What the heat does' });
 const asking = (page: Page) => page.getByRole('region', { name: 'Ask the model' });
 
 test('a polyester line is too cool for its dwell by the model: what would do is solved for, tried and kept', async ({
   page,
 }) => {
-  await page.goto(`/route/${await lineOf(page.request, 'K-222')}`);
+  await openRoute(page, 'K-222');
   const bond = doses(page).getByRole('listitem').filter({ hasText: 'Bond' });
   await expect(bond).toContainText(/[\d.]+ to [\d.]+ of 1 needed/); // a band, never a lone figure
   await expect(bond).toContainText('not so');
@@ -63,7 +60,7 @@ test('a polyester line is too cool for its dwell by the model: what would do is 
 test('the transfer’s glue of a patch on a cap gets heat from its tack and from the cap press, added up', async ({
   page,
 }) => {
-  await page.goto(`/route/${await lineOf(page.request, 'K-221')}`);
+  await openRoute(page, 'K-221');
   const bond = doses(page).getByRole('listitem').filter({ hasText: 'Bond' });
   await expect(bond).toHaveCount(2); // the transfer’s, and the one under the patch
   await expect(doses(page)).toContainText('Custom says a thick mat doubles the dwell.');
@@ -77,7 +74,7 @@ test('the transfer’s glue of a patch on a cap gets heat from its tack and from
 });
 
 test('a margin that is none is asked for again, and nothing else is lost', async ({ page }) => {
-  await page.goto(`/route/${await lineOf(page.request, 'K-212')}`);
+  await openRoute(page, 'K-212');
   const ask = asking(page);
   await ask.getByLabel('Look for').selectOption({ label: 'Coolest plate' });
   await ask.getByLabel('Margin').fill('0.5');

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
-import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { openLine } from './shop.ts';
 
 /** Colours are the same at any width and in any units: they are looked at once a place, which takes most of the time. */
 const COLOURS = ['color-contrast'];
@@ -12,22 +12,11 @@ const SIZES = [
   [1280, 800],
 ] as const;
 
-const openLine = async (page: Page): Promise<{ orderId: string; lineId: string }> => {
-  const { items } = (await (
-    await page.request.get('/api/v1/orders?search=Night+Flight&state=open')
-  ).json()) as { items: { id: string }[] };
-  const orderId = items[0]?.id ?? '';
-  const { lines } = (await (await page.request.get(`/api/v1/orders/${orderId}`)).json()) as {
-    lines: { id: string }[];
-  };
-  return { orderId, lineId: lines[0]?.id ?? '' };
-};
-
 test('axe finds nothing on any place, on a phone, a screen and a wide one, in either units', async ({
   page,
 }) => {
   test.slow();
-  const { orderId, lineId } = await openLine(page);
+  const { orderId, lineId } = await openLine(page.request, 'Night Flight');
   const places: [path: string, ready: string][] = [
     ['/orders', 'New order'],
     [`/orders/${orderId}`, 'Print it as it is'],
@@ -109,7 +98,7 @@ test('a refusal keeps what was typed and says what would be right', async ({ pag
 });
 
 test('units switch everywhere at once and are remembered', async ({ page }) => {
-  const { lineId } = await openLine(page);
+  const { lineId } = await openLine(page.request, 'Night Flight');
   await page.goto(`/route/${lineId}`);
   await expect(page.locator('#operation-cure').getByText('165 °C')).toBeVisible();
   await page.getByRole('button', { name: /^Units/ }).click();

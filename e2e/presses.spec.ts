@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { openLine } from './shop.ts';
 
 const openPress = async (page: Page, name: RegExp): Promise<void> => {
   await page.goto('/presses');
@@ -26,13 +27,9 @@ test('the presses say what is known of them: a cold corner, a survey that is due
 
 /** The page of K-212's route, and its part about heat. */
 async function kiteRoute(page: Page) {
-  const { items } = (await (await page.request.get('/api/v1/orders?search=K-212&state=open')).json()) as {
-    items: { id: string }[];
-  };
-  const order = await page.request.get(`/api/v1/orders/${items[0]?.id ?? ''}`);
-  const [line] = ((await order.json()) as { lines: { id: string }[] }).lines;
+  const { lineId } = await openLine(page.request, 'K-212');
   return {
-    address: `/route/${line?.id ?? ''}`,
+    address: `/route/${lineId}`,
     heat: page.getByRole('region', { name: 'What the heat does' }),
   };
 }

@@ -198,3 +198,16 @@ async function startShown(page: Page, title: string): Promise<string[]> {
     .not.toBeNull();
   return started ?? [];
 }
+
+/** An open order of the made-up shop, found by what stands in it, and its first line. */
+export async function openLine(
+  request: APIRequestContext,
+  search: string,
+): Promise<{ orderId: string; lineId: string }> {
+  const found = await request.get(`/api/v1/orders?search=${encodeURIComponent(search)}&state=open`);
+  const { items } = (await found.json()) as { items: { id: string }[] };
+  const orderId = items[0]?.id ?? '';
+  const order = await request.get(`/api/v1/orders/${orderId}`);
+  const { lines } = (await order.json()) as { lines: { id: string }[] };
+  return { orderId, lineId: lines[0]?.id ?? '' };
+}

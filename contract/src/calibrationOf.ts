@@ -1,6 +1,12 @@
 import type { PressCalibration } from '@saltflat/core/heat';
 import type { CalibrationInput } from './pressChecks.ts';
 
+/** What is measured in a calibration, without who and why. */
+export type CalibrationMeasured = Pick<
+  CalibrationInput,
+  'stack' | 'plateOffsetC' | 'channels' | 'strips' | 'recipes'
+>;
+
 /** A calibration as the model works it out. */
 export const calibrationOf = ({
   stack,
@@ -8,7 +14,4 @@ export const calibrationOf = ({
   channels,
   strips,
   recipes,
-}: Pick<
-  CalibrationInput,
-  'stack' | 'plateOffsetC' | 'channels' | 'strips' | 'recipes'
->): PressCalibration => ({ stack, plateOffsetC, cycle: { channels, strips }, recipes });
+}: CalibrationMeasured): PressCalibration => ({ stack, plateOffsetC, cycle: { channels, strips }, recipes });

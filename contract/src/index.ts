@@ -162,5 +162,6 @@ export {
   SurveyInput,
 } from './pressChecks.ts';
 export { calibrationOf } from './calibrationOf.ts';
+export type { CalibrationMeasured } from './calibrationOf.ts';
 export type { PressCheckInputs, PressCheckKind } from './pressChecks.ts';
 export { BenchNote, BenchNoteInput } from './benchNotes.ts';

@@ -75,11 +75,7 @@ export function createServices(needs: Needs) {
   const runs = createRuns(needs, ground);
   const shop = createShop(needs, ground);
   const findLine = (lineId: string) => orders.getLine(lineId);
-  const follow = (write: (tx: Tx) => Promise<void>) =>
-    shop.shop.change(async (tx) => {
-      await write(tx);
-      return { id: null, version: null };
-    });
+  const follow = followingBy(shop.shop);
   const weighings = new WeighingService({
     weighings: ground.weighingStore,
     catalogue,
@@ -124,6 +120,18 @@ export function createServices(needs: Needs) {
     ...createPapers(needs, { orders, routes: routing.routes, artworks, catalogue }),
   };
 }
+
+/** Writes what routes go by, and has those nobody has begun follow. */
+const followingBy =
+  (shop: Pick<ShopService, 'change'>) =>
+  async <T>(write: (tx: Tx) => Promise<T>): Promise<T> => {
+    let written!: T; // by the change, which ends otherwise in an error
+    await shop.change(async (tx) => {
+      written = await write(tx);
+      return { id: null, version: null };
+    });
+    return written;
+  };
 
 /** What all others stand on: lines' states, artworks, the catalogue. */
 function createGround({ db, queue, pictures, core, now }: Needs) {

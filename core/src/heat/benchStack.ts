@@ -32,6 +32,19 @@ export interface BenchStack {
   coolsOn: Afterwards['on'];
 }
 
+/** What a press and its stack can be, lowest and highest: all else is a slip. */
+export const STACK_SPANS = {
+  plateC: [40, 230],
+  lowerC: [20, 180],
+  kPa: [1, 200],
+  gapMm: [0, 60],
+  dwellS: [1, 900],
+  closings: [1, 12],
+  openS: [1, 600],
+} as const;
+/** Of one layer, more than 0; and of the water in it, from 0. */
+export const LAYER_MOST = { dMm: 20, waterGM2: 500 } as const;
+
 const BENCH_PRESS = { id: 'bench', name: 'bench' };
 const COOLED_S = 60;
 const PADS = { 'sponge-pad': 9, 'solid-pad': 3 } as const;

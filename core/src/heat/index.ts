@@ -34,5 +34,5 @@ export { closedAtS, readLogger } from './readLogger.ts';
 export type { LoggedCycle, ReadLogger } from './readLogger.ts';
 export { BENCH_QUESTIONS, benchVariants } from './benchPresets.ts';
 export type { BenchName, BenchQuestion, BenchVariant } from './benchPresets.ts';
-export { heatOfStack, placesIn, stackOf } from './benchStack.ts';
+export { LAYER_MOST, STACK_SPANS, heatOfStack, placesIn, stackOf } from './benchStack.ts';
 export type { BenchStack } from './benchStack.ts';

@@ -8,7 +8,7 @@ export { platesRead, surveyDueMs } from './platesRead.ts';
 export type { PlatesRead, SurveyReadings } from './platesRead.ts';
 export { COLD_UNDER_K, centred, pressKnown } from './knownPress.ts';
 export type { MeasuredPress, PressUnderPrint } from './knownPress.ts';
-export { FELT_KPA, TESTED_BY, pressureTable } from './pressureTable.ts';
+export { TESTED_BY, pressureTable, testedMarks } from './pressureTable.ts';
 export type { PressureMark, PressureRefusal, PressureTest, TestedBy, TestedMark } from './pressureTable.ts';
 export { readPasted } from './readNumbers.ts';
 export type { PastedReadings } from './readNumbers.ts';

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { FELT_KPA, pressureKnown, pressureTable } from './pressureTable.ts';
 import type { PressureTest, TestedMark } from './pressureTable.ts';
 
-const PLATE_MM2 = 400 * 500;
+const PLATE = { widthMm: 400, heightMm: 500 };
 const STRIP = { widthMm: 20, lengthMm: 100, underKg: 5, pulledKg: 3 };
 
 const asked = (marks: TestedMark[], own: Partial<PressureTest> = {}): PressureTest => ({
@@ -13,7 +13,7 @@ const asked = (marks: TestedMark[], own: Partial<PressureTest> = {}): PressureTe
   ...own,
 });
 function table(test: PressureTest) {
-  const found = pressureTable(test, PLATE_MM2);
+  const found = pressureTable(test, PLATE);
   if (!found.ok) throw new Error(found.why);
   return found.marks;
 }
@@ -51,7 +51,7 @@ describe('the pressures of a press’s own marks', () => {
           { mark: 4, by: 'gauge', value: 40 },
           { mark: 6, by: 'gauge', value: to },
         ]),
-        PLATE_MM2,
+        PLATE,
       );
     const near = fall(38);
     expect(near.ok && near.marks.map(({ kPa }) => kPa)).to.deep.equal([39, 39]);
@@ -59,7 +59,7 @@ describe('the pressures of a press’s own marks', () => {
   });
 
   it('need to know the strip and the cylinders', () => {
-    const of = (own: Omit<TestedMark, 'mark'>) => pressureTable(asked([{ mark: 1, ...own }]), PLATE_MM2);
+    const of = (own: Omit<TestedMark, 'mark'>) => pressureTable(asked([{ mark: 1, ...own }]), PLATE);
     expect(of({ by: 'strip', value: 2 })).to.deep.equal({ ok: false, why: 'no-strip', mark: 1 });
     expect(of({ by: 'air', value: 2 })).to.deep.equal({ ok: false, why: 'no-cylinders', mark: 1 });
     expect(of({ by: 'gauge', value: null })).to.deep.equal({ ok: false, why: 'no-value', mark: 1 });
@@ -73,7 +73,7 @@ describe('the pressures of a press’s own marks', () => {
     });
     fc.assert(
       fc.property(fc.array(own, { minLength: 1, maxLength: 12 }), (marks) => {
-        const found = pressureTable(asked(marks), PLATE_MM2);
+        const found = pressureTable(asked(marks), PLATE);
         if (!found.ok) return;
         for (const [i, { mark, kPa, low, high }] of found.marks.entries()) {
           expect(low).to.be.below(kPa);

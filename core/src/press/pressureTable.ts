@@ -1,5 +1,6 @@
 import { PARAMETERS } from '../heat/index.ts';
 import type { KnownParameters } from '../heat/index.ts';
+import type { PlateSize } from './spots.ts';
 
 /** How a sheet of paper between plate and pad feels at a pull of the hand. */
 type Felt = 'slides' | 'drags' | 'holds';
@@ -55,13 +56,12 @@ const MM2_PER_M2 = 1e6;
  * A strip slides when the pull overcomes friction at both its faces, F = 2μN. Pulled from under a known weight first, the
  * friction drops out: p = (F/F₀)·W·g/(w·l). Air gives p = n·π d²/4 · p_air / A over the plate's area.
  *
- * @param plateMm2 area of the plate, mm²
  * @returns marks in order, one each; or why there are none: pressure that falls where the mark rises by more than the tests can
  *   be off is a slip
  */
 export function pressureTable(
   { marks, strip, cylinders }: PressureTest,
-  plateMm2: number,
+  { widthMm, heightMm }: PlateSize,
 ): { ok: true; marks: PressureMark[] } | ({ ok: false } & PressureRefusal) {
   const found: PressureMark[] = [];
   for (const { mark, by, value } of marks) {
@@ -75,7 +75,7 @@ export function pressureTable(
     if (by === 'air' && cylinders === null) return { ok: false, why: 'no-cylinders', mark };
     const kPa = {
       strip: () => stripKPa(strip, value),
-      air: () => airKPa(cylinders, value, plateMm2),
+      air: () => airKPa(cylinders, value, widthMm * heightMm),
       gauge: () => value,
     }[by]();
     found.push({ mark, kPa, low: kPa * (1 - WITHIN[by]), high: kPa * (1 + WITHIN[by]) });
@@ -94,6 +94,12 @@ export function pressureTable(
       };
   }
   return { ok: true, marks: rising(table) };
+}
+
+/** The same where only a table is of use; `null` where there is none. */
+export function testedMarks(test: PressureTest | null, plate: PlateSize): PressureMark[] | null {
+  const found = test && pressureTable(test, plate);
+  return found?.ok === true ? found.marks : null;
 }
 
 const isFelt = (by: TestedBy): by is Felt => by in FELT_KPA;

@@ -265,8 +265,8 @@ function CalibrationPart({ press, views }: PartOfPress) {
   const [add] = useAddCalibrationMutation();
   const who = usePerson();
   const survey = checks?.find(({ machineId }) => machineId === press.id)?.survey ?? null;
-  const offsetC = useMiddleOffset(press, survey);
-  if (!calibrations || !checks || offsetC === null) return <Unread error={error} onRetry={refetch} />;
+  const offsetC = useMiddleOffset(press, measuring.isMeasuring ? survey : null); // read for the form alone
+  if (!calibrations || !checks) return <Unread error={error} onRetry={refetch} />;
   return (
     <Part
       views={views}
@@ -274,15 +274,19 @@ function CalibrationPart({ press, views }: PartOfPress) {
       words={t('Calibrate this press')}
       onBegin={measuring.begin}
       form={
-        <CalibrationForm
-          press={press}
-          newest={calibrations[0]?.number ?? 0}
-          plateOffsetC={offsetC}
-          who={who}
-          send={(input) => add({ machineId: press.id, input })}
-          onSent={measuring.done}
-          onGiveUp={measuring.giveUp}
-        />
+        offsetC === null ? (
+          <Loading what={t('the survey of its plate')} />
+        ) : (
+          <CalibrationForm
+            press={press}
+            newest={calibrations[0]?.number ?? 0}
+            plateOffsetC={offsetC}
+            who={who}
+            send={(input) => add({ machineId: press.id, input })}
+            onSent={measuring.done}
+            onGiveUp={measuring.giveUp}
+          />
+        )
       }
     >
       <CalibrationView press={press} calibrations={calibrations} shown={shown} onShow={show} />

@@ -13,7 +13,7 @@ interface Needs {
   findLine: (lineId: string) => Promise<{ line: OrderLine }>;
   printFigures: (lineId: string, print: string) => Promise<ArtFigures>;
   /** Writes, and has the routes not run yet follow what was learnt. */
-  follow: (write: (tx: Tx) => Promise<void>) => Promise<unknown>;
+  follow: <T>(write: (tx: Tx) => Promise<T>) => Promise<T>;
   now: () => number;
 }
 

@@ -22,7 +22,7 @@ interface Needs {
   /** Takes a fifth of a second: worked out beside the thread that answers. */
   calibrate: (input: CalibrationInput) => Promise<Calibrated>;
   /** Writes, and has the routes of lines nobody has begun follow. */
-  follow: (write: (tx: Tx) => Promise<void>) => Promise<unknown>;
+  follow: <T>(write: (tx: Tx) => Promise<T>) => Promise<T>;
   now: () => number;
 }
 
@@ -64,18 +64,14 @@ export class PressCheckService {
   /** @throws DomainError where the marks give no table */
   async addPressure(machineId: string, input: PressureTestInput): Promise<KeptCheck<'pressure'>> {
     const { plate } = await this.pressNamed(machineId);
-    const found = pressureTable(input, plate.widthMm * plate.heightMm);
+    const found = pressureTable(input, plate);
     if (!found.ok) {
       const at = input.marks.findIndex(({ mark }) => mark === found.mark);
       throw refused(`/marks/${at}/value`, inWords(pressureRefused(found)));
     }
     const { store, follow, now } = this.needs;
-    let kept: KeptCheck<'pressure'> | null = null;
-    await follow(async (tx) => {
-      kept = await store.add({ machineId, kind: 'pressure', input, at: new Date(now()) }, tx); // marks of gauges stand in routes
-    });
-    if (kept === null) throw new Error('a test was neither kept nor refused');
-    return kept;
+    // marks of gauges stand in routes
+    return follow((tx) => store.add({ machineId, kind: 'pressure', input, at: new Date(now()) }, tx));
   }
 
   /** @throws DomainError where it tells nothing that can be used, or a sensor lies where nothing is */

@@ -1,7 +1,7 @@
 import { pressPlates } from '@saltflat/contract';
 import type { CalibrationInput, KnownPresses, Machine, SurveyInput } from '@saltflat/contract';
 import type { Calibrated } from '@saltflat/core/heat';
-import { centred, pressKnown, pressureTable } from '@saltflat/core/press';
+import { centred, pressKnown, testedMarks } from '@saltflat/core/press';
 import type { PlateSize, PlatesRead } from '@saltflat/core/press';
 import { Memory } from '../../memory.ts';
 import type { PressCheckStore } from './pressCheckStore.ts';
@@ -31,8 +31,7 @@ export class PressKnowledge {
       const pressure = newest(id, 'pressure');
       const calibration = newest(id, 'calibration');
       if (survey === null && pressure === null && calibration === null) continue;
-      const table = pressure && pressureTable(pressure.input, plate.widthMm * plate.heightMm);
-      const marks = table?.ok === true ? table.marks : null;
+      const marks = testedMarks(pressure?.input ?? null, plate);
       const found = pressKnown(
         {
           survey: survey && {

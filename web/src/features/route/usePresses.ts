@@ -1,6 +1,6 @@
 import { calibrationOf } from '@saltflat/contract/calibrationOf';
 import type { PressChecks, PressPlate } from '@saltflat/contract';
-import { centred, pressureTable } from '@saltflat/core/press';
+import { centred, testedMarks } from '@saltflat/core/press';
 import type { PlateSize, PressUnderPrint } from '@saltflat/core/press';
 import { useEffect, useMemo, useState } from 'react';
 import { heatTasks } from '../../worker/heatClient.ts';
@@ -32,12 +32,11 @@ export function usePresses(
         ? checks.flatMap(({ machineId, survey, pressure, calibration }) => {
             const plate = plates.find(({ id }) => id === machineId)?.plate;
             if (!plate || (survey ?? pressure ?? calibration) === null) return [];
-            const table = pressure && pressureTable(pressure.input, plate.widthMm * plate.heightMm);
             return [
               {
                 machineId,
                 survey: survey && { ...survey.input, surveyedOn: survey.at },
-                pressure: table?.ok === true ? table.marks : null,
+                pressure: testedMarks(pressure?.input ?? null, plate),
                 calibration: calibration && {
                   calibratedOn: calibration.at,
                   measured: calibrationOf(calibration.input),

@@ -1,23 +1,14 @@
+import { LAYER_MOST, STACK_SPANS } from '@saltflat/core/heat';
 import type { BenchStack } from '@saltflat/core/heat';
 import { t } from '../../../words/index.ts';
 
-/** Spans of what a press and its stack can be. */
-const SPANS = {
-  plateC: [40, 230],
-  lowerC: [20, 180],
-  kPa: [1, 200],
-  gapMm: [0, 60],
-  dwellS: [1, 900],
-  closings: [1, 12],
-  openS: [1, 600],
-} as const;
-export type BenchField = keyof typeof SPANS | 'layers' | `layer ${number}` | `water ${number}`;
+export type BenchField = keyof typeof STACK_SPANS | 'layers' | `layer ${number}` | `water ${number}`;
 
 /** What of a stack cannot be, by field, with what would be right. */
 export function problemsOf(stack: BenchStack): Partial<Record<BenchField, string>> {
   const problems: Partial<Record<BenchField, string>> = {};
-  for (const [field, [min, max]] of Object.entries(SPANS) as [
-    keyof typeof SPANS,
+  for (const [field, [min, max]] of Object.entries(STACK_SPANS) as [
+    keyof typeof STACK_SPANS,
     readonly [number, number],
   ][]) {
     const value = stack[field];
@@ -27,9 +18,13 @@ export function problemsOf(stack: BenchStack): Partial<Record<BenchField, string
   if (!Number.isInteger(stack.closings)) problems.closings = t('A whole number.');
   if (stack.layers.length === 0) problems.layers = t('A stack needs a layer at least.');
   stack.layers.forEach(({ dMm, waterGM2 }, i) => {
-    if (!(dMm > 0 && dMm <= 20))
-      problems[`layer ${i}`] = t('More than 0 and up to 20 mm, not {dMm}.', { dMm });
-    if (!(waterGM2 >= 0 && waterGM2 <= 500)) problems[`water ${i}`] = t('From 0 to 500 g/m².');
+    if (!(dMm > 0 && dMm <= LAYER_MOST.dMm))
+      problems[`layer ${i}`] = t('More than 0 and up to {most} mm, not {dMm}.', {
+        most: LAYER_MOST.dMm,
+        dMm,
+      });
+    if (!(waterGM2 >= 0 && waterGM2 <= LAYER_MOST.waterGM2))
+      problems[`water ${i}`] = t('From 0 to {most} g/m².', { most: LAYER_MOST.waterGM2 });
   });
   return problems;
 }

@@ -1,4 +1,4 @@
-import type { CalibrationInput } from '@saltflat/contract';
+import type { CalibrationMeasured } from '@saltflat/contract';
 import { placesIn } from '@saltflat/core/heat';
 import type { BenchStack, LoggedCycle, ProbeName } from '@saltflat/core/heat';
 
@@ -55,7 +55,7 @@ export const documentOf = (values: CalibrationValues): unknown => ({
 });
 
 /** Sensors and strips that lay where the stack, as it was changed since, has nothing do not count. */
-const channelsOf = ({ logged, stack }: CalibrationValues): CalibrationInput['channels'] =>
+const channelsOf = ({ logged, stack }: CalibrationValues): CalibrationMeasured['channels'] =>
   (logged?.channels ?? []).flatMap(({ name, at, samples }) =>
     at === 'none' || !placesIn(stack).includes(at)
       ? []
@@ -65,10 +65,8 @@ const channelsOf = ({ logged, stack }: CalibrationValues): CalibrationInput['cha
 const stripsOf = ({ strips, stack }: CalibrationValues): CalibrationValues['strips'] =>
   strips.filter(({ at }) => placesIn(stack).includes(at));
 
-type Measured = Pick<CalibrationInput, 'stack' | 'plateOffsetC' | 'channels' | 'strips' | 'recipes'>;
-
 /** As far as it is written, for what it comes to beside it; `null` where there is nothing yet. */
-export function measuredOf(values: CalibrationValues): Measured | null {
+export function measuredOf(values: CalibrationValues): CalibrationMeasured | null {
   const channels = channelsOf(values);
   const strips = stripsOf(values).flatMap(({ at, highestC }) =>
     highestC === null ? [] : [{ at, highestC }],

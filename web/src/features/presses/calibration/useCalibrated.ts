@@ -1,13 +1,11 @@
 import { calibrationOf } from '@saltflat/contract/calibrationOf';
-import type { CalibrationInput } from '@saltflat/contract';
+import type { CalibrationMeasured } from '@saltflat/contract';
 import type { Calibrated } from '@saltflat/core/heat';
 import { heatTasks } from '../../../worker/heatClient.ts';
 import { useAnswer } from '../../../worker/useAnswer.ts';
 
-type Measured = Pick<CalibrationInput, 'stack' | 'plateOffsetC' | 'channels' | 'strips' | 'recipes'>;
-
 /** What measurements come to, worked out in the heat thread; `null` while it is, and where there is nothing to work out. */
-export function useCalibrated(measured: Measured | null): Calibrated | null {
+export function useCalibrated(measured: CalibrationMeasured | null): Calibrated | null {
   const asked = measured === null ? '' : JSON.stringify(calibrationOf(measured));
   const found = useAnswer<{ asked: string; calibrated: Calibrated | null }>(
     async () => ({

@@ -44,11 +44,15 @@ const CYLINDERS: { key: keyof PressureValues['cylinders']; label: string }[] = [
 
 const usesOf = (values: PressureValues, by: TestedBy): boolean => values.marks.some((own) => own.by === by);
 
+/** A mark as it is sent: paper has no figure, whatever stood there before. */
+const markSent = <M extends PressureValues['marks'][number]>({ value, ...own }: M) => ({
+  ...own,
+  value: TESTS[own.by].unit === null ? null : value,
+});
+
 /** Rows in which nothing stands are not sent, nor is what no mark was tested with. */
 const documentOf = (values: PressureValues): object => ({
-  marks: values.marks
-    .filter(({ mark, value }) => mark !== null || value !== null)
-    .map(({ mark, by, value }) => ({ mark, by, value: TESTS[by].unit === null ? null : value })),
+  marks: values.marks.filter(({ mark, value }) => mark !== null || value !== null).map(markSent),
   strip: usesOf(values, 'strip') ? values.strip : null,
   cylinders: usesOf(values, 'air') ? values.cylinders : null,
   note: values.note.trim(),
@@ -60,10 +64,10 @@ const isWhole = (own: object): boolean => Object.values(own).every((value) => va
 
 /** The test as far as it is written, for the table beside it; `null` where too little is. */
 function testedOf(values: PressureValues): Tested | null {
-  const marks = values.marks.flatMap(({ mark, by, value }) =>
-    mark === null || (value === null && TESTS[by].unit !== null)
+  const marks = values.marks.flatMap((own) =>
+    own.mark === null || (own.value === null && TESTS[own.by].unit !== null)
       ? []
-      : [{ mark, by, value: TESTS[by].unit === null ? null : value }],
+      : [{ ...markSent(own), mark: own.mark }],
   );
   if (marks.length === 0) return null;
   return {
@@ -250,7 +254,7 @@ function Found({ press, tested }: { press: PressPlate; tested: Tested | null }) 
   const words = useWords();
   if (tested === null)
     return <p className="muted small">{t('What the marks come to stands here once one is tested.')}</p>;
-  const found = pressureTable(tested, press.plate.widthMm * press.plate.heightMm);
+  const found = pressureTable(tested, press.plate);
   return (
     <Stack gap={6}>
       {found.ok ? (

@@ -1,5 +1,5 @@
 import type { PressPlate, PressureTest } from '@saltflat/contract';
-import { pressureTable } from '@saltflat/core/press';
+import { testedMarks } from '@saltflat/core/press';
 import type { PressureMark, PressureTest as Tested } from '@saltflat/core/press';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
@@ -27,15 +27,15 @@ export function PressureView({ press, tests, shown, onShow }: Props) {
         )}
       </Empty>
     );
-  const found = pressureTable(shown.input, press.plate.widthMm * press.plate.heightMm);
+  const marks = testedMarks(shown.input, press.plate);
   return (
     <Split columns="minmax(320px, 1fr) minmax(320px, 460px) minmax(200px, 260px)" below={1000}>
       <Panel label={t('Pressure by mark')} pad="12px 16px">
-        {found.ok && <MarksChart name={press.name} marks={found.marks} />}
+        {marks && <MarksChart name={press.name} marks={marks} />}
       </Panel>
       <Panel title={t('What the marks mean')} pad="8px 16px 12px">
         <Stack gap={8}>
-          {found.ok && <MarksTable marks={found.marks} tested={shown.input.marks} />}
+          {marks && <MarksTable marks={marks} tested={shown.input.marks} />}
           <p className="muted small">
             {t(
               'Routes say the mark for the pressure they ask for, and the model takes it to lie within these.',
