@@ -1,17 +1,27 @@
 import { mkdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { artJobOf, readArtworkJob, readHeatCase, readLineDocument, routeInputOf } from '@saltflat/contract';
+import {
+  artJobOf,
+  readArtworkJob,
+  readFilmInstance,
+  readHeatCase,
+  readLineDocument,
+  routeInputOf,
+} from '@saltflat/contract';
 import { openArt, renderPlane } from '@saltflat/core/artwork';
 import { simulate } from '@saltflat/core/conduction';
 import type { ArtAnalysis, ArtJob, Pixels, Plane } from '@saltflat/core/artwork';
 import { priceRoute } from '@saltflat/core/cost';
+import { layOutFilm } from '@saltflat/core/film';
 import { heatAdvice } from '@saltflat/core/heat';
 import { planRoute, refusalText } from '@saltflat/core/route';
 import { runTask, taskOf } from '@saltflat/core/task';
 import sharp from 'sharp';
 
-const USAGE = 'Say what to do: artwork FILE.png JOB.json [--out DIR], route LINE.json, or heat CASE.json';
+const USAGE =
+  'Say what to do: artwork FILE.png JOB.json [--out DIR], film INSTANCE.json [--seconds S] [--seed N], ' +
+  'route LINE.json, or heat CASE.json';
 
 /**
  * Runs one command line.
@@ -22,25 +32,49 @@ const USAGE = 'Say what to do: artwork FILE.png JOB.json [--out DIR], route LINE
  */
 export async function runCommand([command, ...rest]: readonly string[]): Promise<object> {
   if (command === 'artwork') {
-    const { files, out } = readArguments(rest);
-    if (files.length === 2) return artwork(files[0] ?? '', files[1] ?? '', out);
+    const { files, out } = readArguments(rest, ['out']);
+    if (files.length === 2) return artwork(files[0] ?? '', files[1] ?? '', out ?? null);
+  }
+  if (command === 'film') {
+    const { files, seconds, seed } = readArguments(rest, ['seconds', 'seed']);
+    if (files.length === 1)
+      return film(files[0] ?? '', {
+        seconds: numberOf('seconds', seconds ?? '5', { least: 0.01, most: 3600 }),
+        seed: numberOf('seed', seed ?? '1', { least: 0, most: 2 ** 31, isWhole: true }),
+      });
   }
   if (command === 'route' && rest.length === 1) return route(rest[0] ?? '');
   if (command === 'heat' && rest.length === 1) return heat(rest[0] ?? '');
   throw new Error(USAGE);
 }
 
-function readArguments(rest: readonly string[]): { files: string[]; out: string | null } {
+function readArguments<K extends string>(
+  rest: readonly string[],
+  names: readonly K[],
+): { files: string[] } & Partial<Record<K, string>> {
   try {
     const { positionals, values } = parseArgs({
       args: [...rest],
-      options: { out: { type: 'string' } },
+      options: Object.fromEntries(names.map((name) => [name, { type: 'string' as const }])),
       allowPositionals: true,
     });
-    return { files: positionals, out: values.out ?? null };
+    return { ...(values as Partial<Record<K, string>>), files: positionals };
   } catch (cause) {
     throw new Error(USAGE, { cause });
   }
+}
+
+/** @throws Error naming the option and what would be right */
+function numberOf(
+  name: string,
+  text: string,
+  { least, most, isWhole = false }: { least: number; most: number; isWhole?: boolean },
+): number {
+  const value = Number(text);
+  if (text.trim() !== '' && value >= least && value <= most && (!isWhole || Number.isInteger(value))) return value;
+  throw new Error(
+    `--${name} must be ${isWhole ? 'a whole number' : 'a number'} from ${least} to ${most}, but it is “${text}”.`,
+  );
 }
 
 /** Figures and findings of an artwork for a job; with `out`, its planes too, as PNG at the print's resolution. */
@@ -116,6 +150,29 @@ async function route(lineFile: string): Promise<object> {
 async function heat(caseFile: string): Promise<object> {
   const { timesS, probes, doses, water } = simulate(readHeatCase(await readJson(caseFile)));
   return { t: timesS, probes, doses, water };
+}
+
+/** Layout of an instance, the best that was found in the time given; what fits on no sheet is named as `unplaced`. */
+async function film(
+  instanceFile: string,
+  { seconds, seed }: { seconds: number; seed: number },
+): Promise<object> {
+  const problem = readFilmInstance(await readJson(instanceFile));
+  const until = performance.now() + 1000 * seconds;
+  const end = await runTask(
+    layOutFilm,
+    { problem, seed, rounds: Infinity },
+    { wish: () => (performance.now() < until ? 'go-on' : 'stop') },
+  );
+  if (end.how === 'cancelled') throw new Error('The layout was stopped.');
+  const { best, bound } = end.answer;
+  const { placements, sheets, lengthMm, unplaced } = best;
+  const isRoll = problem.film.kind === 'roll';
+  return {
+    placements: placements.map(({ key, sheet, xMm, yMm, turn }) => ({ key, sheet, x: xMm, y: yMm, rot: turn })),
+    ...(isRoll ? { lengthMm, bound: bound.lengthMm } : { sheets, bound: bound.sheets }),
+    ...(unplaced.length > 0 ? { unplaced } : {}),
+  };
 }
 
 async function readJson(file: string): Promise<unknown> {

@@ -11,6 +11,7 @@ export { INK_CHANNELS, defaultLaydown } from './ink.ts';
 export type { InkChannel, InkUse, Laydown, Separation } from './ink.ts';
 export { findCleanTolerance } from './knockOut.ts';
 export type { KnockOut } from './knockOut.ts';
+export { distanceTransform } from './distance.ts';
 export { WHITE_PRESETS } from './whitePresets.ts';
 export type { WhitePreset } from './whitePresets.ts';
 export { narrowestChordPx, whiteAt } from './probe.ts';

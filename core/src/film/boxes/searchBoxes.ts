@@ -1,0 +1,125 @@
+import { copyOf, costOf } from './boxWork.ts';
+import type { BoxWork, Packing } from './boxWork.ts';
+import type { Manner } from './packer.ts';
+import { rowPacker } from './rows.ts';
+import { skylinePacker } from './skyline.ts';
+
+/** Kinds looked at between two looks up: some milliseconds of work. */
+const LOOKS_A_STEP = 150_000;
+/** Exchanges without success after which the search begins elsewhere, times the number of boxes. */
+const PATIENCE = 30;
+/** It begins near the best this often, else at one of the starting orders; with so many exchanges at most. */
+const NEAR_BEST = 0.9;
+const MOST_EXCHANGES = 11;
+const LIKES: readonly Manner['likes'][] = ['level', 'width', 'order'];
+
+/** A search for packings that goes on for ever, each step a little. */
+export interface BoxSearch {
+  /** The best packing yet and its cost. */
+  best: () => { packing: Packing; cost: number };
+  /** @returns whether it found a better one */
+  step: () => boolean;
+}
+
+/**
+ * Looks for an order of boxes that packs well: exchanges two, keeps what is no worse, and begins elsewhere when that has
+ * led nowhere for long. Random local search over the order given to a greedy packer (Leung, Zhang & Sim, 2011).
+ *
+ * @param how `skyline`: as close as can be; `rows`: only what straight cuts take apart
+ */
+export function searchBoxes(work: BoxWork, how: 'skyline' | 'rows', random: () => number): BoxSearch {
+  const starts = startingOrders(work);
+  const count = starts[0].length;
+  const packer = (how === 'skyline' ? skylinePacker : rowPacker)(work, count);
+  const hasPriority = work.kinds.some(({ priority }) => priority > 0);
+  const perStep = Math.max(2, Math.ceil(LOOKS_A_STEP / (count * (10 + work.kinds.length))));
+  const patience = PATIENCE * Math.max(20, count);
+  const pick = (below: number): number => Math.floor(random() * below);
+
+  let current: Int32Array = starts[0].slice();
+  let cost = Infinity;
+  let best: { packing: Packing; cost: number; order: Int32Array } | null = null;
+  let idle = 0;
+  let manner: Manner = { isEarly: hasPriority, likes: 'level' };
+
+  /** @returns its cost */
+  function tryOrder(order: Int32Array): number {
+    const found = packer.pack(order, manner);
+    if (best === null || found < best.cost)
+      best = { packing: copyOf(packer.packing), cost: found, order: order.slice() };
+    return found;
+  }
+
+  function begin(order: Int32Array): void {
+    const found = tryOrder(order);
+    if (found >= cost) return;
+    cost = found;
+    current = order.slice();
+  }
+  begin(starts[0]); // a first packing is there at once, the other orders are tried with the first step
+
+  function exchange(): void {
+    const i = pick(count);
+    const j = pick(count);
+    if (current[i] === current[j]) return;
+    swap(current, i, j);
+    const found = tryOrder(current);
+    if (found < cost) idle = 0;
+    if (found <= cost) cost = found;
+    else {
+      swap(current, i, j);
+      idle++;
+    }
+  }
+
+  function beginElsewhere(): void {
+    idle = 0;
+    manner = { isEarly: hasPriority && random() < 0.5, likes: LIKES[pick(LIKES.length)] };
+    current = (best !== null && random() < NEAR_BEST ? best.order : starts[pick(starts.length)]).slice();
+    for (let k = 2 + pick(MOST_EXCHANGES - 1); k > 0; k--) swap(current, pick(count), pick(count));
+    cost = tryOrder(current);
+  }
+
+  let hasTriedAll = false;
+  function exchangeSome(): void {
+    for (let k = 0; k < perStep; k++) {
+      exchange();
+      if (idle > patience) beginElsewhere();
+    }
+  }
+
+  return {
+    best: () => best ?? { packing: packer.packing, cost: costOf(work, packer.packing) },
+    step: () => {
+      const before = best?.cost ?? Infinity;
+      if (hasTriedAll) exchangeSome();
+      else starts.slice(1).forEach(begin);
+      hasTriedAll = true;
+      return (best?.cost ?? Infinity) < before;
+    },
+  };
+}
+
+function swap(order: Int32Array, i: number, j: number): void {
+  const held = order[i];
+  order[i] = order[j];
+  order[j] = held;
+}
+
+/** Every box, the largest first by several measures; those of high priority before all others. */
+function startingOrders({ kinds }: BoxWork): Int32Array[] {
+  const all = kinds.flatMap(({ count }, kind) => Array.from({ length: count }, () => kind));
+  const measures: ((way: { w: number; h: number }) => number)[] = [
+    ({ w, h }) => w * h,
+    ({ w, h }) => Math.max(w, h),
+    ({ w }) => w,
+    ({ h }) => h,
+    ({ w, h }) => w + h,
+  ];
+  return measures.map((measure) => {
+    const size = kinds.map(({ ways }) => measure(ways[0]));
+    return Int32Array.from(
+      [...all].sort((p, q) => kinds[q].priority - kinds[p].priority || size[q] - size[p] || p - q),
+    );
+  });
+}

@@ -1,0 +1,21 @@
+export { filmBound } from './bound.ts';
+export type { FilmBound } from './bound.ts';
+export { compareLayouts } from './compareLayouts.ts';
+export { cutsOf } from './cuts.ts';
+export type { Cuts } from './cuts.ts';
+export { faultsOf } from './faults.ts';
+export type { LayoutFault } from './faults.ts';
+export { layOutFilm } from './layOutFilm.ts';
+export type { FilmAnswer, LayOutInput } from './layOutFilm.ts';
+export { TURNS } from './problem.ts';
+export type {
+  FilmArea,
+  FilmItem,
+  FilmLayout,
+  FilmProblem,
+  KeepOut,
+  MaskRows,
+  Placement,
+  Turn,
+  Unplaced,
+} from './problem.ts';

@@ -1,0 +1,53 @@
+import { freeKeys } from './copies.ts';
+import { PER_MM, tooLarge, turnedBox, usableOf } from './problem.ts';
+import type { FilmLayout, FilmProblem, Placement } from './problem.ts';
+import type { BoxWork, Packing } from './boxes/boxWork.ts';
+
+/** Placements of a packing of boxes. */
+export function placementsOf(problem: FilmProblem, { kinds }: BoxWork, packing: Packing): Placement[] {
+  const { leftMm, topMm } = usableOf(problem);
+  const keys = freeKeys(problem);
+  const given = problem.items.map(() => 0);
+  const order = Array.from(packing.kind, (_, i) => i).sort(
+    (p, q) => packing.bin[p] - packing.bin[q] || packing.y[p] - packing.y[q] || packing.x[p] - packing.x[q],
+  );
+  return order.map((i) => {
+    const kind = kinds[packing.kind[i]];
+    return {
+      key: keys[kind.item][given[kind.item]++],
+      itemId: problem.items[kind.item].id,
+      sheet: packing.bin[i],
+      xMm: rounded(leftMm + packing.x[i] / PER_MM),
+      yMm: rounded(topMm + packing.y[i] / PER_MM),
+      turn: kind.ways[packing.way[i]].turn,
+    };
+  });
+}
+
+const rounded = (mm: number): number => Math.round(mm * PER_MM) / PER_MM;
+
+/** A layout of placements: how much film it takes, and what it leaves out. */
+export function layoutOf(problem: FilmProblem, placements: readonly Placement[]): FilmLayout {
+  const sheets = placements.reduce((most, { sheet }) => Math.max(most, sheet + 1), 0);
+  const { film, keepOut } = problem;
+  let lengthMm = 0;
+  if (film.kind === 'sheet') lengthMm = sheets * film.heightMm;
+  else {
+    const ends = endsOf(problem, placements);
+    for (let sheet = 0; sheet < sheets; sheet++) lengthMm += (ends.get(sheet) ?? 0) + keepOut.bottomMm;
+  }
+  return { placements, sheets, lengthMm: rounded(lengthMm), unplaced: tooLarge(problem) };
+}
+
+/** Where the last piece of each sheet ends, from the film's own edge, mm. */
+export function endsOf({ items }: FilmProblem, placements: readonly Placement[]): Map<number, number> {
+  const byId = new Map(items.map((item) => [item.id, item]));
+  const ends = new Map<number, number>();
+  for (const own of placements) {
+    const item = byId.get(own.itemId);
+    if (item === undefined) continue;
+    const end = own.yMm + turnedBox(item, own.turn).heightMm;
+    ends.set(own.sheet, Math.max(ends.get(own.sheet) ?? 0, end));
+  }
+  return ends;
+}
