@@ -56,7 +56,7 @@ export function searchBoxes(work: BoxWork, how: 'skyline' | 'rows', random: () =
     cost = found;
     current = order.slice();
   }
-  begin(starts[0]); // a first packing is there at once, the other orders are tried with the first step
+  begin(starts[0]); // a first packing is there at once, the other orders are tried with the first steps
 
   function exchange(): void {
     const i = pick(count);
@@ -80,7 +80,7 @@ export function searchBoxes(work: BoxWork, how: 'skyline' | 'rows', random: () =
     cost = tryOrder(current);
   }
 
-  let hasTriedAll = false;
+  let begun = 0;
   function exchangeSome(): void {
     for (let k = 0; k < perStep; k++) {
       exchange();
@@ -92,9 +92,9 @@ export function searchBoxes(work: BoxWork, how: 'skyline' | 'rows', random: () =
     best: () => best ?? { packing: packer.packing, cost: costOf(work, packer.packing) },
     step: () => {
       const before = best?.cost ?? Infinity;
-      if (hasTriedAll) exchangeSome();
-      else starts.slice(1).forEach(begin);
-      hasTriedAll = true;
+      const order = starts[++begun];
+      if (order === undefined) exchangeSome();
+      else begin(order);
       return (best?.cost ?? Infinity) < before;
     },
   };

@@ -1,3 +1,4 @@
+import { Bands } from './bands.ts';
 import { Clashes, depthAt } from './clashTable.ts';
 import type { Reach, Variant } from './clashTable.ts';
 import type { Cells } from './cells.ts';
@@ -43,6 +44,10 @@ export class Board {
   sheets = 1;
   end = 0;
   readonly #clashes: Clashes;
+  readonly #bands: Bands;
+  /** The tallest piece and the gap, mm: how far above a piece another may begin and still be in its way. */
+  readonly #above: number;
+  readonly #gap: number;
 
   constructor(
     outlines: readonly Cells[],
@@ -57,6 +62,9 @@ export class Board {
     this.weight = new Float32Array(n * n).fill(1);
     const line = (): Int32Array => new Int32Array(n);
     this.places = { sheet: line(), x: line(), y: line(), variant: line() };
+    this.#bands = new Bands(n, size.height);
+    this.#gap = reach.length;
+    this.#above = Math.max(0, ...variants.map(({ cells }) => cells.height)) + this.#gap;
   }
 
   /** Height that may be used of a sheet, mm. */
@@ -70,6 +78,21 @@ export class Board {
     return sheet[i] === sheet[j] ? depthAt(this.#clashes.view(variant[i], variant[j]), x[j] - x[i], y[j] - y[i]) : 0;
   }
 
+  /** Bands of a sheet in which pieces begin that may be in the way of a variant at a height. */
+  #around(sheet: number, variant: number, y: number): { from: number; to: number } {
+    const { height } = this.variants[variant].cells;
+    return { from: this.#bands.at(sheet, y - this.#above), to: this.#bands.at(sheet, y + height + this.#gap) };
+  }
+
+  /** Laid pieces that may be in the way of a variant somewhere in a row of a sheet. */
+  inTheWay(sheet: number, variant: number, y: number): number[] {
+    const found: number[] = [];
+    const { from, to } = this.#around(sheet, variant, y);
+    for (let band = from; band <= to; band++)
+      for (let j = this.#bands.first(band); j >= 0; j = this.#bands.after(j)) if (this.places.sheet[j] === sheet) found.push(j);
+    return found;
+  }
+
   /** How deep the deepest of some pieces lies in a piece that would be put somewhere. */
   deepest(among: readonly number[], variant: number, x: number, y: number): number {
     const { places } = this;
@@ -79,6 +102,16 @@ export class Board {
       most = Math.max(most, depthAt(view, places.x[j] - x, places.y[j] - y));
     }
     return most;
+  }
+
+  /** Adds every pair that a piece clashes in with one of a smaller number. */
+  clashesOf(i: number, pairs: Clash[]): void {
+    const { sheet, y, variant } = this.places;
+    for (const j of this.inTheWay(sheet[i], variant[i], y[i])) {
+      if (j >= i || (this.pieces[i].isFixed && this.pieces[j].isFixed)) continue;
+      const deep = this.depth(i, j);
+      if (deep > 0) pairs.push({ i, j, deep });
+    }
   }
 
   /**
@@ -91,15 +124,18 @@ export class Board {
     const n = this.pieces.length;
     const row = i * n;
     const views = this.#clashes.from(at.variant);
+    const bands = this.#bands;
+    const last = bands.at(at.sheet, at.y + this.variants[at.variant].cells.height + this.#gap);
     let sum = 0;
-    for (let j = 0; j < n; j++) {
-      if (sheet[j] !== at.sheet || j === i) continue;
-      const view = views[variant[j]] ?? this.#clashes.view(at.variant, variant[j]);
-      const deep = depthAt(view, x[j] - at.x, y[j] - at.y);
-      if (deep === 0) continue;
-      sum += deep * this.weight[row + j];
-      if (sum >= enough) return sum;
-    }
+    for (let band = bands.at(at.sheet, at.y - this.#above); band <= last; band++)
+      for (let j = bands.first(band); j >= 0; j = bands.after(j)) {
+        if (sheet[j] !== at.sheet || j === i) continue;
+        const view = views[variant[j]] ?? this.#clashes.view(at.variant, variant[j]);
+        const deep = depthAt(view, x[j] - at.x, y[j] - at.y);
+        if (deep === 0) continue;
+        sum += deep * this.weight[row + j];
+        if (sum >= enough) return sum;
+      }
     return sum;
   }
 
@@ -114,6 +150,12 @@ export class Board {
     x[i] = at.x;
     y[i] = at.y;
     variant[i] = at.variant;
+    this.#bands.move(i, this.#bands.at(at.sheet, at.y));
+  }
+
+  /** Takes a piece off the board: it is in nobody's way until it is put somewhere. */
+  lift(i: number): void {
+    this.#bands.leave(i);
   }
 
   /** Whether a variant fits onto a sheet at all. */
@@ -132,6 +174,7 @@ export class Board {
     this.places.x.set(x);
     this.places.y.set(y);
     this.places.variant.set(variant);
+    for (let i = 0; i < sheet.length; i++) this.#bands.move(i, this.#bands.at(sheet[i], y[i]));
   }
 
   /** The last sheet that holds something, and where on it the last piece ends, mm. */
@@ -144,6 +187,13 @@ export class Board {
       if (sheet[i] === last) end = Math.max(end, y[i] + this.variants[variant[i]].cells.height);
     return { last, end };
   }
+}
+
+/** Two pieces that are too near each other, and how deep they lie in each other, sixteenths of a millimetre. */
+export interface Clash {
+  i: number;
+  j: number;
+  deep: number;
 }
 
 /** A place that a piece might lie at. */

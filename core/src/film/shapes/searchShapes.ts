@@ -26,8 +26,10 @@ export function* searchShapes(
   const { board, order, read, write } = boardOf(problem);
   if (start !== null) write(start);
   const given = start === null ? null : board.keep();
-  if (given === null || order.length <= MOST_DROPPED)
-    for (const _ of dropIn(board, order, fixedOf(board))) yield null;
+  if (given === null || order.length <= MOST_DROPPED) {
+    for (const i of order) board.lift(i);
+    for (const _ of dropIn(board, order)) yield null;
+  }
   if (given !== null && !isBetter(board, board.keep(), given)) board.restore(given);
   holdPriorities(board);
   yield read(board.keep());

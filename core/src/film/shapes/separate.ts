@@ -1,4 +1,4 @@
-import type { Board, Places, Spot } from './board.ts';
+import type { Board, Clash, Places, Spot } from './board.ts';
 
 /** Places tried anywhere, and round where a piece lies, each time it moves. */
 const ANYWHERE = 20;
@@ -12,6 +12,8 @@ const PATIENCE = 50;
 const STRIKES = 2;
 /** Pieces looked at between two looks up: a few milliseconds. */
 const LOOKS_A_STEP = 100_000;
+/** Pieces that are nearby when one is looked at, about. */
+const NEIGHBOURS = 20;
 
 /**
  * Moves pieces that clash until none does: each goes where the weighted depths in its neighbours are least, found by
@@ -24,66 +26,52 @@ const LOOKS_A_STEP = 100_000;
 export function* separate(board: Board, random: () => number): Generator<void, boolean> {
   const n = board.pieces.length;
   board.weight.fill(1);
-  const clashing = new Set<number>();
-  let depth = findClashes(board, clashing);
+  let { pairs, depth } = findClashes(board);
   let least = depth;
   let best: Places = board.keep();
   let looks = 0;
   for (let strikes = 0; strikes < STRIKES; strikes++) {
     for (let idle = 0; idle < PATIENCE; idle++) {
       if (depth === 0) return true;
-      for (const i of shuffled([...clashing], random)) {
+      for (const i of shuffled([...new Set(pairs.flatMap(({ i: p, j: q }) => [p, q]))], random)) {
         if (board.pieces[i].isFixed || board.cost(i, board.spotOf(i), 1e-9) === 0) continue;
-        looks += n * move(board, i, random);
+        looks += NEIGHBOURS * move(board, i, random);
         if (looks < LOOKS_A_STEP) continue;
         looks = 0;
         yield;
       }
-      depth = findClashes(board, clashing);
-      weigh(board, clashing);
+      ({ pairs, depth } = findClashes(board));
+      weigh(board, pairs);
       if (depth < 0.98 * least) idle = -1;
       if (depth < least) {
         least = depth;
         best = board.keep();
       }
-      looks += (n * n) / 2;
+      looks += NEIGHBOURS * n;
     }
     board.restore(best);
     board.weight.fill(1);
-    depth = findClashes(board, clashing);
+    ({ pairs, depth } = findClashes(board));
   }
   return depth === 0;
 }
 
-/** @returns depths of all pairs together; `clashing` gets who is in them */
-function findClashes(board: Board, clashing: Set<number>): number {
-  clashing.clear();
-  let sum = 0;
-  for (let i = 0; i < board.pieces.length; i++)
-    for (let j = 0; j < i; j++) {
-      const own = board.depth(i, j);
-      if (own === 0 || (board.pieces[i].isFixed && board.pieces[j].isFixed)) continue;
-      sum += own;
-      clashing.add(i).add(j);
-    }
-  return sum;
+/** Every pair that clashes, and their depths together. */
+function findClashes(board: Board): { pairs: Clash[]; depth: number } {
+  const pairs: Clash[] = [];
+  for (let i = 0; i < board.pieces.length; i++) board.clashesOf(i, pairs);
+  return { pairs, depth: pairs.reduce((sum, { deep }) => sum + deep, 0) };
 }
 
 /** What clashes counts more from now on, the deepest twice as much; the rest forgets. */
-function weigh(board: Board, clashing: ReadonlySet<number>): void {
-  const { weight } = board;
-  const n = board.pieces.length;
-  const pairs: { at: number; back: number; deep: number; was: number }[] = [];
-  let deepest = 0;
-  for (const i of clashing)
-    for (const j of clashing) {
-      if (j >= i) continue;
-      const deep = board.depth(i, j);
-      if (deep > 0) pairs.push({ at: i * n + j, back: j * n + i, deep, was: weight[i * n + j] });
-      deepest = Math.max(deepest, deep);
-    }
+function weigh({ weight, pieces }: Board, pairs: readonly Clash[]): void {
+  const n = pieces.length;
+  const was = pairs.map(({ i, j }) => weight[i * n + j]);
+  const deepest = pairs.reduce((most, { deep }) => Math.max(most, deep), 0);
   for (let at = 0; at < weight.length; at++) if (weight[at] > 1) weight[at] = Math.max(1, weight[at] * 0.95);
-  for (const { at, back, deep, was } of pairs) weight[at] = weight[back] = was * (1.2 + (0.8 * deep) / deepest);
+  pairs.forEach(({ i, j, deep }, k) => {
+    weight[i * n + j] = weight[j * n + i] = was[k] * (1.2 + (0.8 * deep) / deepest);
+  });
 }
 
 /** Puts a piece where it clashes least. @returns how many places were looked at */
@@ -160,25 +148,25 @@ function descend(
   const { cells } = board.variants[spot.variant];
   const mostX = board.size.width - cells.width;
   const mostY = board.heightOf(spot.sheet) - cells.height;
-  let at = spot;
+  const at = { ...spot };
+  const next = { ...spot }; // one object for all looks: there are millions
   let looks = 0;
   for (let stepX = FIRST_STEP_MM, stepY = FIRST_STEP_MM; cost > 0 && (stepX >= 1 || stepY >= 1); ) {
     const way = Math.floor(4 * random()); // x, y, and two diagonals
     const byX = way === 1 ? 0 : Math.max(1, Math.round(stepX));
     const byY = way === 0 ? 0 : Math.max(1, Math.round(stepY)) * (way === 3 ? -1 : 1);
     let isBetter = false;
-    for (const sign of [1, -1]) {
-      const x = within(at.x + sign * byX, mostX);
-      const y = within(at.y + sign * byY, mostY);
-      if (x === at.x && y === at.y) continue;
+    for (let sign = 1; sign >= -1 && !isBetter; sign -= 2) {
+      next.x = within(at.x + sign * byX, mostX);
+      next.y = within(at.y + sign * byY, mostY);
+      if (next.x === at.x && next.y === at.y) continue;
       looks++;
-      const next = { ...at, x, y };
       const found = board.cost(i, next, cost);
       if (found >= cost) continue;
-      at = next;
+      at.x = next.x;
+      at.y = next.y;
       cost = found;
       isBetter = true;
-      break;
     }
     const by = isBetter ? 1.1 : way >= 2 ? 0.7 : 0.5;
     if (byX !== 0) stepX *= by;
