@@ -71,7 +71,8 @@ function numberOf(
   { least, most, isWhole = false }: { least: number; most: number; isWhole?: boolean },
 ): number {
   const value = Number(text);
-  if (text.trim() !== '' && value >= least && value <= most && (!isWhole || Number.isInteger(value))) return value;
+  if (text.trim() !== '' && value >= least && value <= most && (!isWhole || Number.isInteger(value)))
+    return value;
   throw new Error(
     `--${name} must be ${isWhole ? 'a whole number' : 'a number'} from ${least} to ${most}, but it is “${text}”.`,
   );
@@ -169,7 +170,13 @@ async function film(
   const { placements, sheets, lengthMm, unplaced } = best;
   const isRoll = problem.film.kind === 'roll';
   return {
-    placements: placements.map(({ key, sheet, xMm, yMm, turn }) => ({ key, sheet, x: xMm, y: yMm, rot: turn })),
+    placements: placements.map(({ key, sheet, xMm, yMm, turn }) => ({
+      key,
+      sheet,
+      x: xMm,
+      y: yMm,
+      rot: turn,
+    })),
     ...(isRoll ? { lengthMm, bound: bound.lengthMm } : { sheets, bound: bound.sheets }),
     ...(unplaced.length > 0 ? { unplaced } : {}),
   };

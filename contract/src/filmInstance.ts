@@ -57,7 +57,13 @@ export function readFilmInstance(data: unknown): FilmProblem {
   const instance = parse(FilmInstanceDocument, data);
   const faults = [...faultsOfFilm(instance), ...faultsOfItems(instance)];
   if (faults.length > 0) throw refusedFields(faults);
-  const { film, keepOut, spacing, items, trueShape = items.some(({ mask }) => mask !== undefined) } = instance;
+  const {
+    film,
+    keepOut,
+    spacing,
+    items,
+    trueShape = items.some(({ mask }) => mask !== undefined),
+  } = instance;
   return {
     film:
       film.type === 'sheet'
@@ -66,17 +72,15 @@ export function readFilmInstance(data: unknown): FilmProblem {
     keepOut: { leftMm: keepOut.l, rightMm: keepOut.r, topMm: keepOut.t, bottomMm: keepOut.b },
     gapMm: spacing,
     isByOutline: trueShape,
-    items: items.map(
-      ({ id, w, h, qty, rotations = TURNS, priority = 0, mask = null }): FilmItem => ({
-        id,
-        widthMm: w,
-        heightMm: h,
-        count: qty,
-        turns: [...new Set(rotations)] as Turn[],
-        priority,
-        mask: trueShape ? mask : null,
-      }),
-    ),
+    items: items.map(({ id, w, h, qty, rotations = TURNS, priority = 0, mask = null }): FilmItem => ({
+      id,
+      widthMm: w,
+      heightMm: h,
+      count: qty,
+      turns: [...new Set(rotations)] as Turn[],
+      priority,
+      mask: trueShape ? mask : null,
+    })),
   };
 }
 
@@ -102,7 +106,8 @@ function* faultsOfItems({ items }: FilmInstance): Generator<FieldProblem> {
   let pieces = 0;
   for (const [i, { id, w, h, qty, mask }] of items.entries()) {
     const path = `/items/${i}`;
-    if (ids.has(id)) yield { path: `${path}/id`, message: `Two items are called “${id}”: each needs a name of its own.` };
+    if (ids.has(id))
+      yield { path: `${path}/id`, message: `Two items are called “${id}”: each needs a name of its own.` };
     ids.add(id);
     pieces += qty;
     if (mask === undefined) continue;
@@ -118,10 +123,16 @@ function* faultsOfItems({ items }: FilmInstance): Generator<FieldProblem> {
         message: `Row ${row} of the mask of “${id}” must be pairs of start and length, from the left, within ${w} mm.`,
       };
     if (mask.every((runs) => runs.length === 0))
-      yield { path: `${path}/mask`, message: `The mask of “${id}” is empty: there would be nothing to print.` };
+      yield {
+        path: `${path}/mask`,
+        message: `The mask of “${id}” is empty: there would be nothing to print.`,
+      };
   }
   if (pieces > MOST_PIECES)
-    yield { path: '/items', message: `${pieces} pieces are more than ${MOST_PIECES}: lay them out in parts.` };
+    yield {
+      path: '/items',
+      message: `${pieces} pieces are more than ${MOST_PIECES}: lay them out in parts.`,
+    };
 }
 
 function isRow(runs: readonly number[], width: number): boolean {

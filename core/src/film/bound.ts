@@ -56,7 +56,10 @@ function bySides(work: BoxWork, gapMm: number): Needs {
     kinds.reduce((sum, kind) => sum + kind.count * value(kind), 0);
   let used = Math.max(...kinds.map(({ ways }) => Math.min(...ways.map(({ h }) => h))));
   for (const f of across)
-    used = Math.max(used, most(({ ways }) => Math.min(...ways.map(({ w, h }) => f(w) * h))));
+    used = Math.max(
+      used,
+      most(({ ways }) => Math.min(...ways.map(({ w, h }) => f(w) * h))),
+    );
   let bins = 1;
   if (height !== NO_END) {
     const along = dualFunctions(

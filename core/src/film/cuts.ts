@@ -38,7 +38,17 @@ export function cutsOf({ items }: FilmProblem, placements: readonly Placement[])
 
 function takeApart(boxes: readonly Box[], sum: Cuts): void {
   if (boxes.length < 2) return;
-  const parts = partsAlong(boxes, ({ x }) => x, ({ right }) => right) ?? partsAlong(boxes, ({ y }) => y, ({ bottom }) => bottom);
+  const parts =
+    partsAlong(
+      boxes,
+      ({ x }) => x,
+      ({ right }) => right,
+    ) ??
+    partsAlong(
+      boxes,
+      ({ y }) => y,
+      ({ bottom }) => bottom,
+    );
   if (parts === null) {
     sum.byHand += boxes.length;
     return;
@@ -48,7 +58,11 @@ function takeApart(boxes: readonly Box[], sum: Cuts): void {
 }
 
 /** Groups with a straight way between them; `null` where there is none. */
-function partsAlong(boxes: readonly Box[], from: (box: Box) => number, to: (box: Box) => number): Box[][] | null {
+function partsAlong(
+  boxes: readonly Box[],
+  from: (box: Box) => number,
+  to: (box: Box) => number,
+): Box[][] | null {
   const parts: Box[][] = [];
   let end = -Infinity;
   for (const box of [...boxes].sort((p, q) => from(p) - from(q))) {

@@ -42,7 +42,6 @@ interface LayingOut {
   answer: FilmAnswer;
 }
 
-
 /**
  * Lays pieces on film, at once and then ever better: boxes along a skyline and in rows, outlines by separating them on
  * ever less film. It never gives anything worse than it gave before.

@@ -92,7 +92,8 @@ export interface Usable {
 }
 
 /** Outlines lie on whole millimetres, and so do boxes that have to find their way round locked ones. */
-export const isOnWholeMm = ({ isByOutline, locked = [] }: FilmProblem): boolean => isByOutline || locked.length > 0;
+export const isOnWholeMm = ({ isByOutline, locked = [] }: FilmProblem): boolean =>
+  isByOutline || locked.length > 0;
 
 /** What may be used of a sheet, or of a roll; on whole millimetres where pieces lie on those. */
 export function usableOf(problem: FilmProblem): Usable {
@@ -128,7 +129,8 @@ export function tooLarge(problem: FilmProblem): Unplaced[] {
   return problem.items.flatMap((item) => {
     if (item.count === 0) return [];
     const boxes = item.turns.map((turn) => turnedBox(item, turn));
-    if (boxes.some((box) => size(box.widthMm) <= widthMm + 1e-9 && size(box.heightMm) <= heightMm + 1e-9)) return [];
+    if (boxes.some((box) => size(box.widthMm) <= widthMm + 1e-9 && size(box.heightMm) <= heightMm + 1e-9))
+      return [];
     const [narrowest] = [...boxes].sort((p, q) => p.widthMm - q.widthMm);
     return narrowest
       ? [

@@ -1,10 +1,12 @@
-import { costOf, emptyPacking } from './boxWork.ts';
+import { costOf } from './boxWork.ts';
 import type { BoxWork } from './boxWork.ts';
-import { emptyQueues, lineUp, priorityRanks } from './queues.ts';
 import type { Manner, Packer } from './packer.ts';
+import { Waiting } from './waiting.ts';
+import type { Choice } from './waiting.ts';
 
 /** A room that is cut out straight. */
 interface Room {
+  bin: number;
   x: number;
   y: number;
   w: number;
@@ -20,125 +22,67 @@ interface Room {
  * @param count boxes in a sequence
  */
 export function rowPacker(work: BoxWork, count: number): Packer {
-  const packing = emptyPacking(count);
   const { kinds, width, height } = work;
-  const queues = emptyQueues(kinds.length, count);
-  const ranks = priorityRanks(kinds);
-  let manner: Manner = { isEarly: false, likes: 'level' };
-  const early = (kind: number): number => (manner.isEarly ? 10 * ranks[kind] : 0);
-  const before = new Int32Array(kinds.length);
-  let left = 0;
-  let bin = 0;
+  const waiting = new Waiting(work, count);
+  let likes: Manner['likes'] = 'level';
 
-  function take(kind: number, way: number, x: number, y: number): number {
-    const place = queues.first[kind];
-    queues.first[kind] = queues.next[place];
-    packing.kind[place] = kind;
-    packing.way[place] = way;
-    packing.bin[place] = bin;
-    packing.x[place] = x;
-    packing.y[place] = y;
-    left--;
-    const { w, h } = kinds[kind].ways[way];
-    return w * h;
-  }
-
-  /** @returns area of the boxes laid into a room */
-  function fill({ x, y, w, h }: Room): number {
-    const choice = choose(w, h);
-    if (choice === null) return 0;
-    const { kind, way } = choice;
-    const box = kinds[kind].ways[way];
+  /** Lays a box into the corner of a room, and others beside and above it. @returns area of them all */
+  function fillWith(choice: Choice, { bin, x, y, w, h }: Room): number {
+    const box = kinds[choice.kind].ways[choice.way];
+    waiting.lay(choice, { bin, x, y });
     const beside = w - box.w;
     const above = h - box.h;
-    let area = take(kind, way, x, y);
     const isAboveWide = Math.max(w * above, beside * box.h) >= Math.max(beside * h, box.w * above);
-    if (beside > 0) area += fill({ x: x + box.w, y, w: beside, h: isAboveWide ? box.h : h });
-    if (above > 0) area += fill({ x, y: y + box.h, w: isAboveWide ? w : box.w, h: above });
+    let area = box.w * box.h;
+    if (beside > 0) area += fill({ bin, x: x + box.w, y, w: beside, h: isAboveWide ? box.h : h });
+    if (above > 0) area += fill({ bin, x, y: y + box.h, w: isAboveWide ? w : box.w, h: above });
     return area;
   }
 
-  const chosen = { kind: 0, way: 0 };
-  /** The box that leaves the fewest rooms, among equals the first in the sequence. */
-  function choose(w: number, h: number): { kind: number; way: number } | null {
-    let best = -1;
-    let bestPlace = -1;
-    for (let kind = 0; kind < kinds.length; kind++) {
-      const place = queues.first[kind];
-      if (place < 0) continue;
-      const { ways } = kinds[kind];
-      for (let way = 0; way < ways.length; way++) {
-        const box = ways[way];
-        if (box.w > w || box.h > h) continue;
-        const suits = early(kind) + (manner.likes === 'order' ? 0 : (box.h === h ? 2 : 0) + (box.w === w ? 1 : 0));
-        if (suits < best || (suits === best && place >= bestPlace)) continue;
-        best = suits;
-        bestPlace = place;
-        chosen.kind = kind;
-        chosen.way = way;
-      }
-    }
-    return best < 0 ? null : chosen;
+  /** Fills a room, first with the box that leaves the fewest rooms. */
+  function fill(room: Room): number {
+    const choice = waiting.choose(room.w, room.h, (w, h) =>
+      likes === 'order' ? 0 : (h === room.h ? 2 : 0) + (w === room.w ? 1 : 0),
+    );
+    return choice === null ? 0 : fillWith({ ...choice }, room);
   }
 
-  /** Kind of the first box of the sequence that a row as high as `above` can start with, −1 where there is none. */
-  function starter(above: number): number {
-    let found = -1;
-    for (let kind = 0; kind < kinds.length; kind++) {
-      const place = queues.first[kind];
-      if (place < 0 || !kinds[kind].ways.some(({ h }) => h <= above)) continue;
-      const isBetter =
-        found < 0 ||
-        early(kind) > early(found) ||
-        (early(kind) === early(found) && place < queues.first[found]);
-      if (isBetter) found = kind;
-    }
-    return found;
-  }
+  const startRow = (choice: Choice, bin: number, y: number): number => {
+    const { h } = kinds[choice.kind].ways[choice.way];
+    return fillWith(choice, { bin, x: 0, y, w: width, h }) / (width * h);
+  };
 
-  /** Starts a row with a box and fills it. @returns the share of the row that is filled */
-  function row(kind: number, way: number, y: number): number {
-    const { w, h } = kinds[kind].ways[way];
-    const area = take(kind, way, 0, y) + (width > w ? fill({ x: w, y, w: width - w, h }) : 0);
-    return area / (width * h);
-  }
-
-  function pack(sequence: Int32Array, wished: Manner): number {
-    manner = wished;
-    lineUp(queues, sequence);
-    left = count;
-    bin = 0;
-    for (let y = 0; left > 0; ) {
-      const kind = starter(height - y);
-      if (kind < 0) {
-        bin++;
-        y = 0;
-        continue;
-      }
-      y += startRow(kind, y);
-    }
-    return costOf(work, packing);
-  }
-
-  /** @returns height of the row */
-  function startRow(kind: number, y: number): number {
+  /** @returns height of a row that begins with a box of a kind */
+  function row(kind: number, bin: number, y: number): number {
     const { ways } = kinds[kind];
-    const fits = ways.map((_, way) => way).filter((way) => ways[way].h <= height - y);
-    let best = fits[0];
+    const fits = ways.map((_, way) => ({ kind, way })).filter(({ way }) => ways[way].h <= height - y);
+    let [best] = fits;
     if (fits.length > 1) {
-      before.set(queues.first);
-      const stood = left;
-      const shares = fits.map((way) => {
-        const share = row(kind, way, y);
-        queues.first.set(before);
-        left = stood;
+      const before = waiting.keep();
+      const shares = fits.map((choice) => {
+        const share = startRow(choice, bin, y);
+        waiting.restore(before);
         return share;
       });
       if (shares[1] > shares[0]) best = fits[1];
     }
-    row(kind, best, y);
-    return ways[best].h;
+    startRow(best, bin, y);
+    return ways[best.way].h;
   }
 
-  return { packing, pack };
+  function pack(sequence: Int32Array, manner: Manner): number {
+    likes = manner.likes;
+    waiting.lineUp(sequence, manner.isEarly);
+    for (let bin = 0, y = 0; waiting.left > 0;) {
+      const starter = waiting.choose(width, height - y, () => 0);
+      if (starter !== null) y += row(starter.kind, bin, y);
+      else {
+        bin++;
+        y = 0;
+      }
+    }
+    return costOf(work, waiting.packing);
+  }
+
+  return { packing: waiting.packing, pack };
 }

@@ -75,13 +75,18 @@ export class Board {
   /** How deep two pieces lie in each other, sixteenths of a millimetre. */
   depth(i: number, j: number): number {
     const { sheet, x, y, variant } = this.places;
-    return sheet[i] === sheet[j] ? depthAt(this.#clashes.view(variant[i], variant[j]), x[j] - x[i], y[j] - y[i]) : 0;
+    return sheet[i] === sheet[j]
+      ? depthAt(this.#clashes.view(variant[i], variant[j]), x[j] - x[i], y[j] - y[i])
+      : 0;
   }
 
   /** Bands of a sheet in which pieces begin that may be in the way of a variant at a height. */
   #around(sheet: number, variant: number, y: number): { from: number; to: number } {
     const { height } = this.variants[variant].cells;
-    return { from: this.#bands.at(sheet, y - this.#above), to: this.#bands.at(sheet, y + height + this.#gap) };
+    return {
+      from: this.#bands.at(sheet, y - this.#above),
+      to: this.#bands.at(sheet, y + height + this.#gap),
+    };
   }
 
   /** Laid pieces that may be in the way of a variant somewhere in a row of a sheet. */
@@ -89,7 +94,8 @@ export class Board {
     const found: number[] = [];
     const { from, to } = this.#around(sheet, variant, y);
     for (let band = from; band <= to; band++)
-      for (let j = this.#bands.first(band); j >= 0; j = this.#bands.after(j)) if (this.places.sheet[j] === sheet) found.push(j);
+      for (let j = this.#bands.first(band); j >= 0; j = this.#bands.after(j))
+        if (this.places.sheet[j] === sheet) found.push(j);
     return found;
   }
 

@@ -40,7 +40,9 @@ export function boardOf(problem: FilmProblem): ProblemBoard {
   const outlines = items.map(cellsOf);
   const variants: Variant[] = [];
   const variantsOf = items.map(({ turns }, outline) =>
-    distinctTurns(outlines[outline], turns).map(({ turn, cells }) => variants.push({ outline, turn, cells }) - 1),
+    distinctTurns(outlines[outline], turns).map(
+      ({ turn, cells }) => variants.push({ outline, turn, cells }) - 1,
+    ),
   );
   const pieces: NamedPiece[] = [];
   for (const own of locked) {
@@ -51,9 +53,7 @@ export function boardOf(problem: FilmProblem): ProblemBoard {
     pieces.push({ ...pieceOf(item, own.key, own), variants: [variant] });
   }
   freeKeys(problem).forEach((keys, i) =>
-    keys.forEach((key) =>
-      pieces.push({ ...pieceOf(items[i], key, null), variants: variantsOf[i] }),
-    ),
+    keys.forEach((key) => pieces.push({ ...pieceOf(items[i], key, null), variants: variantsOf[i] })),
   );
   const board = new Board(outlines, variants, {
     pieces,
@@ -61,7 +61,13 @@ export function boardOf(problem: FilmProblem): ProblemBoard {
     reach: reachOf(gapMm, isByOutline ? 'outline' : 'box'),
   });
   pieces.forEach(({ locked: at, variants: [variant] }, i) => {
-    if (at) board.put(i, { sheet: at.sheet, x: cell(at.xMm - usable.leftMm), y: cell(at.yMm - usable.topMm), variant });
+    if (at)
+      board.put(i, {
+        sheet: at.sheet,
+        x: cell(at.xMm - usable.leftMm),
+        y: cell(at.yMm - usable.topMm),
+        variant,
+      });
   });
   const area = outlines.map(areaOf);
   const areaOfPiece = (i: number): number => area[variants[pieces[i].variants[0]].outline];
@@ -70,7 +76,10 @@ export function boardOf(problem: FilmProblem): ProblemBoard {
     order: pieces
       .map((_, i) => i)
       .filter((i) => !pieces[i].isFixed)
-      .sort((p, q) => pieces[q].item.priority - pieces[p].item.priority || areaOfPiece(q) - areaOfPiece(p) || p - q),
+      .sort(
+        (p, q) =>
+          pieces[q].item.priority - pieces[p].item.priority || areaOfPiece(q) - areaOfPiece(p) || p - q,
+      ),
     read: (places) =>
       pieces.map(({ key, item, locked: at }, i): Placement => {
         if (at) return at;
@@ -83,7 +92,8 @@ export function boardOf(problem: FilmProblem): ProblemBoard {
       pieces.forEach(({ key, item, locked: at, variants: own }, i) => {
         const to = byKey.get(key);
         if (at || to === undefined) return;
-        const variant = own.find((k) => isSame(variants[k].cells, turnedCells(cellsOf(item), to.turn))) ?? own[0];
+        const variant =
+          own.find((k) => isSame(variants[k].cells, turnedCells(cellsOf(item), to.turn))) ?? own[0];
         board.put(i, { sheet: to.sheet, x: to.xMm - usable.leftMm, y: to.yMm - usable.topMm, variant });
       });
     },
@@ -93,7 +103,11 @@ export function boardOf(problem: FilmProblem): ProblemBoard {
 const cell = (mm: number): number => Math.floor(mm + 1e-9);
 
 /** Cells that a locked piece touches, from the one its corner lies in: only boxes may lie between cells. */
-function coveredBy({ xMm, yMm, turn }: Placement, cells: Cells, { leftMm, topMm }: { leftMm: number; topMm: number }): Cells {
+function coveredBy(
+  { xMm, yMm, turn }: Placement,
+  cells: Cells,
+  { leftMm, topMm }: { leftMm: number; topMm: number },
+): Cells {
   const own = turnedCells(cells, turn);
   const moreX = isWhole(xMm - leftMm) ? 0 : 1;
   const moreY = isWhole(yMm - topMm) ? 0 : 1;

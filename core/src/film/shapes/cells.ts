@@ -111,7 +111,8 @@ function joined(spans: [number, number][]): Int32Array {
   spans.sort((p, q) => p[0] - q[0]);
   const runs: number[] = [];
   for (const [from, to] of spans) {
-    if (runs.length > 0 && from <= runs[runs.length - 1]) runs[runs.length - 1] = Math.max(runs[runs.length - 1], to);
+    if (runs.length > 0 && from <= runs[runs.length - 1])
+      runs[runs.length - 1] = Math.max(runs[runs.length - 1], to);
     else runs.push(from, to);
   }
   return Int32Array.from(runs);

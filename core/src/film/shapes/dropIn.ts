@@ -15,7 +15,10 @@ export function* dropIn(board: Board, order: readonly number[]): Generator<void,
   for (const i of order) {
     let best: Spot | null = null;
     for (const variant of board.pieces[i].variants) {
-      const found = firstFree(board, variant, { from: from.get(variant) ?? { sheet: 0, y: 0 }, before: best });
+      const found = firstFree(board, variant, {
+        from: from.get(variant) ?? { sheet: 0, y: 0 },
+        before: best,
+      });
       if (found === null) continue;
       from.set(variant, found);
       best = found;
@@ -49,7 +52,7 @@ function firstFree(board: Board, variant: number, { from, before }: Search): Spo
 function freeInRow(board: Board, { sheet, variant, y }: Omit<Spot, 'x'>): number | null {
   const among = board.inTheWay(sheet, variant, y);
   const most = board.size.width - board.variants[variant].cells.width;
-  for (let x = 0; x <= most; ) {
+  for (let x = 0; x <= most;) {
     const deep = board.deepest(among, variant, x, y);
     if (deep === 0) return x;
     x += Math.max(1, Math.floor(deep / 16));

@@ -38,7 +38,8 @@ export function* searchShapes(
 
 /** Late priority pieces count first, then film. */
 function isBetter(board: Board, own: Places, than: Places): boolean {
-  const late = ({ sheet }: Places): number => board.pieces.reduce((sum, { priority }, i) => sum + priority * sheet[i], 0);
+  const late = ({ sheet }: Places): number =>
+    board.pieces.reduce((sum, { priority }, i) => sum + priority * sheet[i], 0);
   const by = late(own) - late(than);
   if (by !== 0) return by < 0;
   board.restore(than);
@@ -51,12 +52,13 @@ function isBetter(board: Board, own: Places, than: Places): boolean {
 /** From here on no piece of a priority goes to a later sheet than the latest of its kind lies on. */
 function holdPriorities({ pieces, places }: Board): void {
   const latest = new Map<number, number>();
-  pieces.forEach(({ priority }, i) => latest.set(priority, Math.max(latest.get(priority) ?? 0, places.sheet[i])));
+  pieces.forEach(({ priority }, i) =>
+    latest.set(priority, Math.max(latest.get(priority) ?? 0, places.sheet[i])),
+  );
   for (const piece of pieces) if (piece.priority > 0) piece.latest = latest.get(piece.priority) ?? 0;
 }
 
-const fixedOf = ({ pieces }: Board): number[] =>
-  pieces.map((_, i) => i).filter((i) => pieces[i].isFixed);
+const fixedOf = ({ pieces }: Board): number[] => pieces.map((_, i) => i).filter((i) => pieces[i].isFixed);
 
 function* shorten(
   board: Board,
@@ -69,7 +71,7 @@ function* shorten(
   const held = heldBy(board);
   const least = Math.max(leastMm, before(held.last) + held.end);
   let cut = Math.max(1, Math.round((before(last) + end) * FIRST_CUT));
-  for (let failed = 0; before(last) + end > least; ) {
+  for (let failed = 0; before(last) + end > least;) {
     const wanted = Math.max(least, before(last) + end - cut);
     const sheet = wanted <= before(last) ? Math.max(0, last - 1) : last;
     board.restore(best);

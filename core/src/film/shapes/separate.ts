@@ -151,7 +151,7 @@ function descend(
   const at = { ...spot };
   const next = { ...spot }; // one object for all looks: there are millions
   let looks = 0;
-  for (let stepX = FIRST_STEP_MM, stepY = FIRST_STEP_MM; cost > 0 && (stepX >= 1 || stepY >= 1); ) {
+  for (let stepX = FIRST_STEP_MM, stepY = FIRST_STEP_MM; cost > 0 && (stepX >= 1 || stepY >= 1);) {
     const way = Math.floor(4 * random()); // x, y, and two diagonals
     const byX = way === 1 ? 0 : Math.max(1, Math.round(stepX));
     const byY = way === 0 ? 0 : Math.max(1, Math.round(stepY)) * (way === 3 ? -1 : 1);

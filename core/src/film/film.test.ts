@@ -1,0 +1,272 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { runTask } from '../task/index.ts';
+import { wrongWith } from './fixtures/checkLayout.ts';
+import { FEW_KINDS, MANY_KINDS, OUTLINES, PERFECT } from './fixtures/instances.ts';
+import { cutsOf, faultsOf, filmBound, layOutFilm } from './index.ts';
+import type { FilmAnswer, FilmItem, FilmProblem, LayOutInput, Placement } from './index.ts';
+
+async function laidOut(problem: FilmProblem, more: Partial<LayOutInput> = {}): Promise<FilmAnswer> {
+  const end = await runTask(layOutFilm, { problem, seed: 1, rounds: 60, ...more });
+  if (end.how !== 'done') throw new Error(end.how);
+  return end.answer;
+}
+
+const box = (id: string, widthMm: number, heightMm: number, more: Partial<FilmItem> = {}): FilmItem => ({
+  id,
+  widthMm,
+  heightMm,
+  count: 1,
+  turns: [0, 90, 180, 270],
+  priority: 0,
+  mask: null,
+  ...more,
+});
+const sheets = (items: FilmItem[], more: Partial<FilmProblem> = {}): FilmProblem => ({
+  film: { kind: 'sheet', widthMm: 210, heightMm: 297 },
+  keepOut: { leftMm: 5, rightMm: 5, topMm: 5, bottomMm: 10 },
+  gapMm: 3,
+  isByOutline: false,
+  items,
+  ...more,
+});
+
+describe('laying out film', () => {
+  it('lays few kinds on a roll within 2465 mm', async () => {
+    const { best, bound } = await laidOut(FEW_KINDS, { rounds: 400 });
+    expect(wrongWith(FEW_KINDS, best.placements)).to.deep.equal([]);
+    expect(best.lengthMm).to.be.within(bound.lengthMm, 2465);
+    expect(bound.lengthMm).to.be.closeTo(2423, 0.5);
+  });
+
+  it('lays many kinds on six sheets, what is wanted first on the first', async () => {
+    const { best, rows, bound } = await laidOut(MANY_KINDS);
+    expect(wrongWith(MANY_KINDS, best.placements)).to.deep.equal([]);
+    expect([best.sheets, bound.sheets]).to.deep.equal([6, 5]);
+    const wanted = new Set(MANY_KINDS.items.filter(({ priority }) => priority > 0).map(({ id }) => id));
+    const first = best.placements.filter(({ itemId }) => wanted.has(itemId));
+    expect(first.map(({ sheet }) => sheet)).to.deep.equal([0, 0, 0, 0, 0]);
+    expect(cutsOf(MANY_KINDS, best.placements).byHand).to.equal(0); // on as many sheets, straight cuts are better
+    expect(rows?.sheets).to.equal(6);
+  });
+
+  it('finds a layout without waste where there is one, and stops at the bound', async () => {
+    const { best, bound, rounds } = await laidOut(PERFECT, { rounds: 5000 });
+    expect(wrongWith(PERFECT, best.placements)).to.deep.equal([]);
+    expect([best.lengthMm, bound.lengthMm]).to.deep.equal([1210, 1210]);
+    expect(rounds).to.be.below(5000);
+  });
+
+  it('lays outlines within 931 mm, and keeps their distance', async () => {
+    const { best, rows, bound } = await laidOut(OUTLINES, { rounds: 150 });
+    expect(wrongWith(OUTLINES, best.placements)).to.deep.equal([]);
+    expect(best.lengthMm).to.be.within(bound.lengthMm, 931);
+    expect(bound.lengthMm).to.be.at.least(562); // by cells alone, without growing them
+    if (rows === null) throw new Error('there are no rows');
+    expect(wrongWith(OUTLINES, rows.placements)).to.deep.equal([]);
+    expect(cutsOf(OUTLINES, rows.placements).byHand).to.equal(0);
+  });
+
+  it('gives the same layout for the same seed, another for another', async () => {
+    const [first, again, other] = await Promise.all(
+      [7, 7, 8].map((seed) => laidOut(OUTLINES, { seed, rounds: 30 })),
+    );
+    expect(again).to.deep.equal(first);
+    expect(other?.best.placements).to.not.deep.equal(first?.best.placements);
+  });
+
+  it('never gives anything worse than it gave before', async () => {
+    const state = await layOutFilm.start({ problem: FEW_KINDS, seed: 3, rounds: 80 });
+    let length = Infinity;
+    for (let isDone = false; !isDone;) {
+      const now = layOutFilm.answer(state)?.best.lengthMm ?? Infinity;
+      expect(now).to.be.at.most(length);
+      length = now;
+      ({ isDone } = await layOutFilm.improve(state));
+    }
+    expect(length).to.be.below(2500);
+  });
+
+  it('begins with a layout it is given, so that more film never comes to more', async () => {
+    const narrow = await laidOut(FEW_KINDS, { rounds: 100 });
+    const wider: FilmProblem = { ...FEW_KINDS, film: { kind: 'roll', widthMm: 301, maxLengthMm: null } };
+    const wide = await laidOut(wider, { rounds: 1, from: narrow.best.placements });
+    expect(wide.best.lengthMm).to.be.at.most(narrow.best.lengthMm);
+    const [moved, ...rest] = narrow.best.placements;
+    if (moved === undefined) throw new Error('nothing was laid');
+    const wrong = await laidOut(wider, { rounds: 1, from: [{ ...moved, xMm: -20 }, ...rest] });
+    expect(wrongWith(wider, wrong.best.placements)).to.deep.equal([]); // what is no layout is not begun with
+  });
+
+  it('names what fits nowhere and the film it would take, and lays the rest', async () => {
+    const upright = box('banner', 180, 290, { turns: [0], count: 2 });
+    const { best } = await laidOut(sheets([upright, box('chest', 90, 60, { count: 3 })]));
+    expect(best.unplaced).to.deep.equal([
+      { itemId: 'banner', count: 2, neededWidthMm: 190, neededHeightMm: 305 },
+    ]);
+    expect(best.placements.map(({ itemId }) => itemId)).to.deep.equal(['chest', 'chest', 'chest']);
+  });
+
+  it('cuts a roll where the printer can take no more', async () => {
+    const film = { kind: 'roll', widthMm: 210, maxLengthMm: 300 } as const;
+    const problem = sheets([box('a', 200, 130, { turns: [0], count: 4 })], { film });
+    const { best, bound } = await laidOut(problem);
+    expect(wrongWith(problem, best.placements)).to.deep.equal([]);
+    // two on each: 5 + 130 + 3 + 130 + 10
+    expect([best.sheets, best.lengthMm, bound.sheets]).to.deep.equal([2, 556, 2]);
+  });
+
+  it('has nothing to lay where nothing is wanted', async () => {
+    const { best } = await laidOut(sheets([box('a', 20, 20, { count: 0 })]));
+    expect([best.placements, best.sheets, best.lengthMm]).to.deep.equal([[], 0, 0]);
+  });
+});
+
+describe('locked pieces', () => {
+  const key = ({ key: own }: Placement): string => own;
+
+  it('stay where they are, on sheets by their boxes', async () => {
+    const locked: Placement[] = [
+      { key: 'b#1', itemId: 'b', sheet: 0, xMm: 60.25, yMm: 100.5, turn: 90 },
+      { key: 'a#0', itemId: 'a', sheet: 1, xMm: 5, yMm: 5, turn: 0 },
+    ];
+    const problem = sheets([box('a', 90.5, 60, { count: 6 }), box('b', 55, 25, { count: 8 })], { locked });
+    const { best } = await laidOut(problem);
+    expect(wrongWith(problem, best.placements)).to.deep.equal([]);
+    for (const own of locked) expect(best.placements.find((p) => key(p) === own.key)).to.deep.equal(own);
+  });
+
+  it('stay where they are by their outlines, while the rest closes in', async () => {
+    const locked: Placement[] = [{ key: 'L#2', itemId: 'L', sheet: 0, xMm: 200, yMm: 300, turn: 180 }];
+    const problem = { ...OUTLINES, locked };
+    const { best } = await laidOut(problem, { rounds: 80 });
+    expect(wrongWith(problem, best.placements)).to.deep.equal([]);
+    expect(best.placements.find((own) => key(own) === 'L#2')).to.deep.equal(locked[0]);
+    expect(best.lengthMm).to.be.below(1000);
+  });
+});
+
+describe('layouts of any boxes', () => {
+  const mm = fc.integer({ min: 20, max: 400 }).map((half) => half / 2);
+  const items = fc
+    .array(
+      fc.record({
+        w: mm,
+        h: mm,
+        count: fc.integer({ min: 1, max: 7 }),
+        turns: fc.boolean(),
+        priority: fc.nat(2),
+      }),
+      {
+        minLength: 1,
+        maxLength: 7,
+      },
+    )
+    .map((list) =>
+      list.map(({ w, h, count, turns, priority }, i) =>
+        box(`k${i}`, w, h, { count, priority, turns: turns ? [0, 90, 180, 270] : [180] }),
+      ),
+    );
+  const problems = fc
+    .record({ items, isRoll: fc.boolean(), gapMm: fc.constantFrom(0, 2.5, 3), isByOutline: fc.boolean() })
+    .map(({ items: own, isRoll, gapMm, isByOutline }): FilmProblem => ({
+      ...sheets(own, { gapMm, isByOutline }),
+      ...(isRoll ? { film: { kind: 'roll', widthMm: 203, maxLengthMm: null } } : {}),
+    }));
+
+  it('are valid, leave out only what fits nowhere, and take no less than the bound', async () => {
+    await fc.assert(
+      fc.asyncProperty(problems, fc.nat(1000), async (problem, seed) => {
+        const { best, rows, bound } = await laidOut(problem, { seed, rounds: 10 });
+        const left = best.unplaced.map(({ itemId }) => itemId);
+        expect(wrongWith(problem, best.placements, left)).to.deep.equal([]);
+        if (rows) expect(wrongWith(problem, rows.placements, left)).to.deep.equal([]);
+        expect(best.lengthMm).to.be.at.least(bound.lengthMm - 0.01);
+        expect(best.sheets).to.be.at.least(bound.sheets);
+        expect(faultsOf(problem, best.placements)).to.deep.equal([]);
+      }),
+      { numRuns: 30, seed: 20260530 },
+    );
+  });
+});
+
+describe('faults of a layout', () => {
+  const problem = sheets([box('a', 50, 30, { count: 3, turns: [0, 180] })]);
+  const at = (n: number, xMm: number, yMm: number, more: Partial<Placement> = {}): Placement => ({
+    key: `a#${n}`,
+    itemId: 'a',
+    sheet: 0,
+    xMm,
+    yMm,
+    turn: 0,
+    ...more,
+  });
+
+  it('are told by piece: over an edge, too near, the wrong way round', () => {
+    expect(faultsOf(problem, [at(0, 5, 5), at(1, 58, 5), at(2, 5, 38)])).to.deep.equal([]);
+    expect(faultsOf(problem, [at(0, 3.5, 5), at(1, 56, 5), at(2, 5, 37, { turn: 90 })])).to.deep.equal([
+      { fault: 'edge', key: 'a#0', byMm: 1.5 },
+      { fault: 'turn', key: 'a#2' },
+      { fault: 'near', key: 'a#1', other: 'a#0' }, // 2.5 mm between
+      { fault: 'near', key: 'a#2', other: 'a#0' }, // 2 mm between
+    ]);
+    expect(faultsOf(problem, [at(0, 5, 5), at(1, 20, 20, { sheet: 1 })])).to.deep.equal([]);
+  });
+
+  it('go by outlines where pieces lie by those', () => {
+    const corner: FilmItem = box('L', 40, 40, {
+      count: 2,
+      mask: Array.from({ length: 40 }, (_, y) => (y < 30 ? [0, 10] : [0, 40])),
+    });
+    const angles = sheets([corner], { isByOutline: true });
+    const first: Placement = { key: 'L#0', itemId: 'L', sheet: 0, xMm: 10, yMm: 10, turn: 0 };
+    // the other way up in the corner: 3 mm beside the upright and 3 mm above the foot
+    const inside = { ...first, key: 'L#1', xMm: 23, yMm: 27, turn: 180 as const };
+    expect(faultsOf(angles, [first, inside])).to.deep.equal([]);
+    expect(faultsOf(angles, [first, { ...inside, yMm: 28 }])).to.deep.equal([
+      { fault: 'near', key: 'L#1', other: 'L#0' },
+    ]);
+    expect(wrongWith(angles, [first, inside])).to.deep.equal([]);
+  });
+});
+
+describe('cuts', () => {
+  it('part a grid row by row, and leave a pinwheel to the knife', () => {
+    const grid = sheets([box('a', 50, 30, { count: 6 })]);
+    const cells = [0, 1, 2, 3, 4, 5].map((n): Placement => ({
+      key: `a#${n}`,
+      itemId: 'a',
+      sheet: 0,
+      xMm: 5 + 53 * (n % 3),
+      yMm: 5 + 33 * Math.floor(n / 3),
+      turn: 0,
+    }));
+    expect(cutsOf(grid, cells)).to.deep.equal({ straight: 5, byHand: 0 });
+    const wheel = sheets([box('a', 40, 20, { count: 4 }), box('b', 20, 20)], { gapMm: 0 });
+    const spokes: [number, number, 0 | 90][] = [
+      [5, 5, 0],
+      [45, 5, 90],
+      [25, 45, 0],
+      [5, 25, 90],
+    ];
+    const laid = spokes.map(([xMm, yMm, turn], n): Placement => ({
+      key: `a#${n}`,
+      itemId: 'a',
+      sheet: 0,
+      xMm,
+      yMm,
+      turn,
+    }));
+    const hub: Placement = { key: 'b#0', itemId: 'b', sheet: 0, xMm: 25, yMm: 25, turn: 0 };
+    expect(wrongWith(wheel, [...laid, hub])).to.deep.equal([]);
+    expect(cutsOf(wheel, [...laid, hub])).to.deep.equal({ straight: 0, byHand: 5 });
+  });
+});
+
+describe('bounds', () => {
+  it('count sheets that boxes over half a sheet cannot share', () => {
+    // 110 of 200 wide and 150 of 282 high each: no two lie beside or above each other, though their area would fit
+    const problem = sheets([box('a', 110, 150, { count: 3, turns: [0] })]);
+    expect(filmBound(problem).sheets).to.equal(3);
+  });
+});
