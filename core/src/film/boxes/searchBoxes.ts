@@ -7,10 +7,11 @@ import { skylinePacker } from './skyline.ts';
 /** Kinds looked at between two looks up: some milliseconds of work. */
 const LOOKS_A_STEP = 150_000;
 /** Exchanges without success after which the search begins elsewhere, times the number of boxes. */
-const PATIENCE = 30;
-/** It begins near the best this often, else at one of the starting orders; with so many exchanges at most. */
-const NEAR_BEST = 0.9;
-const MOST_EXCHANGES = 11;
+const PATIENCE = 20;
+/** It begins near the best this often, else at one of the starting orders. */
+const NEAR_BEST = 0.8;
+/** With at least so many exchanges, up to half the boxes: as often a few as many. */
+const LEAST_EXCHANGES = 2;
 const LIKES: readonly Manner['likes'][] = ['level', 'width', 'order'];
 
 /** A search for packings that goes on for ever, each step a little. */
@@ -76,7 +77,8 @@ export function searchBoxes(work: BoxWork, how: 'skyline' | 'rows', random: () =
     idle = 0;
     manner = { isEarly: hasPriority && random() < 0.5, likes: LIKES[pick(LIKES.length)] };
     current = (best !== null && random() < NEAR_BEST ? best.order : starts[pick(starts.length)]).slice();
-    for (let k = 2 + pick(MOST_EXCHANGES - 1); k > 0; k--) swap(current, pick(count), pick(count));
+    const more = Math.max(5, count / 4) ** random();
+    for (let k = Math.round(LEAST_EXCHANGES * more); k > 0; k--) swap(current, pick(count), pick(count));
     cost = tryOrder(current);
   }
 
