@@ -219,3 +219,46 @@ describe('the heat of a stack by command line', () => {
       expect(error?.message).to.match(sentence);
     });
 });
+
+describe('film', () => {
+  const instance = write('film.json', {
+    film: { type: 'sheet', w: 210, h: 297 },
+    keepOut: { l: 5, r: 5, t: 5, b: 10 },
+    spacing: 3,
+    items: [
+      { id: 'front', w: 180, h: 130, qty: 4, rotations: [90, 180] },
+      { id: 'label', w: 60.5, h: 20, qty: 3, priority: 1 },
+      { id: 'banner', w: 400, h: 300, qty: 1 },
+    ],
+  });
+
+  it('prints placements, sheets, the bound, and what fits nowhere', async () => {
+    const found = (await runCommand(['film', instance, '--seconds', '0.2', '--seed', '3'])) as {
+      placements: { key: string; sheet: number; x: number; y: number; rot: number }[];
+      sheets: number;
+      bound: number;
+      unplaced: object[];
+    };
+    expect(found.placements.map(({ key }) => key).sort()).to.deep.equal([
+      ...[0, 1, 2, 3].map((n) => `front#${n}`),
+      ...[0, 1, 2].map((n) => `label#${n}`),
+    ]);
+    // two fronts are 263 mm of 282 high: the labels lie beside none of them, three abreast below on the first sheet
+    expect([found.sheets, found.bound]).to.deep.equal([3, 2]);
+    const fronts = found.placements.filter(({ key }) => key.startsWith('front'));
+    expect(new Set(fronts.map(({ rot }) => rot))).to.deep.equal(new Set([180]));
+    const labels = found.placements.filter(({ key }) => key.startsWith('label'));
+    expect(new Set(labels.map(({ sheet }) => sheet))).to.deep.equal(new Set([0]));
+    expect(found.unplaced).to.deep.equal([
+      { itemId: 'banner', count: 1, neededWidthMm: 310, neededHeightMm: 415 },
+    ]);
+  });
+
+  it('refuses a time that is none', async () => {
+    const error = await runCommand(['film', instance, '--seconds', 'soon']).then(
+      () => null,
+      (reason: unknown) => reason as Error,
+    );
+    expect(error?.message).to.equal('--seconds must be a number from 0.01 to 3600, but it is “soon”.');
+  });
+});
