@@ -20,6 +20,7 @@ export type {
   MaterialKind,
 } from './catalogue.ts';
 export { BackupSettings, Backups, BackupsChange, DEFAULT_BACKUPS } from './backups.ts';
+export { FilmWaiting, WaitingTransfers } from './film.ts';
 export { readFilmInstance } from './filmInstance.ts';
 export { readHeatCase } from './heatCase/index.ts';
 export { Device, DeviceDrive } from './devices.ts';

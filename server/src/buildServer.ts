@@ -28,6 +28,7 @@ import {
   simulateDevice,
 } from './features/devices/index.ts';
 import type { DeviceService } from './features/devices/index.ts';
+import { filmEndpoints } from './features/film/index.ts';
 import { findEndpoints } from './features/find/index.ts';
 import { healthEndpoints, watchLoop } from './features/health/index.ts';
 import { ledgerEndpoints } from './features/ledger/index.ts';
@@ -237,6 +238,7 @@ function endpointsOf({
     ...paperEndpoints(services.papers),
     ...jobEndpoints({ jobs: services.jobs, findLine: (lineId) => services.orders.getLine(lineId) }),
     ...runEndpoints(services.runs),
+    ...filmEndpoints(db),
     ...ledgerEndpoints(db, now),
     ...findEndpoints(db),
     ...deviceEndpoints(devices),

@@ -31,13 +31,14 @@ export interface FilmAnswer {
   /** Of those that straight cuts take apart, where one was found. */
   rows: FilmLayout | null;
   bound: FilmBound;
-  /** Steps it took. */
+  /** Steps it took to get there. */
   rounds: number;
 }
 
 interface LayingOut {
   problem: FilmProblem;
   rounds: number;
+  done: number;
   found: Generator<readonly Placement[] | null, void>;
   answer: FilmAnswer;
 }
@@ -57,6 +58,7 @@ export const layOutFilm: Task<LayOutInput, LayingOut, FilmAnswer> = {
     const state: LayingOut = {
       problem: asked,
       rounds,
+      done: 0,
       found: search(problem, bound, seededRandom(seed)),
       answer: { best: layoutOf(asked, asked.locked ?? []), rows: null, bound, rounds: 0 },
     };
@@ -66,15 +68,16 @@ export const layOutFilm: Task<LayOutInput, LayingOut, FilmAnswer> = {
   },
   improve: goOn,
   answer: ({ answer }) => answer,
+  isTelling: true,
 };
 
 function goOn(state: LayingOut): Step {
-  const { answer, found, rounds } = state;
+  const { found, rounds } = state;
   const next = found.next();
-  answer.rounds++;
+  state.done++;
   if (next.done !== true && next.value !== null) keep(state, next.value);
-  const isDone = next.done === true || answer.rounds >= rounds || isAtBound(answer, state.problem);
-  return { share: isDone ? 1 : answer.rounds / rounds, isDone };
+  const isDone = next.done === true || state.done >= rounds || isAtBound(state.answer, state.problem);
+  return { share: isDone ? 1 : state.done / rounds, isDone };
 }
 
 /** Whether placements are a layout of all that fits, with every locked copy where it is. */
@@ -96,12 +99,16 @@ function isWhole(problem: FilmProblem, placements: readonly Placement[]): boolea
 const isSamePlace = (p: Placement, q: Placement | undefined): boolean =>
   p.sheet === q?.sheet && p.xMm === q.xMm && p.yMm === q.yMm && p.turn === q.turn;
 
-function keep({ problem, answer }: LayingOut, placements: readonly Placement[]): void {
+function keep(state: LayingOut, placements: readonly Placement[]): void {
+  const { problem, answer } = state;
   const layout = layoutOf(problem, placements);
   const isBetter = (than: FilmLayout | null): boolean =>
     than === null || placements.length > than.placements.length || compareLayouts(problem, layout, than) < 0;
-  if (isBetter(answer.best)) answer.best = layout;
-  if (isBetter(answer.rows) && cutsOf(problem, placements).byHand === 0) answer.rows = layout;
+  const best = isBetter(answer.best) ? layout : answer.best;
+  const isRows = isBetter(answer.rows) && cutsOf(problem, placements).byHand === 0;
+  const rows = isRows ? layout : answer.rows;
+  if (best !== answer.best || rows !== answer.rows)
+    state.answer = { ...answer, best, rows, rounds: state.done };
 }
 
 /** On a roll nothing is gained beyond the bound; of sheets, the last one can always be emptier. */

@@ -50,6 +50,8 @@ export type {
   ShelfTransfer,
   Tape,
 } from './materials.ts';
+export { ON_FILM, transfersOf } from './transfersOf.ts';
+export type { LineTransfers } from './transfersOf.ts';
 export { MOST_PRINTS, PLANNER_VERSION, planRoute } from './planRoute.ts';
 export type { RouteAdvice, RoutePlan } from './planRoute.ts';
 export { PROCESS_NAMES, PROCESS_SHORT_NAMES, isFilmProcess, shortNames } from './processNames.ts';

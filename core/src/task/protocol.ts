@@ -9,6 +9,8 @@ export type ToHost =
 /** What a host says back. */
 export type FromHost =
   | { say: 'progress'; id: number; share: number }
+  /** The best there is by now, of work that tells. */
+  | { say: 'so-far'; id: number; answer: unknown }
   | { say: 'answer'; id: number; how: 'done' | 'stopped'; answer: unknown }
   | { say: 'cancelled'; id: number }
   /** `code`: what the error calls itself to programs, where it does. */

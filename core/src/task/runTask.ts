@@ -4,11 +4,13 @@ import type { Task } from './task.ts';
 export type Wish = 'go-on' | 'stop' | 'cancel';
 
 /** How a task is run: by the clock and the pauses of its host. */
-export interface Running {
+export interface Running<Answer = unknown> {
   /** Asked between two steps. */
   wish?: () => Wish;
   /** Told the share done, 0–1: never less than before. */
   onProgress?: (share: number) => void;
+  /** Told the best there is whenever it is another, before a pause. */
+  onSoFar?: (answer: Answer) => void;
   /** Lets others have the thread; called when a step is over and `everyMs` have passed since the last. */
   pause?: () => Promise<void>;
   everyMs?: number;
@@ -30,11 +32,12 @@ export type Ended<Answer> =
 export async function runTask<Input, State, Answer>(
   task: Task<Input, State, Answer>,
   input: Input,
-  { wish = goOn, onProgress, pause, everyMs = 12, now = () => 0 }: Running = {},
+  { wish = goOn, onProgress, onSoFar, pause, everyMs = 12, now = () => 0 }: Running<Answer> = {},
 ): Promise<Ended<Answer>> {
   const state = await task.start(input);
   let told = 0;
   let pausedAt = now();
+  let shown: Answer | null = null;
   for (;;) {
     const wanted = wish();
     if (wanted === 'cancel') return { how: 'cancelled' };
@@ -46,6 +49,11 @@ export async function runTask<Input, State, Answer>(
     }
     if (isDone) return ended('done', task.answer(state));
     if (pause === undefined || now() - pausedAt < everyMs) continue;
+    const soFar = onSoFar && task.answer(state);
+    if (soFar != null && soFar !== shown) {
+      shown = soFar;
+      onSoFar?.(soFar);
+    }
     await pause();
     pausedAt = now();
   }

@@ -38,6 +38,7 @@ export function serveTasks(port: Port<FromHost, ToHost>, tasks: Tasks, pacing: P
           toldAt = pacing.now();
           port.send({ say: 'progress', id, share });
         },
+        ...(task.isTelling ? { onSoFar: (answer) => port.send({ say: 'so-far', id, answer }) } : {}),
       });
       if (end.how === 'cancelled') port.send({ say: 'cancelled', id });
       else port.send({ say: 'answer', id, ...end }, task.moves?.(end.answer));

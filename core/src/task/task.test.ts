@@ -155,6 +155,30 @@ describe('a host of tasks', () => {
   });
 });
 
+describe('a task that tells', () => {
+  it('gives what it has by now, each once, before its answer', async () => {
+    const growing: Task<number, { n: number; best: { n: number } }, { n: number }> = {
+      start: () => ({ n: 0, best: { n: 0 } }),
+      improve: (state) => {
+        state.n++;
+        if (state.n % 3 === 0) state.best = { n: state.n };
+        return { share: state.n / 9, isDone: state.n === 9 };
+      },
+      answer: ({ best }) => best,
+      isTelling: true,
+    };
+    const told: number[] = [];
+    const asked = new TaskClient(() => callPort({ growing }, pacing())).ask(
+      'growing',
+      1,
+      undefined,
+      ({ n }) => told.push(n),
+    );
+    expect(await asked.answer).to.deep.equal({ n: 9 });
+    expect(told).to.deep.equal([0, 3, 6]);
+  });
+});
+
 describe('a task shared between hosts', () => {
   const halves: Division<readonly number[], number> = {
     divide: (numbers, parts) => {

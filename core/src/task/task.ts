@@ -17,6 +17,8 @@ export interface Task<Input, State, Answer> {
   improve: (state: State) => Step | Promise<Step>;
   /** The best it has by now; `null` while it has nothing to show. */
   answer: (state: State) => Answer | null;
+  /** Whoever waits is told its best while it runs: each answer is then an object of its own, the same as long as nothing is better. */
+  isTelling?: true;
   /** What of an answer is handed over rather than copied, where threads can do that: buffers, pictures. */
   moves?: (answer: Answer) => readonly object[];
 }

@@ -38,6 +38,7 @@ interface Open {
   /** Hosts that died while it was under way. */
   deaths: number;
   onProgress: (share: number) => void;
+  onSoFar: (answer: unknown) => void;
   settle: (end: { answer: unknown } | { error: Error }) => void;
 }
 
@@ -75,11 +76,13 @@ export class TaskClient<T extends Tasks> {
    * Begins a task.
    *
    * @param onProgress told the share done, 0–1; from the beginning again where its host died
+   * @param onSoFar told the best there is, by tasks that tell
    */
   ask<K extends keyof T & string>(
     kind: K,
     input: InputOf<T[K]>,
     onProgress: (share: number) => void = () => undefined,
+    onSoFar: (answer: AnswerOf<T[K]>) => void = () => undefined,
   ): Asked<AnswerOf<T[K]>> {
     const id = ++this.last;
     const message = { say: 'start', id, kind, input } as const;
@@ -89,7 +92,8 @@ export class TaskClient<T extends Tasks> {
         if ('error' in end) reject(end.error);
         else resolve(end.answer as AnswerOf<T[K]>); // the host's tasks are of these kinds
       };
-      this.open.set(id, { message, deaths: 0, onProgress, settle });
+      const hearSoFar = (own: unknown): void => onSoFar(own as AnswerOf<T[K]>);
+      this.open.set(id, { message, deaths: 0, onProgress, onSoFar: hearSoFar, settle });
     });
     this.port().send(message);
     const say = (what: 'stop' | 'cancel') => (): void => {
@@ -125,6 +129,9 @@ export class TaskClient<T extends Tasks> {
     switch (message.say) {
       case 'progress':
         own.onProgress(message.share);
+        break;
+      case 'so-far':
+        own.onSoFar(message.answer);
         break;
       case 'answer':
         own.settle({ answer: message.answer });

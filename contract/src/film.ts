@@ -1,0 +1,43 @@
+import { Type } from 'typebox';
+import { Process } from './process.ts';
+import { Id, Instant, PrintId, nullable, strictObject } from './scalars.ts';
+import type { Static } from './scalars.ts';
+
+/** A thing of the set-up that film is made with. */
+const Thing = strictObject({ id: Id, name: Type.String() });
+
+/** Transfers of one print of a line that is ready for the floor: what can be laid on film. */
+export const WaitingTransfers = strictObject({
+  lineId: Id,
+  orderId: Id,
+  code: Type.String(),
+  customer: Type.String(),
+  dueAt: Instant,
+  garment: Type.String(),
+  colourHex: Type.String(),
+  /** `null` where the print has none any more. */
+  artworkId: nullable(Id),
+  print: PrintId,
+  process: Process,
+  film: Thing,
+  powder: nullable(Thing),
+  printer: nullable(Thing),
+  /** By size on film, mm: which of the line's transfers, from 1; spares are the last. */
+  sizes: Type.Array(
+    strictObject({
+      widthMm: Type.Number(),
+      heightMm: Type.Number(),
+      slots: Type.Array(Type.Integer({ minimum: 1 })),
+    }),
+  ),
+  spares: Type.Integer({ minimum: 0 }),
+});
+export type WaitingTransfers = Static<typeof WaitingTransfers>;
+
+/** What waits for film, soonest due first. */
+export const FilmWaiting = strictObject({
+  items: Type.Array(WaitingTransfers),
+  /** There are more lines than are looked at. */
+  isMore: Type.Boolean(),
+});
+export type FilmWaiting = Static<typeof FilmWaiting>;

@@ -1,0 +1,1 @@
+export { filmEndpoints } from './filmEndpoints.ts';
