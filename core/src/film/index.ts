@@ -7,7 +7,9 @@ export { faultsOf } from './faults.ts';
 export type { LayoutFault } from './faults.ts';
 export { layOutFilm } from './layOutFilm.ts';
 export type { FilmAnswer, LayOutInput } from './layOutFilm.ts';
-export { TURNS } from './problem.ts';
+export { endsOf, layoutOf } from './layoutOf.ts';
+export { turnedPlacement } from './turnedPlacement.ts';
+export { TURNS, turnedBox } from './problem.ts';
 export type {
   FilmArea,
   FilmItem,

@@ -61,6 +61,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../pages/RoutePage.tsx')).RoutePage }),
           },
           {
+            path: 'film',
+            lazy: async () => ({ Component: (await import('../pages/FilmPage.tsx')).FilmPage }),
+          },
+          {
             path: 'presses/bench',
             lazy: async () => ({ Component: (await import('../pages/BenchPage.tsx')).BenchPage }),
           },

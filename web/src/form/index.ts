@@ -1,6 +1,8 @@
 export { compiled } from './compiled.ts';
 export { numberIn, trimmed } from './check.ts';
 export type { Filled } from './check.ts';
+export { beginWith, changed, redone, undone } from './draftHistory.ts';
+export type { DraftHistory } from './draftHistory.ts';
 export { FilledText } from './FilledText.tsx';
 export { keepDraft, readDraft } from './keptDraft.ts';
 export { Overtaken } from './Overtaken.tsx';

@@ -1,6 +1,6 @@
 import type { ArtStep, UnderbaseSettings } from '@saltflat/core/artwork';
 import { useCallback, useEffect, useState } from 'react';
-import { beginWith, changed, redone, undone } from './draftHistory.ts';
+import { beginWith, changed, redone, undone } from '../../form/index.ts';
 
 /** What a person is trying on an artwork before it is kept for the line. */
 export interface ArtDraft {

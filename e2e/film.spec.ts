@@ -1,0 +1,72 @@
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { axeFindings } from './axe.ts';
+import { orderOverApi } from './shop.ts';
+
+/** A copy on the sheet that is looked at. */
+const piece = (page: Page, name: RegExp) =>
+  page.getByRole('region', { name: 'The film' }).getByRole('button', { name }).first();
+const figure = (page: Page, what: string) =>
+  page.getByRole('table', { name: 'What it takes' }).getByRole('row', { name: new RegExp(`^${what}`) });
+const layOut = async (page: Page, words: string): Promise<void> => {
+  await page.getByRole('button', { name: words, exact: true }).click();
+  await expect(page.getByText(/^Getting better for \d+ s/)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByRole('button', { name: 'Stop' })).toBeHidden();
+};
+
+test('three orders share two sheets: laid out, one piece put elsewhere and locked, improved round it, put on the floor', async ({
+  page,
+}) => {
+  const orders = [
+    await orderOverApi(page.request, 301, 3),
+    await orderOverApi(page.request, 302, 2),
+    await orderOverApi(page.request, 303, 4),
+  ];
+  const codes = orders.map(({ code }) => code);
+  await page.goto('/orders');
+  await expect(page.getByRole('heading', { level: 1, name: 'Orders' })).toBeVisible();
+  await page.keyboard.press('g');
+  await page.keyboard.press('m');
+  await page.getByRole('button', { name: 'Choose none' }).click();
+  for (const code of codes) await page.getByRole('checkbox', { name: `${code} goes on this film` }).check();
+  // six prints of 150 mm lie on a piece of roll 330 mm long, so nine take two
+  await page.getByLabel('Longest piece of roll').fill('330');
+  await layOut(page, 'Lay out');
+  await expect(figure(page, 'Sheets')).toContainText('2');
+  await expect(figure(page, 'Cut out by hand')).toContainText('0 of 9');
+  expect(await axeFindings(page)).toEqual([]);
+
+  // by hand: dragged over its neighbour it is told, taken back it is right again
+  const [first = ''] = codes;
+  const moved = piece(page, new RegExp(`^${first}, transfer`));
+  const box = (await moved.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  await page.mouse.move(middle.x, middle.y);
+  await page.mouse.down();
+  await page.mouse.move(middle.x + box.width / 2, middle.y, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByText(/^Not right yet/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Put these sheets on the floor' })).toBeDisabled();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText(/^Not right yet/)).toBeHidden();
+
+  // by the keyboard: down by 3 mm, and locked there
+  await moved.focus();
+  for (let mm = 0; mm < 3; mm++) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('l');
+  const locked = page.getByRole('button', { name: new RegExp(`^${first}, transfer \\d+, locked`) });
+  const before = await locked.getAttribute('transform');
+  await layOut(page, 'Improve round what is locked');
+  await expect(page.getByText(/^Not right yet/)).toBeHidden();
+  expect(await locked.getAttribute('transform')).toBe(before);
+
+  await page.reload(); // nothing is lost
+  expect(await locked.getAttribute('transform')).toBe(before);
+  await page.getByRole('button', { name: 'Put these sheets on the floor' }).click();
+  await page.waitForURL(/\/floor\/[0-9a-f-]{36}/);
+  const film = page.getByRole('region', { name: 'Film', exact: true });
+  for (const code of codes) await expect(film).toContainText(code);
+  await page.goto('/film');
+  await expect(page.getByRole('checkbox', { name: `${first} goes on this film` })).toBeHidden();
+});

@@ -1,0 +1,292 @@
+import { endsOf, faultsOf, layoutOf, turnedPlacement } from '@saltflat/core/film';
+import type { FilmLayout, Placement } from '@saltflat/core/film';
+import { useMemo, useState } from 'react';
+import { useKeyNotes, useKeys } from '../../keys/index.ts';
+import {
+  Button,
+  Empty,
+  FillSplit,
+  Note,
+  Panel,
+  Progress,
+  Row,
+  Scroll,
+  Stack,
+  styled,
+  useNow,
+} from '../../ui/index.ts';
+import { t } from '../../words/index.ts';
+import { FiguresPanel } from './FiguresPanel.tsx';
+import { LaySettingsPanel } from './LaySettingsPanel.tsx';
+import { SheetStrip } from './SheetStrip.tsx';
+import { SheetView } from './SheetView.tsx';
+import { WaitingPanel } from './WaitingPanel.tsx';
+import { CUTTING, USUAL_EDGE_MM, areaOf, nameOf, problemOf } from './filmJob.ts';
+import type { FilmDraft, FilmGroup } from './filmJob.ts';
+import { piecesOf } from './pieces.ts';
+import { useFilmDraft } from './useFilmDraft.ts';
+import { useLayoutSearch } from './useLayoutSearch.ts';
+
+interface Props {
+  group: FilmGroup;
+  film: { widthMm: number; heightMm: number | null; centsPerM2: number | null };
+  /** What lies flat in the heat at once, mm. */
+  usualLongestMm: number;
+  isStarting: boolean;
+  /** What became of the last try to put it on the floor. */
+  refusal: React.ReactNode;
+  onStart: (placements: readonly Placement[]) => void;
+}
+
+/** Transfers of one film and powder: chosen, laid out, put right by hand, and put on the floor. */
+export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onStart }: Props) {
+  const { draft, change, place, undo, redo, canUndo, canRedo } = useFilmDraft(group.key, {
+    chosen: group.waiting.map(nameOf),
+    first: [],
+    placements: [],
+    locked: [],
+    cutting: 'trimmer',
+    gapMm: CUTTING.trimmer.gapMm,
+    edgeMm: USUAL_EDGE_MM,
+    mayTurn: true,
+    longestMm: usualLongestMm,
+  });
+  const area = areaOf(film, draft);
+  const problem = useMemo(() => problemOf(group, area, draft), [group, area.widthMm, film.heightMm, draft]); // eslint-disable-line react-hooks/exhaustive-deps -- the area is made of these
+  const { search, begin, stop } = useLayoutSearch(({ best }) => change({ placements: best.placements }));
+  const isRunning = search.status === 'running';
+  const answer = search.status === 'running' || search.status === 'done' ? search.answer : null;
+  const shown = (isRunning && answer?.best.placements) || draft.placements;
+  const state = useMemo(() => laid(group, problem, draft, shown), [group, problem, draft, shown]);
+  const [sheet, setSheet] = useState(0);
+  const [selected, setSelected] = useState<string | null>(null);
+  const onSheet = Math.min(sheet, Math.max(0, state.layout.sheets - 1));
+  const wanted = problem.items.reduce((sum, { count }) => sum + count, 0);
+  const left = state.layout.unplaced.reduce((sum, { count }) => sum + count, 0);
+  const missing = wanted - left - state.layout.placements.length;
+  const own = state.layout.placements.find(({ key }) => key === selected);
+  useFilmKeys({
+    own: isRunning ? undefined : own,
+    isLocked: own !== undefined && draft.locked.includes(own.key),
+    onPlace: place,
+    onTurn: (placement) => place(turnedPlacement(problem, placement)),
+    onLock: ({ key }) => change({ locked: toggled(draft.locked, key) }),
+    undo,
+    redo,
+  });
+  const canStart = missing === 0 && wanted > 0 && state.faults.length === 0 && !isRunning;
+  return (
+    <FillSplit columns="minmax(240px, 300px) minmax(0, 1fr) minmax(260px, 320px)" below={1000}>
+      <Left>
+        <Scroll>
+          <WaitingPanel
+            waiting={group.waiting}
+            chosen={draft.chosen}
+            first={draft.first}
+            onChoose={(chosen, first) => change({ chosen, first })}
+          />
+        </Scroll>
+        <LaySettingsPanel settings={draft} film={area} onChange={(part) => change(part, 'settings')} />
+      </Left>
+      <Middle>
+        <Row gap={8}>
+          <Button
+            look="primary"
+            isBusy={isRunning}
+            disabled={wanted === 0}
+            onClick={() => begin(problem, draft.placements)}
+          >
+            {buttonWords(draft)}
+          </Button>
+          <Button onClick={undo} disabled={!canUndo || isRunning}>
+            {t('Undo')}
+          </Button>
+          <Button onClick={redo} disabled={!canRedo || isRunning}>
+            {t('Redo')}
+          </Button>
+          {own && !isRunning && (
+            <>
+              <Button onClick={() => place(turnedPlacement(problem, own))}>{t('Turn')}</Button>
+              <Button onClick={() => change({ locked: toggled(draft.locked, own.key) })}>
+                {draft.locked.includes(own.key) ? t('Unlock') : t('Lock')}
+              </Button>
+            </>
+          )}
+        </Row>
+        {search.status === 'running' && (
+          <Searching since={search.since} layout={answer?.best ?? null} onStop={stop} />
+        )}
+        {search.status === 'failed' && <Note tone="alarm">{search.why}</Note>}
+        {state.pieces.length === 0 ? (
+          <Empty title={t('Nothing is on this film yet')}>
+            {t(
+              'Choose what goes on it at the left, then lay it out. Pieces can be dragged, turned and locked afterwards.',
+            )}
+          </Empty>
+        ) : (
+          <Sheet aria-label={t('The film')}>
+            <SheetView
+              problem={problem}
+              sheet={onSheet}
+              heightMm={state.heightMm}
+              cutMm={state.cutMm(onSheet)}
+              pieces={state.pieces.filter(({ own: { sheet: on } }) => on === onSheet)}
+              selected={selected}
+              onSelect={setSelected}
+              onMove={isRunning ? null : place}
+            />
+          </Sheet>
+        )}
+        <SheetStrip
+          problem={problem}
+          heightMm={state.heightMm}
+          pieces={state.pieces}
+          sheets={state.layout.sheets}
+          shown={onSheet}
+          onShow={setSheet}
+        />
+      </Middle>
+      <Scroll>
+        <Stack gap={12}>
+          {state.pieces.length > 0 && (
+            <FiguresPanel
+              problem={problem}
+              layout={state.layout}
+              faults={state.faults}
+              missing={missing}
+              centsPerM2={film.centsPerM2}
+              answer={answer}
+              onTake={({ placements }: FilmLayout) => change({ placements })}
+            />
+          )}
+          <Panel title={t('On the floor')} pad={12}>
+            <Stack gap={8}>
+              <span className="muted small">
+                {t('Starts these lines together, with the sheets as they are laid out.')}
+              </span>
+              <Button
+                look="primary"
+                disabled={!canStart}
+                isBusy={isStarting}
+                onClick={() => onStart(state.layout.placements)}
+              >
+                {t('Put these sheets on the floor')}
+              </Button>
+              {refusal}
+            </Stack>
+          </Panel>
+        </Stack>
+      </Scroll>
+    </FillSplit>
+  );
+}
+
+const toggled = (list: readonly string[], key: string): string[] =>
+  list.includes(key) ? list.filter((own) => own !== key) : [...list, key];
+
+function buttonWords({ placements, locked }: FilmDraft): string {
+  if (placements.length === 0) return t('Lay out');
+  return locked.length > 0 ? t('Improve round what is locked') : t('Improve');
+}
+
+/** A layout as it lies there, and what is wrong with it. */
+function laid(
+  group: FilmGroup,
+  problem: ReturnType<typeof problemOf>,
+  draft: FilmDraft,
+  placements: readonly Placement[],
+) {
+  const known = new Set(
+    problem.items.flatMap(({ id, count }) => Array.from({ length: count }, (_, n) => `${id}#${n}`)),
+  );
+  const layout = layoutOf(
+    problem,
+    placements.filter(({ key }) => known.has(key)),
+  );
+  const faults = faultsOf(problem, layout.placements);
+  const { film, keepOut } = problem;
+  const ends = endsOf(problem, layout.placements);
+  const pieces = piecesOf(problem, group.waiting, {
+    placements: layout.placements,
+    locked: draft.locked,
+    faults,
+  });
+  const cutOf = (end: number | undefined): number => (end ?? 0) + keepOut.bottomMm;
+  return {
+    layout,
+    faults,
+    pieces,
+    heightMm:
+      film.kind === 'sheet' ? film.heightMm : (film.maxLengthMm ?? cutOf(Math.max(0, ...ends.values()))),
+    cutMm: (sheet: number): number | null => (film.kind === 'sheet' ? null : cutOf(ends.get(sheet))),
+  };
+}
+
+const pageClock = (): number => performance.now();
+
+interface SearchingProps {
+  since: number;
+  layout: FilmLayout | null;
+  onStop: () => void;
+}
+
+function Searching({ since, layout, onStop }: SearchingProps) {
+  const now = useNow(pageClock, 1000);
+  const seconds = Math.max(0, Math.round((now - since) / 1000));
+  const words =
+    layout === null
+      ? t('Laying out')
+      : t('Getting better for {seconds} s: {sheets} sheets, {mm} mm of film', {
+          seconds,
+          sheets: layout.sheets,
+          mm: Math.round(layout.lengthMm),
+        });
+  return <Progress words={words} share={null} onCancel={onStop} />;
+}
+
+interface KeysOf {
+  own: Placement | undefined;
+  isLocked: boolean;
+  onPlace: (own: Placement) => void;
+  onTurn: (own: Placement) => void;
+  onLock: (own: Placement) => void;
+  undo: () => void;
+  redo: () => void;
+}
+
+const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as const;
+
+/** The chosen piece by the keyboard: arrows move it, r turns it, l locks it. */
+function useFilmKeys({ own, isLocked, onPlace, onTurn, onLock, undo, redo }: KeysOf): void {
+  const free = own !== undefined && !isLocked ? own : undefined;
+  useKeys('Film', [
+    ...Object.entries(ARROWS).map(([key, [x, y]]) => ({
+      key,
+      shown: '',
+      does: '',
+      act: () => free && onPlace({ ...free, xMm: free.xMm + x, yMm: free.yMm + y }),
+    })),
+    { key: 'r', does: 'turn the chosen piece a quarter', act: () => free && onTurn(free) },
+    { key: 'l', does: 'lock it where it is, or let it go', act: () => own && onLock(own) },
+    { key: 'mod+z', shown: 'Ctrl z', does: 'undo', act: undo },
+    { key: 'mod+y', shown: 'Ctrl y', does: 'redo', act: redo },
+  ]);
+  useKeyNotes('Film, once a piece is chosen', NOTES);
+}
+const NOTES = [{ shown: '← ↑ → ↓', does: 'move it by 1 mm' }];
+
+const Left = styled('div')({
+  display: 'grid',
+  gridTemplateRows: 'minmax(160px, 1fr) auto',
+  gap: 12,
+  minHeight: 0,
+});
+const Middle = styled('div')({ display: 'flex', flexDirection: 'column', gap: 12, minHeight: 0 });
+const Sheet = styled('section')({
+  flex: 1,
+  minHeight: 280,
+  background: 'var(--strip)',
+  border: '1px solid var(--hairline)',
+  borderRadius: 4,
+  padding: 8,
+});

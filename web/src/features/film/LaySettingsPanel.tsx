@@ -1,0 +1,72 @@
+import type { FilmArea } from '@saltflat/core/film';
+import { useUnits } from '../../units/writingSlice.ts';
+import { CheckField, Panel, QuantityField, Row, SelectField, Stack } from '../../ui/index.ts';
+import { t } from '../../words/index.ts';
+import { CUTTING } from './filmJob.ts';
+import type { Cutting, LaySettings } from './filmJob.ts';
+
+const CUT_WITH = [
+  { value: 'trimmer', label: t('Trimmer') },
+  { value: 'knife', label: t('Knife') },
+  { value: 'scissors', label: t('Scissors') },
+] as const;
+
+interface Props {
+  settings: LaySettings;
+  film: FilmArea;
+  onChange: (part: Partial<LaySettings>) => void;
+}
+
+/** How pieces lie: room between them and at the edge, which ways round, how much of a roll at once. */
+export function LaySettingsPanel({ settings, film, onChange }: Props) {
+  const units = useUnits();
+  const { cutting, gapMm, edgeMm, mayTurn, longestMm } = settings;
+  const least = Math.min(film.widthMm, film.kind === 'sheet' ? film.heightMm : longestMm);
+  return (
+    <Panel title={t('How it lies')} pad={12}>
+      <Stack gap={10}>
+        <SelectField
+          label={t('Cut apart with')}
+          value={cutting}
+          options={CUT_WITH}
+          onChange={(value: Cutting) => onChange({ cutting: value, gapMm: CUTTING[value].gapMm })}
+        />
+        <Row gap={10} align="start" isOneLine>
+          <QuantityField
+            label={t('Between pieces')}
+            kind="length"
+            value={gapMm}
+            system={units}
+            usual={gapMm}
+            onChange={(value) => value !== null && value >= 0 && value <= 50 && onChange({ gapMm: value })}
+          />
+          <QuantityField
+            label={t('Empty edge')}
+            kind="length"
+            value={edgeMm}
+            system={units}
+            usual={edgeMm}
+            onChange={(value) =>
+              value !== null && value >= 0 && 2 * value < least && onChange({ edgeMm: value })
+            }
+          />
+        </Row>
+        {film.kind === 'roll' && (
+          <QuantityField
+            label={t('Longest piece of roll')}
+            kind="length"
+            value={longestMm}
+            system={units}
+            usual={longestMm}
+            onChange={(value) => value !== null && value > 2 * edgeMm && onChange({ longestMm: value })}
+          />
+        )}
+        <CheckField
+          label={t('Pieces may be turned')}
+          isChecked={mayTurn}
+          onChange={(isOn) => onChange({ mayTurn: isOn })}
+        />
+      </Stack>
+    </Panel>
+  );
+}

@@ -1,0 +1,137 @@
+import { turnedBox } from '@saltflat/core/film';
+import type { FilmItem, FilmProblem, Placement } from '@saltflat/core/film';
+import { memo, useRef, useState } from 'react';
+import { t } from '../../words/index.ts';
+import { pieceClass } from './pieceClass.ts';
+import type { Piece } from './pieces.ts';
+import './film.css';
+
+interface Props {
+  problem: FilmProblem;
+  sheet: number;
+  /** Film along the feed that is drawn, and where it is cut, mm. */
+  heightMm: number;
+  cutMm: number | null;
+  pieces: readonly Piece[];
+  selected: string | null;
+  onSelect: (key: string | null) => void;
+  /** Nothing can be moved while a layout is being looked for. */
+  onMove: ((own: Placement) => void) | null;
+}
+
+interface Drag {
+  key: string;
+  fromX: number;
+  fromY: number;
+  x: number;
+  y: number;
+}
+
+/** One sheet to scale: what lies on it, what stays empty, where it is cut. Pieces are dragged, or moved by the arrows. */
+export function SheetView({ problem, sheet, heightMm, cutMm, pieces, selected, onSelect, onMove }: Props) {
+  const svg = useRef<SVGSVGElement>(null);
+  const [drag, setDrag] = useState<Drag | null>(null);
+  const { film, keepOut } = problem;
+  const at = (event: React.PointerEvent): { x: number; y: number } => {
+    const inverse = svg.current?.getScreenCTM()?.inverse();
+    const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(inverse);
+    return { x: point.x, y: point.y };
+  };
+  const take = (event: React.PointerEvent, { own }: Piece): void => {
+    onSelect(own.key);
+    if (onMove === null || event.button !== 0) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    const { x, y } = at(event);
+    setDrag({ key: own.key, fromX: x, fromY: y, x, y });
+  };
+  const drop = ({ own, isLocked }: Piece): void => {
+    if (drag === null || onMove === null) return;
+    const [byX, byY] = [Math.round(drag.x - drag.fromX), Math.round(drag.y - drag.fromY)];
+    setDrag(null);
+    if (!isLocked && (byX !== 0 || byY !== 0)) onMove({ ...own, xMm: own.xMm + byX, yMm: own.yMm + byY });
+  };
+  return (
+    <svg
+      ref={svg}
+      className="film-sheet"
+      viewBox={`-2 -2 ${film.widthMm + 4} ${heightMm + 4}`}
+      role="group"
+      aria-label={t('Sheet {n}, {count} pieces', { n: sheet + 1, count: pieces.length })}
+      onPointerDown={(event) => event.target === svg.current && onSelect(null)}
+    >
+      <rect className="film-ground" width={film.widthMm} height={heightMm} />
+      <rect
+        className="film-edge"
+        x={keepOut.leftMm}
+        y={keepOut.topMm}
+        width={film.widthMm - keepOut.leftMm - keepOut.rightMm}
+        height={(cutMm ?? heightMm) - keepOut.topMm - keepOut.bottomMm}
+      />
+      {cutMm !== null && cutMm < heightMm && (
+        <>
+          <rect className="film-left" y={cutMm} width={film.widthMm} height={heightMm - cutMm} />
+          <line className="film-cut" x2={film.widthMm} y1={cutMm} y2={cutMm} />
+        </>
+      )}
+      {pieces.map((piece) => {
+        const { own } = piece;
+        const by =
+          drag?.key === own.key && !piece.isLocked
+            ? { x: drag.x - drag.fromX, y: drag.y - drag.fromY }
+            : null;
+        return (
+          <g
+            key={own.key}
+            className={pieceClass(piece, own.key === selected)}
+            transform={`translate(${own.xMm + Math.round(by?.x ?? 0)} ${own.yMm + Math.round(by?.y ?? 0)})`}
+            onPointerDown={(event) => take(event, piece)}
+            onPointerMove={(event) => drag?.key === own.key && setDrag({ ...drag, ...at(event) })}
+            onPointerUp={() => drop(piece)}
+            onPointerCancel={() => setDrag(null)}
+            onFocus={() => onSelect(own.key)}
+            tabIndex={onMove === null ? -1 : 0}
+            role="button"
+            aria-pressed={own.key === selected}
+            aria-label={piece.words}
+          >
+            <PieceArt piece={piece} item={piece.item} turn={own.turn} />
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+/** What a piece looks like: the art on its garment's colour, whose it is, and whether it stays where it is. */
+const PieceArt = memo(function PieceArt({
+  piece,
+  item,
+  turn,
+}: {
+  piece: Piece;
+  item: FilmItem;
+  turn: Placement['turn'];
+}) {
+  const { widthMm, heightMm } = turnedBox(item, turn);
+  const middle = `translate(${widthMm / 2} ${heightMm / 2}) rotate(${turn})`;
+  const letters = Math.min(7, heightMm / 3, widthMm / 5);
+  return (
+    <>
+      <rect className="film-box" width={widthMm} height={heightMm} fill={piece.colourHex} />
+      {piece.artworkId !== null && (
+        <image
+          href={`/api/v1/artworks/${piece.artworkId}/thumbnail`}
+          transform={middle}
+          x={-item.widthMm / 2}
+          y={-item.heightMm / 2}
+          width={item.widthMm}
+          height={item.heightMm}
+        />
+      )}
+      <rect className="film-outline" width={widthMm} height={heightMm} />
+      <text className="film-code" x={1.5} y={heightMm - 1.5} fontSize={letters}>
+        {piece.isLocked ? `■ ${piece.code}` : piece.code}
+      </text>
+    </>
+  );
+});

@@ -1,0 +1,89 @@
+import type { WaitingTransfers } from '@saltflat/contract';
+import { formatQuantity } from '@saltflat/core/units';
+import { useDates, useUnits } from '../../units/writingSlice.ts';
+import { Button, CheckField, Panel, Row, Rows, Stack, styled } from '../../ui/index.ts';
+import { t } from '../../words/index.ts';
+import { countOf, nameOf } from './filmJob.ts';
+
+interface Props {
+  waiting: readonly WaitingTransfers[];
+  chosen: readonly string[];
+  first: readonly string[];
+  onChoose: (chosen: string[], first: string[]) => void;
+}
+
+const without = (list: readonly string[], name: string): string[] => list.filter((own) => own !== name);
+const withOrWithout = (list: readonly string[], name: string, isIn: boolean): string[] =>
+  isIn ? [...without(list, name), name] : without(list, name);
+
+/** What waits for this film, soonest due first: what goes on it, and what of that on the first sheets. */
+export function WaitingPanel({ waiting, chosen, first, onChoose }: Props) {
+  const units = useUnits();
+  const dates = useDates();
+  const isNone = !waiting.some((own) => chosen.includes(nameOf(own)));
+  return (
+    <Panel
+      title={t('Waiting for film')}
+      actions={
+        <Button
+          size="small"
+          onClick={() => onChoose(isNone ? waiting.map(nameOf) : [], isNone ? [...first] : [])}
+        >
+          {isNone ? t('Choose all') : t('Choose none')}
+        </Button>
+      }
+    >
+      <Rows>
+        {waiting.map((own) => {
+          const name = nameOf(own);
+          const isChosen = chosen.includes(name);
+          const [size] = own.sizes;
+          return (
+            <Line key={name}>
+              <CheckField
+                label={t('{code} goes on this film', { code: own.code })}
+                isNameHidden
+                isChecked={isChosen}
+                onChange={(isOn) =>
+                  onChoose(withOrWithout(chosen, name, isOn), isOn ? [...first] : without(first, name))
+                }
+              />
+              <Stack gap={2}>
+                <Row gap={8}>
+                  <strong className="code">{own.code}</strong>
+                  <span>{own.customer}</span>
+                </Row>
+                <span className="muted small">
+                  {t('{count} × {size}, due {due}', {
+                    count: countOf(own),
+                    size:
+                      own.sizes.length > 1
+                        ? t('{n} sizes', { n: own.sizes.length })
+                        : `${formatQuantity(size?.widthMm ?? 0, 'length', units)} × ${formatQuantity(size?.heightMm ?? 0, 'length', units)}`,
+                    due: dates(own.dueAt, 'day'),
+                  })}
+                  {own.spares > 0 && `, ${t('{n} to spare', { n: own.spares })}`}
+                </span>
+                {isChosen && (
+                  <CheckField
+                    label={t('On the first sheets')}
+                    isChecked={first.includes(name)}
+                    onChange={(isOn) => onChoose([...chosen], withOrWithout(first, name, isOn))}
+                  />
+                )}
+              </Stack>
+            </Line>
+          );
+        })}
+      </Rows>
+    </Panel>
+  );
+}
+
+const Line = styled('li')({
+  display: 'grid',
+  gridTemplateColumns: 'auto minmax(0, 1fr)',
+  alignItems: 'start',
+  gap: 4,
+  padding: '8px 12px 8px 6px',
+});

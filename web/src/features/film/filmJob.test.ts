@@ -1,0 +1,101 @@
+import type { WaitingTransfers } from '@saltflat/contract';
+import type { Placement } from '@saltflat/core/film';
+import { expect } from 'chai';
+import { groupsOf, ownerOf, problemOf, runOf } from './filmJob.ts';
+import type { FilmDraft } from './filmJob.ts';
+
+const waiting = (lineId: string, more: Partial<WaitingTransfers> = {}): WaitingTransfers => ({
+  lineId,
+  orderId: 'o',
+  code: `K-${lineId}`,
+  customer: 'Harbour café',
+  dueAt: '2026-06-01T12:00:00.000Z',
+  garment: 'Navy Tee',
+  colourHex: '#1b2a4a',
+  artworkId: null,
+  print: '1',
+  process: 'dtf',
+  film: { id: 'matt', name: 'Matt film' },
+  powder: { id: 'fine', name: 'Fine powder' },
+  printer: null,
+  sizes: [{ widthMm: 90, heightMm: 60, slots: [1, 2, 3] }],
+  spares: 0,
+  ...more,
+});
+const graded = waiting('b', {
+  sizes: [
+    { widthMm: 80, heightMm: 50, slots: [1, 2] },
+    { widthMm: 100, heightMm: 62.5, slots: [3, 4, 5] },
+  ],
+});
+const draft: FilmDraft = {
+  chosen: ['a/1', 'b/1'],
+  first: ['b/1'],
+  placements: [],
+  locked: [],
+  cutting: 'trimmer',
+  gapMm: 5,
+  edgeMm: 5,
+  mayTurn: true,
+  longestMm: 400,
+};
+const at = (key: string, sheet: number): Placement => {
+  const [itemId = ''] = key.split('#');
+  return { key, itemId, sheet, xMm: 5, yMm: 5, turn: 0 };
+};
+
+describe('what waits for film', () => {
+  it('shares film where film and powder are the same', () => {
+    const coarse = waiting('c', { powder: { id: 'coarse', name: 'Coarse powder' } });
+    const groups = groupsOf([waiting('a'), coarse, graded]);
+    expect(groups.map(({ waiting: own }) => own.map(({ lineId }) => lineId))).to.deep.equal([
+      ['a', 'b'],
+      ['c'],
+    ]);
+  });
+
+  it('becomes an item for each size, what is wanted first with priority, locked copies where they lie', () => {
+    const [group] = groupsOf([waiting('a'), graded]);
+    if (!group) throw new Error('no group');
+    const locked = at('b/1/1#2', 0);
+    const problem = problemOf(
+      group,
+      { kind: 'roll', widthMm: 300, maxLengthMm: 400 },
+      {
+        ...draft,
+        placements: [locked, at('a/1/0#0', 0)],
+        locked: [locked.key, 'gone#0'],
+      },
+    );
+    expect(
+      problem.items.map(({ id, count, priority, widthMm }) => [id, count, priority, widthMm]),
+    ).to.deep.equal([
+      ['a/1/0', 3, 0, 90],
+      ['b/1/0', 2, 1, 80],
+      ['b/1/1', 3, 1, 100],
+    ]);
+    expect(problem.locked).to.deep.equal([locked]);
+  });
+
+  it('goes on the floor sheet by sheet, each transfer by its number in the line', () => {
+    const all = [waiting('a'), graded];
+    expect(ownerOf(all, at('b/1/1#0', 0))?.slot).to.equal(3);
+    const placements = [
+      at('b/1/1#2', 0),
+      at('a/1/0#0', 0),
+      at('b/1/0#1', 0),
+      at('a/1/0#2', 1),
+      at('a/1/0#1', 1),
+    ];
+    expect(runOf(all, placements)).to.deep.equal({
+      lineIds: ['b', 'a'],
+      sheets: [
+        [
+          { lineId: 'b', print: '1', pieces: [2, 5] },
+          { lineId: 'a', print: '1', pieces: [1] },
+        ],
+        [{ lineId: 'a', print: '1', pieces: [2, 3] }],
+      ],
+    });
+  });
+});
