@@ -116,6 +116,15 @@ await run(async () => {
     await page.getByRole('region', { name: 'Placement, left chest' }).scrollIntoViewIfNeeded();
     await page.waitForTimeout(3000); // the picture is made for this page
   });
+  await shoot('film', '/film', 'Waiting for film', async () => {
+    await page.getByRole('combobox', { name: 'Lies by' }).selectOption({ label: 'Outlines' });
+    await page.getByText(/^Reading outlines/).waitFor({ state: 'hidden' });
+    await page.getByRole('button', { name: 'Lay out' }).click();
+    await page.waitForTimeout(8000); // it gets better meanwhile
+    await page.getByRole('button', { name: 'Stop' }).click();
+    await page.getByRole('button', { name: 'Improve' }).waitFor();
+    await page.waitForTimeout(500);
+  });
   await shoot('floor', `/floor/${runId}`, 'Ready to start', async () => {
     await page.keyboard.press('Space');
     await page.waitForTimeout(500);
@@ -142,7 +151,6 @@ await run(async () => {
     await page.getByRole('status', { name: 'What changed in the routes' }).waitFor();
     await page.evaluate(() => globalThis.scrollTo(0, 0));
   });
-  await shoot('devices', '/devices', 'Pretreatment scale');
   await browser.close();
   server.stop();
   cluster.stop();

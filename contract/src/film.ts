@@ -1,4 +1,5 @@
 import { Type } from 'typebox';
+import { ArtSteps } from './artworkJob.ts';
 import { Process } from './process.ts';
 import { Id, Instant, PrintId, nullable, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
@@ -17,6 +18,8 @@ export const WaitingTransfers = strictObject({
   colourHex: Type.String(),
   /** `null` where the print has none any more. */
   artworkId: nullable(Id),
+  /** What is done to the file before it is printed. */
+  steps: ArtSteps,
   print: PrintId,
   process: Process,
   film: Thing,

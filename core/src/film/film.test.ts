@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { runTask } from '../task/index.ts';
 import { wrongWith } from './fixtures/checkLayout.ts';
 import { FEW_KINDS, MANY_KINDS, OUTLINES, PERFECT } from './fixtures/instances.ts';
-import { cutsOf, faultsOf, filmBound, layOutFilm } from './index.ts';
+import { cutsOf, faultsOf, fillOf, filmBound, layOutFilm, maskOf } from './index.ts';
 import type { FilmAnswer, FilmItem, FilmProblem, LayOutInput, Placement } from './index.ts';
 
 async function laidOut(problem: FilmProblem, more: Partial<LayOutInput> = {}): Promise<FilmAnswer> {
@@ -260,6 +260,43 @@ describe('cuts', () => {
     const hub: Placement = { key: 'b#0', itemId: 'b', sheet: 0, xMm: 25, yMm: 25, turn: 0 };
     expect(wrongWith(wheel, [...laid, hub])).to.deep.equal([]);
     expect(cutsOf(wheel, [...laid, hub])).to.deep.equal({ straight: 0, byHand: 5 });
+  });
+});
+
+describe('the outline of art', () => {
+  /** A ring of 8 × 8 px, two thick, with one faint pixel in its hole. */
+  const ring = (): { width: number; height: number; data: Uint8Array } => {
+    const data = new Uint8Array(4 * 64);
+    for (let y = 0; y < 8; y++)
+      for (let x = 0; x < 8; x++) data[4 * (8 * y + x) + 3] = Math.min(x, y, 7 - x, 7 - y) < 2 ? 255 : 0;
+    data[4 * (8 * 4 + 4) + 3] = 2;
+    return { width: 8, height: 8, data };
+  };
+
+  it('is every cell that something is printed in, holes filled or left', () => {
+    const whole = maskOf(ring(), { widthMm: 4, heightMm: 4 }, true);
+    expect(whole.rows).to.deep.equal([
+      [0, 4],
+      [0, 1, 3, 1],
+      [0, 1, 3, 1],
+      [0, 4],
+    ]);
+    expect(fillOf(whole)).to.equal(12 / 16);
+    expect(maskOf(ring(), { widthMm: 4, heightMm: 4 }, false).rows).to.deep.equal([
+      [0, 4],
+      [0, 4],
+      [0, 4],
+      [0, 4],
+    ]);
+  });
+
+  it('lies in the middle of whole millimetres, and coarse pixels cover all their cells', () => {
+    const { widthMm, heightMm, rows } = maskOf(
+      { width: 1, height: 1, data: Uint8Array.of(0, 0, 0, 255) },
+      { widthMm: 2.5, heightMm: 1 },
+      true,
+    );
+    expect([widthMm, heightMm, rows]).to.deep.equal([3, 1, [[0, 3]]]); // from 0.25 to 2.75
   });
 });
 

@@ -7,6 +7,7 @@ export { faultsOf } from './faults.ts';
 export type { LayoutFault } from './faults.ts';
 export { layOutFilm } from './layOutFilm.ts';
 export type { FilmAnswer, LayOutInput } from './layOutFilm.ts';
+export { WORTH_OUTLINE, fillOf, maskOf } from './maskOf.ts';
 export { endsOf, layoutOf } from './layoutOf.ts';
 export { turnedPlacement } from './turnedPlacement.ts';
 export { TURNS, turnedBox } from './problem.ts';

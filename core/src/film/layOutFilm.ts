@@ -82,7 +82,7 @@ function goOn(state: LayingOut): Step {
 
 /** Whether placements are a layout of all that fits, with every locked copy where it is. */
 function isWhole(problem: FilmProblem, placements: readonly Placement[]): boolean {
-  const { items, locked = [] } = problem;
+  const { items, locked = [], isByOutline } = problem;
   const known = new Set(items.map(({ id }) => id));
   const byKey = new Map(placements.map((own) => [own.key, own]));
   const left = new Set(tooLarge(problem).map(({ itemId }) => itemId));
@@ -91,6 +91,7 @@ function isWhole(problem: FilmProblem, placements: readonly Placement[]): boolea
     placements.length === wanted &&
     byKey.size === wanted &&
     placements.every(({ itemId }) => known.has(itemId)) &&
+    (!isByOutline || placements.every(({ xMm, yMm }) => Number.isInteger(xMm) && Number.isInteger(yMm))) &&
     locked.every((own) => isSamePlace(own, byKey.get(own.key))) &&
     faultsOf(problem, placements).length === 0
   );

@@ -21,6 +21,7 @@ import type {
 } from '@saltflat/core/artwork';
 import { atOnce, taskOf } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
+import { fetchPixels } from './fetchPixels.ts';
 import { serveHere } from './serveHere.ts';
 
 /** What the page can look at. */
@@ -102,24 +103,11 @@ async function sessionFor(artworkId: string, detail: Detail): Promise<ArtSession
   return session;
 }
 
-/** Fetches the pixels straight into this thread; they never pass through the page. */
 function pixelsOf(own: Desk, detail: Detail): Promise<Pixels> {
-  const pixels = own.pixels.get(detail) ?? fetchPixels(own.artworkId, detail);
+  const pixels = own.pixels.get(detail) ?? fetchPixels(own.artworkId, detail === 'draft' ? DRAFT_PX : null);
   own.pixels.set(detail, pixels);
   pixels.catch(() => own.pixels.delete(detail));
   return pixels;
-}
-
-async function fetchPixels(artworkId: string, detail: Detail): Promise<Pixels> {
-  const size = detail === 'draft' ? `?maxPx=${DRAFT_PX}` : '';
-  const answer = await fetch(`/api/v1/artworks/${artworkId}/pixels${size}`);
-  if (!answer.ok) throw new Error('The pixels of this artwork cannot be fetched. Try again in a moment.');
-  const data = new Uint8Array(await answer.arrayBuffer());
-  return {
-    width: Number(answer.headers.get('X-Width')),
-    height: Number(answer.headers.get('X-Height')),
-    data,
-  };
 }
 
 /** Figures at full size; the analysis stays on the desk for its masks. */

@@ -18,7 +18,8 @@ interface ReadyRow extends Pick<
   format: number;
   document: Route;
   cost: PieceCost;
-  artworks: Record<string, string | null>;
+  /** By print. */
+  art: Record<string, Pick<WaitingTransfers, 'artworkId' | 'steps'>>;
 }
 
 /** Transfers of lines that are ready for the floor and not on it yet. */
@@ -26,7 +27,8 @@ export async function readFilmWaiting(db: Database): Promise<FilmWaiting> {
   const rows = await db.read<ReadyRow>(
     `select l.id as "lineId", l.order_id as "orderId", l.code, k.name as customer, o.due_at as "dueAt",
        c.name || ' ' || s.name as garment, c.hex as "colourHex", v.format, v.document, v.cost,
-       (select json_object_agg(p.id, p.artwork_id) from line_print p where p.line_id = l.id) as artworks
+       (select json_object_agg(p.id, json_build_object('artworkId', p.artwork_id, 'steps', coalesce(m.steps, '[]')))
+         from line_print p left join artwork_preparation m on m.id = p.preparation_id where p.line_id = l.id) as art
      from (
        select l.id, l.code, l.position, l.colour_id, l.order_id, l.route_number, o.due_at
        from order_line l join customer_order o on o.id = l.order_id
@@ -41,11 +43,11 @@ export async function readFilmWaiting(db: Database): Promise<FilmWaiting> {
     [[...ON_FILM]],
   );
   return {
-    items: rows.slice(0, MOST_LINES).flatMap(({ dueAt, format, document, cost, artworks, ...line }) =>
+    items: rows.slice(0, MOST_LINES).flatMap(({ dueAt, format, document, cost, art, ...line }) =>
       transfersOf(readStoredRoute(format, { route: document, cost }).route).map((own) => ({
         ...line,
         dueAt: dueAt.toISOString(),
-        artworkId: artworks[own.print] ?? null,
+        ...(art[own.print] ?? { artworkId: null, steps: [] }),
         ...own,
       })),
     ),

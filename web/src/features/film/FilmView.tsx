@@ -21,11 +21,12 @@ import { LaySettingsPanel } from './LaySettingsPanel.tsx';
 import { SheetStrip } from './SheetStrip.tsx';
 import { SheetView } from './SheetView.tsx';
 import { WaitingPanel } from './WaitingPanel.tsx';
-import { CUTTING, USUAL_EDGE_MM, areaOf, nameOf, problemOf } from './filmJob.ts';
+import { CUTTING, USUAL_EDGE_MM, areaOf, lying, nameOf, problemOf } from './filmJob.ts';
 import type { FilmDraft, FilmGroup } from './filmJob.ts';
 import { piecesOf } from './pieces.ts';
 import { useFilmDraft } from './useFilmDraft.ts';
 import { useLayoutSearch } from './useLayoutSearch.ts';
+import { useMasks } from './useMasks.ts';
 
 interface Props {
   group: FilmGroup;
@@ -50,9 +51,15 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
     edgeMm: USUAL_EDGE_MM,
     mayTurn: true,
     longestMm: usualLongestMm,
+    outlines: 'boxes',
   });
-  const area = areaOf(film, draft);
-  const problem = useMemo(() => problemOf(group, area, draft), [group, area.widthMm, film.heightMm, draft]); // eslint-disable-line react-hooks/exhaustive-deps -- the area is made of these
+  const outlines = useMasks(group.waiting, draft);
+  const { widthMm, heightMm, centsPerM2 } = film;
+  const area = useMemo(() => areaOf({ widthMm, heightMm }, draft), [widthMm, heightMm, draft]);
+  const problem = useMemo(
+    () => problemOf(group, area, draft, outlines.masks),
+    [group, area, draft, outlines.masks],
+  );
   const { search, begin, stop } = useLayoutSearch(({ best }) => change({ placements: best.placements }));
   const isRunning = search.status === 'running';
   const answer = search.status === 'running' || search.status === 'done' ? search.answer : null;
@@ -93,8 +100,8 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
           <Button
             look="primary"
             isBusy={isRunning}
-            disabled={wanted === 0}
-            onClick={() => begin(problem, draft.placements)}
+            disabled={wanted === 0 || outlines.left > 0}
+            onClick={() => begin(problem, lying(draft, draft.placements))}
           >
             {buttonWords(draft)}
           </Button>
@@ -116,6 +123,10 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
         {search.status === 'running' && (
           <Searching since={search.since} layout={answer?.best ?? null} onStop={stop} />
         )}
+        {outlines.left > 0 && (
+          <Progress words={t('Reading outlines, {n} to go', { n: outlines.left })} share={null} />
+        )}
+        {outlines.why !== null && <Note tone="alarm">{outlines.why}</Note>}
         {search.status === 'failed' && <Note tone="alarm">{search.why}</Note>}
         {state.pieces.length === 0 ? (
           <Empty title={t('Nothing is on this film yet')}>
@@ -154,7 +165,7 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
               layout={state.layout}
               faults={state.faults}
               missing={missing}
-              centsPerM2={film.centsPerM2}
+              centsPerM2={centsPerM2}
               answer={answer}
               onTake={({ placements }: FilmLayout) => change({ placements })}
             />

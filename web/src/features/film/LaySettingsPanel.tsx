@@ -11,6 +11,12 @@ const CUT_WITH = [
   { value: 'scissors', label: t('Scissors') },
 ] as const;
 
+const LIES_BY = [
+  { value: 'boxes', label: t('Boxes') },
+  { value: 'filled', label: t('Outlines') },
+  { value: 'with-holes', label: t('Outlines, and inside their holes') },
+] as const;
+
 interface Props {
   settings: LaySettings;
   film: FilmArea;
@@ -20,7 +26,7 @@ interface Props {
 /** How pieces lie: room between them and at the edge, which ways round, how much of a roll at once. */
 export function LaySettingsPanel({ settings, film, onChange }: Props) {
   const units = useUnits();
-  const { cutting, gapMm, edgeMm, mayTurn, longestMm } = settings;
+  const { cutting, gapMm, edgeMm, mayTurn, longestMm, outlines } = settings;
   const least = Math.min(film.widthMm, film.kind === 'sheet' ? film.heightMm : longestMm);
   return (
     <Panel title={t('How it lies')} pad={12}>
@@ -61,6 +67,12 @@ export function LaySettingsPanel({ settings, film, onChange }: Props) {
             onChange={(value) => value !== null && value > 2 * edgeMm && onChange({ longestMm: value })}
           />
         )}
+        <SelectField
+          label={t('Lies by')}
+          value={outlines}
+          options={LIES_BY}
+          onChange={(value: LaySettings['outlines']) => onChange({ outlines: value })}
+        />
         <CheckField
           label={t('Pieces may be turned')}
           isChecked={mayTurn}

@@ -1,5 +1,5 @@
 import { turnedBox } from '@saltflat/core/film';
-import type { FilmItem, FilmProblem, Placement } from '@saltflat/core/film';
+import type { FilmItem, FilmProblem, MaskRows, Placement } from '@saltflat/core/film';
 import { memo, useRef, useState } from 'react';
 import { t } from '../../words/index.ts';
 import { pieceClass } from './pieceClass.ts';
@@ -114,10 +114,15 @@ const PieceArt = memo(function PieceArt({
 }) {
   const { widthMm, heightMm } = turnedBox(item, turn);
   const middle = `translate(${widthMm / 2} ${heightMm / 2}) rotate(${turn})`;
+  const turned = `${middle} translate(${-item.widthMm / 2} ${-item.heightMm / 2})`;
   const letters = Math.min(7, heightMm / 3, widthMm / 5);
   return (
     <>
-      <rect className="film-box" width={widthMm} height={heightMm} fill={piece.colourHex} />
+      {item.mask ? (
+        <path className="film-shape" d={pathOf(item.mask)} transform={turned} fill={piece.colourHex} />
+      ) : (
+        <rect width={widthMm} height={heightMm} fill={piece.colourHex} />
+      )}
       {piece.artworkId !== null && (
         <image
           href={`/api/v1/artworks/${piece.artworkId}/thumbnail`}
@@ -128,10 +133,31 @@ const PieceArt = memo(function PieceArt({
           height={item.heightMm}
         />
       )}
-      <rect className="film-outline" width={widthMm} height={heightMm} />
+      <rect
+        className={item.mask ? 'film-outline is-ghost' : 'film-outline'}
+        width={widthMm}
+        height={heightMm}
+      />
       <text className="film-code" x={1.5} y={heightMm - 1.5} fontSize={letters}>
         {piece.isLocked ? `■ ${piece.code}` : piece.code}
       </text>
     </>
   );
 });
+
+const paths = new WeakMap<MaskRows, string>();
+
+/** An outline as a path, row by row; rows of one outline are read once. */
+function pathOf(mask: MaskRows): string {
+  const known = paths.get(mask);
+  if (known !== undefined) return known;
+  const path = mask
+    .flatMap((runs, y) =>
+      runs.flatMap((from, k) =>
+        k % 2 === 0 ? [`M${from} ${y}h${runs[k + 1] ?? 0}v1h${-(runs[k + 1] ?? 0)}z`] : [],
+      ),
+    )
+    .join('');
+  paths.set(mask, path);
+  return path;
+}

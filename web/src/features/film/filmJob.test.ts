@@ -13,6 +13,7 @@ const waiting = (lineId: string, more: Partial<WaitingTransfers> = {}): WaitingT
   garment: 'Navy Tee',
   colourHex: '#1b2a4a',
   artworkId: null,
+  steps: [],
   print: '1',
   process: 'dtf',
   film: { id: 'matt', name: 'Matt film' },
@@ -38,6 +39,7 @@ const draft: FilmDraft = {
   edgeMm: 5,
   mayTurn: true,
   longestMm: 400,
+  outlines: 'boxes',
 };
 const at = (key: string, sheet: number): Placement => {
   const [itemId = ''] = key.split('#');

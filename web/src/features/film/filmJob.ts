@@ -1,6 +1,6 @@
 import type { RunStart, WaitingTransfers } from '@saltflat/contract';
 import { TURNS } from '@saltflat/core/film';
-import type { FilmArea, FilmItem, FilmProblem, Placement } from '@saltflat/core/film';
+import type { FilmArea, FilmItem, FilmProblem, MaskRows, Placement } from '@saltflat/core/film';
 
 /** Transfers that can share film: the same film and the same powder. */
 export interface FilmGroup {
@@ -26,7 +26,7 @@ export function groupsOf(waiting: readonly WaitingTransfers[]): FilmGroup[] {
 /** Transfers of one print of a line, by name. */
 export const nameOf = ({ lineId, print }: Pick<WaitingTransfers, 'lineId' | 'print'>): string =>
   `${lineId}/${print}`;
-const itemOf = (own: WaitingTransfers, size: number): string => `${nameOf(own)}/${size}`;
+export const itemOf = (own: WaitingTransfers, size: number): string => `${nameOf(own)}/${size}`;
 
 export const countOf = ({ sizes }: WaitingTransfers): number =>
   sizes.reduce((sum, { slots }) => sum + slots.length, 0);
@@ -47,6 +47,8 @@ export interface LaySettings {
   mayTurn: boolean;
   /** Of a roll: the longest piece, mm. */
   longestMm: number;
+  /** Boxes, or outlines where those are poorly filled; others may lie in their holes or not. */
+  outlines: 'boxes' | 'filled' | 'with-holes';
 }
 
 /** Room along the edges of film for holding and feeding it, mm (trade range 3–10). */
@@ -71,32 +73,53 @@ export const areaOf = (
     ? { kind: 'roll', widthMm, maxLengthMm: longestMm }
     : { kind: 'sheet', widthMm, heightMm };
 
+/** Outlines by the item they are of; an item without one lies by its box. */
+export type Masks = Readonly<Record<string, { widthMm: number; heightMm: number; rows: MaskRows }>>;
+
 /** The layout problem of what is chosen. */
-export function problemOf(group: FilmGroup, film: FilmArea, draft: FilmDraft): FilmProblem {
+export function problemOf(
+  group: FilmGroup,
+  film: FilmArea,
+  draft: FilmDraft,
+  masks: Masks = {},
+): FilmProblem {
   const { edgeMm, gapMm, mayTurn, chosen, first, locked, placements } = draft;
   const items = group.waiting
     .filter((own) => chosen.includes(nameOf(own)))
     .flatMap((own) =>
-      own.sizes.map(({ widthMm, heightMm, slots }, size): FilmItem => ({
-        id: itemOf(own, size),
-        widthMm,
-        heightMm,
-        count: slots.length,
-        turns: mayTurn ? TURNS : [0],
-        priority: first.includes(nameOf(own)) ? 1 : 0,
-        mask: null,
-      })),
+      own.sizes.map(({ widthMm, heightMm, slots }, size): FilmItem => {
+        const id = itemOf(own, size);
+        const mask = draft.outlines === 'boxes' ? undefined : masks[id];
+        return {
+          id,
+          widthMm: mask?.widthMm ?? widthMm,
+          heightMm: mask?.heightMm ?? heightMm,
+          count: slots.length,
+          turns: mayTurn ? TURNS : [0],
+          priority: first.includes(nameOf(own)) ? 1 : 0,
+          mask: mask?.rows ?? null,
+        };
+      }),
     );
   const known = new Set(items.map(({ id }) => id));
   return {
     film,
     keepOut: { leftMm: edgeMm, rightMm: edgeMm, topMm: edgeMm, bottomMm: edgeMm },
     gapMm,
-    isByOutline: false,
+    isByOutline: draft.outlines !== 'boxes',
     items,
-    locked: placements.filter(({ key, itemId }) => locked.includes(key) && known.has(itemId)),
+    locked: lying(draft, placements).filter(({ key, itemId }) => locked.includes(key) && known.has(itemId)),
   };
 }
+
+/** Placements as they can lie: outlines on whole millimetres. */
+export const lying = (
+  { outlines }: Pick<LaySettings, 'outlines'>,
+  placements: readonly Placement[],
+): readonly Placement[] =>
+  outlines === 'boxes'
+    ? placements
+    : placements.map((own) => ({ ...own, xMm: Math.round(own.xMm), yMm: Math.round(own.yMm) }));
 
 /** Whose transfer a placement is: of which line and print, and which of its transfers. */
 export function ownerOf(

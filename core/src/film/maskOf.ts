@@ -1,0 +1,103 @@
+import { ceilMm } from './problem.ts';
+import type { MaskRows } from './problem.ts';
+
+/** Art as it is printed: four bytes a pixel, row by row, the fourth how much covers. */
+interface PrintedArt {
+  width: number;
+  height: number;
+  data: Uint8Array;
+}
+
+/** Less than this of 255 is no ink that anybody sees. */
+const COVERS = 4;
+
+/**
+ * The outline of printed art on cells of 1 mm: every cell that anything is printed in. The art lies in the middle of a
+ * box of whole millimetres.
+ *
+ * @param art as many pixels as there are; coarser than the cells it is spread over them
+ * @param withHoles whether others may lie in its holes
+ */
+export function maskOf(
+  { width, height, data }: PrintedArt,
+  { widthMm, heightMm }: { widthMm: number; heightMm: number },
+  withHoles: boolean,
+): { widthMm: number; heightMm: number; rows: MaskRows } {
+  const [w, h] = [ceilMm(widthMm), ceilMm(heightMm)];
+  const cells = new Uint8Array(w * h);
+  const scaleX = widthMm / width;
+  const scaleY = heightMm / height;
+  const left = (w - widthMm) / 2;
+  const top = (h - heightMm) / 2;
+  for (let y = 0; y < height; y++) {
+    const [fromY, toY] = span(top + y * scaleY, scaleY, h);
+    for (let x = 0; x < width; x++) {
+      if (data[4 * (y * width + x) + 3] < COVERS) continue;
+      const [fromX, toX] = span(left + x * scaleX, scaleX, w);
+      for (let j = fromY; j <= toY; j++) cells.fill(1, j * w + fromX, j * w + toX + 1);
+    }
+  }
+  if (!withHoles) fillHoles(cells, w, h);
+  return { widthMm: w, heightMm: h, rows: rowsOf(cells, w, h) };
+}
+
+/** Cells that a pixel touches. */
+const span = (from: number, size: number, cells: number): [from: number, to: number] => [
+  Math.max(0, Math.floor(from + 1e-9)),
+  Math.min(cells - 1, Math.ceil(from + size - 1e-9) - 1),
+];
+
+/** Whatever cannot be reached from the edges of the box belongs to the shape. */
+function fillHoles(cells: Uint8Array, width: number, height: number): void {
+  const open: number[] = [];
+  const reach = (at: number): void => {
+    if (cells[at] !== 0) return;
+    cells[at] = 2;
+    open.push(at);
+  };
+  for (let x = 0; x < width; x++) {
+    reach(x);
+    reach((height - 1) * width + x);
+  }
+  for (let y = 0; y < height; y++) {
+    reach(y * width);
+    reach(y * width + width - 1);
+  }
+  for (let at = open.pop(); at !== undefined; at = open.pop()) {
+    const x = at % width;
+    if (x > 0) reach(at - 1);
+    if (x < width - 1) reach(at + 1);
+    if (at >= width) reach(at - width);
+    if (at < cells.length - width) reach(at + width);
+  }
+  for (let at = 0; at < cells.length; at++) cells[at] = cells[at] === 2 ? 0 : 1;
+}
+
+function rowsOf(cells: Uint8Array, width: number, height: number): number[][] {
+  return Array.from({ length: height }, (_, y) => {
+    const runs: number[] = [];
+    for (let x = 0; x < width;) {
+      const from = x;
+      while (x < width && cells[y * width + x] !== 0) x++;
+      if (x > from) runs.push(from, x - from);
+      else x++;
+    }
+    return runs;
+  });
+}
+
+/** How much of its box an outline fills, 0–1. */
+export const fillOf = ({
+  widthMm,
+  heightMm,
+  rows,
+}: {
+  widthMm: number;
+  heightMm: number;
+  rows: MaskRows;
+}): number =>
+  rows.reduce((sum, runs) => sum + runs.reduce((own, length, k) => own + (k % 2 === 1 ? length : 0), 0), 0) /
+  (widthMm * heightMm);
+
+/** Fuller than this, a box is laid as a box: closing in gains little film, and cutting islands out costs hands. */
+export const WORTH_OUTLINE = 0.8;
