@@ -118,7 +118,7 @@ await run(async () => {
   });
   await shoot('film', '/film', 'Waiting for film', async () => {
     await page.getByRole('combobox', { name: 'Lies by' }).selectOption({ label: 'Outlines' });
-    await page.getByText(/^Reading outlines/).waitFor({ state: 'hidden' });
+    await page.getByText(/^Reading the art/).waitFor({ state: 'hidden' });
     await page.getByRole('button', { name: 'Lay out' }).click();
     await page.waitForTimeout(8000); // it gets better meanwhile
     await page.getByRole('button', { name: 'Stop' }).click();

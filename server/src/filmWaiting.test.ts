@@ -37,8 +37,8 @@ describe('what waits for film', function () {
     expect(own?.artworkId).to.equal(artworkId);
     expect(own?.steps).to.deep.equal([]);
     expect(own?.film.name).to.be.a('string');
-    // a disc is as high as it is wide, and all sizes are printed alike: one size, every piece
-    expect(own?.sizes).to.deep.equal([{ widthMm: 150, heightMm: 150, slots: [1, 2, 3, 4, 5] }]);
+    // the disc is 140 of the 200 that the picture is wide, and all sizes are printed alike: one size, every piece
+    expect(own?.sizes).to.deep.equal([{ widthMm: 105, heightMm: 105, slots: [1, 2, 3, 4, 5] }]);
 
     const line = sooner.lines[0]?.id ?? '';
     const sheets = [[{ lineId: line, print: own?.print, pieces: [1] }]];

@@ -8,8 +8,8 @@ interface PrintedArt {
   data: Uint8Array;
 }
 
-/** Less than this of 255 is no ink that anybody sees. */
-const COVERS = 4;
+/** Less than this of 255 is no ink, as everywhere. */
+const COVERS = 8;
 
 /**
  * The outline of printed art on cells of 1 mm: every cell that anything is printed in. The art lies in the middle of a

@@ -1,31 +1,62 @@
 import { openArt } from '@saltflat/core/artwork';
-import type { ArtStep } from '@saltflat/core/artwork';
+import type { ArtStep, Box, Pixels } from '@saltflat/core/artwork';
 import { layOutFilm, maskOf } from '@saltflat/core/film';
 import { atOnce } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
 import { fetchPixels } from './fetchPixels.ts';
 import { serveHere } from './serveHere.ts';
 
-/** Longest side of the picture an outline is read from, px: some for each millimetre of what is usual. */
+/** Longest side of the picture art is read from, px: some for each millimetre of what is usual. */
 const READ_PX = 900;
 
-interface OutlineQuestion {
+interface ArtQuestion {
   artworkId: string;
   steps: readonly ArtStep[];
   garment: string;
+  /** Of what is printed, mm. */
   widthMm: number;
   heightMm: number;
-  withHoles: boolean;
 }
 
-/** The outline of an artwork as it is printed, made ready as its line has it. */
-async function outline({ artworkId, steps, garment, withHoles, ...size }: OutlineQuestion) {
+/** An outline on whole millimetres. */
+export type FilmOutline = ReturnType<typeof maskOf>;
+
+/** What of an artwork is printed, made ready as its line has it: a picture, and its outline with its holes filled and open. */
+export interface FilmArt {
+  picture: Blob;
+  filled: FilmOutline;
+  withHoles: FilmOutline;
+}
+
+async function look({ artworkId, steps, garment, ...size }: ArtQuestion): Promise<FilmArt> {
   const session = openArt(await fetchPixels(artworkId, READ_PX));
-  const { image } = session.preview({ widthMm: size.widthMm, garment, process: 'dtf', steps });
-  return maskOf({ ...image, data: new Uint8Array(image.data) }, size, withHoles);
+  const { image, scan } = session.preview({ widthMm: size.widthMm, garment, process: 'dtf', steps });
+  if (scan.box === null) throw new Error('Nothing is left of this art to be printed: look at its steps.');
+  const art = cropped(image, scan.box);
+  const canvas = new OffscreenCanvas(art.width, art.height);
+  canvas
+    .getContext('2d')
+    ?.putImageData(new ImageData(new Uint8ClampedArray(art.data), art.width, art.height), 0, 0);
+  return {
+    picture: await canvas.convertToBlob({ type: 'image/png' }),
+    filled: maskOf(art, size, false),
+    withHoles: maskOf(art, size, true),
+  };
 }
 
-const TASKS = { layout: layOutFilm, outline: atOnce(outline) } satisfies Tasks;
+function cropped(
+  { width, data }: Pixels,
+  { x, y, w, h }: Box,
+): { width: number; height: number; data: Uint8Array } {
+  const out = new Uint8Array(4 * w * h);
+  for (let row = 0; row < h; row++) {
+    const from = 4 * ((y + row) * width + x);
+    out.set(data.subarray(from, from + 4 * w), 4 * row * w);
+  }
+  return { width: w, height: h, data: out };
+}
+
+const TASKS = { layout: layOutFilm, look: atOnce(look) } satisfies Tasks;
 export type FilmTasks = typeof TASKS;
 
 serveHere(TASKS);

@@ -1,5 +1,5 @@
 import { endsOf, faultsOf, layoutOf, turnedPlacement } from '@saltflat/core/film';
-import type { FilmLayout, Placement } from '@saltflat/core/film';
+import type { FilmLayout, FilmProblem, Placement } from '@saltflat/core/film';
 import { useMemo, useState } from 'react';
 import { useKeyNotes, useKeys } from '../../keys/index.ts';
 import {
@@ -21,12 +21,13 @@ import { LaySettingsPanel } from './LaySettingsPanel.tsx';
 import { SheetStrip } from './SheetStrip.tsx';
 import { SheetView } from './SheetView.tsx';
 import { WaitingPanel } from './WaitingPanel.tsx';
-import { CUTTING, USUAL_EDGE_MM, areaOf, lying, nameOf, problemOf } from './filmJob.ts';
+import { CUTTING, USUAL_EDGE_MM, areaOf, lying, masksOf, nameOf, problemOf } from './filmJob.ts';
 import type { FilmDraft, FilmGroup } from './filmJob.ts';
 import { piecesOf } from './pieces.ts';
 import { useFilmDraft } from './useFilmDraft.ts';
 import { useLayoutSearch } from './useLayoutSearch.ts';
-import { useMasks } from './useMasks.ts';
+import { useFilmArt } from './useFilmArt.ts';
+import type { ArtRead } from './useFilmArt.ts';
 
 interface Props {
   group: FilmGroup;
@@ -53,18 +54,21 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
     longestMm: usualLongestMm,
     outlines: 'boxes',
   });
-  const outlines = useMasks(group.waiting, draft);
+  const read = useFilmArt(group.waiting, draft.chosen);
   const { widthMm, heightMm, centsPerM2 } = film;
   const area = useMemo(() => areaOf({ widthMm, heightMm }, draft), [widthMm, heightMm, draft]);
   const problem = useMemo(
-    () => problemOf(group, area, draft, outlines.masks),
-    [group, area, draft, outlines.masks],
+    () => problemOf(group, area, draft, masksOf(read.art, draft)),
+    [group, area, draft, read.art],
   );
   const { search, begin, stop } = useLayoutSearch(({ best }) => change({ placements: best.placements }));
   const isRunning = search.status === 'running';
   const answer = search.status === 'running' || search.status === 'done' ? search.answer : null;
   const shown = (isRunning && answer?.best.placements) || draft.placements;
-  const state = useMemo(() => laid(group, problem, draft, shown), [group, problem, draft, shown]);
+  const state = useMemo(
+    () => laid(group, problem, { draft, art: read.art, placements: shown }),
+    [group, problem, draft, read.art, shown],
+  );
   const [sheet, setSheet] = useState(0);
   const [selected, setSelected] = useState<string | null>(null);
   const onSheet = Math.min(sheet, Math.max(0, state.layout.sheets - 1));
@@ -100,7 +104,7 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
           <Button
             look="primary"
             isBusy={isRunning}
-            disabled={wanted === 0 || outlines.left > 0}
+            disabled={wanted === 0 || (read.left > 0 && draft.outlines !== 'boxes')}
             onClick={() => begin(problem, lying(draft, draft.placements))}
           >
             {buttonWords(draft)}
@@ -123,10 +127,8 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
         {search.status === 'running' && (
           <Searching since={search.since} layout={answer?.best ?? null} onStop={stop} />
         )}
-        {outlines.left > 0 && (
-          <Progress words={t('Reading outlines, {n} to go', { n: outlines.left })} share={null} />
-        )}
-        {outlines.why !== null && <Note tone="alarm">{outlines.why}</Note>}
+        {read.left > 0 && <Progress words={t('Reading the art, {n} to go', { n: read.left })} share={null} />}
+        {read.why !== null && <Note tone="alarm">{read.why}</Note>}
         {search.status === 'failed' && <Note tone="alarm">{search.why}</Note>}
         {state.pieces.length === 0 ? (
           <Empty title={t('Nothing is on this film yet')}>
@@ -203,9 +205,8 @@ function buttonWords({ placements, locked }: FilmDraft): string {
 /** A layout as it lies there, and what is wrong with it. */
 function laid(
   group: FilmGroup,
-  problem: ReturnType<typeof problemOf>,
-  draft: FilmDraft,
-  placements: readonly Placement[],
+  problem: FilmProblem,
+  { draft, art, placements }: { draft: FilmDraft; art: ArtRead['art']; placements: readonly Placement[] },
 ) {
   const known = new Set(
     problem.items.flatMap(({ id, count }) => Array.from({ length: count }, (_, n) => `${id}#${n}`)),
@@ -220,6 +221,7 @@ function laid(
   const pieces = piecesOf(problem, group.waiting, {
     placements: layout.placements,
     locked: draft.locked,
+    art,
     faults,
   });
   const cutOf = (end: number | undefined): number => (end ?? 0) + keepOut.bottomMm;

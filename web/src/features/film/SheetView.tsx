@@ -123,14 +123,15 @@ const PieceArt = memo(function PieceArt({
       ) : (
         <rect width={widthMm} height={heightMm} fill={piece.colourHex} />
       )}
-      {piece.artworkId !== null && (
+      {piece.art.url !== null && (
         <image
-          href={`/api/v1/artworks/${piece.artworkId}/thumbnail`}
+          href={piece.art.url}
           transform={middle}
-          x={-item.widthMm / 2}
-          y={-item.heightMm / 2}
-          width={item.widthMm}
-          height={item.heightMm}
+          x={-piece.art.widthMm / 2}
+          y={-piece.art.heightMm / 2}
+          width={piece.art.widthMm}
+          height={piece.art.heightMm}
+          preserveAspectRatio="none"
         />
       )}
       <rect

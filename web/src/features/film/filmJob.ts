@@ -1,5 +1,5 @@
 import type { RunStart, WaitingTransfers } from '@saltflat/contract';
-import { TURNS } from '@saltflat/core/film';
+import { TURNS, WORTH_OUTLINE, fillOf } from '@saltflat/core/film';
 import type { FilmArea, FilmItem, FilmProblem, MaskRows, Placement } from '@saltflat/core/film';
 
 /** Transfers that can share film: the same film and the same powder. */
@@ -89,7 +89,7 @@ export function problemOf(
     .flatMap((own) =>
       own.sizes.map(({ widthMm, heightMm, slots }, size): FilmItem => {
         const id = itemOf(own, size);
-        const mask = draft.outlines === 'boxes' ? undefined : masks[id];
+        const mask = masks[id];
         return {
           id,
           widthMm: mask?.widthMm ?? widthMm,
@@ -112,6 +112,19 @@ export function problemOf(
   };
 }
 
+/** Outlines that are worth it: what fills its box is laid as a box. */
+export const masksOf = (
+  art: Readonly<Record<string, { filled: Masks[string]; withHoles: Masks[string] }>>,
+  { outlines }: Pick<LaySettings, 'outlines'>,
+): Masks =>
+  outlines === 'boxes'
+    ? {}
+    : Object.fromEntries(
+        Object.entries(art)
+          .map(([id, { filled, withHoles }]) => [id, outlines === 'filled' ? filled : withHoles] as const)
+          .filter(([, mask]) => fillOf(mask) < WORTH_OUTLINE),
+      );
+
 /** Placements as they can lie: outlines on whole millimetres. */
 export const lying = (
   { outlines }: Pick<LaySettings, 'outlines'>,
@@ -125,12 +138,12 @@ export const lying = (
 export function ownerOf(
   waiting: readonly WaitingTransfers[],
   { key, itemId }: Pick<Placement, 'key' | 'itemId'>,
-): { owner: WaitingTransfers; slot: number } | null {
+): { owner: WaitingTransfers; slot: number; size: WaitingTransfers['sizes'][number] } | null {
   for (const owner of waiting)
-    for (const [size, { slots }] of owner.sizes.entries()) {
-      if (itemOf(owner, size) !== itemId) continue;
-      const slot = slots[Number(key.slice(itemId.length + 1))];
-      return slot === undefined ? null : { owner, slot };
+    for (const [n, size] of owner.sizes.entries()) {
+      if (itemOf(owner, n) !== itemId) continue;
+      const slot = size.slots[Number(key.slice(itemId.length + 1))];
+      return slot === undefined ? null : { owner, slot, size };
     }
   return null;
 }

@@ -8,7 +8,8 @@ export interface Piece {
   own: Placement;
   item: FilmItem;
   code: string;
-  artworkId: string | null;
+  /** The ink alone, and its size, mm; it lies in the middle of the box. */
+  art: { url: string | null; widthMm: number; heightMm: number };
   colourHex: string;
   isLocked: boolean;
   /** What is wrong with where it lies, in words. */
@@ -17,15 +18,19 @@ export interface Piece {
   words: string;
 }
 
+/** A layout, and what is known of it. */
+interface Laid {
+  placements: readonly Placement[];
+  locked: readonly string[];
+  art: Readonly<Record<string, { url: string }>>;
+  faults: readonly LayoutFault[];
+}
+
 /** Copies as they are drawn, by sheet; what belongs to nothing that waits any more is left out. */
 export function piecesOf(
   problem: FilmProblem,
   waiting: readonly WaitingTransfers[],
-  {
-    placements,
-    locked,
-    faults,
-  }: { placements: readonly Placement[]; locked: readonly string[]; faults: readonly LayoutFault[] },
+  { placements, locked, art, faults }: Laid,
 ): Piece[] {
   const items = new Map(problem.items.map((item) => [item.id, item]));
   const wrong = new Map<string, string>();
@@ -37,12 +42,14 @@ export function piecesOf(
     const item = items.get(own.itemId);
     const found = ownerOf(waiting, own);
     if (!item || !found) return [];
-    const { code, artworkId, colourHex } = found.owner;
+    const { code, colourHex } = found.owner;
+    const { widthMm, heightMm } = found.size;
+    const shown = { url: art[own.itemId]?.url ?? null, widthMm, heightMm };
     const isLocked = locked.includes(own.key);
     const fault = wrong.get(own.key) ?? null;
     const what = t('{code}, transfer {slot}', { code, slot: found.slot });
     const words = [what, isLocked ? t('locked') : '', fault ?? ''].filter((part) => part !== '').join(', ');
-    return [{ own, item, code, artworkId, colourHex, isLocked, fault, words }];
+    return [{ own, item, code, art: shown, colourHex, isLocked, fault, words }];
   });
 }
 
