@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { runTask } from '../task/index.ts';
 import { wrongWith } from './fixtures/checkLayout.ts';
-import { FEW_KINDS, MANY_KINDS, OUTLINES, PERFECT } from './fixtures/instances.ts';
+import { FEW_KINDS, MANY_KINDS, OUTLINES, PERFECT, item } from './fixtures/instances.ts';
 import { cutsOf, faultsOf, fillOf, filmBound, layOutFilm, maskOf } from './index.ts';
 import type { FilmAnswer, FilmItem, FilmProblem, LayOutInput, Placement } from './index.ts';
 
@@ -12,16 +12,8 @@ async function laidOut(problem: FilmProblem, more: Partial<LayOutInput> = {}): P
   return end.answer;
 }
 
-const box = (id: string, widthMm: number, heightMm: number, more: Partial<FilmItem> = {}): FilmItem => ({
-  id,
-  widthMm,
-  heightMm,
-  count: 1,
-  turns: [0, 90, 180, 270],
-  priority: 0,
-  mask: null,
-  ...more,
-});
+const box = (id: string, widthMm: number, heightMm: number, more: Partial<FilmItem> = {}): FilmItem =>
+  item(id, [widthMm, heightMm], more);
 const sheets = (items: FilmItem[], more: Partial<FilmProblem> = {}): FilmProblem => ({
   film: { kind: 'sheet', widthMm: 210, heightMm: 297 },
   keepOut: { leftMm: 5, rightMm: 5, topMm: 5, bottomMm: 10 },
@@ -134,6 +126,17 @@ describe('locked pieces', () => {
     const { best } = await laidOut(problem);
     expect(wrongWith(problem, best.placements)).to.deep.equal([]);
     for (const own of locked) expect(best.placements.find((p) => key(p) === own.key)).to.deep.equal(own);
+  });
+
+  it('are gone round from a layout between whole millimetres as well', async () => {
+    const items = [box('a', 90.5, 60.25, { count: 9 }), box('b', 55, 25, { count: 12 })];
+    const free = await laidOut(sheets(items, { gapMm: 2.5 }), { rounds: 20 });
+    const [first] = free.best.placements;
+    if (first === undefined) throw new Error('nothing was laid');
+    const problem = sheets(items, { gapMm: 2.5, locked: [first] });
+    const { best } = await laidOut(problem, { rounds: 20, from: free.best.placements });
+    expect(wrongWith(problem, best.placements)).to.deep.equal([]);
+    expect(best.lengthMm).to.be.at.most(free.best.lengthMm);
   });
 
   it('stay where they are by their outlines, while the rest closes in', async () => {

@@ -55,15 +55,16 @@ export const layOutFilm: Task<LayOutInput, LayingOut, FilmAnswer> = {
     const unplaced = new Set(tooLarge(asked).map(({ itemId }) => itemId));
     const problem = { ...asked, items: asked.items.filter(({ id }) => !unplaced.has(id)) };
     const bound = filmBound(problem);
+    const known = from !== undefined && isWhole(asked, from) ? from : null;
     const state: LayingOut = {
       problem: asked,
       rounds,
       done: 0,
-      found: search(problem, bound, seededRandom(seed)),
+      found: search(problem, { bound, from: known, random: seededRandom(seed) }),
       answer: { best: layoutOf(asked, asked.locked ?? []), rows: null, bound, rounds: 0 },
     };
     goOn(state); // a first answer is there as soon as it is begun
-    if (from !== undefined && isWhole(asked, from)) keep(state, from);
+    if (known !== null) keep(state, known);
     return state;
   },
   improve: goOn,
@@ -119,14 +120,15 @@ const isAtBound = ({ best, rows, bound }: FilmAnswer, { film }: FilmProblem): bo
 
 /** Boxes are searched for so many steps before outlines go on from there. */
 const BOX_STEPS_FIRST = 6;
+/** More outlines than these lie by their boxes: every pair of them has a weight. */
+const MOST_OUTLINES = 2000;
 /** Every so often a step goes to rows: where outlines are sought, those need the time. */
 const ROWS_EVERY = { boxes: 4, outlines: 16 };
 
 /** What the searches for a problem come to, step by step; it ends where nothing can be gained. */
 function* search(
   problem: FilmProblem,
-  bound: FilmBound,
-  random: () => number,
+  { bound, from, random }: { bound: FilmBound; from: readonly Placement[] | null; random: () => number },
 ): Generator<readonly Placement[] | null, void> {
   const work = boxWork(problem);
   if (work.kinds.length === 0) return;
@@ -135,7 +137,7 @@ function* search(
   const byOutline = (start: readonly Placement[] | null): Generator<readonly Placement[] | null, void> =>
     searchShapes(problem, { start, leastMm, random });
   if (hasLocked) {
-    yield* byOutline(null);
+    yield* byOutline(from);
     return;
   }
   const packing = (boxes: BoxSearch): Placement[] => placementsOf(problem, work, boxes.best().packing);
@@ -144,11 +146,13 @@ function* search(
   const rows = searchBoxes(work, 'rows', random);
   yield packing(rows);
   let outlines: ReturnType<typeof byOutline> | null = null;
-  const rowsEvery = problem.isByOutline ? ROWS_EVERY.outlines : ROWS_EVERY.boxes;
+  const pieces = problem.items.reduce((sum, { count }) => sum + count, 0);
+  const goesByOutline = problem.isByOutline && pieces <= MOST_OUTLINES;
+  const rowsEvery = goesByOutline ? ROWS_EVERY.outlines : ROWS_EVERY.boxes;
   for (let step = 1; ; step++) {
     if (step % rowsEvery === 0) yield rows.step() ? packing(rows) : null;
-    else if (problem.isByOutline && step > BOX_STEPS_FIRST) {
-      outlines ??= byOutline(packing(skyline));
+    else if (goesByOutline && step > BOX_STEPS_FIRST) {
+      outlines ??= byOutline(from ?? packing(skyline));
       const next = outlines.next();
       if (next.done === true) return;
       yield next.value;

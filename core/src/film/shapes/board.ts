@@ -110,8 +110,15 @@ export class Board {
     return most;
   }
 
+  /** Every pair that clashes, but for those that nobody may move. */
+  clashes(): Clash[] {
+    const pairs: Clash[] = [];
+    for (let i = 0; i < this.pieces.length; i++) this.#clashesOf(i, pairs);
+    return pairs;
+  }
+
   /** Adds every pair that a piece clashes in with one of a smaller number. */
-  clashesOf(i: number, pairs: Clash[]): void {
+  #clashesOf(i: number, pairs: Clash[]): void {
     const { sheet, y, variant } = this.places;
     for (const j of this.inTheWay(sheet[i], variant[i], y[i])) {
       if (j >= i || (this.pieces[i].isFixed && this.pieces[j].isFixed)) continue;

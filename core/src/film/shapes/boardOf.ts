@@ -14,8 +14,8 @@ export interface ProblemBoard {
   /** Pieces to be laid, those of high priority first, then the largest. */
   order: readonly number[];
   read: (places: Places) => Placement[];
-  /** Lays pieces where a layout has them. */
-  write: (placements: readonly Placement[]) => void;
+  /** Lays pieces where a layout has them; whether that is a layout on the board's whole millimetres. */
+  write: (placements: readonly Placement[]) => boolean;
 }
 
 interface NamedPiece extends Piece {
@@ -89,13 +89,18 @@ export function boardOf(problem: FilmProblem): ProblemBoard {
       }),
     write: (placements) => {
       const byKey = new Map(placements.map((own) => [own.key, own]));
-      pieces.forEach(({ key, item, locked: at, variants: own }, i) => {
+      for (const [i, { key, item, locked: at, variants: own }] of pieces.entries()) {
+        if (at) continue;
         const to = byKey.get(key);
-        if (at || to === undefined) return;
-        const variant =
-          own.find((k) => isSame(variants[k].cells, turnedCells(cellsOf(item), to.turn))) ?? own[0];
-        board.put(i, { sheet: to.sheet, x: to.xMm - usable.leftMm, y: to.yMm - usable.topMm, variant });
-      });
+        if (to === undefined) return false;
+        const [x, y] = [to.xMm - usable.leftMm, to.yMm - usable.topMm];
+        const variant = own.find((k) => isSame(variants[k].cells, turnedCells(cellsOf(item), to.turn)));
+        if (variant === undefined || !isWhole(x) || !isWhole(y)) return false;
+        const { width, height } = variants[variant].cells;
+        if (x < 0 || y < 0 || x + width > usable.widthMm || y + height > usable.heightMm) return false;
+        board.put(i, { sheet: to.sheet, x: Math.round(x), y: Math.round(y), variant });
+      }
+      return board.clashes().length === 0;
     },
   };
 }

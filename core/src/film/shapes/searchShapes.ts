@@ -24,8 +24,7 @@ export function* searchShapes(
   { start, leastMm, random }: { start: readonly Placement[] | null; leastMm: number; random: () => number },
 ): Generator<Placement[] | null, void> {
   const { board, order, read, write } = boardOf(problem);
-  if (start !== null) write(start);
-  const given = start === null ? null : board.keep();
+  const given = start !== null && write(start) ? board.keep() : null; // else it begins without
   if (given === null || order.length <= MOST_DROPPED) {
     for (const i of order) board.lift(i);
     for (const _ of dropIn(board, order)) yield null;

@@ -58,8 +58,7 @@ export function* separate(board: Board, random: () => number): Generator<void, b
 
 /** Every pair that clashes, and their depths together. */
 function findClashes(board: Board): { pairs: Clash[]; depth: number } {
-  const pairs: Clash[] = [];
-  for (let i = 0; i < board.pieces.length; i++) board.clashesOf(i, pairs);
+  const pairs = board.clashes();
   return { pairs, depth: pairs.reduce((sum, { deep }) => sum + deep, 0) };
 }
 

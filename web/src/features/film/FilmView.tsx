@@ -79,7 +79,6 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
   useFilmKeys({
     own: isRunning ? undefined : own,
     isLocked: own !== undefined && draft.locked.includes(own.key),
-    onPlace: place,
     onTurn: (placement) => place(turnedPlacement(problem, placement)),
     onLock: ({ key }) => change({ locked: toggled(draft.locked, key) }),
     undo,
@@ -260,33 +259,24 @@ function Searching({ since, layout, onStop }: SearchingProps) {
 interface KeysOf {
   own: Placement | undefined;
   isLocked: boolean;
-  onPlace: (own: Placement) => void;
   onTurn: (own: Placement) => void;
   onLock: (own: Placement) => void;
   undo: () => void;
   redo: () => void;
 }
 
-const ARROWS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as const;
-
-/** The chosen piece by the keyboard: arrows move it, r turns it, l locks it. */
-function useFilmKeys({ own, isLocked, onPlace, onTurn, onLock, undo, redo }: KeysOf): void {
+/** The chosen piece by the keyboard: r turns it, l locks it; the arrows move it where it has the focus. */
+function useFilmKeys({ own, isLocked, onTurn, onLock, undo, redo }: KeysOf): void {
   const free = own !== undefined && !isLocked ? own : undefined;
   useKeys('Film', [
-    ...Object.entries(ARROWS).map(([key, [x, y]]) => ({
-      key,
-      shown: '',
-      does: '',
-      act: () => free && onPlace({ ...free, xMm: free.xMm + x, yMm: free.yMm + y }),
-    })),
     { key: 'r', does: 'turn the chosen piece a quarter', act: () => free && onTurn(free) },
     { key: 'l', does: 'lock it where it is, or let it go', act: () => own && onLock(own) },
     { key: 'mod+z', shown: 'Ctrl z', does: 'undo', act: undo },
     { key: 'mod+y', shown: 'Ctrl y', does: 'redo', act: redo },
   ]);
-  useKeyNotes('Film, once a piece is chosen', NOTES);
+  useKeyNotes('Film, once a piece has the focus', NOTES);
 }
-const NOTES = [{ shown: '← ↑ → ↓', does: 'move it by 1 mm' }];
+const NOTES = [{ shown: '← ↑ → ↓', does: 'move it by 1 mm, with Shift by 10' }];
 
 const Left = styled('div')({
   display: 'grid',

@@ -27,6 +27,13 @@ interface Drag {
   y: number;
 }
 
+const STEPS: Partial<Record<string, { x: number; y: number }>> = {
+  ArrowLeft: { x: -1, y: 0 },
+  ArrowRight: { x: 1, y: 0 },
+  ArrowUp: { x: 0, y: -1 },
+  ArrowDown: { x: 0, y: 1 },
+};
+
 /** One sheet to scale: what lies on it, what stays empty, where it is cut. Pieces are dragged, or moved by the arrows. */
 export function SheetView({ problem, sheet, heightMm, cutMm, pieces, selected, onSelect, onMove }: Props) {
   const svg = useRef<SVGSVGElement>(null);
@@ -49,6 +56,13 @@ export function SheetView({ problem, sheet, heightMm, cutMm, pieces, selected, o
     const [byX, byY] = [Math.round(drag.x - drag.fromX), Math.round(drag.y - drag.fromY)];
     setDrag(null);
     if (!isLocked && (byX !== 0 || byY !== 0)) onMove({ ...own, xMm: own.xMm + byX, yMm: own.yMm + byY });
+  };
+  const nudge = (event: React.KeyboardEvent, { own, isLocked }: Piece): void => {
+    const step = STEPS[event.key];
+    if (step === undefined || onMove === null || isLocked) return;
+    event.preventDefault(); // the page stays where it is
+    const by = event.shiftKey ? 10 : 1;
+    onMove({ ...own, xMm: own.xMm + by * step.x, yMm: own.yMm + by * step.y });
   };
   return (
     <svg
@@ -89,6 +103,7 @@ export function SheetView({ problem, sheet, heightMm, cutMm, pieces, selected, o
             onPointerUp={() => drop(piece)}
             onPointerCancel={() => setDrag(null)}
             onFocus={() => onSelect(own.key)}
+            onKeyDown={(event) => nudge(event, piece)}
             tabIndex={onMove === null ? -1 : 0}
             role="button"
             aria-pressed={own.key === selected}

@@ -18,12 +18,14 @@ export interface ArtRead {
   art: Readonly<Record<string, ItemArt>>;
   /** So many are still to be read. */
   left: number;
+  /** Of what could not be read: it is laid as a box, without its picture. */
   why: string | null;
 }
 
 /** An item whose art is wanted. */
 interface Wanted {
   id: string;
+  code: string;
   ask: () => Promise<ItemArt>;
 }
 
@@ -35,20 +37,20 @@ export function useFilmArt(waiting: readonly WaitingTransfers[], chosen: readonl
   useEffect(() => {
     let isGone = false;
     const wanted = own.flatMap(wantedOf);
-    const show = (left: number, why: string | null = null): void => {
+    let why: string | null = null;
+    const show = (left: number): void => {
       const art = Object.fromEntries(known.current);
       if (!isGone) setRead({ art, left, why });
     };
     void (async () => {
       const missing = wanted.filter(({ id }) => !known.current.has(id));
-      for (const [done, { id, ask }] of missing.entries()) {
+      for (const [done, { id, code, ask }] of missing.entries()) {
         if (isGone) return;
         show(missing.length - done);
         try {
           known.current.set(id, await ask());
         } catch (error) {
-          show(0, error instanceof Error ? error.message : String(error));
-          return;
+          why = `${code}: ${error instanceof Error ? error.message : String(error)}`;
         }
       }
       show(0);
@@ -71,6 +73,7 @@ function wantedOf(one: WaitingTransfers): Wanted[] {
   if (artworkId === null || reader === undefined) return [];
   return sizes.map(({ widthMm, heightMm }, n) => ({
     id: itemOf(one, n),
+    code: one.code,
     ask: async () => {
       const { picture, ...outlines } = await reader.ask('look', {
         artworkId,

@@ -62,17 +62,18 @@ export function useLayoutSearch(onDone: (answer: FilmAnswer) => void): {
     const turn = latest.current;
     const soFar: FilmAnswer[] = [];
     setSearch({ status: 'running', answer: null, since: performance.now() });
-    asked.current = filmRacers.map((racer, seed) =>
-      racer.ask('layout', { problem, seed, rounds: Infinity, from }, undefined, (answer) => {
+    asked.current = filmRacers.map((racer, i) => {
+      const seed = filmRacers.length * turn + i; // looking again is looking elsewhere
+      return racer.ask('layout', { problem, seed, rounds: Infinity, from }, undefined, (answer) => {
         if (turn !== latest.current) return;
-        soFar[seed] = answer;
+        soFar[i] = answer;
         const best = bestOf(
           problem,
           soFar.filter((own) => own !== undefined),
         );
         setSearch((before) => (before.status === 'running' ? { ...before, answer: best } : before));
-      }),
-    );
+      });
+    });
     const timer = setTimeout(stop, LONGEST_MS);
     Promise.all(asked.current.map(({ answer }) => answer))
       .then(
