@@ -59,6 +59,15 @@ describe('laying out film', () => {
     expect(cutsOf(OUTLINES, rows.placements).byHand).to.equal(0);
   });
 
+  it('closes outlines in until a sheet is empty', async () => {
+    const film = { kind: 'sheet', widthMm: 600, heightMm: 450 } as const;
+    const problem: FilmProblem = { ...OUTLINES, film };
+    const first = await laidOut(problem, { rounds: 60 });
+    const { best, bound } = await laidOut(problem, { rounds: 300 });
+    expect(wrongWith(problem, best.placements)).to.deep.equal([]);
+    expect([first.best.sheets, best.sheets, bound.sheets]).to.deep.equal([3, 2, 2]);
+  });
+
   it('gives the same layout for the same seed, another for another', async () => {
     const [first, again, other] = await Promise.all(
       [7, 7, 8].map((seed) => laidOut(OUTLINES, { seed, rounds: 30 })),

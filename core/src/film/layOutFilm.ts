@@ -9,7 +9,7 @@ import { compareLayouts } from './compareLayouts.ts';
 import { cutsOf } from './cuts.ts';
 import { faultsOf } from './faults.ts';
 import { layoutOf, placementsOf } from './layoutOf.ts';
-import { PER_MM, checkProblem, tooLarge } from './problem.ts';
+import { PER_MM, checkProblem, tooLarge, usableOf } from './problem.ts';
 import type { FilmLayout, FilmProblem, Placement } from './problem.ts';
 import { searchShapes } from './shapes/searchShapes.ts';
 
@@ -125,6 +125,13 @@ const MOST_OUTLINES = 2000;
 /** Every so often a step goes to rows: where outlines are sought, those need the time. */
 const ROWS_EVERY = { boxes: 4, outlines: 16 };
 
+/** Film between the edges, sheet after sheet, that no layout does with less; the last sheet may always be emptier. */
+function leastBetweenEdges(problem: FilmProblem, { sheets, lengthMm }: FilmBound): number {
+  const { heightMm } = usableOf(problem);
+  const { topMm, bottomMm } = problem.keepOut;
+  return heightMm === Infinity ? lengthMm - topMm - bottomMm : (sheets - 1) * heightMm;
+}
+
 /** What the searches for a problem come to, step by step; it ends where nothing can be gained. */
 function* search(
   problem: FilmProblem,
@@ -133,7 +140,7 @@ function* search(
   const work = boxWork(problem);
   if (work.kinds.length === 0) return;
   const hasLocked = (problem.locked ?? []).length > 0;
-  const leastMm = bound.lengthMm - problem.keepOut.topMm - problem.keepOut.bottomMm;
+  const leastMm = leastBetweenEdges(problem, bound);
   const byOutline = (start: readonly Placement[] | null): Generator<readonly Placement[] | null, void> =>
     searchShapes(problem, { start, leastMm, random });
   if (hasLocked) {

@@ -68,11 +68,14 @@ function* shorten(
   const perSheet = board.size.height;
   const before = (sheet: number): number => (sheet === 0 ? 0 : sheet * perSheet);
   const held = heldBy(board);
-  const least = Math.max(leastMm, before(held.last) + held.end);
+  const heights = leastHeights(board);
+  const least = Math.max(leastMm, before(held.last) + held.end, ...heights);
+  const smallest = Math.min(...heights);
   let cut = Math.max(1, Math.round((before(last) + end) * FIRST_CUT));
   for (let failed = 0; before(last) + end > least;) {
     const wanted = Math.max(least, before(last) + end - cut);
-    const sheet = wanted <= before(last) ? Math.max(0, last - 1) : last;
+    // a rest that holds nothing is no sheet
+    const sheet = last > held.last && wanted < before(last) + smallest ? last - 1 : last;
     board.restore(best);
     shrinkTo(board, { last: sheet, end: sheet === last ? wanted - before(last) : perSheet }, random);
     if (failed > 0) exchangeTwo(board, random);
@@ -92,6 +95,10 @@ function* shorten(
     }
   }
 }
+
+/** The least height that each piece can have, mm. */
+const leastHeights = ({ pieces, variants }: Board): number[] =>
+  pieces.map((piece) => Math.min(...piece.variants.map((variant) => variants[variant].cells.height)));
 
 /** Where fixed pieces end: film cannot be shorter. */
 function heldBy(board: Board): { last: number; end: number } {
