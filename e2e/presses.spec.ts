@@ -232,6 +232,7 @@ test('a route’s stack is tried on the bench, noted, and taken back into a rout
   await page.getByRole('button', { name: /^Cooler and longer/ }).click();
   await expect(page.getByLabel('Closed for')).toHaveValue('21');
   await page.getByRole('button', { name: 'Try it in a route' }).click();
+  await expect(page.getByRole('dialog').getByRole('link', { name: /K-212/ })).toBeVisible();
   expect(await axeFindings(page)).toEqual([]);
   await page.getByRole('dialog').getByRole('link', { name: /K-212/ }).click();
   await expect(page.getByText('2 values are being tried')).toBeVisible();

@@ -63,6 +63,11 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
   );
   const { search, begin, stop } = useLayoutSearch(({ best }) => change({ placements: best.placements }));
   const isRunning = search.status === 'running';
+  /** What is wanted has changed: what was looked for is not, and what there is of it is kept. */
+  const wish = (part: Partial<FilmDraft>, kind?: string): void => {
+    stop();
+    change(part, kind);
+  };
   const answer = search.status === 'running' || search.status === 'done' ? search.answer : null;
   const shown = (isRunning && answer?.best.placements) || draft.placements;
   const state = useMemo(
@@ -93,10 +98,10 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
             waiting={group.waiting}
             chosen={draft.chosen}
             first={draft.first}
-            onChoose={(chosen, first) => change({ chosen, first })}
+            onChoose={(chosen, first) => wish({ chosen, first })}
           />
         </Scroll>
-        <LaySettingsPanel settings={draft} film={area} onChange={(part) => change(part, 'settings')} />
+        <LaySettingsPanel settings={draft} film={area} onChange={(part) => wish(part, 'settings')} />
       </Left>
       <Middle>
         <Row gap={8}>
