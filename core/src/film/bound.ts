@@ -1,6 +1,6 @@
 import { boxWork, NO_END } from './boxes/boxWork.ts';
 import type { BoxWork } from './boxes/boxWork.ts';
-import { PER_MM, usableOf } from './problem.ts';
+import { PER_MM, rounded, usableOf } from './problem.ts';
 import type { FilmProblem } from './problem.ts';
 import { cellsOf, grownArea } from './shapes/cells.ts';
 
@@ -19,18 +19,19 @@ export interface FilmBound {
 export function filmBound(problem: FilmProblem): FilmBound {
   const work = boxWork(problem);
   if (work.kinds.length === 0) return { sheets: 0, lengthMm: 0 };
-  const { keepOut, film } = problem;
-  const edges = keepOut.topMm + keepOut.bottomMm;
-  const { used, bins } = problem.isByOutline ? byArea(problem, work) : bySides(work, problem.gapMm);
-  // a roll that has to be cut in pieces has the edges of each
+  const { keepOut, film, gapMm } = problem;
+  const { grownMm, bins } = problem.isByOutline ? byArea(problem, work) : bySides(work);
   const sheets = work.height === NO_END ? 1 : Math.max(1, bins);
-  const lengthMm = film.kind === 'roll' ? used + sheets * edges : sheets * film.heightMm;
-  return { sheets, lengthMm: Math.round(lengthMm * PER_MM) / PER_MM };
+  // each piece of roll has its edges, and its last pieces no gap below them: where the gap is larger, more pieces are less
+  const each = keepOut.topMm + keepOut.bottomMm - gapMm;
+  const most = work.kinds.reduce((sum, { count }) => sum + count, 0);
+  const cut = each >= 0 || work.height === NO_END ? sheets : most;
+  return { sheets, lengthMm: rounded(film.kind === 'roll' ? grownMm + cut * each : sheets * film.heightMm) };
 }
 
-/** `used`: film between the edges, mm; `bins`: sheets. */
+/** `grownMm`: film between the edges, mm, with a gap below the last pieces of each sheet; `bins`: sheets. */
 interface Needs {
-  used: number;
+  grownMm: number;
   bins: number;
 }
 
@@ -39,14 +40,14 @@ function byArea(problem: FilmProblem, { kinds }: BoxWork): Needs {
   const fits = kinds.map(({ item }) => problem.items[item]);
   const area = fits.reduce((sum, item) => sum + item.count * grownArea(cellsOf(item), gapMm / 2), 0);
   const { widthMm, heightMm } = usableOf(problem);
-  const used = Math.max(area / (widthMm + gapMm) - gapMm, ...fits.map(shortest));
-  return { used, bins: Math.ceil(area / ((widthMm + gapMm) * (heightMm + gapMm)) - 1e-9) };
+  const grownMm = Math.max(area / (widthMm + gapMm), gapMm + Math.max(...fits.map(shortest)));
+  return { grownMm, bins: Math.ceil(area / ((widthMm + gapMm) * (heightMm + gapMm)) - 1e-9) };
 }
 
 const shortest = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): number =>
   Math.min(widthMm, heightMm);
 
-function bySides(work: BoxWork, gapMm: number): Needs {
+function bySides(work: BoxWork): Needs {
   const { kinds, width, height } = work;
   const across = dualFunctions(
     width,
@@ -73,7 +74,7 @@ function bySides(work: BoxWork, gapMm: number): Needs {
           Math.ceil(most(({ ways }) => Math.min(...ways.map(({ w, h }) => f(w) * g(h)))) - 1e-9),
         );
   }
-  return { used: used / PER_MM - gapMm, bins };
+  return { grownMm: used / PER_MM, bins };
 }
 
 /** Thresholds that are tried at most: a bound need not be the best there is. */

@@ -114,7 +114,7 @@ describe('laying out film', () => {
     const { best, bound } = await laidOut(problem);
     expect(wrongWith(problem, best.placements)).to.deep.equal([]);
     // two on each: 5 + 130 + 3 + 130 + 10
-    expect([best.sheets, best.lengthMm, bound.sheets]).to.deep.equal([2, 556, 2]);
+    expect([best.sheets, best.lengthMm, bound.sheets, bound.lengthMm]).to.deep.equal([2, 556, 2, 556]);
   });
 
   it('has nothing to lay where nothing is wanted', async () => {
@@ -180,10 +180,16 @@ describe('layouts of any boxes', () => {
       ),
     );
   const problems = fc
-    .record({ items, isRoll: fc.boolean(), gapMm: fc.constantFrom(0, 2.5, 3), isByOutline: fc.boolean() })
-    .map(({ items: own, isRoll, gapMm, isByOutline }): FilmProblem => ({
+    .record({
+      items,
+      isRoll: fc.boolean(),
+      maxLengthMm: fc.constantFrom(null, 300),
+      gapMm: fc.constantFrom(0, 2.5, 3),
+      isByOutline: fc.boolean(),
+    })
+    .map(({ items: own, isRoll, maxLengthMm, gapMm, isByOutline }): FilmProblem => ({
       ...sheets(own, { gapMm, isByOutline }),
-      ...(isRoll ? { film: { kind: 'roll', widthMm: 203, maxLengthMm: null } } : {}),
+      ...(isRoll ? { film: { kind: 'roll', widthMm: 203, maxLengthMm } } : {}),
     }));
 
   it('are valid, leave out only what fits nowhere, and take no less than the bound', async () => {

@@ -82,6 +82,8 @@ export interface FilmLayout {
 /** Places inside are whole hundredths of a millimetre: sums are exact, and finer than any printer feeds. */
 export const PER_MM = 100;
 export const inHundredths = (mm: number): number => Math.round(mm * PER_MM);
+/** To hundredths of a millimetre. */
+export const rounded = (mm: number): number => inHundredths(mm) / PER_MM;
 
 /** Room that pieces may lie in: its upper left corner and its size, mm; height `Infinity` where a roll has no longest length. */
 export interface Usable {
