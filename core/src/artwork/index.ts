@@ -16,6 +16,7 @@ export { WHITE_PRESETS } from './whitePresets.ts';
 export type { WhitePreset } from './whitePresets.ts';
 export { narrowestChordPx, whiteAt } from './probe.ts';
 export type { OpaqueBox } from './boxDetection.ts';
+export { FAINT_ALPHA, cropPixels } from './pixels.ts';
 export type { Box, Pixels, Rgb } from './pixels.ts';
 export {
   mirrorPixels,

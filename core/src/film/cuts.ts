@@ -1,4 +1,4 @@
-import { turnedBox } from './problem.ts';
+import { laidOf } from './laid.ts';
 import type { FilmProblem, Placement } from './problem.ts';
 
 /** What it takes to cut a layout apart. */
@@ -20,13 +20,10 @@ interface Box {
  * Cuts of a layout: each sheet is taken apart by straight cuts from edge to edge as far as they go, part by part; what
  * they cannot part costs one cut by hand a piece.
  */
-export function cutsOf({ items }: FilmProblem, placements: readonly Placement[]): Cuts {
-  const byId = new Map(items.map((item) => [item.id, item]));
+export function cutsOf(problem: FilmProblem, placements: readonly Placement[]): Cuts {
   const sheets = new Map<number, Box[]>();
-  for (const { itemId, sheet, xMm, yMm, turn } of placements) {
-    const item = byId.get(itemId);
-    if (item === undefined) throw new RangeError(`there is no item ${itemId}`);
-    const { widthMm, heightMm } = turnedBox(item, turn);
+  for (const { own, widthMm, heightMm } of laidOf(problem, placements)) {
+    const { sheet, xMm, yMm } = own;
     const boxes = sheets.get(sheet) ?? [];
     boxes.push({ x: xMm, y: yMm, right: xMm + widthMm, bottom: yMm + heightMm });
     sheets.set(sheet, boxes);

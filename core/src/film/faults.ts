@@ -1,5 +1,7 @@
-import { PER_MM, TURNS, turnedBox } from './problem.ts';
-import type { FilmItem, FilmProblem, Placement } from './problem.ts';
+import { laidOf } from './laid.ts';
+import type { Laid } from './laid.ts';
+import { PER_MM, TURNS } from './problem.ts';
+import type { FilmProblem, Placement } from './problem.ts';
 import { cellsOf } from './shapes/cells.ts';
 import { Clashes, depthAt, reachOf } from './shapes/clashTable.ts';
 
@@ -12,14 +14,6 @@ export type LayoutFault =
   /** It may not lie this way round. */
   | { fault: 'turn'; key: string };
 
-interface Laid {
-  own: Placement;
-  item: FilmItem;
-  place: number;
-  width: number;
-  height: number;
-}
-
 /**
  * Everything that keeps placements from being a layout of a problem, but for copies that are missing: what an editor
  * shows while a hand moves them. O(copies²) of comparisons, outlines compared only where their boxes are too near.
@@ -27,27 +21,20 @@ interface Laid {
  * @throws RangeError where a placement is of no item
  */
 export function faultsOf(problem: FilmProblem, placements: readonly Placement[]): LayoutFault[] {
-  const places = new Map(problem.items.map(({ id }, place) => [id, place]));
-  const laid = placements.map((own): Laid => {
-    const place = places.get(own.itemId);
-    if (place === undefined) throw new RangeError(`${own.key} is of no item here`);
-    const item = problem.items[place];
-    const { widthMm, heightMm } = turnedBox(item, own.turn);
-    return { own, item, place, width: widthMm, height: heightMm };
-  });
+  const laid = laidOf(problem, placements);
   return [...laid.flatMap((piece) => ownFaults(problem, piece)), ...nearFaults(problem, laid)];
 }
 
 /** Less than this is no fault: half of what places are given in, mm. */
 const SLACK_MM = 0.5 / PER_MM;
 
-function ownFaults({ film, keepOut }: FilmProblem, { own, item, width, height }: Laid): LayoutFault[] {
+function ownFaults({ film, keepOut }: FilmProblem, { own, item, widthMm, heightMm }: Laid): LayoutFault[] {
   const end = film.kind === 'sheet' ? film.heightMm : (film.maxLengthMm ?? Infinity);
   const byMm = Math.max(
     keepOut.leftMm - own.xMm,
-    own.xMm + width - (film.widthMm - keepOut.rightMm),
+    own.xMm + widthMm - (film.widthMm - keepOut.rightMm),
     keepOut.topMm - own.yMm,
-    own.yMm + height - (end - keepOut.bottomMm),
+    own.yMm + heightMm - (end - keepOut.bottomMm),
   );
   return [
     ...(byMm > SLACK_MM ? [{ fault: 'edge' as const, key: own.key, byMm }] : []),
@@ -64,8 +51,8 @@ function nearFaults(problem: FilmProblem, laid: readonly Laid[]): LayoutFault[] 
       const p = laid[i];
       const q = laid[j];
       if (p.own.sheet !== q.own.sheet) continue;
-      const apartX = Math.max(q.own.xMm - p.own.xMm - p.width, p.own.xMm - q.own.xMm - q.width);
-      const apartY = Math.max(q.own.yMm - p.own.yMm - p.height, p.own.yMm - q.own.yMm - q.height);
+      const apartX = Math.max(q.own.xMm - p.own.xMm - p.widthMm, p.own.xMm - q.own.xMm - q.widthMm);
+      const apartY = Math.max(q.own.yMm - p.own.yMm - p.heightMm, p.own.yMm - q.own.yMm - q.heightMm);
       if (Math.max(apartX, apartY) < gapMm - SLACK_MM && clash(p, q))
         found.push({ fault: 'near', key: p.own.key, other: q.own.key });
     }
@@ -77,7 +64,8 @@ function outlineClash({ items, gapMm }: FilmProblem): (p: Laid, q: Laid) => bool
   const outlines = items.map(cellsOf);
   const variants = outlines.flatMap((cells, outline) => TURNS.map((turn) => ({ outline, turn, cells })));
   const clashes = new Clashes(outlines, variants, reachOf(gapMm, 'outline'));
-  const variantOf = ({ place, own }: Laid): number => 4 * place + TURNS.indexOf(own.turn);
+  const places = new Map(items.map((item, place) => [item, place]));
+  const variantOf = ({ item, own }: Laid): number => 4 * (places.get(item) ?? 0) + TURNS.indexOf(own.turn);
   return (p, q) =>
     depthAt(
       clashes.view(variantOf(p), variantOf(q)),

@@ -1,6 +1,7 @@
 export { filmBound } from './bound.ts';
 export type { FilmBound } from './bound.ts';
 export { compareLayouts } from './compareLayouts.ts';
+export { freeKeys } from './copies.ts';
 export { cutsOf } from './cuts.ts';
 export type { Cuts } from './cuts.ts';
 export { faultsOf } from './faults.ts';

@@ -1,5 +1,6 @@
 import { freeKeys } from './copies.ts';
-import { PER_MM, tooLarge, turnedBox, usableOf } from './problem.ts';
+import { laidOf } from './laid.ts';
+import { PER_MM, rounded, tooLarge, usableOf } from './problem.ts';
 import type { FilmLayout, FilmProblem, Placement } from './problem.ts';
 import type { BoxWork, Packing } from './boxes/boxWork.ts';
 
@@ -24,8 +25,6 @@ export function placementsOf(problem: FilmProblem, { kinds }: BoxWork, packing: 
   });
 }
 
-const rounded = (mm: number): number => Math.round(mm * PER_MM) / PER_MM;
-
 /** A layout of placements: how much film it takes, and what it leaves out. */
 export function layoutOf(problem: FilmProblem, placements: readonly Placement[]): FilmLayout {
   const sheets = placements.reduce((most, { sheet }) => Math.max(most, sheet + 1), 0);
@@ -40,14 +39,9 @@ export function layoutOf(problem: FilmProblem, placements: readonly Placement[])
 }
 
 /** Where the last piece of each sheet ends, from the film's own edge, mm. */
-export function endsOf({ items }: FilmProblem, placements: readonly Placement[]): Map<number, number> {
-  const byId = new Map(items.map((item) => [item.id, item]));
+export function endsOf(problem: FilmProblem, placements: readonly Placement[]): Map<number, number> {
   const ends = new Map<number, number>();
-  for (const own of placements) {
-    const item = byId.get(own.itemId);
-    if (item === undefined) continue;
-    const end = own.yMm + turnedBox(item, own.turn).heightMm;
-    ends.set(own.sheet, Math.max(ends.get(own.sheet) ?? 0, end));
-  }
+  for (const { own, heightMm } of laidOf(problem, placements))
+    ends.set(own.sheet, Math.max(ends.get(own.sheet) ?? 0, own.yMm + heightMm));
   return ends;
 }

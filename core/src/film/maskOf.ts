@@ -1,15 +1,8 @@
+import { FAINT_ALPHA } from '../artwork/index.ts';
+import type { Pixels } from '../artwork/index.ts';
 import { ceilMm } from './problem.ts';
 import type { MaskRows } from './problem.ts';
-
-/** Art as it is printed: four bytes a pixel, row by row, the fourth how much covers. */
-interface PrintedArt {
-  width: number;
-  height: number;
-  data: Uint8Array;
-}
-
-/** Less than this of 255 is no ink, as everywhere. */
-const COVERS = 8;
+import { areaOf, cellsOf } from './shapes/cells.ts';
 
 /**
  * The outline of printed art on cells of 1 mm: every cell that anything is printed in. The art lies in the middle of a
@@ -19,7 +12,7 @@ const COVERS = 8;
  * @param withHoles whether others may lie in its holes
  */
 export function maskOf(
-  { width, height, data }: PrintedArt,
+  { width, height, data }: Pixels,
   { widthMm, heightMm }: { widthMm: number; heightMm: number },
   withHoles: boolean,
 ): { widthMm: number; heightMm: number; rows: MaskRows } {
@@ -32,7 +25,7 @@ export function maskOf(
   for (let y = 0; y < height; y++) {
     const [fromY, toY] = span(top + y * scaleY, scaleY, h);
     for (let x = 0; x < width; x++) {
-      if (data[4 * (y * width + x) + 3] < COVERS) continue;
+      if (data[4 * (y * width + x) + 3] < FAINT_ALPHA) continue;
       const [fromX, toX] = span(left + x * scaleX, scaleX, w);
       for (let j = fromY; j <= toY; j++) cells.fill(1, j * w + fromX, j * w + toX + 1);
     }
@@ -95,9 +88,7 @@ export const fillOf = ({
   widthMm: number;
   heightMm: number;
   rows: MaskRows;
-}): number =>
-  rows.reduce((sum, runs) => sum + runs.reduce((own, length, k) => own + (k % 2 === 1 ? length : 0), 0), 0) /
-  (widthMm * heightMm);
+}): number => areaOf(cellsOf({ widthMm, heightMm, mask: rows })) / (widthMm * heightMm);
 
 /** Fuller than this, a box is laid as a box: closing in gains little film, and cutting islands out costs hands. */
 export const WORTH_OUTLINE = 0.8;

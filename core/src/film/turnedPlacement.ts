@@ -1,13 +1,13 @@
+import { laidOf } from './laid.ts';
 import { turnedBox } from './problem.ts';
 import type { FilmProblem, Placement } from './problem.ts';
 
 /** A copy turned to the next way round it may lie, clockwise, about its middle, on whole millimetres. */
-export function turnedPlacement({ items }: Pick<FilmProblem, 'items'>, own: Placement): Placement {
-  const item = items.find(({ id }) => id === own.itemId);
-  if (item === undefined) throw new RangeError(`${own.key} is of no item here`);
+export function turnedPlacement(problem: Pick<FilmProblem, 'items'>, own: Placement): Placement {
+  const [is] = laidOf(problem, [own]);
+  const { item } = is;
   const { turns } = item;
   const turn = turns[(turns.indexOf(own.turn) + 1) % turns.length];
-  const is = turnedBox(item, own.turn);
   const will = turnedBox(item, turn);
   return {
     ...own,

@@ -1,5 +1,5 @@
-import { openArt } from '@saltflat/core/artwork';
-import type { ArtStep, Box, Pixels } from '@saltflat/core/artwork';
+import { cropPixels, openArt } from '@saltflat/core/artwork';
+import type { ArtStep } from '@saltflat/core/artwork';
 import { layOutFilm, maskOf } from '@saltflat/core/film';
 import { atOnce } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
@@ -32,7 +32,7 @@ async function look({ artworkId, steps, garment, ...size }: ArtQuestion): Promis
   const session = openArt(await fetchPixels(artworkId, READ_PX));
   const { image, scan } = session.preview({ widthMm: size.widthMm, garment, process: 'dtf', steps });
   if (scan.box === null) throw new Error('Nothing is left of this art to be printed: look at its steps.');
-  const art = cropped(image, scan.box);
+  const art = cropPixels(image, scan.box);
   const canvas = new OffscreenCanvas(art.width, art.height);
   canvas
     .getContext('2d')
@@ -42,18 +42,6 @@ async function look({ artworkId, steps, garment, ...size }: ArtQuestion): Promis
     filled: maskOf(art, size, false),
     withHoles: maskOf(art, size, true),
   };
-}
-
-function cropped(
-  { width, data }: Pixels,
-  { x, y, w, h }: Box,
-): { width: number; height: number; data: Uint8Array } {
-  const out = new Uint8Array(4 * w * h);
-  for (let row = 0; row < h; row++) {
-    const from = 4 * ((y + row) * width + x);
-    out.set(data.subarray(from, from + 4 * w), 4 * row * w);
-  }
-  return { width: w, height: h, data: out };
 }
 
 const TASKS = { layout: layOutFilm, look: atOnce(look) } satisfies Tasks;

@@ -1,4 +1,4 @@
-import { endsOf, faultsOf, layoutOf, turnedPlacement } from '@saltflat/core/film';
+import { endsOf, faultsOf, freeKeys, layoutOf, turnedPlacement } from '@saltflat/core/film';
 import type { FilmLayout, FilmProblem, Placement } from '@saltflat/core/film';
 import { useMemo, useState } from 'react';
 import { useKeyNotes, useKeys } from '../../keys/index.ts';
@@ -212,9 +212,7 @@ function laid(
   problem: FilmProblem,
   { draft, art, placements }: { draft: FilmDraft; art: ArtRead['art']; placements: readonly Placement[] },
 ) {
-  const known = new Set(
-    problem.items.flatMap(({ id, count }) => Array.from({ length: count }, (_, n) => `${id}#${n}`)),
-  );
+  const known = new Set(freeKeys({ items: problem.items }).flat());
   const layout = layoutOf(
     problem,
     placements.filter(({ key }) => known.has(key)),

@@ -2,13 +2,14 @@ import type { Placement } from '@saltflat/core/film';
 import { useEffect, useState } from 'react';
 import { beginWith, changed, redone, undone } from '../../form/index.ts';
 import type { DraftHistory } from '../../form/index.ts';
+import { remembered } from '../../units/remembered.ts';
 import type { FilmDraft } from './filmJob.ts';
 
 /** A layout that is worked on, with undo; kept on this device through reloads, for each film and powder. */
 export function useFilmDraft(group: string, fresh: FilmDraft) {
   const store = `saltflat.film-draft.${group}`;
   const [history, setHistory] = useState<DraftHistory<FilmDraft>>(() =>
-    beginWith({ ...fresh, ...kept(store) }),
+    beginWith({ ...fresh, ...remembered(store) }),
   );
   const { past, now, future } = history;
   useEffect(() => localStorage.setItem(store, JSON.stringify(now)), [store, now]);
@@ -28,12 +29,4 @@ export function useFilmDraft(group: string, fresh: FilmDraft) {
     canUndo: past.length > 0,
     canRedo: future.length > 0,
   };
-}
-
-function kept(store: string): Partial<FilmDraft> {
-  try {
-    return (JSON.parse(localStorage.getItem(store) ?? '{}') as Partial<FilmDraft> | null) ?? {};
-  } catch {
-    return {}; // not ours: as if nothing were kept
-  }
 }
