@@ -12,6 +12,8 @@ export const WaitingTransfers = strictObject({
   lineId: Id,
   orderId: Id,
   code: Type.String(),
+  /** The version of its route that says so. */
+  routeNumber: Type.Integer(),
   customer: Type.String(),
   dueAt: Instant,
   garment: Type.String(),
@@ -21,6 +23,8 @@ export const WaitingTransfers = strictObject({
   /** What is done to the file before it is printed. */
   steps: ArtSteps,
   print: PrintId,
+  /** Where on the garment it goes, to be translated. */
+  place: Type.String(),
   process: Process,
   film: Thing,
   powder: nullable(Thing),

@@ -116,7 +116,7 @@ function* faultsOfItems({ items }: FilmInstance): Generator<FieldProblem> {
         path: `${path}/mask`,
         message: `The mask of “${id}” has ${mask.length} rows for ${w} × ${h} mm: it needs a row for each whole millimetre.`,
       };
-    const row = mask.findIndex((runs) => !isRow(runs, w));
+    const row = mask.findIndex((runs) => !isMaskRow(runs, w));
     if (row >= 0)
       yield {
         path: `${path}/mask/${row}`,
@@ -135,7 +135,8 @@ function* faultsOfItems({ items }: FilmInstance): Generator<FieldProblem> {
     };
 }
 
-function isRow(runs: readonly number[], width: number): boolean {
+/** Whether a row is pairs of start and length, from the left, within a width. */
+export function isMaskRow(runs: readonly number[], width: number): boolean {
   let end = 0;
   for (let k = 0; k < runs.length; k += 2) {
     const [start = 0, length = 0] = [runs[k], runs[k + 1]];

@@ -21,7 +21,20 @@ export type {
 } from './catalogue.ts';
 export { BackupSettings, Backups, BackupsChange, DEFAULT_BACKUPS } from './backups.ts';
 export { FilmWaiting, WaitingTransfers } from './film.ts';
-export { readFilmInstance } from './filmInstance.ts';
+export {
+  FILM_SIDES,
+  FilmLayout,
+  FilmLayoutDocument,
+  FilmLayoutHead,
+  FilmLayoutInput,
+  FilmLayoutPage,
+  FilmLayoutQuery,
+  FilmLayoutStart,
+  LaySettings,
+  MarkWishes,
+  PRINT_DPI,
+} from './filmLayouts.ts';
+export { isMaskRow, readFilmInstance } from './filmInstance.ts';
 export { readHeatCase } from './heatCase/index.ts';
 export { Device, DeviceDrive } from './devices.ts';
 export { FindQuery, Found } from './find.ts';

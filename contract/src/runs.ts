@@ -128,7 +128,14 @@ const RunLineHead = strictObject(line);
 /** A line on the floor with the route it is made by. */
 export const RunLine = strictObject({ ...line, route: RouteDocument });
 export type RunLine = Static<typeof RunLine>;
-const own = { id: Id, startedBy: Type.String(), createdAt: Instant, finishedAt: nullable(Instant) };
+const own = {
+  id: Id,
+  startedBy: Type.String(),
+  createdAt: Instant,
+  finishedAt: nullable(Instant),
+  /** The layout its sheets were put on the floor with; `null` where they were not laid out. */
+  layout: nullable(strictObject({ id: Id, code: Type.String() })),
+};
 
 /** A run as a list names it. */
 export const RunHead = strictObject({

@@ -238,7 +238,7 @@ function endpointsOf({
     ...paperEndpoints(services.papers),
     ...jobEndpoints({ jobs: services.jobs, findLine: (lineId) => services.orders.getLine(lineId) }),
     ...runEndpoints(services.runs),
-    ...filmEndpoints(db),
+    ...filmEndpoints(db, services.layouts, services.sheetFiles),
     ...ledgerEndpoints(db, now),
     ...findEndpoints(db),
     ...deviceEndpoints(devices),

@@ -7,6 +7,7 @@ import { ArtworkService, ArtworkStore, PreparationStore } from './features/artwo
 import { BackupService } from './features/backups/index.ts';
 import type { BackupPlace } from './features/backups/index.ts';
 import { CatalogueStore, LotService, WeighingService, WeighingStore } from './features/catalogue/index.ts';
+import { LayoutService, LayoutStore, SheetFiles, readFilmWaiting } from './features/film/index.ts';
 import { JobService, JobStore } from './features/jobs/index.ts';
 import {
   LineStates,
@@ -47,6 +48,7 @@ import {
 import type { CoreThreads } from './jobs/coreThreads.ts';
 import type { PaperPool } from './jobs/paperPool.ts';
 import type { PlanQueue } from './jobs/planQueue.ts';
+import { paperWords } from './pdf/index.ts';
 import type { Pictures } from './pictures/index.ts';
 
 interface Needs {
@@ -118,6 +120,7 @@ export function createServices(needs: Needs) {
     backups: createBackups(needs),
     keys: new RequestKeys(db.models),
     ...createPapers(needs, { orders, routes: routing.routes, artworks, catalogue }),
+    ...createFilm(needs, { routes: routing.routes, artworks, catalogue, runs }),
   };
 }
 
@@ -354,4 +357,52 @@ function createPapers({ db, papers: pool, now }: Needs, { orders, routes, artwor
     now,
   });
   return { prints, papers, quotes };
+}
+
+interface FilmNeeds {
+  routes: RouteService;
+  artworks: ArtworkService;
+  catalogue: CatalogueStore;
+  runs: RunService;
+}
+
+/** Film: layouts that were kept, and the files they are printed and cut by. */
+function createFilm(
+  { db, papers: pool, pictures, core, now }: Needs,
+  { routes, artworks, catalogue, runs }: FilmNeeds,
+) {
+  const writing = async () => (await catalogue.read()).writing.document;
+  const layouts = new LayoutService({
+    layouts: new LayoutStore(db),
+    waiting: (lineIds) => readFilmWaiting(db, lineIds),
+    readCatalogue: () => catalogue.read(),
+    faults: (laid) => core.run('filmFaults', laid),
+    startRun: (start, layoutId) => runs.start(start, layoutId),
+    now,
+  });
+  const sheetFiles = new SheetFiles({
+    get: (id) => layouts.get(id),
+    sheetOut: (input) => core.run('sheetOut', input),
+    artOf: async (lineId, print, version) => (await routes.printOf(lineId, print, version)).art,
+    figures: (artworkId, job) => artworks.figures(artworkId, job),
+    drawPiece: (artworkId, job, size) => artworks.filmPiece(artworkId, job, size),
+    drawSheet: (sheet, arts) =>
+      pictures.run(
+        {
+          kind: 'filmSheet',
+          question: { ...sheet, lengths: arts.map(({ length }) => length) },
+          megapixels: (sheet.widthPx * sheet.heightPx) / 1e6,
+          bytes: () => Promise.resolve(Buffer.concat(arts)),
+        },
+        ({ bytes }) => bytes,
+      ),
+    writeSheets: (sheets) => pool.write({ kind: 'film-sheets', sheets }),
+    writeList: async (list, paper) =>
+      pool.write({ kind: 'cutting-list', list, writing: await writing(), paper }),
+    writeLabels: async (labels, paper) =>
+      pool.write({ kind: 'labels', labels, writing: await writing(), paper }),
+    words: async () => paperWords(await writing()),
+    now,
+  });
+  return { layouts, sheetFiles };
 }

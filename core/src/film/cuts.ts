@@ -1,4 +1,5 @@
 import { laidOf } from './laid.ts';
+import { endsOf } from './layoutOf.ts';
 import type { FilmProblem, Placement } from './problem.ts';
 
 /** What it takes to cut a layout apart. */
@@ -9,49 +10,100 @@ export interface Cuts {
   byHand: number;
 }
 
+/** A cut from edge to edge of what is in the hand: down the film at an x, or across it at a y, from the film’s corner. */
+export interface StraightCut {
+  way: 'down' | 'across';
+  atMm: number;
+  fromMm: number;
+  toMm: number;
+}
+
+/** How one sheet is cut apart. */
+export interface CutPlan {
+  /** In the order they are made: what a cut goes through lies in one piece then. */
+  straight: StraightCut[];
+  /** Copies that are cut out by hand, by key. */
+  byHand: string[];
+}
+
 interface Box {
+  key: string;
   x: number;
   y: number;
   right: number;
   bottom: number;
 }
+type Part = Omit<Box, 'key'>;
 
-/**
- * Cuts of a layout: each sheet is taken apart by straight cuts from edge to edge as far as they go, part by part; what
- * they cannot part costs one cut by hand a piece.
- */
+/** Cuts of a layout, see {@link cutPlansOf}. */
 export function cutsOf(problem: FilmProblem, placements: readonly Placement[]): Cuts {
-  const sheets = new Map<number, Box[]>();
-  for (const { own, widthMm, heightMm } of laidOf(problem, placements)) {
-    const { sheet, xMm, yMm } = own;
-    const boxes = sheets.get(sheet) ?? [];
-    boxes.push({ x: xMm, y: yMm, right: xMm + widthMm, bottom: yMm + heightMm });
-    sheets.set(sheet, boxes);
-  }
   const sum: Cuts = { straight: 0, byHand: 0 };
-  for (const boxes of sheets.values()) takeApart(boxes, sum);
+  for (const { straight, byHand } of cutPlansOf(problem, placements).values()) {
+    sum.straight += straight.length;
+    sum.byHand += byHand.length;
+  }
   return sum;
 }
 
-function takeApart(boxes: readonly Box[], sum: Cuts): void {
+/**
+ * How each sheet is cut apart: by straight cuts from edge to edge as far as they go, part by part, each in the middle of
+ * the way it has; what they cannot part costs one cut by hand a piece.
+ *
+ * @returns plans by sheet
+ * @throws RangeError where a placement is of no item
+ */
+export function cutPlansOf(problem: FilmProblem, placements: readonly Placement[]): Map<number, CutPlan> {
+  const sheets = new Map<number, Box[]>();
+  for (const { own, widthMm, heightMm } of laidOf(problem, placements)) {
+    const { key, sheet, xMm, yMm } = own;
+    const boxes = sheets.get(sheet) ?? [];
+    boxes.push({ key, x: xMm, y: yMm, right: xMm + widthMm, bottom: yMm + heightMm });
+    sheets.set(sheet, boxes);
+  }
+  const { film, keepOut } = problem;
+  const ends = film.kind === 'roll' ? endsOf(problem, placements) : null;
+  const plans = new Map<number, CutPlan>();
+  for (const [sheet, boxes] of sheets) {
+    const bottom = film.kind === 'sheet' ? film.heightMm : (ends?.get(sheet) ?? 0) + keepOut.bottomMm;
+    const plan: CutPlan = { straight: [], byHand: [] };
+    takeApart(boxes, { x: 0, y: 0, right: film.widthMm, bottom }, plan);
+    plans.set(sheet, plan);
+  }
+  return plans;
+}
+
+function takeApart(boxes: readonly Box[], held: Part, plan: CutPlan): void {
   if (boxes.length < 2) return;
+  const columns = partsAlong(
+    boxes,
+    ({ x }) => x,
+    ({ right }) => right,
+  );
   const parts =
-    partsAlong(
-      boxes,
-      ({ x }) => x,
-      ({ right }) => right,
-    ) ??
+    columns ??
     partsAlong(
       boxes,
       ({ y }) => y,
       ({ bottom }) => bottom,
     );
   if (parts === null) {
-    sum.byHand += boxes.length;
+    plan.byHand.push(...boxes.map(({ key }) => key));
     return;
   }
-  sum.straight += parts.length - 1;
-  for (const part of parts) takeApart(part, sum);
+  const [from, to] = columns ? (['x', 'right'] as const) : (['y', 'bottom'] as const);
+  const [acrossFrom, acrossTo] = columns ? (['y', 'bottom'] as const) : (['x', 'right'] as const);
+  let begin = held[from];
+  for (const [i, part] of parts.entries()) {
+    const next = parts[i + 1];
+    let end = held[to];
+    if (next) {
+      end = (Math.max(...part.map((box) => box[to])) + Math.min(...next.map((box) => box[from]))) / 2;
+      const way = columns ? 'down' : 'across';
+      plan.straight.push({ way, atMm: end, fromMm: held[acrossFrom], toMm: held[acrossTo] });
+    }
+    takeApart(part, { ...held, [from]: begin, [to]: end }, plan);
+    begin = end;
+  }
 }
 
 /** Groups with a straight way between them; `null` where there is none. */

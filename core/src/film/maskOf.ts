@@ -1,12 +1,13 @@
 import { FAINT_ALPHA } from '../artwork/index.ts';
 import type { Pixels } from '../artwork/index.ts';
+import { joinParts } from './joinParts.ts';
 import { ceilMm } from './problem.ts';
 import type { MaskRows } from './problem.ts';
 import { areaOf, cellsOf } from './shapes/cells.ts';
 
 /**
  * The outline of printed art on cells of 1 mm: every cell that anything is printed in. The art lies in the middle of a
- * box of whole millimetres.
+ * box of whole millimetres. Art in several parts is one piece of film: the shortest ways between them belong to it.
  *
  * @param art as many pixels as there are; coarser than the cells it is spread over them
  * @param withHoles whether others may lie in its holes
@@ -31,6 +32,7 @@ export function maskOf(
     }
   }
   if (!withHoles) fillHoles(cells, w, h);
+  joinParts({ cells, width: w, height: h });
   return { widthMm: w, heightMm: h, rows: rowsOf(cells, w, h) };
 }
 

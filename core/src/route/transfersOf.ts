@@ -12,6 +12,8 @@ export const ON_FILM = [
 /** Transfers that a line has printed here, for one of its prints. */
 export interface LineTransfers {
   print: string;
+  /** Where on the garment it goes, to be translated. */
+  place: string;
   process: ProcessName;
   /** Things of the set-up by id and name. */
   film: { id: string; name: string };
@@ -41,6 +43,7 @@ export function transfersOf({
     return [
       {
         print: print.id,
+        place: print.placement.label,
         process: print.process,
         film,
         powder: chosen('powder'),

@@ -1,4 +1,6 @@
 import { compareProcesses } from '@saltflat/core/compare';
+import { faultsOf, sheetOut } from '@saltflat/core/film';
+import type { FilmProblem, Placement } from '@saltflat/core/film';
 import { calibratePress } from '@saltflat/core/heat';
 import { platesRead } from '@saltflat/core/press';
 import { atOnce } from '@saltflat/core/task';
@@ -9,6 +11,10 @@ export const CORE_TASKS = {
   compare: atOnce(compareProcesses),
   plates: atOnce(platesRead),
   calibrate: atOnce(calibratePress),
+  filmFaults: atOnce(({ problem, placements }: { problem: FilmProblem; placements: readonly Placement[] }) =>
+    faultsOf(problem, placements),
+  ),
+  sheetOut: atOnce(sheetOut),
 } satisfies Tasks;
 
 export type CoreTasks = typeof CORE_TASKS;

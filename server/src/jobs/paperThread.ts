@@ -1,3 +1,9 @@
+import { cuttingListPdf } from '../features/film/cuttingListPdf.ts';
+import type { CuttingList } from '../features/film/cuttingListPdf.ts';
+import { labelsPdf } from '../features/film/labelsPdf.ts';
+import type { LabelSheet } from '../features/film/labelsPdf.ts';
+import { sheetsPdf } from '../features/film/sheetsPdf.ts';
+import type { SheetsToPrint } from '../features/film/sheetsPdf.ts';
 import { runSheetPdf } from '../features/papers/runSheetPdf.ts';
 import type { RunSheet } from '../features/papers/runSheetPdf.ts';
 import { proofPdf } from '../features/prints/proofPdf.ts';
@@ -11,7 +17,10 @@ import type { Writing } from '@saltflat/core/units';
 export type PaperTask =
   | { kind: 'run-sheet'; sheet: RunSheet; writing: Writing; paper: Paper }
   | { kind: 'proof'; sheet: ProofSheet; writing: Writing }
-  | { kind: 'quote'; sheet: QuoteSheet; writing: Writing; paper: Paper };
+  | { kind: 'quote'; sheet: QuoteSheet; writing: Writing; paper: Paper }
+  | { kind: 'film-sheets'; sheets: SheetsToPrint }
+  | { kind: 'cutting-list'; list: CuttingList; writing: Writing; paper: Paper }
+  | { kind: 'labels'; labels: LabelSheet; writing: Writing; paper: Paper };
 
 /** Runs in a thread of its own: letters are fitted and packed for longer than anybody should wait for a page. */
 export default function work(task: PaperTask): Promise<Uint8Array> {
@@ -26,6 +35,12 @@ export default function work(task: PaperTask): Promise<Uint8Array> {
       return proofPdf({ ...task.sheet, prints: task.sheet.prints.map(withBytes) }, task.writing);
     case 'quote':
       return quotePdf(task.sheet, task.writing, task.paper);
+    case 'film-sheets':
+      return sheetsPdf({ ...task.sheets, pictures: task.sheets.pictures.map(withBytes) });
+    case 'cutting-list':
+      return cuttingListPdf(task.list, task.writing, task.paper);
+    case 'labels':
+      return labelsPdf(task.labels, task.writing, task.paper);
   }
 }
 

@@ -1,3 +1,4 @@
+export { barCode } from './barCode.ts';
 export {
   HAIRLINE,
   INK,
@@ -5,6 +6,7 @@ export {
   PAPERS,
   PT_PER_MM,
   breakLines,
+  openDocument,
   openSheet,
   rule,
   widthOf,
@@ -14,6 +16,8 @@ export {
   writeWithin,
 } from './page.ts';
 export type { Doc, Paper, Sheet } from './page.ts';
+export { letterPaths } from './letterPaths.ts';
+export type { LaidPath } from './letterPaths.ts';
 export { sendPdf } from './sendPdf.ts';
 export { paperWords } from './paperWords.ts';
 export type { PaperWords } from './paperWords.ts';

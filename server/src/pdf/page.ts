@@ -48,8 +48,24 @@ export function openSheet({
 }): Sheet {
   const { width, height } = SHEETS[paper];
   const margin = marginMm * PT_PER_MM;
+  const opened = openDocument({ title, madeAt, size: [width, height], margin });
+  return { ...opened, width, height, margin, words: paperWords(writing) };
+}
+
+/** Opens a document whose first page is so large, pt. */
+export function openDocument({
+  title,
+  madeAt,
+  size,
+  margin = 0,
+}: {
+  title: string;
+  madeAt: string;
+  size: [width: number, height: number];
+  margin?: number;
+}): Pick<Sheet, 'doc' | 'finish'> {
   const doc = new PDFDocument({
-    size: [width, height],
+    size,
     margin,
     info: { Title: title, Author: 'Saltflat', CreationDate: new Date(madeAt) },
   });
@@ -58,10 +74,6 @@ export function openSheet({
   const done = new Promise<void>((resolve) => doc.on('end', resolve));
   return {
     doc,
-    width,
-    height,
-    margin,
-    words: paperWords(writing),
     finish: async () => {
       doc.end();
       await done;

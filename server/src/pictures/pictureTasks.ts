@@ -5,6 +5,8 @@ import type { ArtAnalysis, ArtFigures, ArtJob, Plane } from '@saltflat/core/artw
 import { atOnce } from '@saltflat/core/task';
 import type { AnswerOf, InputOf, Task, Tasks } from '@saltflat/core/task';
 import { cleanSvg } from './cleanSvg.ts';
+import { encodeFilmPiece, encodeFilmSheet } from './filmSheet.ts';
+import type { FilmPiece, FilmSheet } from './filmSheet.ts';
 import { decodePixels, lookAt, thumbnailOf } from './readImage.ts';
 import type { Look } from './readImage.ts';
 import { encodeComposite, encodePlane } from './render.ts';
@@ -88,7 +90,30 @@ export const PICTURE_TASKS = {
       }),
     }),
   ),
+  filmPiece: measured<ArtInput & { size: { widthPx: number; heightPx: number } }, FilmPieceDrawn>(
+    async (analysis, { job, size }) => ({
+      hasWhite: analysis.figures.ml.w > 0,
+      ...(await encodeFilmPiece(
+        { colour: renderPlane('knocked-out', analysis, job), white: renderPlane('white', analysis, job) },
+        analysis.figures,
+        size,
+      )),
+    }),
+  ),
+  filmSheet: atOnce(
+    async ({
+      bytes,
+      lengths,
+      ...sheet
+    }: Bytes & FilmSheet & { name: string; lengths: number[] }): Promise<Bytes> => {
+      let from = 0;
+      const arts = lengths.map((length) => bytes.subarray(from, (from += length)));
+      return { bytes: await encodeFilmSheet(sheet, arts) };
+    },
+  ),
 } satisfies Tasks;
+
+type FilmPieceDrawn = FilmPiece & { hasWhite: boolean };
 
 interface Looked extends Bytes {
   look: Look;

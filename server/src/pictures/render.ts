@@ -7,12 +7,21 @@ export type PlaneFormat = 'png' | 'tiff';
 /** A plane as a file, with its resolution written into it. */
 export async function encodePlane(raster: Raster, format: PlaneFormat): Promise<Buffer> {
   const density = 25.4 / raster.pitchMm; // pixels per inch
-  const image = raster.channels === 1 ? toSharp(raster).toColourspace('b-w') : toSharp(raster);
-  const sized = image.withDensity(density);
-  if (format === 'png') return sized.png({ compressionLevel: 6 }).toBuffer();
+  const sized = greyOrColour(raster).withDensity(density);
+  if (format === 'png') return encodePng(sized);
   const perMm = 1 / raster.pitchMm;
   return sized.tiff({ compression: 'lzw', xres: perMm, yres: perMm, resolutionUnit: 'inch' }).toBuffer();
 }
+
+/** As a PNG that is packed as far as it is worth the time. */
+export const encodePng = (image: Sharp): Promise<Buffer> => image.png({ compressionLevel: 6 }).toBuffer();
+
+/** A plane without what has no ink around it. */
+export const inked = (raster: Raster, figures: ArtFigures): Sharp =>
+  greyOrColour(raster).extract(inkBox(figures, raster));
+
+const greyOrColour = (raster: Raster): Sharp =>
+  raster.channels === 1 ? toSharp(raster).toColourspace('b-w') : toSharp(raster);
 
 /** A print on its garment as a PNG no longer than `maxPx` either way; cropped, without the file's empty margins. */
 export async function encodeComposite(
@@ -20,7 +29,7 @@ export async function encodeComposite(
   figures: ArtFigures,
   { maxPx, isCropped }: { maxPx: number; isCropped: boolean },
 ): Promise<Buffer> {
-  const image = isCropped ? toSharp(raster).extract(inkBox(figures, raster)) : toSharp(raster);
+  const image = isCropped ? inked(raster, figures) : toSharp(raster);
   return image.resize(maxPx, maxPx, { fit: 'inside', withoutEnlargement: true }).png().toBuffer();
 }
 

@@ -16,6 +16,7 @@ export const TAGS = [
   'Job',
   'PressCheck',
   'BenchNote',
+  'FilmLayout',
 ] as const;
 
 const rawQuery = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 30_000 });

@@ -65,6 +65,14 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../pages/FilmPage.tsx')).FilmPage }),
           },
           {
+            path: 'film/kept',
+            lazy: async () => ({ Component: (await import('../pages/KeptFilmPage.tsx')).KeptFilmPage }),
+          },
+          {
+            path: 'film/:layoutId',
+            lazy: async () => ({ Component: (await import('../pages/FilmLayoutPage.tsx')).FilmLayoutPage }),
+          },
+          {
             path: 'presses/bench',
             lazy: async () => ({ Component: (await import('../pages/BenchPage.tsx')).BenchPage }),
           },

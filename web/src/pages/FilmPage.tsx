@@ -3,12 +3,11 @@ import type { Equipment } from '@saltflat/core/route';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
-import { useFilmWaitingQuery } from '../api/filmApi.ts';
+import { useFilmWaitingQuery, useKeepLayoutMutation, useStartLayoutMutation } from '../api/filmApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import { useAttempt } from '../api/useAttempt.ts';
-import { FilmView, groupsOf, runOf } from '../features/film/index.ts';
+import { FilmView, groupsOf } from '../features/film/index.ts';
 import type { FilmGroup } from '../features/film/index.ts';
-import { useStartRunMutation } from '../features/floor/index.ts';
 import { useSignature } from '../person/personSlice.ts';
 import { Button, Empty, Failed, Loading, Note, PageHead, Refusal, SelectField } from '../ui/index.ts';
 import { t } from '../words/index.ts';
@@ -18,7 +17,8 @@ export function FilmPage() {
   const { data: waiting, error, refetch } = useFilmWaitingQuery();
   const { data: catalogue, error: unread, refetch: readAgain } = useCatalogueQuery();
   const [shown, setShown] = useState<string | null>(null);
-  const [start] = useStartRunMutation();
+  const [keep] = useKeepLayoutMutation();
+  const [start] = useStartLayoutMutation();
   const attempt = useAttempt();
   const navigate = useNavigate();
   const by = useSignature();
@@ -37,9 +37,12 @@ export function FilmPage() {
         isPage
         title={t('Nothing waits for film')}
         action={
-          <Button look="primary" to="/orders">
-            {t('To the orders')}
-          </Button>
+          <>
+            <Button to="/film/kept">{t('Kept layouts')}</Button>
+            <Button look="primary" to="/orders">
+              {t('To the orders')}
+            </Button>
+          </>
         }
       >
         {t('Transfers of lines that are ready for the floor stand here, by film and powder.')}
@@ -53,6 +56,7 @@ export function FilmPage() {
         title={t('Film')}
         says={t('Transfers share film: what goes on it, how it lies, what it takes')}
       >
+        <Button to="/film/kept">{t('Kept layouts')}</Button>
         {groups.length > 1 && (
           <div style={{ flex: '0 1 420px' }}>
             <SelectField
@@ -75,14 +79,29 @@ export function FilmPage() {
           group={group}
           film={film}
           usualLongestMm={flatInHeatMm(equipment)}
-          isStarting={attempt.isBusy('start')}
-          refusal={<Refusal {...attempt.refusal('start')} />}
-          onStart={(placements) =>
-            void attempt.make(
-              'start',
-              () => start({ ...runOf(group.waiting, placements), by }),
-              (run) => void navigate(`/floor/${run.id}`),
-            )
+          by={by}
+          busy={attempt.isBusy('look') ? 'keep' : attempt.isBusy('start') ? 'start' : null}
+          refusal={
+            <>
+              <Refusal {...attempt.refusal('look')} />
+              <Refusal {...attempt.refusal('start')} />
+            </>
+          }
+          onKeep={(layout, then) =>
+            then === 'look'
+              ? void attempt.make(
+                  'look',
+                  () => keep(layout),
+                  ({ id }) => void navigate(`/film/${id}`),
+                )
+              : void attempt.make(
+                  'start',
+                  async () => {
+                    const kept = await keep(layout);
+                    return kept.data ? start({ id: kept.data.id, by }) : { error: kept.error };
+                  },
+                  (run) => void navigate(`/floor/${run.id}`),
+                )
           }
         />
       ) : (
@@ -96,10 +115,11 @@ export function FilmPage() {
   );
 }
 
-const groupWords = ({ film, powder, waiting }: FilmGroup): string =>
-  t('{film}, {powder} · {n} lines', {
+const groupWords = ({ film, powder, printer, waiting }: FilmGroup): string =>
+  t('{film}, {powder}, {printer} · {n} lines', {
     film: film.name,
     powder: powder?.name ?? t('no powder'),
+    printer: printer?.name ?? t('no printer'),
     n: new Set(waiting.map(({ lineId }) => lineId)).size,
   });
 

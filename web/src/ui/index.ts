@@ -41,6 +41,7 @@ export { Note, Refusal } from './states/Note.tsx';
 export { Empty, Failed, Loading } from './states/Notice.tsx';
 export { Progress } from './states/Progress.tsx';
 export { saveCsv } from './tables/saveCsv.ts';
+export { saveFile } from './tables/saveFile.ts';
 export { Mark, STATES, SeverityMark, StateMark } from './states/StateMark.tsx';
 export { Swatch } from './states/Swatch.tsx';
 export { useNow } from './states/useNow.ts';

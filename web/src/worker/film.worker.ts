@@ -1,6 +1,6 @@
 import { cropPixels, openArt } from '@saltflat/core/artwork';
 import type { ArtStep } from '@saltflat/core/artwork';
-import { layOutFilm, maskOf } from '@saltflat/core/film';
+import { layOutFilm, maskOf, sheetOut } from '@saltflat/core/film';
 import { atOnce } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
 import { fetchPixels } from './fetchPixels.ts';
@@ -44,7 +44,7 @@ async function look({ artworkId, steps, garment, ...size }: ArtQuestion): Promis
   };
 }
 
-const TASKS = { layout: layOutFilm, look: atOnce(look) } satisfies Tasks;
+const TASKS = { layout: layOutFilm, look: atOnce(look), sheetOut: atOnce(sheetOut) } satisfies Tasks;
 export type FilmTasks = typeof TASKS;
 
 serveHere(TASKS);

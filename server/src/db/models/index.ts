@@ -1,6 +1,7 @@
 import type { Sequelize } from 'sequelize';
 import { defineArtwork, defineBlob, defineFigures, definePreparation } from './artworks.ts';
 import { defineCustomer } from './customers.ts';
+import { defineFilmLayout } from './filmLayouts.ts';
 import { defineColour, defineSize, defineStyle } from './garments.ts';
 import { defineLine, defineLineSize, defineOrder, definePrint } from './orders.ts';
 import { defineProofAnswer, defineQuote, defineRoute } from './routes.ts';
@@ -52,6 +53,7 @@ export function defineModels(sequelize: Sequelize) {
     routes: defineRoute(sequelize),
     quotes: defineQuote(sequelize),
     proofAnswers: defineProofAnswer(sequelize),
+    filmLayouts: defineFilmLayout(sequelize),
     runs: defineRun(sequelize),
     runLines: defineRunLine(sequelize),
     events: defineEvent(sequelize),
@@ -77,11 +79,15 @@ export function defineModels(sequelize: Sequelize) {
   const { routes, facts, runLines, proofAnswers } = models;
   routes.belongsTo(facts, { as: 'facts', foreignKey: 'factsSha256' });
   proofAnswers.belongsTo(routes, { as: 'version', foreignKey: 'routeVersionId' });
+  const { runs, filmLayouts } = models;
+  runs.belongsTo(filmLayouts, { as: 'layout', foreignKey: 'layoutId' });
+  filmLayouts.hasOne(runs, { as: 'run', foreignKey: 'layoutId' });
   runLines.belongsTo(routes, { as: 'version', foreignKey: 'routeVersionId' });
   return models;
 }
 
 export type { ArtworkRow, BlobRow, PreparationRow } from './artworks.ts';
+export type { FilmLayoutRow } from './filmLayouts.ts';
 export type { StyleRow } from './garments.ts';
 export type { LineRow, OrderRow } from './orders.ts';
 export type { QuoteRow, RouteRow } from './routes.ts';

@@ -30,6 +30,8 @@ export interface RunRow extends Model<InferAttributes<RunRow>, InferCreationAttr
   id: string;
   /** Film that its lines share. */
   sheets: Run['sheets'];
+  /** The layout they were put on the floor with. */
+  layoutId: string | null;
   startedBy: string;
   createdAt: Date;
   finishedAt: Date | null;
@@ -43,6 +45,7 @@ export const defineRun = (sequelize: Sequelize) =>
     columns({
       id: key,
       sheets: json,
+      layoutId: orNull(uuid),
       startedBy: text,
       createdAt: instant,
       finishedAt: orNull(instant),

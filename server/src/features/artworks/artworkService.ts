@@ -145,6 +145,17 @@ export class ArtworkService {
     return this.needs.pictures.run({ kind: 'plane', question, megapixels, bytes }, (done) => done);
   }
 
+  /** What of an artwork is printed on film for a job, colour and white, PNG, as large as it is printed. */
+  async filmPiece(
+    id: string,
+    job: ArtJob,
+    size: { widthPx: number; heightPx: number },
+  ): Promise<{ bytes: Buffer; colourBytes: number; hasWhite: boolean }> {
+    const { kept, megapixels, bytes } = await this.kept(id);
+    const question = { job, size, ...kept };
+    return this.needs.pictures.run({ kind: 'filmPiece', question, megapixels, bytes }, (done) => done);
+  }
+
   /** What an artwork looks like on its garment, PNG. */
   async composite(id: string, job: ArtJob, how: { maxPx: number; isCropped: boolean }): Promise<DrawnArt> {
     const { kept, megapixels, bytes } = await this.kept(id);

@@ -12,7 +12,7 @@ const MOST_LINES = 200;
 
 interface ReadyRow extends Pick<
   WaitingTransfers,
-  'lineId' | 'orderId' | 'code' | 'customer' | 'garment' | 'colourHex'
+  'lineId' | 'orderId' | 'code' | 'routeNumber' | 'customer' | 'garment' | 'colourHex'
 > {
   dueAt: Date;
   format: number;
@@ -22,10 +22,17 @@ interface ReadyRow extends Pick<
   art: Record<string, Pick<WaitingTransfers, 'artworkId' | 'steps'>>;
 }
 
-/** Transfers of lines that are ready for the floor and not on it yet. */
-export async function readFilmWaiting(db: Database): Promise<FilmWaiting> {
+/**
+ * Transfers of lines that are ready for the floor and not on it yet.
+ *
+ * @param lineIds of these lines; `null` for all
+ */
+export async function readFilmWaiting(
+  db: Database,
+  lineIds: readonly string[] | null = null,
+): Promise<FilmWaiting> {
   const rows = await db.read<ReadyRow>(
-    `select l.id as "lineId", l.order_id as "orderId", l.code, k.name as customer, o.due_at as "dueAt",
+    `select l.id as "lineId", l.order_id as "orderId", l.code, l.route_number as "routeNumber", k.name as customer, o.due_at as "dueAt",
        c.name || ' ' || s.name as garment, c.hex as "colourHex", v.format, v.document, v.cost,
        (select json_object_agg(p.id, json_build_object('artworkId', p.artwork_id, 'steps', coalesce(m.steps, '[]')))
          from line_print p left join artwork_preparation m on m.id = p.preparation_id where p.line_id = l.id) as art
@@ -35,12 +42,13 @@ export async function readFilmWaiting(db: Database): Promise<FilmWaiting> {
        where l.state = 'ready' and l.removed_at is null and o.cancelled_at is null
          and o.state not in ('done', 'cancelled') -- what the index of open orders knows
          and exists (select 1 from line_print p where p.line_id = l.id and p.process = any($1))
+         and ($2::uuid[] is null or l.id = any($2))
        order by o.due_at, l.position, l.id limit ${MOST_LINES + 1}) l
      join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
      join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id
      join route_version v on v.line_id = l.id and v.number = l.route_number
      order by l.due_at, l.position, l.id`,
-    [[...ON_FILM]],
+    [[...ON_FILM], lineIds],
   );
   return {
     items: rows.slice(0, MOST_LINES).flatMap(({ dueAt, format, document, cost, art, ...line }) =>

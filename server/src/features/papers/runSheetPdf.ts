@@ -1,4 +1,3 @@
-import { toBuffer } from 'bwip-js/node';
 import type { ArtOverrule } from '@saltflat/contract';
 import { sayOverrule } from '@saltflat/core/artwork';
 import { outlineOf, outlineScale, printTop } from '@saltflat/core/placement';
@@ -13,6 +12,7 @@ import type { Writing } from '@saltflat/core/units';
 import {
   INK,
   MUTED,
+  barCode,
   breakLines,
   openSheet,
   rule,
@@ -44,9 +44,6 @@ export interface RunSheet {
 
 /** With its code as Code 128, PNG. */
 type CodedSheet = RunSheet & { barCode: Buffer };
-
-const barCode = (text: string): Promise<Buffer> =>
-  toBuffer({ bcid: 'code128', text, scale: 3, height: 11, includetext: false });
 
 /** Settings that a person sets on a machine are written large; the others are in the art already. */
 const FIGURE_SIZE = 17;

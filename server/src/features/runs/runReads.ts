@@ -19,7 +19,8 @@ const LINE = `json_build_object('key', w.key, 'lineId', l.id, 'orderId', l.order
   'pieces', w.pieces, 'artOverrule', l.art_overrule, 'finishedAt', w.finished_at)`;
 
 const headSql = (runs: string): string => `
-  select r.id, r.started_by as "startedBy", r.created_at as "createdAt", r.finished_at as "finishedAt", r.event_count as "eventCount", own.lines
+  select r.id, r.started_by as "startedBy", r.created_at as "createdAt", r.finished_at as "finishedAt", r.event_count as "eventCount",
+    (select json_build_object('id', f.id, 'code', 'F-' || f.number) from film_layout f where f.id = r.layout_id) as layout, own.lines
   from (${runs}) r cross join lateral (
     select json_agg(${LINE} order by w.key::int) as lines
     from run_line w join route_version v on v.id = w.route_version_id join order_line l on l.id = w.line_id

@@ -123,8 +123,12 @@ export class RunService {
     return heads;
   }
 
-  /** Puts lines on the floor with the routes they are made by, and the film they share. */
-  async start({ lineIds, sheets = [], by }: RunStart): Promise<Run> {
+  /**
+   * Puts lines on the floor with the routes they are made by, and the film they share.
+   *
+   * @param layoutId the layout that the sheets are of
+   */
+  async start({ lineIds, sheets = [], by }: RunStart, layoutId: string | null = null): Promise<Run> {
     const { db, runs, lines, findVersion, now } = this.needs;
     const id = await db.transaction(async (tx) => {
       const started: Started[] = [];
@@ -137,7 +141,10 @@ export class RunService {
       const own = ordered.map(({ lineId, id: routeVersionId, processes, pieces }, i) => ({
         key: String(i + 1), lineId, routeVersionId, processes, pieces,
       })); // prettier-ignore
-      return runs.insert({ lines: own, sheets: sharedSheets(sheets, ordered), by, at: new Date(now()) }, tx);
+      return runs.insert(
+        { lines: own, sheets: sharedSheets(sheets, ordered), layoutId, by, at: new Date(now()) },
+        tx,
+      );
     });
     return this.get(id);
   }

@@ -55,16 +55,20 @@ export class RunStore {
     run: {
       lines: readonly Omit<RunLineValues, 'runId' | 'finishedAt'>[];
       sheets: Run['sheets'];
+      layoutId: string | null;
       by: string;
       at: Date;
     },
     tx: Tx,
   ): Promise<string> {
-    const { lines, sheets, by, at } = run;
+    const { lines, sheets, layoutId, by, at } = run;
     const { runs, runLines } = this.db.models;
     const id = randomUUID();
     try {
-      await runs.create({ id, sheets, startedBy: by, createdAt: at, finishedAt: null }, { transaction: tx });
+      await runs.create(
+        { id, sheets, layoutId, startedBy: by, createdAt: at, finishedAt: null },
+        { transaction: tx },
+      );
       await runLines.bulkCreate(
         lines.map((line) => ({ ...line, runId: id, finishedAt: null })),
         { transaction: tx },

@@ -1,13 +1,15 @@
-import { endsOf, faultsOf, freeKeys, layoutOf, turnedPlacement } from '@saltflat/core/film';
-import type { FilmLayout, FilmProblem, Placement } from '@saltflat/core/film';
+import type { FilmLayoutInput } from '@saltflat/contract';
+import { areaOf, nameOf, problemOf } from '@saltflat/contract/filmJob';
+import { turnedPlacement } from '@saltflat/core/film';
+import type { FilmLayout, Placement } from '@saltflat/core/film';
 import { useMemo, useState } from 'react';
 import { useKeyNotes, useKeys } from '../../keys/index.ts';
 import {
   Button,
   Empty,
   FillSplit,
+  Grow,
   Note,
-  Panel,
   Progress,
   Row,
   Scroll,
@@ -17,31 +19,33 @@ import {
 } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 import { FiguresPanel } from './FiguresPanel.tsx';
+import { MarksPanel } from './MarksPanel.tsx';
 import { LaySettingsPanel } from './LaySettingsPanel.tsx';
 import { SheetStrip } from './SheetStrip.tsx';
 import { SheetView } from './SheetView.tsx';
 import { WaitingPanel } from './WaitingPanel.tsx';
-import { CUTTING, USUAL_EDGE_MM, areaOf, lying, masksOf, nameOf, problemOf } from './filmJob.ts';
+import { CUTTING, USUAL_EDGE_MM, USUAL_MARKS, keepingOf, lying, masksOf } from './filmJob.ts';
 import type { FilmDraft, FilmGroup } from './filmJob.ts';
-import { piecesOf } from './pieces.ts';
+import { laid } from './laid.ts';
 import { useFilmDraft } from './useFilmDraft.ts';
 import { useLayoutSearch } from './useLayoutSearch.ts';
 import { useFilmArt } from './useFilmArt.ts';
-import type { ArtRead } from './useFilmArt.ts';
 
 interface Props {
   group: FilmGroup;
   film: { widthMm: number; heightMm: number | null; centsPerM2: number | null };
   /** What lies flat in the heat at once, mm. */
   usualLongestMm: number;
-  isStarting: boolean;
-  /** What became of the last try to put it on the floor. */
+  by: string;
+  /** What is being done with it. */
+  busy: 'keep' | 'start' | null;
+  /** What became of the last try to keep it or put it on the floor. */
   refusal: React.ReactNode;
-  onStart: (placements: readonly Placement[]) => void;
+  onKeep: (layout: FilmLayoutInput, then: 'look' | 'start') => void;
 }
 
 /** Transfers of one film and powder: chosen, laid out, put right by hand, and put on the floor. */
-export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onStart }: Props) {
+export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKeep }: Props) {
   const { draft, change, place, undo, redo, canUndo, canRedo } = useFilmDraft(group.key, {
     chosen: group.waiting.map(nameOf),
     first: [],
@@ -53,14 +57,16 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
     mayTurn: true,
     longestMm: usualLongestMm,
     outlines: 'boxes',
+    marks: USUAL_MARKS,
   });
   const read = useFilmArt(group.waiting, draft.chosen);
   const { widthMm, heightMm, centsPerM2 } = film;
   const area = useMemo(() => areaOf({ widthMm, heightMm }, draft), [widthMm, heightMm, draft]);
-  const problem = useMemo(
-    () => problemOf(group, area, draft, masksOf(read.art, draft)),
-    [group, area, draft, read.art],
-  );
+  const problem = useMemo(() => {
+    const masks = masksOf(read.art, draft);
+    const locked = lying(draft, draft.placements).filter(({ key }) => draft.locked.includes(key));
+    return problemOf(group.waiting, area, { ...draft, masks, locked });
+  }, [group, area, draft, read.art]);
   const { search, begin, stop } = useLayoutSearch(({ best }) => change({ placements: best.placements }));
   const isRunning = search.status === 'running';
   /** What is wanted has changed: what was looked for is not, and what there is of it is kept. */
@@ -71,8 +77,8 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
   const answer = search.status === 'running' || search.status === 'done' ? search.answer : null;
   const shown = (isRunning && answer?.best.placements) || draft.placements;
   const state = useMemo(
-    () => laid(group, problem, { draft, art: read.art, placements: shown }),
-    [group, problem, draft, read.art, shown],
+    () => laid(group.waiting, problem, { locked: draft.locked, art: read.art, placements: shown }),
+    [group, problem, draft.locked, read.art, shown],
   );
   const [sheet, setSheet] = useState(0);
   const [selected, setSelected] = useState<string | null>(null);
@@ -89,7 +95,11 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
     undo,
     redo,
   });
-  const canStart = missing === 0 && wanted > 0 && state.faults.length === 0 && !isRunning;
+  const keep = (then: 'look' | 'start'): void => {
+    const masks = masksOf(read.art, draft);
+    onKeep(keepingOf(group.waiting, draft, { masks, placements: state.layout.placements, by }), then);
+  };
+  const canKeep = missing === 0 && wanted > 0 && state.faults.length === 0 && !isRunning;
   return (
     <FillSplit columns="minmax(240px, 300px) minmax(0, 1fr) minmax(260px, 320px)" below={1000}>
       <Left>
@@ -106,7 +116,7 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
       <Middle>
         <Row gap={8}>
           <Button
-            look="primary"
+            look={canKeep ? 'second' : 'primary'}
             isBusy={isRunning}
             disabled={wanted === 0 || (read.left > 0 && draft.outlines !== 'boxes')}
             onClick={() => begin(problem, lying(draft, draft.placements))}
@@ -127,7 +137,10 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
               </Button>
             </>
           )}
+          <Grow />
+          <Keeping isReady={canKeep} busy={busy} onKeep={keep} />
         </Row>
+        {refusal}
         {search.status === 'running' && (
           <Searching since={search.since} layout={answer?.best ?? null} onStop={stop} />
         )}
@@ -176,27 +189,45 @@ export function FilmView({ group, film, usualLongestMm, isStarting, refusal, onS
               onTake={({ placements }: FilmLayout) => change({ placements })}
             />
           )}
-          <Panel title={t('On the floor')} pad={12}>
-            <Stack gap={8}>
-              <span className="muted small">
-                {t('Starts these lines together, with the sheets as they are laid out.')}
-              </span>
-              <Button
-                look="primary"
-                disabled={!canStart}
-                isBusy={isStarting}
-                onClick={() => onStart(state.layout.placements)}
-              >
-                {t('Put these sheets on the floor')}
-              </Button>
-              {refusal}
-            </Stack>
-          </Panel>
+          <MarksPanel
+            marks={draft.marks}
+            gapMm={draft.gapMm}
+            onMark={(marks) => change({ marks }, 'marks')}
+          />
         </Stack>
       </Scroll>
     </FillSplit>
   );
 }
+
+interface KeepingProps {
+  isReady: boolean;
+  busy: 'keep' | 'start' | null;
+  onKeep: (then: 'look' | 'start') => void;
+}
+
+/** What is done with a layout that is right. */
+const Keeping = ({ isReady, busy, onKeep }: KeepingProps) => (
+  <>
+    <Button
+      disabled={!isReady || busy !== null}
+      isBusy={busy === 'keep'}
+      title={t('Kept, it has its files: print, white, cut paths, cutting list, labels.')}
+      onClick={() => onKeep('look')}
+    >
+      {t('Keep, get files')}
+    </Button>
+    <Button
+      look={isReady ? 'primary' : 'second'}
+      disabled={!isReady || busy !== null}
+      isBusy={busy === 'start'}
+      title={t('Starts these lines together, with the sheets as they are laid out.')}
+      onClick={() => onKeep('start')}
+    >
+      {t('Put on the floor')}
+    </Button>
+  </>
+);
 
 const toggled = (list: readonly string[], key: string): string[] =>
   list.includes(key) ? list.filter((own) => own !== key) : [...list, key];
@@ -204,37 +235,6 @@ const toggled = (list: readonly string[], key: string): string[] =>
 function buttonWords({ placements, locked }: FilmDraft): string {
   if (placements.length === 0) return t('Lay out');
   return locked.length > 0 ? t('Improve round what is locked') : t('Improve');
-}
-
-/** A layout as it lies there, and what is wrong with it. */
-function laid(
-  group: FilmGroup,
-  problem: FilmProblem,
-  { draft, art, placements }: { draft: FilmDraft; art: ArtRead['art']; placements: readonly Placement[] },
-) {
-  const known = new Set(freeKeys({ items: problem.items }).flat());
-  const layout = layoutOf(
-    problem,
-    placements.filter(({ key }) => known.has(key)),
-  );
-  const faults = faultsOf(problem, layout.placements);
-  const { film, keepOut } = problem;
-  const ends = endsOf(problem, layout.placements);
-  const pieces = piecesOf(problem, group.waiting, {
-    placements: layout.placements,
-    locked: draft.locked,
-    art,
-    faults,
-  });
-  const cutOf = (end: number | undefined): number => (end ?? 0) + keepOut.bottomMm;
-  return {
-    layout,
-    faults,
-    pieces,
-    heightMm:
-      film.kind === 'sheet' ? film.heightMm : (film.maxLengthMm ?? cutOf(Math.max(0, ...ends.values()))),
-    cutMm: (sheet: number): number | null => (film.kind === 'sheet' ? null : cutOf(ends.get(sheet))),
-  };
 }
 
 const pageClock = (): number => performance.now();

@@ -1,9 +1,9 @@
+import type { LaySettings } from '@saltflat/contract';
 import type { FilmArea } from '@saltflat/core/film';
 import { useUnits } from '../../units/writingSlice.ts';
 import { CheckField, Panel, QuantityField, Row, SelectField, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 import { CUTTING } from './filmJob.ts';
-import type { Cutting, LaySettings } from './filmJob.ts';
 
 const CUT_WITH = [
   { value: 'trimmer', label: t('Trimmer') },
@@ -35,7 +35,9 @@ export function LaySettingsPanel({ settings, film, onChange }: Props) {
           label={t('Cut apart with')}
           value={cutting}
           options={CUT_WITH}
-          onChange={(value: Cutting) => onChange({ cutting: value, gapMm: CUTTING[value].gapMm })}
+          onChange={(value: LaySettings['cutting']) =>
+            onChange({ cutting: value, gapMm: CUTTING[value].gapMm })
+          }
         />
         <Row gap={10} align="start" isOneLine>
           <QuantityField

@@ -1,5 +1,5 @@
 import { turnedBox } from '@saltflat/core/film';
-import type { FilmItem, FilmProblem, MaskRows, Placement } from '@saltflat/core/film';
+import type { FilmItem, FilmProblem, MaskRows, Placement, SheetMarks } from '@saltflat/core/film';
 import { memo, useRef, useState } from 'react';
 import { t } from '../../words/index.ts';
 import { pieceClass } from './pieceClass.ts';
@@ -13,6 +13,8 @@ interface Props {
   heightMm: number;
   cutMm: number | null;
   pieces: readonly Piece[];
+  /** What is printed beside them; nothing where that is not looked at. */
+  marks?: SheetMarks | null;
   selected: string | null;
   onSelect: (key: string | null) => void;
   /** Nothing can be moved while a layout is being looked for. */
@@ -35,7 +37,8 @@ const STEPS: Partial<Record<string, { x: number; y: number }>> = {
 };
 
 /** One sheet to scale: what lies on it, what stays empty, where it is cut. Pieces are dragged, or moved by the arrows. */
-export function SheetView({ problem, sheet, heightMm, cutMm, pieces, selected, onSelect, onMove }: Props) {
+export function SheetView(props: Props) {
+  const { problem, sheet, heightMm, cutMm, pieces, marks = null, selected, onSelect, onMove } = props;
   const svg = useRef<SVGSVGElement>(null);
   const [drag, setDrag] = useState<Drag | null>(null);
   const { film, keepOut } = problem;
@@ -113,9 +116,37 @@ export function SheetView({ problem, sheet, heightMm, cutMm, pieces, selected, o
           </g>
         );
       })}
+      {marks && <Marks marks={marks} />}
     </svg>
   );
 }
+
+/** Marks where they are printed, in letters of the page. */
+const Marks = memo(function Marks({ marks: { texts, lines } }: { marks: SheetMarks }) {
+  return (
+    <g className="film-marks" aria-hidden="true">
+      {lines.map((line, i) => (
+        <polyline key={i} points={line.map((point) => point.join(',')).join(' ')} />
+      ))}
+      {texts.map(({ key, text, rect, isTurned }) => {
+        const [wide, high] = [rect.right - rect.x, rect.bottom - rect.y];
+        return (
+          <text
+            key={key ?? 'sheet'}
+            transform={
+              isTurned
+                ? `translate(${rect.x + 0.2 * wide} ${rect.y}) rotate(90)`
+                : `translate(${rect.x} ${rect.y + 0.8 * high})`
+            }
+            fontSize={0.95 * (isTurned ? wide : high)}
+          >
+            {text}
+          </text>
+        );
+      })}
+    </g>
+  );
+});
 
 /** What a piece looks like: the art on its garment's colour, whose it is, and whether it stays where it is. */
 const PieceArt = memo(function PieceArt({

@@ -1,9 +1,10 @@
 import type { WaitingTransfers } from '@saltflat/contract';
+import { nameOf } from '@saltflat/contract/filmJob';
 import { formatQuantity } from '@saltflat/core/units';
 import { useDates, useUnits } from '../../units/writingSlice.ts';
 import { Button, CheckField, Panel, Row, Rows, Stack, styled } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
-import { countOf, nameOf } from './filmJob.ts';
+import { countOf } from './filmJob.ts';
 
 interface Props {
   waiting: readonly WaitingTransfers[];

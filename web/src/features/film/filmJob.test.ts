@@ -1,13 +1,15 @@
 import type { WaitingTransfers } from '@saltflat/contract';
 import type { Placement } from '@saltflat/core/film';
 import { expect } from 'chai';
-import { groupsOf, ownerOf, problemOf, runOf } from './filmJob.ts';
+import { ownerOf, problemOf, runOf } from '@saltflat/contract/filmJob';
+import { groupsOf, keepingOf, USUAL_MARKS } from './filmJob.ts';
 import type { FilmDraft } from './filmJob.ts';
 
 const waiting = (lineId: string, more: Partial<WaitingTransfers> = {}): WaitingTransfers => ({
   lineId,
   orderId: 'o',
   code: `K-${lineId}`,
+  routeNumber: 2,
   customer: 'Harbour café',
   dueAt: '2026-06-01T12:00:00.000Z',
   garment: 'Navy Tee',
@@ -15,6 +17,7 @@ const waiting = (lineId: string, more: Partial<WaitingTransfers> = {}): WaitingT
   artworkId: null,
   steps: [],
   print: '1',
+  place: 'Full front',
   process: 'dtf',
   film: { id: 'matt', name: 'Matt film' },
   powder: { id: 'fine', name: 'Fine powder' },
@@ -40,6 +43,7 @@ const draft: FilmDraft = {
   mayTurn: true,
   longestMm: 400,
   outlines: 'boxes',
+  marks: USUAL_MARKS,
 };
 const at = (key: string, sheet: number): Placement => {
   const [itemId = ''] = key.split('#');
@@ -61,13 +65,9 @@ describe('what waits for film', () => {
     if (!group) throw new Error('no group');
     const locked = at('b/1/1#2', 0);
     const problem = problemOf(
-      group,
+      group.waiting,
       { kind: 'roll', widthMm: 300, maxLengthMm: 400 },
-      {
-        ...draft,
-        placements: [locked, at('a/1/0#0', 0)],
-        locked: [locked.key, 'gone#0'],
-      },
+      { ...draft, masks: {}, locked: [locked, at('gone/1/0#0', 0)] },
     );
     expect(
       problem.items.map(({ id, count, priority, widthMm }) => [id, count, priority, widthMm]),

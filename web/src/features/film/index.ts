@@ -1,3 +1,4 @@
 export { FilmView } from './FilmView.tsx';
-export { groupsOf, runOf } from './filmJob.ts';
+export { KeptLayoutView } from './KeptLayoutView.tsx';
+export { groupsOf } from './filmJob.ts';
 export type { FilmGroup } from './filmJob.ts';

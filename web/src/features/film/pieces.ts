@@ -1,7 +1,7 @@
 import type { WaitingTransfers } from '@saltflat/contract';
+import { ownerOf } from '@saltflat/contract/filmJob';
 import type { FilmItem, FilmProblem, LayoutFault, Placement } from '@saltflat/core/film';
 import { t } from '../../words/index.ts';
-import { ownerOf } from './filmJob.ts';
 
 /** A copy on film as it is drawn. */
 export interface Piece {

@@ -1,8 +1,8 @@
 import type { WaitingTransfers } from '@saltflat/contract';
+import { itemOf, nameOf } from '@saltflat/contract/filmJob';
 import { useEffect, useRef, useState } from 'react';
 import type { FilmOutline } from '../../worker/film.worker.ts';
 import { filmRacers } from '../../worker/filmClient.ts';
-import { itemOf, nameOf } from './filmJob.ts';
 
 /** What is printed for an item. */
 export interface ItemArt {

@@ -3,6 +3,7 @@ import { filmOnFloor } from '@saltflat/core/run';
 import type { FilmOnFloor } from '@saltflat/core/run';
 import { formatClock } from '@saltflat/core/units';
 import { codesIn, partOf, titleIn } from './moments.ts';
+import { Link } from 'react-router';
 import type { LiveRun } from './useRunState.ts';
 import { Note, Panel, Rows, styled } from '../../ui/index.ts';
 
@@ -10,8 +11,18 @@ import { Note, Panel, Rows, styled } from '../../ui/index.ts';
 export function FilmSheets({ live, nowMs }: { live: LiveRun; nowMs: number }) {
   const sheets = filmOnFloor(live.plan, live.state);
   if (sheets.length === 0) return null;
+  const { layout } = live.run;
   return (
-    <Panel title={t('Film')}>
+    <Panel
+      title={t('Film')}
+      actions={
+        layout && (
+          <Link to={`/film/${layout.id}`} className="small">
+            {t('{code}: files, cutting list', { code: layout.code })}
+          </Link>
+        )
+      }
+    >
       <Rows>
         {sheets.map((sheet) => (
           <Sheet key={sheet.printed.id}>

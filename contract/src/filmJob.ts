@@ -1,0 +1,151 @@
+import { TURNS } from '@saltflat/core/film';
+import type {
+  FilmArea,
+  FilmItem,
+  FilmProblem,
+  MaskRows,
+  Placement,
+  SheetOutInput,
+} from '@saltflat/core/film';
+import type { WaitingTransfers } from './film.ts';
+import type { FilmLayoutDocument, LaySettings } from './filmLayouts.ts';
+import type { RunStart } from './runs.ts';
+
+/** Transfers of one print of a line, by name. */
+export const nameOf = ({ lineId, print }: Pick<WaitingTransfers, 'lineId' | 'print'>): string =>
+  `${lineId}/${print}`;
+/** One of their sizes on film, by its place. */
+export const itemOf = (own: WaitingTransfers, size: number): string => `${nameOf(own)}/${size}`;
+
+/** The film of a layout as it lies in the shop: a sheet, or a roll cut no longer than is wanted. */
+export const areaOf = (
+  { widthMm, heightMm }: { widthMm: number; heightMm: number | null },
+  { longestMm }: Pick<LaySettings, 'longestMm'>,
+): FilmArea =>
+  heightMm === null
+    ? { kind: 'roll', widthMm, maxLengthMm: longestMm }
+    : { kind: 'sheet', widthMm, heightMm };
+
+/** Outlines by the item they are of; an item without one lies by its box. */
+export type Masks = Readonly<Record<string, { widthMm: number; heightMm: number; rows: MaskRows }>>;
+
+/** What is laid out, and what of it on the earliest sheets and where it is. */
+export interface Laying extends Omit<LaySettings, 'longestMm' | 'cutting'> {
+  /** By name; nothing where all of it is. */
+  chosen?: readonly string[];
+  first: readonly string[];
+  masks: Masks;
+  locked?: readonly Placement[];
+}
+
+/** The layout problem of transfers. */
+export function problemOf(
+  transfers: readonly WaitingTransfers[],
+  film: FilmArea,
+  { edgeMm, gapMm, mayTurn, outlines, chosen, first, masks, locked = [] }: Laying,
+): FilmProblem {
+  const items = transfers
+    .filter((own) => chosen === undefined || chosen.includes(nameOf(own)))
+    .flatMap((own) =>
+      own.sizes.map(({ widthMm, heightMm, slots }, size): FilmItem => {
+        const id = itemOf(own, size);
+        const mask = masks[id];
+        return {
+          id,
+          widthMm: mask?.widthMm ?? widthMm,
+          heightMm: mask?.heightMm ?? heightMm,
+          count: slots.length,
+          turns: mayTurn ? TURNS : [0],
+          priority: first.includes(nameOf(own)) ? 1 : 0,
+          mask: mask?.rows ?? null,
+        };
+      }),
+    );
+  const known = new Set(items.map(({ id }) => id));
+  return {
+    film,
+    keepOut: { leftMm: edgeMm, rightMm: edgeMm, topMm: edgeMm, bottomMm: edgeMm },
+    gapMm,
+    isByOutline: outlines !== 'boxes',
+    items,
+    locked: locked.filter(({ itemId }) => known.has(itemId)),
+  };
+}
+
+/** Whose transfer a placement is: of which line and print, and which of its transfers. */
+export function ownerOf(
+  transfers: readonly WaitingTransfers[],
+  { key, itemId }: Pick<Placement, 'key' | 'itemId'>,
+): { owner: WaitingTransfers; slot: number; size: WaitingTransfers['sizes'][number] } | null {
+  for (const owner of transfers)
+    for (const [n, size] of owner.sizes.entries()) {
+      if (itemOf(owner, n) !== itemId) continue;
+      const slot = size.slots[Number(key.slice(itemId.length + 1))];
+      return slot === undefined ? null : { owner, slot, size };
+    }
+  return null;
+}
+
+/** A layout as a run takes it: its lines, and for each sheet the transfers on it. */
+export function runOf(
+  transfers: readonly WaitingTransfers[],
+  placements: readonly Placement[],
+): Pick<RunStart, 'lineIds'> & { sheets: NonNullable<RunStart['sheets']> } {
+  const sheets: NonNullable<RunStart['sheets']> = [];
+  for (const own of placements) {
+    const found = ownerOf(transfers, own);
+    if (found === null) continue;
+    const { lineId, print } = found.owner;
+    const sheet = (sheets[own.sheet] ??= []);
+    const part = sheet.find((known) => known.lineId === lineId && known.print === print);
+    if (part) part.pieces.push(found.slot);
+    else sheet.push({ lineId, print, pieces: [found.slot] });
+  }
+  for (const sheet of sheets) for (const part of sheet) part.pieces.sort((p, q) => p - q);
+  const lineIds = [...new Set(sheets.flat().map(({ lineId }) => lineId))];
+  return { lineIds, sheets: sheets.filter((sheet) => sheet.length > 0) };
+}
+
+/** The layout problem that a kept layout answers. */
+export const problemOfLayout = ({
+  film,
+  transfers,
+  first,
+  settings,
+  masks,
+}: FilmLayoutDocument): FilmProblem => {
+  const byItem: Masks = Object.fromEntries(masks.map(({ itemId, ...mask }) => [itemId, mask]));
+  return problemOf(transfers, areaOf(film, settings), { ...settings, first, masks: byItem });
+};
+
+/** The line a piece is for, and which of its pieces; a spare is told by a plus. */
+export function codeOf(transfers: readonly WaitingTransfers[], key: string): string {
+  const found = ownerOf(transfers, { key, itemId: key.slice(0, key.lastIndexOf('#')) });
+  if (!found) return '';
+  const { owner, slot } = found;
+  return `${owner.code} ${slot}${isSpare(owner, slot) ? '+' : ''}`;
+}
+
+/** Spares are counted after the pieces themselves. */
+export const isSpare = ({ sizes, spares }: WaitingTransfers, slot: number): boolean =>
+  slot > sizes.reduce((sum, { slots }) => sum + slots.length, 0) - spares;
+
+/**
+ * What a sheet of a kept layout is put out from.
+ *
+ * @param sheet from 0
+ * @param head the sheet’s own words
+ */
+export const sheetInputOf = (document: FilmLayoutDocument, sheet: number, head: string): SheetOutInput => ({
+  problem: problemOfLayout(document),
+  placements: document.placements,
+  sheet,
+  printed: Object.fromEntries(
+    document.transfers.flatMap((own) => own.sizes.map((size, n) => [itemOf(own, n), size])),
+  ),
+  wishes: document.marks,
+  said: {
+    codes: Object.fromEntries(document.placements.map(({ key }) => [key, codeOf(document.transfers, key)])),
+    head,
+  },
+});

@@ -1,0 +1,91 @@
+import type { FilmLayout, FilmLayoutDocument, FilmLayoutHead, FilmLayoutPage } from '@saltflat/contract';
+import { Op } from 'sequelize';
+import type { Database } from '../../db/connection.ts';
+import type { FilmLayoutRow, RunRow } from '../../db/models/index.ts';
+import { isCount, readCursor, writeCursor } from '../../http/keyset.ts';
+
+/** Of documents that are written now. */
+const LAYOUT_FORMAT = 1;
+const PAGE = 20;
+
+interface NewLayout {
+  id: string;
+  document: FilmLayoutDocument;
+  sheets: number;
+  lengthMm: number;
+  by: string;
+  at: Date;
+}
+
+type HeadRow = Omit<FilmLayoutRow, 'document'> & { run?: Pick<RunRow, 'id'> | null };
+
+/** Layouts of film as they were kept. */
+export class LayoutStore {
+  constructor(private readonly db: Database) {}
+
+  async insert({ id, document, sheets, lengthMm, by, at }: NewLayout): Promise<void> {
+    const { transfers, placements, film } = document;
+    await this.db.models.filmLayouts.create({
+      id,
+      format: LAYOUT_FORMAT,
+      document,
+      film: film.name,
+      lines: [...new Set(transfers.map(({ code }) => code))],
+      lineIds: [...new Set(transfers.map(({ lineId }) => lineId))],
+      pieces: placements.length,
+      sheets,
+      lengthMm,
+      byName: by,
+      at,
+    });
+  }
+
+  async find(id: string): Promise<FilmLayout | undefined> {
+    const row = await this.db.models.filmLayouts.findByPk(id, { include: WITH_RUN });
+    return row ? { ...toHead(row), document: row.document } : undefined;
+  }
+
+  /** The newest first, a stretch at a time. */
+  async page({ limit = PAGE, cursor }: { limit?: number; cursor?: string }): Promise<FilmLayoutPage> {
+    const before = cursor === undefined ? null : readCursor<[number]>(cursor, [isCount])[0];
+    const rows = await this.db.models.filmLayouts.findAll({
+      attributes: { exclude: ['document'] },
+      where: before === null ? {} : { number: { [Op.lt]: before } },
+      include: WITH_RUN,
+      order: [['number', 'desc']],
+      limit: limit + 1, // one more than wanted tells whether there are more
+    });
+    const items = rows.slice(0, limit);
+    const last = items[items.length - 1];
+    return {
+      items: items.map(toHead),
+      nextCursor: rows.length > limit && last ? writeCursor([last.number]) : null,
+    };
+  }
+}
+
+const WITH_RUN = [{ association: 'run', attributes: ['id'] }];
+
+const toHead = ({
+  id,
+  number,
+  byName,
+  at,
+  film,
+  lines,
+  pieces,
+  sheets,
+  lengthMm,
+  run,
+}: HeadRow): FilmLayoutHead => ({
+  id,
+  code: `F-${number}`,
+  by: byName,
+  at: at.toISOString(),
+  film,
+  lines,
+  pieces,
+  sheets,
+  lengthMm,
+  runId: run?.id ?? null,
+});
