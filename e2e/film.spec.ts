@@ -47,7 +47,7 @@ test('three orders share two sheets: laid out, one piece put elsewhere and locke
   await page.mouse.move(middle.x + box.width / 2, middle.y, { steps: 5 });
   await page.mouse.up();
   await expect(page.getByText(/^Not right yet/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Put these sheets on the floor' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Put on the floor' })).toBeDisabled();
   await page.keyboard.press('Control+z');
   await expect(page.getByText(/^Not right yet/)).toBeHidden();
 
@@ -63,10 +63,37 @@ test('three orders share two sheets: laid out, one piece put elsewhere and locke
 
   await page.reload(); // nothing is lost
   expect(await locked.getAttribute('transform')).toBe(before);
+
+  // kept, it has its files: the print that the printer mirrors itself, and a refusal where it is asked for
+  await page.getByRole('button', { name: 'Keep, get files' }).click();
+  await page.waitForURL(/\/film\/[0-9a-f-]{36}/);
+  const title = page.getByRole('heading', { level: 1, name: /^Film F-\d+$/ });
+  const layout = (await title.innerText()).replace('Film ', '');
+  await expect(page.getByText('Not mirrored here: the software of Film printer does it.')).toBeVisible();
+  await page.getByRole('button', { name: /^Sheet 2/ }).click();
+  await expect(page.getByRole('region', { name: 'The film' }).locator('.film-marks')).toContainText(
+    `${layout}.2, read through the film`,
+  );
+  expect(await axeFindings(page)).toEqual([]);
+  const [print] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Colour (PNG)' }).click(),
+  ]);
+  expect(print.suggestedFilename()).toBe(`${layout}-sheet-2-colour-not-mirrored-300dpi.png`);
+  const [labels] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Labels (PDF)' }).click(),
+  ]);
+  expect(labels.suggestedFilename()).toBe(`${layout}-labels.pdf`);
+
   await page.getByRole('button', { name: 'Put these sheets on the floor' }).click();
   await page.waitForURL(/\/floor\/[0-9a-f-]{36}/);
   const film = page.getByRole('region', { name: 'Film', exact: true });
   for (const code of codes) await expect(film).toContainText(code);
+  await film.getByRole('link', { name: `${layout}: files, cutting list` }).click();
+  await expect(page.getByRole('link', { name: 'See it on the floor' })).toBeVisible();
+  await page.getByRole('link', { name: 'Kept layouts' }).click();
+  await expect(page.getByRole('row', { name: new RegExp(`^${layout} `) })).toContainText('on the floor');
   await page.goto('/film');
   await expect(page.getByRole('checkbox', { name: `${first} goes on this film` })).toBeHidden();
 });

@@ -26,6 +26,9 @@ export interface CutPlan {
   byHand: string[];
 }
 
+/** A straight cut needs a way so wide: a hand keeps a trimmer or a ruler to within a millimetre (assumption). */
+const LEAST_WAY_MM = 2;
+
 interface Box {
   key: string;
   x: number;
@@ -47,7 +50,7 @@ export function cutsOf(problem: FilmProblem, placements: readonly Placement[]): 
 
 /**
  * How each sheet is cut apart: by straight cuts from edge to edge as far as they go, part by part, each in the middle of
- * the way it has; what they cannot part costs one cut by hand a piece.
+ * the way it has, which must be wide enough for it; what they cannot part costs one cut by hand a piece.
  *
  * @returns plans by sheet
  * @throws RangeError where a placement is of no item
@@ -66,25 +69,30 @@ export function cutPlansOf(problem: FilmProblem, placements: readonly Placement[
   for (const [sheet, boxes] of sheets) {
     const bottom = film.kind === 'sheet' ? film.heightMm : (ends?.get(sheet) ?? 0) + keepOut.bottomMm;
     const plan: CutPlan = { straight: [], byHand: [] };
-    takeApart(boxes, { x: 0, y: 0, right: film.widthMm, bottom }, plan);
+    const wayMm = Math.min(problem.gapMm, LEAST_WAY_MM);
+    takeApart(boxes, { x: 0, y: 0, right: film.widthMm, bottom }, { plan, wayMm });
     plans.set(sheet, plan);
   }
   return plans;
 }
 
-function takeApart(boxes: readonly Box[], held: Part, plan: CutPlan): void {
+function takeApart(
+  boxes: readonly Box[],
+  held: Part,
+  { plan, wayMm }: { plan: CutPlan; wayMm: number },
+): void {
   if (boxes.length < 2) return;
   const columns = partsAlong(
     boxes,
     ({ x }) => x,
-    ({ right }) => right,
+    ({ right }) => right + wayMm,
   );
   const parts =
     columns ??
     partsAlong(
       boxes,
       ({ y }) => y,
-      ({ bottom }) => bottom,
+      ({ bottom }) => bottom + wayMm,
     );
   if (parts === null) {
     plan.byHand.push(...boxes.map(({ key }) => key));
@@ -101,12 +109,12 @@ function takeApart(boxes: readonly Box[], held: Part, plan: CutPlan): void {
       const way = columns ? 'down' : 'across';
       plan.straight.push({ way, atMm: end, fromMm: held[acrossFrom], toMm: held[acrossTo] });
     }
-    takeApart(part, { ...held, [from]: begin, [to]: end }, plan);
+    takeApart(part, { ...held, [from]: begin, [to]: end }, { plan, wayMm });
     begin = end;
   }
 }
 
-/** Groups with a straight way between them; `null` where there is none. */
+/** Groups with a straight way between them; `null` where there is none. @param to where the next may begin */
 function partsAlong(
   boxes: readonly Box[],
   from: (box: Box) => number,

@@ -51,13 +51,35 @@ const at = (key: string, sheet: number): Placement => {
 };
 
 describe('what waits for film', () => {
-  it('shares film where film and powder are the same', () => {
+  it('shares film where film, powder and printer are the same', () => {
     const coarse = waiting('c', { powder: { id: 'coarse', name: 'Coarse powder' } });
-    const groups = groupsOf([waiting('a'), coarse, graded]);
+    const onPlaten = waiting('d', { printer: { id: 'direct', name: 'Direct printer' } });
+    const groups = groupsOf([waiting('a'), coarse, graded, onPlaten]);
     expect(groups.map(({ waiting: own }) => own.map(({ lineId }) => lineId))).to.deep.equal([
       ['a', 'b'],
       ['c'],
+      ['d'],
     ]);
+  });
+
+  it('is kept with what was chosen, by the versions that were looked at', () => {
+    const placements = [at('b/1/0#0', 0)];
+    const masks = { 'b/1/0': { widthMm: 80, heightMm: 1, rows: [[0, 80]] } };
+    const kept = keepingOf(
+      [waiting('a'), graded],
+      { ...draft, chosen: ['b/1'] },
+      { masks, placements, by: 'Ines' },
+    );
+    expect(kept.transfers).to.deep.equal([{ lineId: 'b', print: '1', routeNumber: 2, isFirst: true }]);
+    expect(kept.masks).to.deep.equal([{ itemId: 'b/1/0', widthMm: 80, heightMm: 1, rows: [[0, 80]] }]);
+    expect(kept.settings).to.deep.equal({
+      cutting: 'trimmer',
+      gapMm: 5,
+      edgeMm: 5,
+      mayTurn: true,
+      longestMm: 400,
+      outlines: 'boxes',
+    });
   });
 
   it('becomes an item for each size, what is wanted first with priority, locked copies where they lie', () => {
