@@ -89,9 +89,10 @@ describe('a line document', () => {
     const planned = planRoute(routeInputOf(line));
     if (!planned.ok) throw new Error('it was refused');
     const was = golden('route-3-dtf');
-    // since then a printer is readied once, film goes in sheets, and of a roll whole rows are paid for: two across
-    // 600 mm, twelve rows of 210 mm for 24 prints at 4.20 €/m²; the other materials of a piece are the same
-    const filmCents = ((12 * 0.21 * 0.6) / 24) * 420;
+    // since then a printer is readied once, film goes in sheets, and of a roll what a layout takes is paid for: two of
+    // 190 × 200 mm across 600 mm, three rows with 5 mm between them and along the edges in each of four pieces, for 24
+    // prints at 4.20 €/m²; the other materials of a piece are the same
+    const filmCents = ((4 * (3 * 0.2 + 2 * 0.005 + 2 * 0.005) * 0.6) / 24) * 420;
     expect(planned.route.operations.map(({ id }) => id)).to.deep.equal([
       'ready-printer',
       ...was.route.operations.map(({ id }) => id),

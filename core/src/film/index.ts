@@ -12,8 +12,10 @@ export { WORTH_OUTLINE, fillOf, maskOf } from './maskOf.ts';
 export { codeHeightOf, cutPathsOf, marksOf } from './marks/index.ts';
 export type { CutPath, MarkWishes, Point, Rect, SheetMarks, SheetWords, TextMark } from './marks/index.ts';
 export { endsOf, layoutOf } from './layoutOf.ts';
+export { quickLayout } from './quickLayout.ts';
 export { sheetOut } from './sheetOut.ts';
 export type { ArtOnSheet, SheetOut, SheetOutInput } from './sheetOut.ts';
+export { CUTTING, USUAL_EDGE_MM } from './usual.ts';
 export { turnedPlacement } from './turnedPlacement.ts';
 export { TURNS, turnedBox } from './problem.ts';
 export type {

@@ -1,9 +1,12 @@
+import { CUTTING, TURNS, USUAL_EDGE_MM, quickLayout } from '../film/index.ts';
 import type { PrintInput } from './documents.ts';
 import { areaScale, filmFor, printModeFor, printerFor } from './equip.ts';
 import { largestOf } from './sources/judge.ts';
-import { GAP_MM, printsOn } from './loads.ts';
+import { printsOn } from './loads.ts';
 import { melterFor } from './melters.ts';
+import { placementOf } from './placing.ts';
 import { sparesOf } from './practice.ts';
+import { sizesOnFilm } from './transfersOf.ts';
 import { TRADE } from './tradeRanges.ts';
 
 /** Powdered film is melted within this time: loose powder shakes off (assumption). */
@@ -57,23 +60,53 @@ const within = (
 });
 
 /**
- * Film a transfer of this line takes, m²: whole sheets, or of a roll whole rows of its width, whichever way round takes
- * less. What is left beside them is paid for as well. A simple row fit, until sheets are laid out.
+ * Film a transfer of this line takes, m²: its share of the whole sheets, or of the pieces of roll, that the line’s
+ * transfers take by themselves, laid out at once. What is left beside them is paid for as well.
  */
 export function filmPerTransferM2(input: PrintInput): number {
   const film = filmFor(input);
-  const parts = input.pieces + sparesOf(input);
   const sheet = sheetTaken(input, film);
-  if (sheet !== null) {
-    const sheets = Math.ceil(parts / printsOn(input, sheet));
-    return (sheets * sheet.widthMm * sheet.heightMm) / 1e6 / parts;
-  }
-  const scale = Math.sqrt(areaScale(input));
-  const [width, height] = [input.print.widthMm * scale + GAP_MM, input.print.heightMm * scale + GAP_MM];
-  const lengthMm = (across: number, along: number): number =>
-    Math.ceil(parts / Math.max(1, Math.floor(film.widthMm / across))) * along;
-  const shortest = Math.min(lengthMm(width, height), lengthMm(height, width));
-  return (shortest * film.widthMm) / 1e6 / parts;
+  const { widthMm } = sheet ?? film;
+  const surface = sheet ?? melterFor(input).surface;
+  const sizes = sizesOnFilm(sizesFor(input), sparesOf(input));
+  const layout = quickLayout({
+    film: sheet
+      ? { kind: 'sheet', ...sheet }
+      : { kind: 'roll', widthMm, maxLengthMm: Math.max(surface.widthMm, surface.heightMm) },
+    keepOut: { leftMm: USUAL_EDGE_MM, rightMm: USUAL_EDGE_MM, topMm: USUAL_EDGE_MM, bottomMm: USUAL_EDGE_MM },
+    gapMm: CUTTING.trimmer.gapMm,
+    isByOutline: false,
+    items: sizes.map((own, i) => ({
+      id: String(i),
+      widthMm: own.widthMm,
+      heightMm: own.heightMm,
+      count: own.slots.length,
+      turns: TURNS,
+      priority: 0,
+      mask: null,
+    })),
+  });
+  // what is too large for the film is refused elsewhere; here it takes as much as it would
+  const beyond = layout.unplaced.reduce(
+    (sum, { count, neededWidthMm, neededHeightMm }) => sum + count * neededWidthMm * neededHeightMm,
+    0,
+  );
+  const transfers = sizes.reduce((sum, { slots }) => sum + slots.length, 0);
+  return (layout.lengthMm * widthMm + beyond) / 1e6 / transfers;
+}
+
+/** What is printed, size by size; of another number of pieces as many of each as of those written, as near as can be. */
+function sizesFor(input: PrintInput): Parameters<typeof sizesOnFilm>[0] {
+  const { sizes } = placementOf(input);
+  const written = sizes.reduce((sum, { quantity }) => sum + quantity, 0);
+  if (written === input.pieces) return sizes;
+  let [before, given] = [0, 0];
+  return sizes.map(({ quantity, widthMm, heightMm }) => {
+    before += quantity;
+    const share = Math.round((before / written) * input.pieces) - given;
+    given += share;
+    return { quantity: share, widthMm, heightMm };
+  });
 }
 
 /** The piece of film that is taken at once; `null` where it runs off a roll. */

@@ -171,20 +171,18 @@ describe('film', () => {
   const filmM2 = (given: Partial<PrintInput>): number =>
     operationOf(routeOf(lineOf(given)), 'print-film').consumes.find(({ kind }) => kind === 'area')!.amount;
 
-  it('is paid for by whole rows of a roll and by whole sheets', () => {
-    // prints of 280 × 300 mm with 10 mm beside them: two across a roll of 600 mm, rows 310 mm long
-    expect(filmM2({ pieces: 10 })).to.be.closeTo((5 * 0.31 * 0.6) / 10, 1e-9);
-    expect(filmM2({ pieces: 1 }), 'turned, a row of 290 mm; the rest of it is left').to.be.closeTo(
+  it('is paid for by what a layout takes of a roll, or by whole sheets', () => {
+    // prints of 280 × 300 mm, 5 mm between them and along the edges: two across a roll of 600 mm; two rows of 300 in a
+    // piece that fits the oven of 640, so ten take two pieces of 615 and one of 310
+    expect(filmM2({ pieces: 10 })).to.be.closeTo(((2 * 615 + 310) * 0.6) / 1000 / 10, 1e-9);
+    expect(filmM2({ pieces: 1 }), 'turned, a row of 280 mm; the rest of it is left').to.be.closeTo(
       0.29 * 0.6,
       1e-9,
     );
     const sheets = shopWith({ films: [{ ...equipment.films[0], widthMm: 330, heightMm: 480 }] });
     expect(filmM2({ pieces: 10, ...sheets }), 'one on a sheet').to.be.closeTo(0.33 * 0.48, 1e-9);
-    // 60 × 40 mm with 10 mm: 4 × 9 one way round, 6 × 6 the other: 36 on each of two sheets for fifty
-    expect(filmM2({ pieces: 50, ...small('left-chest'), ...sheets })).to.be.closeTo(
-      (2 * 0.33 * 0.48) / 50,
-      1e-9,
-    );
+    // 60 × 40 mm with 5 mm between them on 320 × 470: five across in ten rows, so one sheet for fifty
+    expect(filmM2({ pieces: 50, ...small('left-chest'), ...sheets })).to.be.closeTo((0.33 * 0.48) / 50, 1e-9);
   });
 });
 

@@ -273,7 +273,8 @@ describe('spare transfers', () => {
     const [bare, spared] = [made('none', 20), made('tenth', 20)];
     const cents = (route: Route, what: RegExp): number =>
       priceRoute(route, 340, 20).materials.find((own) => what.test(own.what))?.cents ?? NaN;
-    expect(cents(spared, /Film$/) / cents(bare, /Film$/)).to.be.closeTo(22 / 20, 1e-9);
+    // two across and two rows in each piece of 615 mm: five such pieces, and for two more prints one of 310
+    expect(cents(spared, /Film$/) / cents(bare, /Film$/)).to.be.closeTo((5 * 615 + 310) / (5 * 615), 1e-9);
     expect(cents(spared, /Parchment/)).to.equal(cents(bare, /Parchment/));
     expect(priceRoute(spared, 340, 20).blankCents).to.equal(340);
     expect(spared.totals.handsS).to.be.above(bare.totals.handsS);

@@ -48,15 +48,15 @@ export function transfersOf({
         film,
         powder: chosen('powder'),
         printer: chosen('printer'),
-        sizes: bySize(print.placement.sizes, spares),
+        sizes: sizesOnFilm(print.placement.sizes, spares),
         spares,
       },
     ];
   });
 }
 
-/** Pieces are numbered size by size; spares are as large as the largest, so that they serve any. */
-function bySize(
+/** Transfers by their size. Pieces are numbered size by size; spares are as large as the largest, so that they serve any. */
+export function sizesOnFilm(
   sizes: readonly { quantity: number; widthMm: number; heightMm: number }[],
   spares: number,
 ): LineTransfers['sizes'] {

@@ -26,8 +26,10 @@ export interface BoxWork {
   width: number;
   /** Of one bin; `NO_END` on a roll without a longest length. */
   height: number;
-  /** What of the last bin counts: where its boxes end, or the area they fill. */
+  /** What of bins counts: of a roll where the boxes of each end, of sheets how many, and the area filled of the last. */
   isCutAtEnd: boolean;
+  /** Of a roll: film that each piece takes besides, its edges less the gap that is counted twice. */
+  perPiece: number;
   kinds: readonly BoxKind[];
 }
 
@@ -53,7 +55,9 @@ export function boxWork(problem: FilmProblem): BoxWork {
     const { count, priority } = item;
     return ways.length > 0 && count > 0 ? [{ item: i, count, priority, ways }] : [];
   });
-  return { width, height, isCutAtEnd: problem.film.kind === 'roll', kinds };
+  const { topMm, bottomMm } = problem.keepOut;
+  const perPiece = inHundredths(topMm + bottomMm) - gap;
+  return { width, height, isCutAtEnd: problem.film.kind === 'roll', perPiece, kinds };
 }
 
 /** A packing, box by box in the order of a sequence of kinds. */
@@ -97,12 +101,38 @@ export function costOf(work: BoxWork, { kind, way, bin, y }: Packing): number {
     if (bin[i] > last) last = bin[i];
     late += work.kinds[kind[i]].priority * bin[i];
   }
+  if (work.isCutAtEnd) return late * PRIORITY_COST + lengthOf(work, { kind, way, bin, y }, last + 1);
   let rest = 0;
   for (let i = 0; i < kind.length; i++) {
     if (bin[i] !== last) continue;
     const { w, h } = work.kinds[kind[i]].ways[way[i]];
-    if (work.isCutAtEnd) rest = Math.max(rest, y[i] + h);
-    else rest += (w * h) / work.width;
+    rest += (w * h) / work.width;
   }
   return late * PRIORITY_COST + last * work.height + rest;
+}
+
+/** Film of a roll that is cut off behind the last box of each piece. */
+function lengthOf(
+  work: BoxWork,
+  { kind, way, bin, y }: Pick<Packing, 'kind' | 'way' | 'bin' | 'y'>,
+  pieces: number,
+): number {
+  if (pieces === 1) return work.perPiece + lastEnd(work, { kind, way, y });
+  const ends = new Float64Array(pieces);
+  for (let i = 0; i < kind.length; i++) {
+    const end = y[i] + work.kinds[kind[i]].ways[way[i]].h;
+    if (end > ends[bin[i]]) ends[bin[i]] = end;
+  }
+  let sum = pieces * work.perPiece;
+  for (const end of ends) sum += end;
+  return sum;
+}
+
+function lastEnd({ kinds }: BoxWork, { kind, way, y }: Pick<Packing, 'kind' | 'way' | 'y'>): number {
+  let last = 0;
+  for (let i = 0; i < kind.length; i++) {
+    const end = y[i] + kinds[kind[i]].ways[way[i]].h;
+    if (end > last) last = end;
+  }
+  return last;
 }

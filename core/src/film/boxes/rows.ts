@@ -55,7 +55,9 @@ export function rowPacker(work: BoxWork, count: number): Packer {
   /** @returns height of a row that begins with a box of a kind */
   function row(kind: number, bin: number, y: number): number {
     const { ways } = kinds[kind];
-    const fits = ways.map((_, way) => ({ kind, way })).filter(({ way }) => ways[way].h <= height - y);
+    const fits = ways
+      .map((_, way) => ({ kind, way }))
+      .filter(({ way }) => waiting.mayLie(kind, way) && ways[way].h <= height - y);
     let [best] = fits;
     if (fits.length > 1) {
       const before = waiting.keep();
@@ -72,7 +74,7 @@ export function rowPacker(work: BoxWork, count: number): Packer {
 
   function pack(sequence: Int32Array, manner: Manner): number {
     likes = manner.likes;
-    waiting.lineUp(sequence, manner.isEarly);
+    waiting.lineUp(sequence, manner);
     for (let bin = 0, y = 0; waiting.left > 0;) {
       const starter = waiting.choose(width, height - y, () => 0);
       if (starter !== null) y += row(starter.kind, bin, y);

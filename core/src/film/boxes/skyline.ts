@@ -17,8 +17,9 @@ export function skylinePacker(work: BoxWork, count: number): Packer {
   const waiting = new Waiting(work, count);
   const niches = new Niches(work.width, count);
 
-  function pack(sequence: Int32Array, { isEarly, likes }: Manner): number {
-    waiting.lineUp(sequence, isEarly);
+  function pack(sequence: Int32Array, manner: Manner): number {
+    const { likes } = manner;
+    waiting.lineUp(sequence, manner);
     niches.clear();
     for (let bin = 0; waiting.left > 0;) {
       const niche = niches.lowest();

@@ -1,5 +1,6 @@
 import { emptyPacking } from './boxWork.ts';
 import type { BoxWork, Packing } from './boxWork.ts';
+import type { Manner } from './packer.ts';
 
 /** A kind and a way it lies. */
 export interface Choice {
@@ -22,6 +23,7 @@ export class Waiting {
   readonly #chosen: Choice = { kind: 0, way: 0 };
   /** What rank of a priority counts: more than any fitness, or nothing. */
   #perRank = 0;
+  #lies: Uint8Array | null = null;
   left = 0;
 
   constructor({ kinds }: BoxWork, count: number) {
@@ -33,9 +35,10 @@ export class Waiting {
     this.#next = new Int32Array(count);
   }
 
-  /** Lines the boxes of a sequence up. @param isEarly priority boxes are taken before all others wherever they fit */
-  lineUp(sequence: Int32Array, isEarly: boolean): void {
+  /** Lines the boxes of a sequence up, to be taken in a manner. */
+  lineUp(sequence: Int32Array, { isEarly, lies }: Pick<Manner, 'isEarly' | 'lies'>): void {
     this.#perRank = isEarly ? 10 : 0;
+    this.#lies = lies;
     this.#first.fill(-1);
     for (let place = sequence.length - 1; place >= 0; place--) {
       const kind = sequence[place];
@@ -54,6 +57,7 @@ export class Waiting {
       if (place < 0) continue;
       const { ways } = this.#kinds[kind];
       for (let way = 0; way < ways.length; way++) {
+        if (!this.mayLie(kind, way)) continue;
         const { w, h } = ways[way];
         if (w > width || h > height) continue;
         const own = this.#perRank * this.#ranks[kind] + suits(w, h);
@@ -65,6 +69,12 @@ export class Waiting {
       }
     }
     return best < 0 ? null : this.#chosen;
+  }
+
+  /** Whether boxes of a kind lie this way at present. */
+  mayLie(kind: number, way: number): boolean {
+    const only = this.#lies === null ? 0 : this.#lies[kind];
+    return only === 0 || only === way + 1 || this.#kinds[kind].ways.length === 1;
   }
 
   /** Lays the next box of a kind. */

@@ -60,7 +60,7 @@ const HEAD_STEP_MM = 2;
 const LATTICE_MM = 0.5;
 
 /** Height of the codes beside pieces, mm: within a piece’s half of the gap; `null` where that is too narrow to be read. */
-export function codeHeightOf({ gapMm }: Pick<FilmProblem, 'gapMm'>): number | null {
+export function codeHeightOf({ gapMm }: { gapMm: number }): number | null {
   const room = Math.min(CODE_MM.most, gapMm / 2 - 2 * MARK_ROOM_MM);
   return room >= CODE_MM.least - 1e-9 ? room : null;
 }

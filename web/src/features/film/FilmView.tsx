@@ -1,6 +1,6 @@
 import type { FilmLayoutInput } from '@saltflat/contract';
 import { areaOf, nameOf, problemOf } from '@saltflat/contract/filmJob';
-import { turnedPlacement } from '@saltflat/core/film';
+import { CUTTING, USUAL_EDGE_MM, turnedPlacement } from '@saltflat/core/film';
 import type { FilmLayout, Placement } from '@saltflat/core/film';
 import { useMemo, useState } from 'react';
 import { useKeyNotes, useKeys } from '../../keys/index.ts';
@@ -24,7 +24,7 @@ import { LaySettingsPanel } from './LaySettingsPanel.tsx';
 import { SheetStrip } from './SheetStrip.tsx';
 import { SheetView } from './SheetView.tsx';
 import { WaitingPanel } from './WaitingPanel.tsx';
-import { CUTTING, USUAL_EDGE_MM, USUAL_MARKS, keepingOf, lying, masksOf } from './filmJob.ts';
+import { USUAL_MARKS, keepingOf, lying, masksOf } from './filmJob.ts';
 import type { FilmDraft, FilmGroup } from './filmJob.ts';
 import { laid } from './laid.ts';
 import { useFilmDraft } from './useFilmDraft.ts';

@@ -1,9 +1,9 @@
 import type { LaySettings } from '@saltflat/contract';
+import { CUTTING } from '@saltflat/core/film';
 import type { FilmArea } from '@saltflat/core/film';
 import { useUnits } from '../../units/writingSlice.ts';
 import { CheckField, Panel, QuantityField, Row, SelectField, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
-import { CUTTING } from './filmJob.ts';
 
 const CUT_WITH = [
   { value: 'trimmer', label: t('Trimmer') },

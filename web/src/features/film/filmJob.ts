@@ -32,16 +32,6 @@ export function groupsOf(waiting: readonly WaitingTransfers[]): FilmGroup[] {
 export const countOf = ({ sizes }: WaitingTransfers): number =>
   sizes.reduce((sum, { slots }) => sum + slots.length, 0);
 
-/** How sheets are cut apart, with the room between pieces that it takes, mm (trade ranges). */
-export const CUTTING = {
-  trimmer: { gapMm: 5 },
-  knife: { gapMm: 4 },
-  scissors: { gapMm: 8 },
-} as const satisfies Record<LaySettings['cutting'], { gapMm: number }>;
-
-/** Room along the edges of film for holding and feeding it, mm (trade range 3–10). */
-export const USUAL_EDGE_MM = 5;
-
 /** A layout that somebody works on. */
 export interface FilmDraft extends LaySettings {
   /** By name: what goes on this film, and what of it on the earliest sheets. */
