@@ -65,13 +65,6 @@ export function searchBoxes(work: BoxWork, how: 'skyline' | 'rows', random: () =
   }
   begin(starts[0]); // a first packing is there at once, the others are tried with the first steps
 
-  /** Most often any; else every kind one way round, or some of them: copies of one lie closest alike more often than not. */
-  function someWays(): Uint8Array | null {
-    if (random() < ANY_WAY) return null;
-    const all = pick(3);
-    return Uint8Array.from(work.kinds, () => (all === 0 ? pick(3) : all));
-  }
-
   function exchange(): void {
     const i = pick(count);
     const j = pick(count);
@@ -89,7 +82,7 @@ export function searchBoxes(work: BoxWork, how: 'skyline' | 'rows', random: () =
   function beginElsewhere(): void {
     idle = 0;
     const isEarly = hasPriority && random() < 0.5;
-    manner = { isEarly, likes: LIKES[pick(LIKES.length)], lies: someWays() };
+    manner = { isEarly, likes: LIKES[pick(LIKES.length)], lies: someWays(work.kinds.length, random) };
     current = (
       best !== null && random() < NEAR_BEST ? best.order : starts[pick(starts.length)].order
     ).slice();
@@ -128,6 +121,14 @@ function swap(order: Int32Array, i: number, j: number): void {
   const held = order[i];
   order[i] = order[j];
   order[j] = held;
+}
+
+/** Most often any; else every kind one way round, or some of them: copies of one lie closest alike more often than not. */
+function someWays(kinds: number, random: () => number): Uint8Array | null {
+  if (random() < ANY_WAY) return null;
+  const one = (): number => Math.floor(random() * 3);
+  const all = one();
+  return Uint8Array.from({ length: kinds }, () => (all === 0 ? one() : all));
 }
 
 /** A packing to begin with: an order, and the manner it is packed in. */
