@@ -29,6 +29,10 @@ export const WaitingTransfers = strictObject({
   film: Thing,
   powder: nullable(Thing),
   printer: nullable(Thing),
+  /** Time on the printer, s: for each sheet, and for each transfer on it. */
+  printS: strictObject({ sheet: Type.Number(), each: Type.Number() }),
+  /** Powder that stays on one transfer, g. */
+  powderG: Type.Number(),
   /** By size on film, mm: which of the line's transfers, from 1; spares are the last. */
   sizes: Type.Array(
     strictObject({

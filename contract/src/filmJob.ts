@@ -17,20 +17,22 @@ export const nameOf = ({ lineId, print }: Pick<WaitingTransfers, 'lineId' | 'pri
 /** One of their sizes on film, by its place. */
 export const itemOf = (own: WaitingTransfers, size: number): string => `${nameOf(own)}/${size}`;
 
-/** The film of a layout as it lies in the shop: a sheet, or a roll cut no longer than is wanted. */
-export const areaOf = (
+/** The film of a layout as it lies in the shop: sheets or off-cuts, or a roll cut no longer than is wanted. */
+export function areaOf(
   { widthMm, heightMm }: { widthMm: number; heightMm: number | null },
-  { longestMm }: Pick<LaySettings, 'longestMm'>,
-): FilmArea =>
-  heightMm === null
+  { longestMm, offcut }: Pick<LaySettings, 'longestMm' | 'offcut'>,
+): FilmArea {
+  if (offcut !== null) return { kind: 'sheet', ...offcut };
+  return heightMm === null
     ? { kind: 'roll', widthMm, maxLengthMm: longestMm }
     : { kind: 'sheet', widthMm, heightMm };
+}
 
 /** Outlines by the item they are of; an item without one lies by its box. */
 export type Masks = Readonly<Record<string, { widthMm: number; heightMm: number; rows: MaskRows }>>;
 
 /** What is laid out, and what of it on the earliest sheets and where it is. */
-export interface Laying extends Omit<LaySettings, 'longestMm' | 'cutting'> {
+export interface Laying extends Omit<LaySettings, 'longestMm' | 'offcut' | 'cutting'> {
   /** By name; nothing where all of it is. */
   chosen?: readonly string[];
   first: readonly string[];

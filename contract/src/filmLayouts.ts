@@ -27,6 +27,10 @@ export const LaySettings = strictObject({
   mayTurn: Type.Boolean({ title: 'Pieces may be turned' }),
   /** Of a roll: the longest piece, mm. */
   longestMm: mm('Longest piece of roll', LONGEST_MM),
+  /** Sheets of another size, in place of what the film comes as: off-cuts, what is left of a roll. */
+  offcut: nullable(
+    strictObject({ widthMm: mm('Off-cut, wide', LONGEST_MM), heightMm: mm('Off-cut, long', LONGEST_MM) }),
+  ),
   /** Boxes, or outlines where those are poorly filled; others may lie in their holes or not. */
   outlines: Type.Enum(['boxes', 'filled', 'with-holes'], { title: 'Pieces lie by' }),
 });

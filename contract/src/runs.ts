@@ -231,7 +231,14 @@ export const LedgerRow = strictObject({
   pretreatmentG: nullable(Type.Number()),
   pretreatmentTargetG: nullable(Type.Number()),
   /** Where it was printed, melted, sprayed, pressed and cured; what else was in it is in the step’s name. */
-  made: Type.Array(strictObject({ role: Type.Enum([...ROLES]), step: Type.String() })),
+  made: Type.Array(
+    strictObject({
+      role: Type.Enum([...ROLES]),
+      step: Type.String(),
+      /** It was begun so long after its window had closed, s. */
+      lateS: Type.Optional(Type.Integer({ minimum: 1 })),
+    }),
+  ),
   /** Lots of materials that were in use then, as far as they are known. */
   lots: Type.Array(strictObject({ material: Type.String(), lot: Type.String() })),
 });

@@ -60,7 +60,15 @@ describe('layouts of film', function () {
     const itemId = `${own.lineId}/${own.print}/0`;
     return {
       transfers: [{ lineId: own.lineId, print: own.print, routeNumber: own.routeNumber, isFirst: false }],
-      settings: { cutting: 'trimmer', gapMm: 5, edgeMm: 6, mayTurn: true, longestMm: 400, outlines: 'boxes' },
+      settings: {
+        cutting: 'trimmer',
+        gapMm: 5,
+        edgeMm: 6,
+        mayTurn: true,
+        longestMm: 400,
+        offcut: null,
+        outlines: 'boxes',
+      },
       marks: { isCoded: true, isHeaded: true, isTrimmed: true, isCutLined: true },
       masks: [],
       placements: [

@@ -15,7 +15,7 @@ export { endsOf, layoutOf } from './layoutOf.ts';
 export { quickLayout } from './quickLayout.ts';
 export { sheetOut } from './sheetOut.ts';
 export type { ArtOnSheet, SheetOut, SheetOutInput } from './sheetOut.ts';
-export { CUTTING, USUAL_EDGE_MM } from './usual.ts';
+export { CUTTING, CUT_S, USUAL_EDGE_MM } from './usual.ts';
 export { turnedPlacement } from './turnedPlacement.ts';
 export { TURNS, turnedBox } from './problem.ts';
 export type {

@@ -7,3 +7,6 @@ export const CUTTING = {
 
 /** Room along the edges of film for holding and feeding it, mm (trade range 3–10). */
 export const USUAL_EDGE_MM = 5;
+
+/** Hands for a straight cut, for cutting one piece out, and for taking a sheet up and away, s (assumptions). */
+export const CUT_S = { straight: 8, byHand: 25, sheet: 10 } as const;

@@ -1,4 +1,5 @@
 import type { Route } from './documents.ts';
+import { timedPhases } from '../work/index.ts';
 import type { ProcessName } from '../words/index.ts';
 
 /** Processes whose transfers are printed on film here. */
@@ -19,6 +20,10 @@ export interface LineTransfers {
   film: { id: string; name: string };
   powder: { id: string; name: string } | null;
   printer: { id: string; name: string } | null;
+  /** Time on the printer, s: for each sheet, and for each transfer on it. */
+  printS: { sheet: number; each: number };
+  /** Powder that stays on one transfer, g. */
+  powderG: number;
   /** By their size on film, mm: which of the line's transfers, from 1, spares last. */
   sizes: { widthMm: number; heightMm: number; slots: number[] }[];
   spares: number;
@@ -32,8 +37,9 @@ export function transfersOf({
 }: Pick<Route, 'lanes' | 'operations' | 'prints'>): LineTransfers[] {
   return lanes.flatMap(({ id, part, print: printId, spares }) => {
     const print = prints.find((own) => own.id === printId);
-    const isPrinted = operations.some(({ lane, role }) => lane === id && role === 'print');
-    if (part !== 'transfer' || !print || !isPrinted) return [];
+    const own = operations.filter(({ lane }) => lane === id);
+    const printing = own.find(({ role }) => role === 'print');
+    if (part !== 'transfer' || !print || !printing) return [];
     const chosen = (wished: string): { id: string; name: string } | null => {
       const source = print.sources.find(({ role }) => role === wished);
       return source ? { id: source.id, name: source.name } : null;
@@ -48,6 +54,14 @@ export function transfersOf({
         film,
         powder: chosen('powder'),
         printer: chosen('printer'),
+        printS: {
+          sheet: timedPhases(printing).reduce((sum, { onceS }) => sum + onceS, 0),
+          each: timedPhases(printing).reduce((sum, { eachS }) => sum + eachS, 0),
+        },
+        powderG: own
+          .filter(({ role }) => role === 'powder')
+          .flatMap(({ consumes }) => consumes)
+          .reduce((sum, { kind, amount }) => sum + (kind === 'mass' ? amount : 0), 0),
         sizes: sizesOnFilm(print.placement.sizes, spares),
         spares,
       },

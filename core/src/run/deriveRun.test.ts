@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import {
   BLANK,
   blank,
+  byHand,
   done,
   event,
   film,
@@ -19,6 +20,7 @@ import {
   started,
   timed,
   TWO_SIDED,
+  wait,
 } from './fixtures/filmRun.ts';
 import { currentIn, deriveRun, judgeWeighIn, madeIn, nextActions, planOfLine } from './index.ts';
 import type { RunEvent, RunOperation, RunPlan } from './index.ts';
@@ -235,6 +237,37 @@ describe('deriveRun', () => {
     expect(made('1.film.2').map(({ step }) => step)).to.deep.equal([
       film('print', '1-2'),
       film('melt', '1-2'),
+    ]);
+  });
+
+  it('knows what was begun after its window had closed, and by how much; what was in time is not told', () => {
+    const operations: RunOperation[] = [
+      operation('print', 'film', { role: 'print', ...timed(60), waitAfter: wait(0, 300) }),
+      operation('powder', 'film', { role: 'powder', ...byHand(15), waitAfter: wait(0, 600) }), // nobody presses to start it
+      operation('melt', 'film', { role: 'melt', ...timed(150) }),
+      ...OPERATIONS.slice(2),
+    ];
+    const of = planOfLine({ lanes: [FILM, BLANK], operations }, 2);
+    const state = deriveRun(of, [
+      done(film('print', '1'), 10),
+      done(film('powder', '1'), 10 + 300 + 15), // just in time
+      started(film('melt', '1'), 925),
+      done(film('melt', '1'), 1075),
+      done(film('print', '2'), 1100),
+      done(film('powder', '2'), 1100 + 300 + 125 + 15),
+      started(film('melt', '2'), 1600),
+      done(film('melt', '2'), 1750),
+    ]);
+    expect(state.ignored).to.deep.equal([]);
+    const made = madeIn(of, state);
+    expect(made('1.film.1')).to.deep.equal([
+      { role: 'print', step: film('print', '1') },
+      { role: 'melt', step: film('melt', '1') },
+    ]);
+    expect(made('1.film.2')).to.deep.equal([
+      { role: 'print', step: film('print', '2') },
+      { role: 'powder', step: film('powder', '2'), lateS: 125 },
+      { role: 'melt', step: film('melt', '2') },
     ]);
   });
 

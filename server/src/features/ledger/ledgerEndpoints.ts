@@ -91,6 +91,7 @@ const csvRow = (row: LedgerRow): Record<string, string | number | null> => ({
   pretreatment_target_g: row.pretreatmentTargetG,
   run: row.runId,
   made_in: row.made.map(({ step }) => step).join('; '),
+  late: row.made.flatMap(({ step, lateS }) => (lateS === undefined ? [] : [`${step} ${lateS} s`])).join('; '),
   lots: row.lots.map(({ material, lot }) => `${material} ${lot}`).join('; '),
   art_overruled: row.artOverrule && inWords(sayOverrule(row.artOverrule)),
 });

@@ -1,11 +1,14 @@
+import type { WaitingTransfers } from '@saltflat/contract';
 import { cutsOf } from '@saltflat/core/film';
 import type { FilmAnswer, FilmLayout, FilmProblem, LayoutFault } from '@saltflat/core/film';
-import { formatQuantity } from '@saltflat/core/units';
+import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import { useMoney, useUnits } from '../../units/writingSlice.ts';
 import { Button, Note, Panel, SimpleTable, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
+import { workOf } from './workOf.ts';
 
 interface Props {
+  transfers: readonly WaitingTransfers[];
   problem: FilmProblem;
   layout: FilmLayout;
   faults: readonly LayoutFault[];
@@ -18,7 +21,8 @@ interface Props {
 }
 
 /** What a layout takes: film against the bound, cuts, money; and the offer that straight cuts take apart. */
-export function FiguresPanel({ problem, layout, faults, missing, centsPerM2, answer, onTake }: Props) {
+export function FiguresPanel(props: Props) {
+  const { transfers, problem, layout, faults, missing, centsPerM2, answer, onTake } = props;
   const units = useUnits();
   const money = useMoney();
   const length = (mm: number): string => formatQuantity(mm, 'length', units);
@@ -27,6 +31,7 @@ export function FiguresPanel({ problem, layout, faults, missing, centsPerM2, ans
   const cuts = cutsOf(problem, layout.placements);
   const pieces = layout.placements.length;
   const bound = answer?.bound ?? null;
+  const work = workOf(transfers, layout.placements, cuts);
   const rows = [
     { what: t('Sheets'), value: String(layout.sheets) },
     {
@@ -39,6 +44,13 @@ export function FiguresPanel({ problem, layout, faults, missing, centsPerM2, ans
       : [{ what: t('A transfer'), value: money((areaM2(layout.lengthMm) * centsPerM2) / pieces) }]),
     { what: t('Straight cuts'), value: String(cuts.straight) },
     { what: t('Cut out by hand'), value: t('{n} of {of}', { n: cuts.byHand, of: pieces }) },
+    { what: t('Cutting, about'), value: formatDuration(work.cuttingS) },
+    { what: t('On the printer'), value: formatDuration(work.printS) },
+    { what: t('Powder that stays'), value: formatQuantity(work.powderG, 'mass', units) },
+    {
+      what: t('Orders whole on one sheet'),
+      value: t('{n} of {of}', { n: work.wholeOrders, of: work.orders }),
+    },
     ...(bound
       ? [
           {

@@ -56,6 +56,7 @@ export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKee
     edgeMm: USUAL_EDGE_MM,
     mayTurn: true,
     longestMm: usualLongestMm,
+    offcut: null,
     outlines: 'boxes',
     marks: USUAL_MARKS,
   });
@@ -180,6 +181,7 @@ export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKee
         <Stack gap={12}>
           {state.pieces.length > 0 && (
             <FiguresPanel
+              transfers={group.waiting}
               problem={problem}
               layout={state.layout}
               faults={state.faults}

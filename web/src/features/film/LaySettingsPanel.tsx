@@ -26,8 +26,8 @@ interface Props {
 /** How pieces lie: room between them and at the edge, which ways round, how much of a roll at once. */
 export function LaySettingsPanel({ settings, film, onChange }: Props) {
   const units = useUnits();
-  const { cutting, gapMm, edgeMm, mayTurn, longestMm, outlines } = settings;
-  const least = Math.min(film.widthMm, film.kind === 'sheet' ? film.heightMm : longestMm);
+  const { cutting, gapMm, edgeMm, mayTurn, outlines } = settings;
+  const least = Math.min(film.widthMm, film.kind === 'sheet' ? film.heightMm : settings.longestMm);
   return (
     <Panel title={t('How it lies')} pad={12}>
       <Stack gap={10}>
@@ -59,16 +59,7 @@ export function LaySettingsPanel({ settings, film, onChange }: Props) {
             }
           />
         </Row>
-        {film.kind === 'roll' && (
-          <QuantityField
-            label={t('Longest piece of roll')}
-            kind="length"
-            value={longestMm}
-            system={units}
-            usual={longestMm}
-            onChange={(value) => value !== null && value > 2 * edgeMm && onChange({ longestMm: value })}
-          />
-        )}
+        <FilmTaken settings={settings} film={film} onChange={onChange} />
         <SelectField
           label={t('Lies by')}
           value={outlines}
@@ -82,5 +73,51 @@ export function LaySettingsPanel({ settings, film, onChange }: Props) {
         />
       </Stack>
     </Panel>
+  );
+}
+
+/** An off-cut begins as large as a sheet of paper, mm. */
+const USUAL_OFFCUT = { widthMm: 297, heightMm: 420 };
+
+/** How much film is taken at once: of a roll the longest piece, or sheets of another size. */
+function FilmTaken({ settings: { edgeMm, longestMm, offcut }, film, onChange }: Props) {
+  const units = useUnits();
+  const size = (label: string, own: 'widthMm' | 'heightMm'): React.ReactNode =>
+    offcut && (
+      <QuantityField
+        label={label}
+        kind="length"
+        value={offcut[own]}
+        system={units}
+        usual={offcut[own]}
+        onChange={(value) =>
+          value !== null && value > 2 * edgeMm && onChange({ offcut: { ...offcut, [own]: value } })
+        }
+      />
+    );
+  return (
+    <>
+      {film.kind === 'roll' && (
+        <QuantityField
+          label={t('Longest piece of roll')}
+          kind="length"
+          value={longestMm}
+          system={units}
+          usual={longestMm}
+          onChange={(value) => value !== null && value > 2 * edgeMm && onChange({ longestMm: value })}
+        />
+      )}
+      <CheckField
+        label={t('On off-cuts of one size')}
+        isChecked={offcut !== null}
+        onChange={(isOn) => onChange({ offcut: isOn ? USUAL_OFFCUT : null })}
+      />
+      {offcut && (
+        <Row gap={10} align="start" isOneLine>
+          {size(t('Wide'), 'widthMm')}
+          {size(t('Long'), 'heightMm')}
+        </Row>
+      )}
+    </>
   );
 }

@@ -4,6 +4,7 @@ import { expect } from 'chai';
 import { ownerOf, problemOf, runOf } from '@saltflat/contract/filmJob';
 import { groupsOf, keepingOf, USUAL_MARKS } from './filmJob.ts';
 import type { FilmDraft } from './filmJob.ts';
+import { workOf } from './workOf.ts';
 
 const waiting = (lineId: string, more: Partial<WaitingTransfers> = {}): WaitingTransfers => ({
   lineId,
@@ -22,6 +23,8 @@ const waiting = (lineId: string, more: Partial<WaitingTransfers> = {}): WaitingT
   film: { id: 'matt', name: 'Matt film' },
   powder: { id: 'fine', name: 'Fine powder' },
   printer: null,
+  printS: { sheet: 36, each: 8 },
+  powderG: 0.5,
   sizes: [{ widthMm: 90, heightMm: 60, slots: [1, 2, 3] }],
   spares: 0,
   ...more,
@@ -42,6 +45,7 @@ const draft: FilmDraft = {
   edgeMm: 5,
   mayTurn: true,
   longestMm: 400,
+  offcut: null,
   outlines: 'boxes',
   marks: USUAL_MARKS,
 };
@@ -78,6 +82,7 @@ describe('what waits for film', () => {
       edgeMm: 5,
       mayTurn: true,
       longestMm: 400,
+      offcut: null,
       outlines: 'boxes',
     });
   });
@@ -99,6 +104,19 @@ describe('what waits for film', () => {
       ['b/1/1', 3, 1, 100],
     ]);
     expect(problem.locked).to.deep.equal([locked]);
+  });
+
+  it('takes time on the printer, powder and hands, and keeps an order together or not', () => {
+    const other = waiting('b', { ...graded, orderId: 'p', printS: { sheet: 54, each: 10 } });
+    const placements = [at('a/1/0#0', 0), at('a/1/0#1', 1), at('b/1/1#0', 0), at('b/1/1#1', 0)];
+    expect(workOf([waiting('a'), other], placements, { straight: 3, byHand: 2 })).to.deep.equal({
+      // four prints; each sheet pauses as long as the longest of its prints
+      printS: 8 + 8 + 10 + 10 + 54 + 36,
+      powderG: 2,
+      cuttingS: 2 * 10 + 3 * 8 + 2 * 25,
+      orders: 2,
+      wholeOrders: 1,
+    });
   });
 
   it('goes on the floor sheet by sheet, each transfer by its number in the line', () => {

@@ -72,7 +72,7 @@ export const lying = (
 /** A layout as it is kept. */
 export function keepingOf(
   waiting: readonly WaitingTransfers[],
-  { chosen, first, cutting, gapMm, edgeMm, mayTurn, longestMm, outlines, marks }: FilmDraft,
+  { chosen, first, cutting, gapMm, edgeMm, mayTurn, longestMm, offcut, outlines, marks }: FilmDraft,
   laid: { masks: Masks; placements: readonly Placement[]; by: string },
 ): FilmLayoutInput {
   const transfers = waiting.filter((own) => chosen.includes(nameOf(own)));
@@ -83,7 +83,7 @@ export function keepingOf(
       routeNumber,
       isFirst: first.includes(nameOf({ lineId, print })),
     })),
-    settings: { cutting, gapMm, edgeMm, mayTurn, longestMm, outlines },
+    settings: { cutting, gapMm, edgeMm, mayTurn, longestMm, offcut, outlines },
     marks,
     masks: Object.entries(laid.masks).map(([itemId, { widthMm, heightMm, rows }]) => ({
       itemId,

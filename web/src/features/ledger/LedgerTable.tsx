@@ -4,7 +4,7 @@ import { sayOverrule } from '@saltflat/core/artwork';
 import { shortNames } from '@saltflat/core/route';
 import { FAULTS, readStepId } from '@saltflat/core/run';
 import type { Role } from '@saltflat/core/work';
-import { formatQuantity, scaleDigits } from '@saltflat/core/units';
+import { formatClock, formatQuantity, scaleDigits } from '@saltflat/core/units';
 import { When } from '../../units/Written.tsx';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -93,6 +93,15 @@ const Seen = ({ row }: { row: LedgerRow }) => (
       </div>
     ))}
     {row.note && <div className="muted">“{row.note}”</div>}
+    {row.made.map(
+      ({ role, step, lateS }) =>
+        lateS !== undefined && (
+          <div key={step} className="small">
+            <span aria-hidden="true">◆ </span>
+            {t('{done} {time} after its window', { done: DONE[role] ?? role, time: formatClock(lateS) })}
+          </div>
+        ),
+    )}
     {row.artOverrule && <Overruled overrule={row.artOverrule} />}
     {row.photo && (
       <a href={`/api/v1/photos/${row.photo}`} target="_blank" rel="noreferrer">
@@ -119,6 +128,9 @@ const Overruled = ({ overrule }: { overrule: NonNullable<LedgerRow['artOverrule'
 
 const DONE: Partial<Record<Role, string>> = {
   print: 'printed',
+  powder: 'powdered',
+  peel: 'peeled',
+  dry: 'dried',
   melt: 'melted',
   spray: 'sprayed',
   bond: 'pressed',
