@@ -69,3 +69,4 @@ export { PRINTS_WITH, SOURCE_ROLES } from './sources/index.ts';
 export type { SourceChoice, SourceRole } from './sources/index.ts';
 export { TRADE } from './tradeRanges.ts';
 export { warmUpSaid } from './warmUps.ts';
+export { meltsFully } from './practices/filmMelt.ts';

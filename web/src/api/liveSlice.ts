@@ -26,5 +26,8 @@ export const { connectionChanged, deviceSpoke } = liveSlice.actions;
 
 export const useConnection = (): LiveState['connection'] =>
   useSelector((state: { live: LiveState }) => state.live.connection);
+/** More than this, and powder clings to bare film, % relative humidity (trade figure). */
+export const HUMID_PCT = 60;
+
 export const useDevice = (id: Device['id']): Device | undefined =>
   useSelector((state: { live: LiveState }) => state.live.devices[id]);

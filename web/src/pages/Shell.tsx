@@ -4,7 +4,7 @@ import type { UnitSystem, Writing } from '@saltflat/core/units';
 import { Suspense, lazy, useEffect, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { Link, NavLink, Outlet } from 'react-router';
-import { useConnection, useDevice } from '../api/liveSlice.ts';
+import { useConnection, HUMID_PCT, useDevice } from '../api/liveSlice.ts';
 import { useShopWritingQuery } from '../api/writingApi.ts';
 import { serverNow } from '../api/serverClock.ts';
 import {
@@ -162,7 +162,7 @@ function UnitSwitch() {
 function Humidity() {
   const hygrometer = useDevice('hygrometer');
   const value = hygrometer?.value ?? null;
-  const isHumid = value !== null && value > 60;
+  const isHumid = value !== null && value > HUMID_PCT;
   const fault = hygrometer?.fault ?? null;
   const isAlarm = isHumid || fault !== null;
   const shown = value === null ? '–' : `${value} %`;

@@ -1,7 +1,7 @@
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
 import { CAUTIONS } from '../cautions.ts';
-import type { MachineKind, PressState, Station } from '../../work/index.ts';
+import type { MachineKind, Operation, PressState, Station } from '../../work/index.ts';
 import type { PrintInput } from '../documents.ts';
 import { LOOSE_POWDER_S, filmSheets } from '../filmSheets.ts';
 import { FROM_BELOW, IN_CHAMBER, around, heat, hovering, on } from '../practiceParts.ts';
@@ -112,6 +112,9 @@ function melt(input: PrintInput, settle: Settle): OperationDraft {
     waitAfter: { minS: 60, maxS: null, why: say('wait.film-cools') },
   };
 }
+
+/** Whether film is melted until it is fused, rather than for pressing at once. */
+export const meltsFully = ({ look }: Pick<Operation, 'look'>): boolean => look.code === 'look.fused';
 
 /** A belt has no clock but its speed. */
 const beltSpeed = ({ surface: { heightMm: tunnelMm } }: Melter, timeS: number): Said =>

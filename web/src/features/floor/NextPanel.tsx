@@ -11,6 +11,7 @@ import type { Said } from '@saltflat/core/words';
 import { HeatTrace } from '../../trace/index.ts';
 import { useUnits } from '../../units/writingSlice.ts';
 import { useWords } from '../../units/useWords.ts';
+import { FilmCard } from './filmCard/index.ts';
 import { Inspection } from './Inspection.tsx';
 import type { Judgement } from './Inspection.tsx';
 import { codesOf, lineOf, linesIn, operationOf, partOf } from './moments.ts';
@@ -157,6 +158,7 @@ export function NextPanel({
           {t('Undo last')}
         </Button>
       </NextActions>
+      <FilmCard live={live} step={action.step} operation={operation} />
       <NextTrace>
         <HeatTrace
           pieces={traceHeat(line.route.operations, line.pieces).map((segment) => ({
