@@ -319,5 +319,7 @@ export const RouteVersion = strictObject({
   overrides: Type.Array(SettingOverride),
   sources: Type.Array(SourceChoice),
   pieces: Type.Integer(),
+  /** Layouts its film and what that costs are of; left out where nothing was laid out by it. */
+  laid: Type.Optional(Type.Array(strictObject({ id: Id, code: Type.String() }))),
 });
 export type RouteVersion = Static<typeof RouteVersion>;

@@ -5,8 +5,10 @@ import type {
   FilmLayoutInput,
   FilmLayoutPage,
   FilmWaiting,
+  LineQuote,
   Order,
   Problem,
+  RouteVersion,
   Run,
   WaitingTransfers,
 } from '@saltflat/contract';
@@ -133,6 +135,20 @@ describe('layouts of film', function () {
     expect((await sharp(white).metadata()).channels).to.equal(1);
     const laid = (await read(white, false, filmMm, 100)) as number[];
     expect(laid.map((own) => own > 100)).to.deep.equal(wanted.map((own) => own !== null));
+
+    // from now on its film is paid for as it lies: half of the piece of roll for each of two
+    const version = await server.get<RouteVersion>(`/lines/${first.lineId}/route`);
+    expect(version.laid).to.deep.equal([{ id: layout.id, code: 'F-1' }]);
+    const film = server.catalogue.materials.find(({ id }) => id === first.film.id);
+    const { centsPerM2 } = film?.properties as { centsPerM2: number };
+    const cents = ((filmMm * lengthMm) / 1e6 / 2) * centsPerM2;
+    const paid = version.cost.materials.find(({ what }) => what === first.film.name)?.cents;
+    expect(paid).to.be.closeTo(cents, 1e-6);
+    const quote = await server.get<LineQuote>(`/lines/${first.lineId}/quote`);
+    expect(quote.cost.materials.find(({ what }) => what === first.film.name)?.cents).to.be.closeTo(
+      cents,
+      1e-6,
+    );
 
     const { body: run } = (await server.api
       .post(`/api/v1/film/layouts/${layout.id}/runs`)

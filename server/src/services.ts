@@ -232,6 +232,7 @@ function createRouting(
       takeBackOverrule: (line, tx) => lineStates.takeBackOverrule(line, tx),
     },
     overruleOf,
+    laidFilm: (lineId, routeNumber) => new LayoutStore(db).laidFilm(lineId, routeNumber),
     provenLines: (processes, exceptLineId) => readProvenLines(db, processes, exceptLineId),
     now,
   });
@@ -352,6 +353,7 @@ function createPapers({ db, papers: pool, now }: Needs, { orders, routes, artwor
     quotes: new QuoteStore(db),
     findOrder,
     currentRoute: (lineId) => routes.wholeCurrent(lineId),
+    laidFilm: (lineId, routeNumber) => new LayoutStore(db).laidFilm(lineId, routeNumber),
     writeQuote: async (sheet, paper) => pool.write({ kind: 'quote', sheet, writing: await writing(), paper }),
     writing,
     now,

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { lineOf, routeOf, shelf, shopWith } from '../fixtures/index.ts';
-import { DEFAULT_HOUSE, planRoute, refusalText } from '../route/index.ts';
-import { DEFAULT_RATES, priceRoute, quoteLine } from './index.ts';
+import { DEFAULT_HOUSE, asLaid, planRoute, refusalText } from '../route/index.ts';
+import { DEFAULT_RATES, priceRoute, quoteLine, withMaterialsOf } from './index.ts';
 import type { Quote, Rates } from './index.ts';
 
 const rates: Rates = {
@@ -39,6 +39,21 @@ describe('priceRoute', () => {
     expect(each[1]).to.be.above(each[2] ?? NaN);
     const shelf = routeOf(lineOf({ house: { ...DEFAULT_HOUSE, filmUse: 'stock' } }));
     expect(priceRoute(shelf, 300, 10, rates).blankCents).to.equal(0);
+  });
+});
+
+describe('film as it was laid out', () => {
+  it('is paid for in place of what was reckoned, and all else is as it was', () => {
+    const route = routeFor(10);
+    const before = priceRoute(route, 300, 10, rates);
+    const laid = asLaid(route, [{ print: '1', filmM2: 0.05 }]);
+    const after = withMaterialsOf(before, laid, 10);
+    const film = (cost: typeof before): number =>
+      cost.materials.find(({ what }) => what === 'Tarn Cold Film')?.cents ?? NaN;
+    expect(film(after)).to.be.closeTo(0.05 * 420, 1e-9); // 4.20 a square metre
+    expect(after.totalCents - before.totalCents).to.be.closeTo(1.1 * (film(after) - film(before)), 1e-9);
+    expect(after.totalCents).to.be.closeTo(priceRoute(laid, 300, 10, rates).totalCents, 1e-9);
+    expect(asLaid(route, [{ print: '2', filmM2: 0.05 }])).to.deep.equal(route); // of no print of this line
   });
 });
 

@@ -1,4 +1,4 @@
-export { priceRoute } from './priceRoute.ts';
+export { priceRoute, withMaterialsOf } from './priceRoute.ts';
 export type { PieceCost } from './priceRoute.ts';
 export { quoteLine } from './quoteLine.ts';
 export type { Quote, QuoteInput, QuoteResult } from './quoteLine.ts';

@@ -58,6 +58,19 @@ export function priceRoute(
   };
 }
 
+/** A cost with other materials used, and all else as it was reckoned. @param route that uses them */
+export function withMaterialsOf(cost: PieceCost, route: Route, pieces: number): PieceCost {
+  const materials = gatherMaterials(route, pieces);
+  const sum = (own: PieceCost['materials']): number => own.reduce((all, { cents }) => all + cents, 0);
+  const more = sum(materials) - sum(cost.materials);
+  return {
+    ...cost,
+    materials,
+    spoilageCents: cost.spoilageCents + more * cost.spoilageShare,
+    totalCents: cost.totalCents + more * (1 + cost.spoilageShare),
+  };
+}
+
 const warmUpSeconds = ({ warmUps }: Route): number =>
   warmUps.reduce((sum, { heatS, settleS }) => sum + heatS + settleS, 0);
 

@@ -3,7 +3,16 @@ import fc from 'fast-check';
 import { runTask } from '../task/index.ts';
 import { wrongWith } from './fixtures/checkLayout.ts';
 import { FEW_KINDS, MANY_KINDS, OUTLINES, PERFECT, item } from './fixtures/instances.ts';
-import { cutsOf, faultsOf, fillOf, filmBound, layOutFilm, maskOf, quickLayout } from './index.ts';
+import {
+  cutsOf,
+  faultsOf,
+  fillOf,
+  filmBound,
+  filmSharesOf,
+  layOutFilm,
+  maskOf,
+  quickLayout,
+} from './index.ts';
 import type { FilmAnswer, FilmItem, FilmProblem, LayOutInput, Placement } from './index.ts';
 
 async function laidOut(problem: FilmProblem, more: Partial<LayOutInput> = {}): Promise<FilmAnswer> {
@@ -323,6 +332,17 @@ describe('bounds', () => {
     // 110 of 200 wide and 150 of 282 high each: no two lie beside or above each other, though their area would fit
     const problem = sheets([box('a', 110, 150, { count: 3, turns: [0] })]);
     expect(filmBound(problem).sheets).to.equal(3);
+  });
+});
+
+describe('film of a layout', () => {
+  it('is shared by its pieces, by their boxes with the gap round them, and nothing is left over', async () => {
+    const { best } = await laidOut(FEW_KINDS, { rounds: 10 });
+    const shares = filmSharesOf(FEW_KINDS, best.placements);
+    const all = FEW_KINDS.items.reduce((sum, { id, count }) => sum + count * (shares.get(id) ?? NaN), 0);
+    expect(all).to.be.closeTo((best.lengthMm * FEW_KINDS.film.widthMm) / 1e6, 1e-9);
+    const [chest, front] = [shares.get('chest') ?? NaN, shares.get('front') ?? NaN];
+    expect(front / chest).to.be.closeTo((285 * 345) / (95 * 65), 1e-9);
   });
 });
 

@@ -1,6 +1,7 @@
 export { filmBound } from './bound.ts';
 export type { FilmBound } from './bound.ts';
 export { compareLayouts } from './compareLayouts.ts';
+export { filmSharesOf } from './filmShares.ts';
 export { freeKeys } from './copies.ts';
 export { cutPlansOf, cutsOf } from './cuts.ts';
 export type { CutPlan, Cuts, StraightCut } from './cuts.ts';

@@ -70,3 +70,5 @@ export type { SourceChoice, SourceRole } from './sources/index.ts';
 export { TRADE } from './tradeRanges.ts';
 export { warmUpSaid } from './warmUps.ts';
 export { meltsFully } from './practices/filmMelt.ts';
+export { asLaid } from './asLaid.ts';
+export type { LaidFilm } from './asLaid.ts';

@@ -24,7 +24,7 @@ const filmApi = baseApi.injectEndpoints({
     }),
     keepLayout: build.mutation<FilmLayout, FilmLayoutInput>({
       query: (body) => ({ url: '/film/layouts', method: 'POST', body }),
-      invalidatesTags: ['FilmLayout'],
+      invalidatesTags: ['FilmLayout', 'Route', 'Quote'],
     }),
     startLayout: build.mutation<Run, { id: string; by: string }>({
       query: ({ id, by }) => ({ url: `/film/layouts/${id}/runs`, method: 'POST', body: { by } }),

@@ -17,7 +17,7 @@ const STALE: Record<string, readonly Tag[]> = {
   job: ['Job'],
   'press-check': ['PressCheck'],
   'bench-note': ['BenchNote'],
-  'film-layout': ['FilmLayout'],
+  'film-layout': ['FilmLayout', 'Route', 'Quote'], // its lines' film is known better now
   everything: TAGS,
 };
 const GATHER_MS = 120; // one save touches many rows: fetch once for all of them

@@ -12,6 +12,7 @@ export const filmLayouts: Migration = {
       film text not null,
       lines text[] not null,
       line_ids text[] not null,
+      shares jsonb not null,
       pieces integer not null,
       sheets integer not null,
       length_mm double precision not null,

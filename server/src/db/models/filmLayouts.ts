@@ -1,6 +1,13 @@
 import type { FilmLayoutDocument } from '@saltflat/contract';
+import type { LaidFilm } from '@saltflat/core/route';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
 import { TABLE, columns, decimal, instant, integer, json, key, text, texts } from './columns.ts';
+
+/** Film that one transfer of a print takes of a layout, m², and the version of the route it was laid out by. */
+export interface FilmShare extends LaidFilm {
+  lineId: string;
+  routeNumber: number;
+}
 
 /** A layout of film: written once, never changed. */
 export interface FilmLayoutRow extends Model<
@@ -17,6 +24,8 @@ export interface FilmLayoutRow extends Model<
   /** Codes of its lines, and which they are. */
   lines: string[];
   lineIds: string[];
+  /** Film a transfer takes, by line and print. */
+  shares: FilmShare[];
   pieces: number;
   sheets: number;
   lengthMm: number;
@@ -35,6 +44,7 @@ export const defineFilmLayout = (sequelize: Sequelize) =>
       film: text,
       lines: texts,
       lineIds: texts,
+      shares: json,
       pieces: integer,
       sheets: integer,
       lengthMm: decimal,

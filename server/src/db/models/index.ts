@@ -87,7 +87,7 @@ export function defineModels(sequelize: Sequelize) {
 }
 
 export type { ArtworkRow, BlobRow, PreparationRow } from './artworks.ts';
-export type { FilmLayoutRow } from './filmLayouts.ts';
+export type { FilmLayoutRow, FilmShare } from './filmLayouts.ts';
 export type { StyleRow } from './garments.ts';
 export type { LineRow, OrderRow } from './orders.ts';
 export type { QuoteRow, RouteRow } from './routes.ts';

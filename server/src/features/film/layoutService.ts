@@ -13,8 +13,9 @@ import type {
   WaitingTransfers,
 } from '@saltflat/contract';
 import { itemOf, nameOf, problemOfLayout, runOf } from '@saltflat/contract/filmJob';
-import { freeKeys, layoutOf } from '@saltflat/core/film';
+import { filmSharesOf, freeKeys, layoutOf } from '@saltflat/core/film';
 import type { FilmProblem, LayoutFault, Placement } from '@saltflat/core/film';
+import type { FilmShare } from '../../db/models/index.ts';
 import type { LayoutStore } from './layoutStore.ts';
 
 interface Needs {
@@ -55,7 +56,8 @@ export class LayoutService {
       );
     const { sheets, lengthMm } = layoutOf(problem, document.placements);
     const id = randomUUID();
-    await layouts.insert({ id, document, sheets, lengthMm, by: input.by, at: new Date(now()) });
+    const shares = sharesOf(document, problem);
+    await layouts.insert({ id, document, shares, sheets, lengthMm, by: input.by, at: new Date(now()) });
     return this.get(id);
   }
 
@@ -117,6 +119,20 @@ export class LayoutService {
       return found;
     });
   }
+}
+
+/** Film a transfer of each print takes, all its sizes together. */
+function sharesOf({ transfers, placements }: FilmLayoutDocument, problem: FilmProblem): FilmShare[] {
+  const byItem = filmSharesOf(problem, placements);
+  return transfers.map((own) => {
+    const { lineId, print, routeNumber, sizes } = own;
+    const copies = sizes.reduce((sum, { slots }) => sum + slots.length, 0);
+    const film = sizes.reduce(
+      (sum, { slots }, n) => sum + slots.length * (byItem.get(itemOf(own, n)) ?? 0),
+      0,
+    );
+    return { lineId, print, routeNumber, filmM2: film / copies };
+  });
 }
 
 /** Refuses pieces that are not of the problem, that lie twice, that are missing, and sheets without any. */

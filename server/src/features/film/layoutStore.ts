@@ -1,7 +1,8 @@
 import type { FilmLayout, FilmLayoutDocument, FilmLayoutHead, FilmLayoutPage } from '@saltflat/contract';
+import type { LaidFilm } from '@saltflat/core/route';
 import { Op } from 'sequelize';
 import type { Database } from '../../db/connection.ts';
-import type { FilmLayoutRow, RunRow } from '../../db/models/index.ts';
+import type { FilmLayoutRow, FilmShare, RunRow } from '../../db/models/index.ts';
 import { isCount, readCursor, writeCursor } from '../../http/keyset.ts';
 
 /** Of documents that are written now. */
@@ -11,19 +12,26 @@ const PAGE = 20;
 interface NewLayout {
   id: string;
   document: FilmLayoutDocument;
+  shares: FilmShare[];
   sheets: number;
   lengthMm: number;
   by: string;
   at: Date;
 }
 
-type HeadRow = Omit<FilmLayoutRow, 'document'> & { run?: Pick<RunRow, 'id'> | null };
+/** The film of a line’s transfers, and the layouts that say so. */
+export interface LaidLine {
+  layouts: { id: string; code: string }[];
+  films: LaidFilm[];
+}
+
+type HeadRow = Omit<FilmLayoutRow, 'document' | 'shares'> & { run?: Pick<RunRow, 'id'> | null };
 
 /** Layouts of film as they were kept. */
 export class LayoutStore {
   constructor(private readonly db: Database) {}
 
-  async insert({ id, document, sheets, lengthMm, by, at }: NewLayout): Promise<void> {
+  async insert({ id, document, shares, sheets, lengthMm, by, at }: NewLayout): Promise<void> {
     const { transfers, placements, film } = document;
     await this.db.models.filmLayouts.create({
       id,
@@ -32,6 +40,7 @@ export class LayoutStore {
       film: film.name,
       lines: [...new Set(transfers.map(({ code }) => code))],
       lineIds: [...new Set(transfers.map(({ lineId }) => lineId))],
+      shares,
       pieces: placements.length,
       sheets,
       lengthMm,
@@ -45,11 +54,30 @@ export class LayoutStore {
     return row ? { ...toHead(row), document: row.document } : undefined;
   }
 
+  /** Film that a line’s transfers take by a version of its route, as they were laid out last, print by print. */
+  async laidFilm(lineId: string, routeNumber: number): Promise<LaidLine | null> {
+    const rows = await this.db.models.filmLayouts.findAll({
+      attributes: ['id', 'number', 'shares'],
+      where: { lineIds: { [Op.contains]: [lineId] } },
+      order: [['number', 'desc']],
+      raw: true,
+    });
+    const laid: LaidLine = { layouts: [], films: [] };
+    for (const { id, number, shares } of rows)
+      for (const { print, filmM2, ...own } of shares) {
+        const isKnown = laid.films.some((known) => known.print === print);
+        if (own.lineId !== lineId || own.routeNumber !== routeNumber || isKnown) continue;
+        laid.films.push({ print, filmM2 });
+        if (!laid.layouts.some((known) => known.id === id)) laid.layouts.push({ id, code: codeOf(number) });
+      }
+    return laid.films.length > 0 ? laid : null;
+  }
+
   /** The newest first, a stretch at a time. */
   async page({ limit = PAGE, cursor }: { limit?: number; cursor?: string }): Promise<FilmLayoutPage> {
     const before = cursor === undefined ? null : readCursor<[number]>(cursor, [isCount])[0];
     const rows = await this.db.models.filmLayouts.findAll({
-      attributes: { exclude: ['document'] },
+      attributes: { exclude: ['document', 'shares'] },
       where: before === null ? {} : { number: { [Op.lt]: before } },
       include: WITH_RUN,
       order: [['number', 'desc']],
@@ -63,6 +91,8 @@ export class LayoutStore {
     };
   }
 }
+
+const codeOf = (number: number): string => `F-${number}`;
 
 const WITH_RUN = [{ association: 'run', attributes: ['id'] }];
 
@@ -79,7 +109,7 @@ const toHead = ({
   run,
 }: HeadRow): FilmLayoutHead => ({
   id,
-  code: `F-${number}`,
+  code: codeOf(number),
   by: byName,
   at: at.toISOString(),
   film,

@@ -29,6 +29,8 @@ interface Needs {
   currentRoute: (
     lineId: string,
   ) => Promise<{ version: RouteVersion; input: { document: LineDocument } | null }>;
+  /** Layouts its film and that film’s cost are of. */
+  laidFilm: (lineId: string, routeNumber: number) => Promise<{ layouts: { code: string }[] } | null>;
   /** How the shop writes measures and money. */
   writing: () => Promise<Writing>;
   writeQuote: (sheet: QuoteSheet, paper: Paper) => Promise<Buffer>;
@@ -40,7 +42,7 @@ const PRICES_KEPT = 1000; // two kilobytes each
 
 /** What orders are offered for: a draft that follows the routes, and quotes that were given, which never move. */
 export class QuoteService {
-  /** A version never changes, so neither does its price: it is worked out once. */
+  /** A version never changes, so neither does its price while its film is not laid out anew: it is worked out once. */
   private readonly prices = new Memory<PricedVersion>(PRICES_KEPT);
 
   constructor(private readonly needs: Needs) {}
@@ -144,10 +146,13 @@ export class QuoteService {
   }
 
   private async priced({ id, routeNumber }: OrderLine): Promise<PricedVersion> {
-    const known = this.prices.get(`${id}/${routeNumber ?? 0}`);
+    // what its film costs is known better once it was laid out
+    const laid = routeNumber === null ? null : await this.needs.laidFilm(id, routeNumber);
+    const by = laid?.layouts.map((layout) => layout.code).join(' ') ?? '';
+    const known = this.prices.get(`${id}/${routeNumber ?? 0}/${by}`);
     if (known) return known;
     const priced = priceVersion(await this.needs.currentRoute(id));
-    this.prices.put(`${id}/${priced.number}`, priced);
+    this.prices.put(`${id}/${priced.number}/${by}`, priced);
     return priced;
   }
 }

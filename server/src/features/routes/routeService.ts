@@ -13,7 +13,9 @@ import type {
   RouteVersion,
 } from '@saltflat/contract';
 import type { ArtFigures } from '@saltflat/core/artwork';
-import { processKey } from '@saltflat/core/route';
+import { withMaterialsOf } from '@saltflat/core/cost';
+import { asLaid, processKey } from '@saltflat/core/route';
+import type { LaidFilm } from '@saltflat/core/route';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow } from '../../db/models/index.ts';
 import type { MadePlan } from './backgroundPlanner.ts';
@@ -43,6 +45,11 @@ interface Needs {
     overruleArt: (line: LineRow, overrule: ArtOverrule, tx: Tx) => Promise<void>;
     takeBackOverrule: (line: LineRow, tx: Tx) => Promise<void>;
   };
+  /** Film that a line’s transfers take, where they were laid out by that version of its route. */
+  laidFilm: (
+    lineId: string,
+    routeNumber: number,
+  ) => Promise<{ films: LaidFilm[]; layouts: NonNullable<RouteVersion['laid']> } | null>;
   provenLines: (processes: string, exceptLineId: string) => Promise<ProvenLine[]>;
   /** What an overrule of all that stops a line’s prints is about. */
   overruleOf: (judged: NewRouteVersion['art']) => ArtOverrule['of'];
@@ -61,13 +68,23 @@ export class RouteService {
   /** The same with what it was planned from. */
   async wholeCurrent(lineId: string): Promise<WholeVersion> {
     const whole = await this.needs.routes.whole(lineId, null);
-    if (whole) return whole;
+    if (whole) return { ...whole, version: await this.withFilm(whole.version) };
     const { line } = await this.needs.findLine(lineId);
     throw new DomainError('not-found', `${line.code} has no route yet${whyNoRoute(line)}`);
   }
 
-  versions(lineId: string): Promise<RouteVersion[]> {
-    return this.needs.routes.versions(lineId);
+  async versions(lineId: string): Promise<RouteVersion[]> {
+    const versions = await this.needs.routes.versions(lineId);
+    return Promise.all(versions.map((version) => (version.isCurrent ? this.withFilm(version) : version)));
+  }
+
+  /** A version with the film that its transfers take as they were laid out, and what that costs. */
+  private async withFilm(version: RouteVersion): Promise<RouteVersion> {
+    const { lineId, number, pieces, cost } = version;
+    const laid = await this.needs.laidFilm(lineId, number);
+    if (laid === null) return version;
+    const route = asLaid(version.route, laid.films);
+    return { ...version, route, cost: withMaterialsOf(cost, route, pieces), laid: laid.layouts };
   }
 
   /** Plans a new version with a person's own values, and keeps it. */

@@ -1,10 +1,12 @@
 import { rich, t } from '../../words/index.ts';
 import { Money } from '../../units/Written.tsx';
 import { useMoney } from '../../units/writingSlice.ts';
+import type { RouteVersion } from '@saltflat/contract';
 import type { PieceCost, Quote } from '@saltflat/core/cost';
 import type { Route } from '@saltflat/core/route';
 import { formatDuration } from '@saltflat/core/units';
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { Chart, Panel, Pressable, Row, SimpleTable, Stack, TwoLines } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
 
@@ -12,6 +14,8 @@ interface Props {
   route: Route;
   cost: PieceCost;
   pieces: number;
+  /** Layouts that say what film it takes; none where that is reckoned. */
+  laid: NonNullable<RouteVersion['laid']>;
   /** `null` while it is on its way, or where a value is only tried. */
   quote: Quote | null;
   /** Why there is none, where that can be said. */
@@ -23,7 +27,7 @@ interface Props {
 const percent = (share: number): string => `${Math.round(1000 * share) / 10} %`;
 
 /** Minutes, cost per piece by where it goes, and what the line is offered for. */
-export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props) {
+export function CostPanel({ route, cost, pieces, laid, quote, noQuote, papers }: Props) {
   const [isOpen, setOpen] = useState(false);
   return (
     <Panel
@@ -48,6 +52,16 @@ export function CostPanel({ route, cost, pieces, quote, noQuote, papers }: Props
         keyOf={({ name }) => name}
         isStrong={({ isSum }) => isSum === true}
       />
+      {laid.length > 0 && (
+        <p className="small" style={{ padding: '8px 16px 0' }}>
+          {t('Film as it was laid out:')}{' '}
+          {laid.map(({ id, code }) => (
+            <Link key={id} to={`/film/${id}`}>
+              {code}
+            </Link>
+          ))}
+        </p>
+      )}
       {noQuote !== '' && (
         <p className="muted small" style={{ padding: '8px 16px' }}>
           {noQuote}

@@ -147,6 +147,7 @@ export function RouteView(props: Props) {
         <CostPanel
           route={later.route}
           cost={later.cost}
+          laid={isTrying ? [] : (version.laid ?? [])}
           pieces={version.pieces}
           quote={isTrying ? null : props.quote}
           noQuote={props.noQuote}

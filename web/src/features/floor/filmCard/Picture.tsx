@@ -39,7 +39,7 @@ export const Pictures = ({ label, children }: { label: string; children: React.R
   </Line>
 );
 
-const Line = styled('div')({ display: 'flex', flexWrap: 'wrap', gap: 8 });
+const Line = styled('div')({ display: 'flex', flexWrap: 'wrap', alignItems: 'flex-start', gap: 8 });
 const Figure = styled('figure')({
   margin: 0,
   flex: '1 1 84px',
