@@ -75,7 +75,9 @@ export class RouteService {
 
   async versions(lineId: string): Promise<RouteVersion[]> {
     const versions = await this.needs.routes.versions(lineId);
-    return Promise.all(versions.map((version) => (version.isCurrent ? this.withFilm(version) : version)));
+    return Promise.all(
+      versions.map(async (version) => (version.isCurrent ? this.withFilm(version) : version)),
+    );
   }
 
   /** A version with the film that its transfers take as they were laid out, and what that costs. */
