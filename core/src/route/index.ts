@@ -72,3 +72,4 @@ export { warmUpSaid } from './warmUps.ts';
 export { meltsFully } from './practices/filmMelt.ts';
 export { asLaid } from './asLaid.ts';
 export type { LaidFilm } from './asLaid.ts';
+export { powderOpensS } from './wetClock.ts';

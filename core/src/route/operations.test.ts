@@ -33,6 +33,7 @@ import {
   timedPhases,
 } from '../work/index.ts';
 import type { Operation } from '../work/index.ts';
+import { powderOpensS } from './index.ts';
 import type { PrintInput, Process } from './index.ts';
 
 const RUNS = 250;
@@ -183,6 +184,30 @@ describe('film', () => {
     expect(filmM2({ pieces: 10, ...sheets }), 'one on a sheet').to.be.closeTo(0.33 * 0.48, 1e-9);
     // 60 × 40 mm with 5 mm between them on 320 × 470: five across in ten rows, so one sheet for fifty
     expect(filmM2({ pieces: 50, ...small('left-chest'), ...sheets })).to.be.closeTo((0.33 * 0.48) / 50, 1e-9);
+  });
+});
+
+describe('the wet clock', () => {
+  const windowS = (input: Parameters<typeof routeOf>[0]): number | null =>
+    operationOf(routeOf(input), 'print-film').waitAfter?.maxS ?? null;
+
+  it('is what is left of the time ink stays wet once the first print of a sheet has waited for the last', () => {
+    const usual = lineOf({ ...small('left-chest'), pieces: 1 });
+    expect(windowS(usual)).to.equal(300); // five minutes (trade), and nothing printed before it
+    const timed = own('print-film', 'wetS', 200);
+    expect(windowS({ ...usual, overrides: [timed] })).to.equal(200);
+    const many = { ...usual, pieces: 20 };
+    const printing = operationOf(routeOf(many), 'print-film');
+    const each = printing.modes[0].phases.find(({ eachS }) => eachS > 0)?.eachS ?? NaN;
+    expect(windowS({ ...many, overrides: [timed] })).to.equal(
+      Math.round(200 - ((printing.size ?? 20) - 1) * each),
+    );
+  });
+
+  it('lets film stand in a damp room, up to half of the window, and not at all in a dry one', () => {
+    expect([null, 40, 60, 70, 80, 95].map((rh) => powderOpensS(300, rh))).to.deep.equal([
+      0, 0, 0, 75, 150, 150,
+    ]);
   });
 });
 

@@ -30,6 +30,7 @@ export const TRADE = {
   filmWhiteDensity: trade(0.5, 0.7, 0.6),
   filmChokeMm: trade(0.05, 0.3, 0.1),
   filmBetweenJobsS: trade(15, 120, 60),
+  inkWetS: trade(120, 600, 300),
   powderStandS: trade(0, 300, 0),
   powderStandDampS: trade(60, 300, 180),
   powderCureC: trade(120, 165, 150),

@@ -116,6 +116,8 @@ export const REASONS = {
     isMirroring
       ? `The software of ${printer} mirrors film.`
       : `The software of ${printer} leaves film as it is.`,
+  'reason.ink-wet': ({ min, max }: { min: number; max: number }, f: Figures) =>
+    `Ink on film holds powder for minutes, ${f.s(min)} to ${f.s(max)}: less in a warm room, longer in a damp one.`,
   'reason.powder-wet': ({ max }: { max: number }, f: Figures) =>
     `While the ink is wet; up to ${f.s(max)} in a damp room.`,
   'reason.powder-load': (

@@ -40,6 +40,7 @@ export const SETTING_ROLES = [
   'stand', // wet ink before it is powdered, s
   'pause', // between layers or jobs of one print, s
   'after-pause', // after the last layer, before it goes on, s
+  'wet', // ink, until it holds no powder any more, s
   'white-density', // share 0–1
   'white-choke', // mm
   'white-hits', // count

@@ -17,11 +17,23 @@ import { settlePrint } from '../printSettings.ts';
 import { settleChoke, settleDensity } from '../whiteSettings.ts';
 
 /** After any printing of film: what is left of the time ink stays wet, counted from the first print of a full sheet. */
-export const waitForPowder = (input: PrintInput): Wait => ({
+export const waitForPowder = (input: PrintInput, wetS: number): Wait => ({
   minS: 0,
-  maxS: Math.round(TRADE.powderStandS.max - filmSheets(input).printedForS),
+  maxS: Math.max(0, Math.round(wetS - filmSheets(input).printedForS)),
   why: say('wait.powder'),
 });
+
+/** How long ink on film takes powder in this room; the house’s own time where somebody timed it. */
+export const wetSetting = (settle: Settle): Setting =>
+  settle({
+    key: 'wetS',
+    sets: 'wet',
+    label: 'Ink stays wet',
+    kind: 'duration',
+    reasons: [tradeReason(TRADE.inkWetS.start, say('reason.ink-wet', spanOf(TRADE.inkWetS)))],
+    limits: [{ min: null, max: TRADE.inkWetS.max, said: say('limit.powder-wet') }],
+    ability: { min: 30, max: 3600 },
+  });
 
 /** What is done to a film printer once, before the first sheet. */
 export const filmReady: Practice = {
@@ -53,16 +65,16 @@ export const filmPrint: Practice = {
     const printer = printerFor(input);
     const ink = inkFor(input);
     const film = filmFor(input);
-    const [pause, set] = [pauseSetting(settle), setSetting(input, settle)];
+    const [pause, set, wet] = [pauseSetting(settle), setSetting(input, settle), wetSetting(settle)];
     return {
       title: 'Print the film',
       ...inSheets(input, SHEET_OFF_S, pause.value + set.value),
       on: on('printer', printer),
-      settings: filmSettings(input, settle, [pause, set]),
+      settings: filmSettings(input, settle, [pause, set, wet]),
       checks: [...wetCheck(input), printModeFor(input, printer).said, mirrorCheck(printer)],
       look: say('look.film-print'),
       consumes: [...inkUse(input, ink), filmUse(input, film)],
-      waitAfter: waitForPowder(input),
+      waitAfter: waitForPowder(input, wet.value),
     };
   },
 };
@@ -80,12 +92,12 @@ export const platenFilmPrint: Practice = {
     const film = filmFor(input);
     const isTwoJobs = printer.whiteJobs === 'two';
     const between = isTwoJobs ? betweenJobs(settle) : pauseSetting(settle);
-    const set = setSetting(input, settle);
+    const [set, wet] = [setSetting(input, settle), wetSetting(settle)];
     return {
       title: isTwoJobs ? 'Print the film: colour, dry, white' : 'Print the film on the platen',
       ...inSheets(input, isTwoJobs ? 180 : 120, between.value + set.value),
       on: on('printer', printer),
-      settings: filmSettings(input, settle, [between, set]),
+      settings: filmSettings(input, settle, [between, set, wet]),
       checks: [
         ...onPlaten(input),
         ...wetCheck(input),
@@ -98,7 +110,7 @@ export const platenFilmPrint: Practice = {
       look: say('look.platen-film'),
       cautions: [CAUTIONS.headStrike, ...(input.house.filmHold === 'liquid' ? [CAUTIONS.alcohol] : [])],
       consumes: [...inkUse(input, ink), filmUse(input, film), ...holding(input)],
-      waitAfter: waitForPowder(input),
+      waitAfter: waitForPowder(input, wet.value),
     };
   },
 };

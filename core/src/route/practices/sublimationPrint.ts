@@ -14,6 +14,7 @@ import {
   mirrorCheck,
   onPlaten,
   waitForPowder,
+  wetSetting,
   wetCheck,
 } from './filmPrint.ts';
 
@@ -56,11 +57,12 @@ export const sublimationPrint: Practice = {
     const printer = printerFor(input);
     const ink = inkFor(input);
     const film = filmFor(input);
+    const wet = wetSetting(settle);
     return {
       title: 'Print the film, colour only',
       ...inSheets(input, 45),
       on: on('printer', printer),
-      settings: settlePrint(input, printer, settle),
+      settings: [...settlePrint(input, printer, settle), wet],
       checks: [
         say('check.no-white'),
         ...wetCheck(input),
@@ -69,7 +71,7 @@ export const sublimationPrint: Practice = {
       ],
       look: say('look.film-colour'),
       consumes: [...inkUse(input, ink), filmUse(input, film)],
-      waitAfter: waitForPowder(input),
+      waitAfter: waitForPowder(input, wet.value),
     };
   },
 };

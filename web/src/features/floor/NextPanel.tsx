@@ -158,7 +158,7 @@ export function NextPanel({
           {t('Undo last')}
         </Button>
       </NextActions>
-      <FilmCard live={live} step={action.step} operation={operation} />
+      <FilmCard live={live} action={action} operation={operation} nowMs={nowMs} />
       <NextTrace>
         <HeatTrace
           pieces={traceHeat(line.route.operations, line.pieces).map((segment) => ({

@@ -1,6 +1,6 @@
 import type { Operation, Role } from '@saltflat/core/work';
 import { meltsFully } from '@saltflat/core/route';
-import type { StepState } from '@saltflat/core/run';
+import type { FloorAction } from '@saltflat/core/run';
 import { formatQuantity } from '@saltflat/core/units';
 import { HUMID_PCT, useDevice } from '../../../api/liveSlice.ts';
 import { useUnits } from '../../../units/writingSlice.ts';
@@ -12,15 +12,18 @@ import type { LiveRun } from '../useRunState.ts';
 import { MeltScale } from './MeltScale.tsx';
 import { PowderPictures } from './PowderPictures.tsx';
 import { SidePictures } from './SidePictures.tsx';
+import { WetClock } from './WetClock.tsx';
 
 interface Props {
   live: LiveRun;
-  step: StepState;
+  action: FloorAction;
   operation: Operation;
+  nowMs: number;
 }
 
 /** What is done to film here: with which film and powder, what to look at, and what right and wrong look like. */
-export function FilmCard({ live, step, operation }: Props) {
+export function FilmCard({ live, action, operation, nowMs }: Props) {
+  const { step } = action;
   const words = useWords();
   const units = useUnits();
   const line = lineOf(live.run, step.line);
@@ -50,7 +53,7 @@ export function FilmCard({ live, step, operation }: Props) {
             <li key={check.code}>{words(check)}</li>
           ))}
         </ul>
-        {operation.role === 'powder' && <Humidity />}
+        {operation.role === 'powder' && <Wet action={action} nowMs={nowMs} />}
       </div>
       <Drawn operation={operation} />
     </Card>
@@ -66,7 +69,7 @@ function Drawn({ operation }: { operation: Operation }) {
 }
 
 /** Powder that should stay on a step’s transfers, g: of each line as its own route reckons. */
-function powderOn({ run, state }: LiveRun, step: StepState): number {
+function powderOn({ run, state }: LiveRun, step: FloorAction['step']): number {
   return linesIn({ run, state }, step).reduce((sum, { key, route }) => {
     const parts = step.parts.filter((id) => state.parts[id]?.line === key);
     const each = route.operations
@@ -77,15 +80,28 @@ function powderOn({ run, state }: LiveRun, step: StepState): number {
   }, 0);
 }
 
-function Humidity() {
+/** Until when the ink is wet, and what the room does to it. */
+function Wet({ action, nowMs }: { action: FloorAction; nowMs: number }) {
   const value = useDevice('hygrometer')?.value ?? null;
-  if (value === null || value <= HUMID_PCT) return null;
+  const { latestAt, closedBy } = action;
+  const maxS = closedBy?.waitAfter?.maxS ?? null;
+  return (
+    <>
+      {closedBy?.role === 'print' && latestAt !== null && maxS !== null && maxS > 0 && (
+        <WetClock printedAt={latestAt - 1000 * maxS} closesAt={latestAt} nowMs={nowMs} rhPct={value} />
+      )}
+      {value !== null && value > HUMID_PCT && <Humid percent={Math.round(value)} />}
+    </>
+  );
+}
+
+function Humid({ percent }: { percent: number }) {
   return (
     <Note tone="caution" isSmall>
       {t(
         'The room is at {percent} %: powder clings to bare film. Let the ink stand, flick harder, look twice.',
         {
-          percent: Math.round(value),
+          percent,
         },
       )}
     </Note>
