@@ -53,9 +53,11 @@ export function FilmCard({ live, action, operation, nowMs }: Props) {
             <li key={check.code}>{words(check)}</li>
           ))}
         </ul>
+      </div>
+      <div>
+        <Drawn operation={operation} />
         {operation.role === 'powder' && <Wet action={action} nowMs={nowMs} />}
       </div>
-      <Drawn operation={operation} />
     </Card>
   );
 }
