@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
-import { orderOverApi } from './shop.ts';
+import { finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
 
 /** A copy on the sheet that is looked at. */
 const piece = (page: Page, name: RegExp) =>
@@ -96,4 +96,47 @@ test('three orders share two sheets: laid out, one piece put elsewhere and locke
   await expect(page.getByRole('row', { name: new RegExp(`^${layout} `) })).toContainText('on the floor');
   await page.goto('/film');
   await expect(page.getByRole('checkbox', { name: `${first} goes on this film` })).toBeHidden();
+});
+
+test('film powdered late on purpose is told while it happens, held up by nothing, and noted for good', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  const { lineId, code } = await orderOverApi(page.request, 304, 1);
+  // somebody timed it: in this room ink stays wet for half a minute
+  const wet = { operation: 'print-film', setting: 'wetS', value: 30, who: 'Ines', why: 'timed in this room' };
+  const planned = await page.request.post(`/api/v1/lines/${lineId}/routes`, {
+    data: { overrides: [wet], basedOn: 1 },
+  });
+  expect(planned.status()).toBe(200);
+  await openOnFloor(page, lineId);
+  const card = page.getByRole('region', { name: 'What to look at' });
+  await expect(card.getByRole('group', { name: 'Which side is coated' })).toBeVisible();
+  await finishStep(page, 'Ready the film printer');
+  await finishStep(page, 'Print the film');
+  const clock = card.getByRole('group', { name: 'Wet clock' });
+  await expect(clock).toContainText('Powder now: wet for 0:2');
+  await expect(card.getByText('Back flicked hard, no grain left on bare film')).toBeVisible();
+  await expect(card.getByText(/g should stay on it/)).toBeVisible();
+  expect(await axeFindings(page)).toEqual([]);
+  // powdering takes 35 s itself: it was begun so long before it was done
+  await expect(clock).toContainText(/Late by 0:5\d/, { timeout: 100_000 });
+  await expect(page.getByRole('alert')).toContainText('window');
+  await finishStep(page, 'Powder the film');
+  await expect(card.getByRole('group', { name: 'How far it is melted' })).toContainText(
+    'Light cure: take it out',
+  );
+  for (const title of [
+    'Melt the powder',
+    'Cut the transfers apart',
+    'Pre-press the blank',
+    'Press the transfer',
+    'Peel cold',
+    'Second press, covered',
+  ])
+    await finishStep(page, title);
+  await expect(nextTitle(page)).toHaveText('Look at the piece');
+  await page.getByRole('button', { name: '● Good' }).click();
+  await page.goto(`/ledger?search=${code}`);
+  await expect(page.getByText(/powdered 0:\d\d after its window/)).toBeVisible();
 });

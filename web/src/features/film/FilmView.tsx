@@ -27,6 +27,7 @@ import { WaitingPanel } from './WaitingPanel.tsx';
 import { USUAL_MARKS, keepingOf, lying, masksOf } from './filmJob.ts';
 import type { FilmDraft, FilmGroup } from './filmJob.ts';
 import { laid } from './laid.ts';
+import { swapped } from './swapped.ts';
 import { useFilmDraft } from './useFilmDraft.ts';
 import { useLayoutSearch } from './useLayoutSearch.ts';
 import { useFilmArt } from './useFilmArt.ts';
@@ -83,6 +84,15 @@ export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKee
   );
   const [sheet, setSheet] = useState(0);
   const [selected, setSelected] = useState<string | null>(null);
+  /** The piece that changes places with the one chosen next. */
+  const [swapping, setSwapping] = useState<string | null>(null);
+  const select = (key: string | null): void => {
+    const [one, other] = [swapping, key].map((own) => draft.placements.find((placed) => placed.key === own));
+    setSwapping(null);
+    setSelected(key);
+    if (one && other && one !== other && !draft.locked.includes(other.key))
+      change({ placements: swapped(draft.placements, one, other) });
+  };
   const onSheet = Math.min(sheet, Math.max(0, state.layout.sheets - 1));
   const wanted = problem.items.reduce((sum, { count }) => sum + count, 0);
   const left = state.layout.unplaced.reduce((sum, { count }) => sum + count, 0);
@@ -136,11 +146,20 @@ export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKee
               <Button onClick={() => change({ locked: toggled(draft.locked, own.key) })}>
                 {draft.locked.includes(own.key) ? t('Unlock') : t('Lock')}
               </Button>
+              {!draft.locked.includes(own.key) && (
+                <Button
+                  isPressed={swapping !== null}
+                  onClick={() => setSwapping(swapping === null ? own.key : null)}
+                >
+                  {t('Swap')}
+                </Button>
+              )}
             </>
           )}
           <Grow />
           <Keeping isReady={canKeep} busy={busy} onKeep={keep} />
         </Row>
+        {swapping !== null && <Note tone="info">{t('Choose the piece it changes places with.')}</Note>}
         {refusal}
         {search.status === 'running' && (
           <Searching since={search.since} layout={answer?.best ?? null} onStop={stop} />
@@ -163,7 +182,8 @@ export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKee
               cutMm={state.cutMm(onSheet)}
               pieces={state.pieces.filter(({ own: { sheet: on } }) => on === onSheet)}
               selected={selected}
-              onSelect={setSelected}
+              onSelect={select}
+              onFocus={setSelected}
               onMove={isRunning ? null : place}
             />
           </Sheet>

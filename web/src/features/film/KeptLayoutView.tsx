@@ -51,6 +51,7 @@ export function KeptLayoutView({ layout, floor }: Props) {
             marks={out?.marks ?? null}
             selected={null}
             onSelect={() => undefined}
+            onFocus={() => undefined}
             onMove={null}
           />
         </Sheet>

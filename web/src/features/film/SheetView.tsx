@@ -16,7 +16,10 @@ interface Props {
   /** What is printed beside them; nothing where that is not looked at. */
   marks?: SheetMarks | null;
   selected: string | null;
+  /** A piece was pressed, or Enter on it; nothing beside any piece. */
   onSelect: (key: string | null) => void;
+  /** The focus came to a piece. */
+  onFocus: (key: string) => void;
   /** Nothing can be moved while a layout is being looked for. */
   onMove: ((own: Placement) => void) | null;
 }
@@ -38,7 +41,18 @@ const STEPS: Partial<Record<string, { x: number; y: number }>> = {
 
 /** One sheet to scale: what lies on it, what stays empty, where it is cut. Pieces are dragged, or moved by the arrows. */
 export function SheetView(props: Props) {
-  const { problem, sheet, heightMm, cutMm, pieces, marks = null, selected, onSelect, onMove } = props;
+  const {
+    problem,
+    sheet,
+    heightMm,
+    cutMm,
+    pieces,
+    marks = null,
+    selected,
+    onSelect,
+    onFocus,
+    onMove,
+  } = props;
   const svg = useRef<SVGSVGElement>(null);
   const [drag, setDrag] = useState<Drag | null>(null);
   const { film, keepOut } = problem;
@@ -61,6 +75,7 @@ export function SheetView(props: Props) {
     if (!isLocked && (byX !== 0 || byY !== 0)) onMove({ ...own, xMm: own.xMm + byX, yMm: own.yMm + byY });
   };
   const nudge = (event: React.KeyboardEvent, { own, isLocked }: Piece): void => {
+    if (event.key === 'Enter') onSelect(own.key);
     const step = STEPS[event.key];
     if (step === undefined || onMove === null || isLocked) return;
     event.preventDefault(); // the page stays where it is
@@ -105,7 +120,7 @@ export function SheetView(props: Props) {
             onPointerMove={(event) => drag?.key === own.key && setDrag({ ...drag, ...at(event) })}
             onPointerUp={() => drop(piece)}
             onPointerCancel={() => setDrag(null)}
-            onFocus={() => onSelect(own.key)}
+            onFocus={() => onFocus(own.key)}
             onKeyDown={(event) => nudge(event, piece)}
             tabIndex={onMove === null ? -1 : 0}
             role="button"

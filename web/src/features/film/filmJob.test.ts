@@ -4,6 +4,7 @@ import { expect } from 'chai';
 import { ownerOf, problemOf, runOf } from '@saltflat/contract/filmJob';
 import { groupsOf, keepingOf, USUAL_MARKS } from './filmJob.ts';
 import type { FilmDraft } from './filmJob.ts';
+import { swapped } from './swapped.ts';
 import { workOf } from './workOf.ts';
 
 const waiting = (lineId: string, more: Partial<WaitingTransfers> = {}): WaitingTransfers => ({
@@ -117,6 +118,19 @@ describe('what waits for film', () => {
       orders: 2,
       wholeOrders: 1,
     });
+  });
+
+  it('has two pieces change places, sheets too, and leaves the others', () => {
+    const [one, other, third] = [
+      at('a/1/0#0', 0),
+      { ...at('b/1/0#0', 1), xMm: 40, turn: 90 as const },
+      at('a/1/0#1', 0),
+    ];
+    expect(swapped([one, other, third], one, other)).to.deep.equal([
+      { ...one, sheet: 1, xMm: 40 },
+      { ...other, sheet: 0, xMm: 5 },
+      third,
+    ]);
   });
 
   it('goes on the floor sheet by sheet, each transfer by its number in the line', () => {

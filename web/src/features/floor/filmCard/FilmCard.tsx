@@ -45,7 +45,7 @@ export function FilmCard({ live, action, operation, nowMs }: Props) {
       : []),
   ];
   return (
-    <Card aria-label={t('Film card')}>
+    <Card aria-label={t('What to look at')}>
       <div>
         <strong>{facts.join(' · ')}</strong>
         <ul>
