@@ -108,7 +108,7 @@ test('film powdered late on purpose is told while it happens, held up by nothing
   const planned = await page.request.post(`/api/v1/lines/${lineId}/routes`, {
     data: { overrides: [wet], basedOn: 1 },
   });
-  expect(planned.status()).toBe(200);
+  expect(planned.status()).toBe(201);
   await openOnFloor(page, lineId);
   const card = page.getByRole('region', { name: 'What to look at' });
   await expect(card.getByRole('group', { name: 'Which side is coated' })).toBeVisible();
@@ -135,7 +135,7 @@ test('film powdered late on purpose is told while it happens, held up by nothing
     'Second press, covered',
   ])
     await finishStep(page, title);
-  await expect(nextTitle(page)).toHaveText('Look at the piece');
+  await expect(nextTitle(page)).toHaveText('Inspect the piece');
   await page.getByRole('button', { name: '● Good' }).click();
   await page.goto(`/ledger?search=${code}`);
   await expect(page.getByText(/powdered 0:\d\d after its window/)).toBeVisible();

@@ -1,9 +1,10 @@
 import type { WaitingTransfers } from '@saltflat/contract';
-import type { Placement } from '@saltflat/core/film';
+import type { FilmAnswer, Placement } from '@saltflat/core/film';
 import { expect } from 'chai';
 import { ownerOf, problemOf, runOf } from '@saltflat/contract/filmJob';
 import { groupsOf, keepingOf, USUAL_MARKS } from './filmJob.ts';
 import type { FilmDraft } from './filmJob.ts';
+import { bestOf, isWhole } from './bestOf.ts';
 import { swapped } from './swapped.ts';
 import { workOf } from './workOf.ts';
 
@@ -118,6 +119,20 @@ describe('what waits for film', () => {
       orders: 2,
       wholeOrders: 1,
     });
+  });
+
+  it('is better with all its pieces than with less film and some of them', () => {
+    const problem = problemOf([waiting('a')], { kind: 'roll', widthMm: 300, maxLengthMm: 400 }, { ...draft, masks: {}, locked: [] }); // prettier-ignore
+    const answer = (placements: Placement[], lengthMm: number): FilmAnswer => ({
+      best: { placements, sheets: 1, lengthMm, unplaced: [] },
+      rows: null,
+      bound: { sheets: 1, lengthMm: 70 },
+      rounds: 1,
+    });
+    const whole = answer([at('a/1/0#0', 0), at('a/1/0#1', 0), at('a/1/0#2', 0)], 200);
+    const part = answer([at('a/1/0#0', 0)], 70);
+    for (const answers of [[whole, part], [part, whole]]) expect(bestOf(problem, answers)?.best).to.equal(whole.best); // prettier-ignore
+    expect([whole, part].map(({ best }) => isWhole(problem, best))).to.deep.equal([true, false]);
   });
 
   it('has two pieces change places, sheets too, and leaves the others', () => {
