@@ -26,6 +26,7 @@ import { SheetView } from './SheetView.tsx';
 import { WaitingPanel } from './WaitingPanel.tsx';
 import { USUAL_MARKS, keepingOf, lying, masksOf } from './filmJob.ts';
 import type { FilmDraft, FilmGroup } from './filmJob.ts';
+import { Middle, SheetFrame } from './filmParts.ts';
 import { laid } from './laid.ts';
 import { swapped } from './swapped.ts';
 import { useFilmDraft } from './useFilmDraft.ts';
@@ -174,7 +175,7 @@ export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKee
             )}
           </Empty>
         ) : (
-          <Sheet aria-label={t('The film')}>
+          <SheetFrame aria-label={t('The film')}>
             <SheetView
               problem={problem}
               sheet={onSheet}
@@ -186,7 +187,7 @@ export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKee
               onFocus={setSelected}
               onMove={isRunning ? null : place}
             />
-          </Sheet>
+          </SheetFrame>
         )}
         <SheetStrip
           problem={problem}
@@ -308,13 +309,4 @@ const Left = styled('div')({
   gridTemplateRows: 'minmax(160px, 1fr) auto',
   gap: 12,
   minHeight: 0,
-});
-const Middle = styled('div')({ display: 'flex', flexDirection: 'column', gap: 12, minHeight: 0 });
-const Sheet = styled('section')({
-  flex: 1,
-  minHeight: 280,
-  background: 'var(--strip)',
-  border: '1px solid var(--hairline)',
-  borderRadius: 4,
-  padding: 8,
 });

@@ -6,11 +6,12 @@ import { useMemo, useState } from 'react';
 import { useUnits } from '../../units/writingSlice.ts';
 import { filmRacers } from '../../worker/filmClient.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
-import { FillSplit, Note, Panel, Progress, Row, Rows, Scroll, Stack, styled } from '../../ui/index.ts';
+import { FillSplit, Note, Panel, Progress, Row, Rows, Scroll, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 import { FilesPanel } from './FilesPanel.tsx';
 import { SheetStrip } from './SheetStrip.tsx';
 import { SheetView } from './SheetView.tsx';
+import { Middle, SheetFrame } from './filmParts.ts';
 import { laid } from './laid.ts';
 import { useFilmArt } from './useFilmArt.ts';
 
@@ -41,7 +42,7 @@ export function KeptLayoutView({ layout, floor }: Props) {
         {read.left > 0 && <Progress words={t('Reading the art, {n} to go', { n: read.left })} share={null} />}
         {read.why !== null && <Note tone="alarm">{read.why}</Note>}
         {out && <LeftOut out={out} />}
-        <Sheet aria-label={t('The film')}>
+        <SheetFrame aria-label={t('The film')}>
           <SheetView
             problem={problem}
             sheet={sheet}
@@ -54,7 +55,7 @@ export function KeptLayoutView({ layout, floor }: Props) {
             onFocus={() => undefined}
             onMove={null}
           />
-        </Sheet>
+        </SheetFrame>
         <SheetStrip
           problem={problem}
           heightMm={state.heightMm}
@@ -145,13 +146,3 @@ function OnSheet({ layout: { document, code }, sheet }: { layout: FilmLayout; sh
     </Panel>
   );
 }
-
-const Middle = styled('div')({ display: 'flex', flexDirection: 'column', gap: 12, minHeight: 0 });
-const Sheet = styled('section')({
-  flex: 1,
-  minHeight: 280,
-  background: 'var(--strip)',
-  border: '1px solid var(--hairline)',
-  borderRadius: 4,
-  padding: 8,
-});
