@@ -120,12 +120,13 @@ export const problemOfLayout = ({
   return problemOf(transfers, areaOf(film, settings), { ...settings, first, masks: byItem });
 };
 
-/** The line a piece is for, and which of its pieces; a spare is told by a plus. */
+/** The line a piece is for, which of its prints beyond the first, and which of its pieces; a spare is told by a plus. */
 export function codeOf(transfers: readonly WaitingTransfers[], key: string): string {
   const found = ownerOf(transfers, { key, itemId: key.slice(0, key.lastIndexOf('#')) });
   if (!found) return '';
   const { owner, slot } = found;
-  return `${owner.code} ${slot}${isSpare(owner, slot) ? '+' : ''}`;
+  const print = owner.print === '1' ? '' : `/${owner.print}`;
+  return `${owner.code}${print} ${slot}${isSpare(owner, slot) ? '+' : ''}`;
 }
 
 /** Spares are counted after the pieces themselves. */

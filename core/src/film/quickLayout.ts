@@ -7,8 +7,8 @@ import { checkProblem } from './problem.ts';
 import type { FilmLayout, FilmProblem } from './problem.ts';
 
 /**
- * A layout at once, by boxes: what a price can be reckoned with before anybody lays film out. Some per cent more film than
- * a search finds.
+ * A layout at once, by boxes: what a price can be reckoned with before anybody lays film out. A search begins with the same
+ * layouts, so it never takes more.
  *
  * @throws RangeError where the problem is none, see `checkProblem`
  */

@@ -1,4 +1,4 @@
-export { createPicturePool } from './picturePool.ts';
+export { MOST_MEGAPIXELS, createPicturePool } from './picturePool.ts';
 export type { Pictures } from './picturePool.ts';
 export type { FilmSheet } from './filmSheet.ts';
 export type { KeptPicture } from './pictureTasks.ts';

@@ -7,7 +7,7 @@ import type { PictureAnswer, PictureKind, PictureQuestion } from './pictureTasks
 /** As many as the shop's machine has processors to spare. */
 const PROCESSES = 2;
 /** Megapixels under way at once: one of the largest alone, or two of half of it. */
-const MOST_MEGAPIXELS = 110;
+export const MOST_MEGAPIXELS = 110;
 const IDLE_MS = 30_000;
 /** After one of these a process is let go: what it took it does not give back. A thumbnail is shrunk row by row and takes little. */
 const LARGE_MEGAPIXELS = 30;

@@ -1,5 +1,5 @@
 import type { FilmLayout } from '@saltflat/contract';
-import { isSpare, ownerOf } from '@saltflat/contract/filmJob';
+import { codeOf, isSpare, ownerOf } from '@saltflat/contract/filmJob';
 import type { SheetOut } from '@saltflat/core/film';
 import { phrase } from '@saltflat/core/language';
 import type { Writing } from '@saltflat/core/units';
@@ -82,9 +82,8 @@ function drawSheet(
       .rect(x, y, w * scale, h * scale)
       .lineWidth(0.5)
       .stroke(MUTED);
-    const slot = ownerOf(layout.document.transfers, { key, itemId: key.slice(0, key.lastIndexOf('#')) });
-    if (!slot) continue;
-    const text = `${slot.owner.code} ${slot.slot}`;
+    const text = codeOf(layout.document.transfers, key);
+    if (text === '') continue;
     const size = Math.min(9, h * scale * 0.7, (w * scale - 4) / (0.6 * text.length));
     if (size >= 3.5) writeWithin(doc, text, { x: x + 2, y: y + 2, width: w * scale - 4, size });
   }

@@ -3,6 +3,7 @@ import type { FilmLayout } from '@saltflat/contract';
 import { codeOf, ownerOf, sheetInputOf } from '@saltflat/contract/filmJob';
 import type { ArtFigures, ArtJob } from '@saltflat/core/artwork';
 import type { SheetOut, SheetOutInput } from '@saltflat/core/film';
+import { MOST_MEGAPIXELS } from '../../pictures/index.ts';
 import type { FilmSheet } from '../../pictures/index.ts';
 import type { Paper, PaperWords } from '../../pdf/index.ts';
 import type { CuttingList } from './cuttingListPdf.ts';
@@ -41,9 +42,11 @@ interface NamedFile<T extends string | Buffer = Buffer> {
   bytes: T;
 }
 
-/** Largest picture that is drawn, megapixels: what one picture process may hold. */
-const MOST_MEGAPIXELS = 110;
-const MM_PER_INCH = 25.4;
+/** Millimetres to whole pixels. */
+const pixelsAt =
+  (dpi: number) =>
+  (mm: number): number =>
+    Math.round((mm / 25.4) * dpi);
 
 /** Files of a kept layout: what is printed, what is cut, what is written on paper. */
 export class SheetFiles {
@@ -58,7 +61,7 @@ export class SheetFiles {
     const layout = await this.needs.get(id);
     const out = await this.sheetOf(layout, sheet);
     const { isMirroredHere: isMirrored } = layout.document;
-    const px = (mm: number): number => Math.round((mm / MM_PER_INCH) * dpi);
+    const px = pixelsAt(dpi);
     const size = { widthPx: px(out.widthMm), heightPx: px(out.heightMm) };
     refuseHeavy(size, dpi);
     const name = `${stem(layout, sheet)}-${plane}-${isMirrored ? 'mirrored' : 'not-mirrored'}-${dpi}dpi.png`;
@@ -91,7 +94,7 @@ export class SheetFiles {
     const { get, writeSheets, now } = this.needs;
     const layout = await get(id);
     const { document, code } = layout;
-    const px = (mm: number): number => Math.round((mm / MM_PER_INCH) * dpi);
+    const px = pixelsAt(dpi);
     const outs = await this.allSheets(layout);
     for (const { widthMm, heightMm } of outs)
       refuseHeavy({ widthPx: px(widthMm), heightPx: px(heightMm) }, dpi);
