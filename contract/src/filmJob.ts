@@ -129,9 +129,12 @@ export function codeOf(transfers: readonly WaitingTransfers[], key: string): str
   return `${owner.code}${print} ${slot}${isSpare(owner, slot) ? '+' : ''}`;
 }
 
+/** Transfers of a print, spares too. */
+export const countOf = ({ sizes }: Pick<WaitingTransfers, 'sizes'>): number =>
+  sizes.reduce((sum, { slots }) => sum + slots.length, 0);
+
 /** Spares are counted after the pieces themselves. */
-export const isSpare = ({ sizes, spares }: WaitingTransfers, slot: number): boolean =>
-  slot > sizes.reduce((sum, { slots }) => sum + slots.length, 0) - spares;
+export const isSpare = (own: WaitingTransfers, slot: number): boolean => slot > countOf(own) - own.spares;
 
 /**
  * What a sheet of a kept layout is put out from.

@@ -1,6 +1,7 @@
 import { TURNS } from '@saltflat/core/film';
 import { Type } from 'typebox';
 import { WaitingTransfers } from './film.ts';
+import { MOST_LINES } from './runs.ts';
 import {
   Cursor,
   Id,
@@ -47,7 +48,6 @@ export type MarkWishes = Static<typeof MarkWishes>;
 
 const ItemId = Type.String({ title: 'Item', minLength: 1, maxLength: 80 });
 const MOST_PIECES = 5000;
-const MOST_LINES = 40;
 
 const Mask = strictObject({
   itemId: ItemId,

@@ -64,7 +64,8 @@ export type RunEventInput = Static<typeof RunEventInput>;
 
 export const RunEvents = strictObject({ events: Type.Array(RunEventInput, { minItems: 1, maxItems: 500 }) });
 
-const MOST_LINES = 40;
+/** On the floor together. */
+export const MOST_LINES = 40;
 
 /** Lines that go on the floor together, by themselves or with film that they share. */
 export const RunStart = strictObject({

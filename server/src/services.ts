@@ -71,7 +71,7 @@ export type Services = ReturnType<typeof createServices>;
 export function createServices(needs: Needs) {
   const { db, queue, core, now, log } = needs;
   const ground = createGround(needs);
-  const { lines, lineStates, orderState, artworks, catalogue } = ground;
+  const { lines, lineStates, orderState, artworks, catalogue, layoutStore } = ground;
   const orders = createOrders(needs, ground);
   const routing = createRouting(needs, ground, orders);
   const runs = createRuns(needs, ground);
@@ -119,8 +119,8 @@ export function createServices(needs: Needs) {
     ...shop,
     backups: createBackups(needs),
     keys: new RequestKeys(db.models),
-    ...createPapers(needs, { orders, routes: routing.routes, artworks, catalogue }),
-    ...createFilm(needs, { routes: routing.routes, artworks, catalogue, runs }),
+    ...createPapers(needs, { orders, routes: routing.routes, artworks, catalogue, layoutStore }),
+    ...createFilm(needs, { routes: routing.routes, artworks, catalogue, layoutStore, runs }),
   };
 }
 
@@ -170,6 +170,7 @@ function createGround({ db, queue, pictures, core, now }: Needs) {
     weighingStore,
     catalogue,
     artworks,
+    layoutStore: new LayoutStore(db),
   };
 }
 
@@ -205,7 +206,7 @@ function createOrders(
 
 function createRouting(
   { db, now, log }: Needs,
-  { lines, lineStates, catalogue, artworks, pressKnowledge }: Ground,
+  { lines, lineStates, catalogue, artworks, pressKnowledge, layoutStore }: Ground,
   orders: OrderService,
 ) {
   const routeStore = new RouteStore(db);
@@ -232,7 +233,7 @@ function createRouting(
       takeBackOverrule: (line, tx) => lineStates.takeBackOverrule(line, tx),
     },
     overruleOf,
-    laidFilm: (lineId, routeNumber) => new LayoutStore(db).laidFilm(lineId, routeNumber),
+    laidFilm: (lineId, routeNumber) => layoutStore.laidFilm(lineId, routeNumber),
     provenLines: (processes, exceptLineId) => readProvenLines(db, processes, exceptLineId),
     now,
   });
@@ -324,10 +325,14 @@ interface PaperNeeds {
   routes: RouteService;
   artworks: ArtworkService;
   catalogue: CatalogueStore;
+  layoutStore: LayoutStore;
 }
 
 /** What leaves the house: pictures, proofs, quotes, run sheets. */
-function createPapers({ db, papers: pool, now }: Needs, { orders, routes, artworks, catalogue }: PaperNeeds) {
+function createPapers(
+  { db, papers: pool, now }: Needs,
+  { orders, routes, artworks, catalogue, layoutStore }: PaperNeeds,
+) {
   const findLine = (lineId: string) => orders.getLine(lineId);
   const findOrder = (orderId: string) => orders.get(orderId);
   const writing = async () => (await catalogue.read()).writing.document;
@@ -353,7 +358,7 @@ function createPapers({ db, papers: pool, now }: Needs, { orders, routes, artwor
     quotes: new QuoteStore(db),
     findOrder,
     currentRoute: (lineId) => routes.wholeCurrent(lineId),
-    laidFilm: (lineId, routeNumber) => new LayoutStore(db).laidFilm(lineId, routeNumber),
+    laidFilm: (lineId, routeNumber) => layoutStore.laidFilm(lineId, routeNumber),
     writeQuote: async (sheet, paper) => pool.write({ kind: 'quote', sheet, writing: await writing(), paper }),
     writing,
     now,
@@ -365,17 +370,18 @@ interface FilmNeeds {
   routes: RouteService;
   artworks: ArtworkService;
   catalogue: CatalogueStore;
+  layoutStore: LayoutStore;
   runs: RunService;
 }
 
 /** Film: layouts that were kept, and the files they are printed and cut by. */
 function createFilm(
   { db, papers: pool, pictures, core, now }: Needs,
-  { routes, artworks, catalogue, runs }: FilmNeeds,
+  { routes, artworks, catalogue, layoutStore, runs }: FilmNeeds,
 ) {
   const writing = async () => (await catalogue.read()).writing.document;
   const layouts = new LayoutService({
-    layouts: new LayoutStore(db),
+    layouts: layoutStore,
     waiting: (lineIds) => readFilmWaiting(db, lineIds),
     readCatalogue: () => catalogue.read(),
     faults: (laid) => core.run('filmFaults', laid),

@@ -1,5 +1,5 @@
 import { laidOf } from './laid.ts';
-import { endsOf } from './layoutOf.ts';
+import { sheetLengthOf } from './layoutOf.ts';
 import type { FilmProblem, Placement } from './problem.ts';
 
 /** What it takes to cut a layout apart. */
@@ -63,14 +63,13 @@ export function cutPlansOf(problem: FilmProblem, placements: readonly Placement[
     boxes.push({ key, x: xMm, y: yMm, right: xMm + widthMm, bottom: yMm + heightMm });
     sheets.set(sheet, boxes);
   }
-  const { film, keepOut } = problem;
-  const ends = film.kind === 'roll' ? endsOf(problem, placements) : null;
+  const { widthMm: right } = problem.film;
+  const lengthOf = sheetLengthOf(problem, placements);
   const plans = new Map<number, CutPlan>();
   for (const [sheet, boxes] of sheets) {
-    const bottom = film.kind === 'sheet' ? film.heightMm : (ends?.get(sheet) ?? 0) + keepOut.bottomMm;
     const plan: CutPlan = { straight: [], byHand: [] };
     const wayMm = Math.min(problem.gapMm, LEAST_WAY_MM);
-    takeApart(boxes, { x: 0, y: 0, right: film.widthMm, bottom }, { plan, wayMm });
+    takeApart(boxes, { x: 0, y: 0, right, bottom: lengthOf(sheet) }, { plan, wayMm });
     plans.set(sheet, plan);
   }
   return plans;

@@ -1,5 +1,5 @@
 import { laidOf } from './laid.ts';
-import { endsOf } from './layoutOf.ts';
+import { sheetLengthOf } from './layoutOf.ts';
 import type { FilmProblem, Placement } from './problem.ts';
 
 /**
@@ -10,11 +10,9 @@ import type { FilmProblem, Placement } from './problem.ts';
  * @throws RangeError where a placement is of no item
  */
 export function filmSharesOf(problem: FilmProblem, placements: readonly Placement[]): Map<string, number> {
-  const { film, keepOut, gapMm } = problem;
-  const ends = endsOf(problem, placements);
-  const sheetM2 = (sheet: number): number =>
-    (film.widthMm * (film.kind === 'sheet' ? film.heightMm : (ends.get(sheet) ?? 0) + keepOut.bottomMm)) /
-    1e6;
+  const { film, gapMm } = problem;
+  const lengthOf = sheetLengthOf(problem, placements);
+  const sheetM2 = (sheet: number): number => (film.widthMm * lengthOf(sheet)) / 1e6;
   const pieces = laidOf(problem, placements).map(({ own, widthMm, heightMm }) => ({
     ...own,
     area: (widthMm + gapMm) * (heightMm + gapMm),

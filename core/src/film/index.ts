@@ -10,7 +10,7 @@ export type { LayoutFault } from './faults.ts';
 export { layOutFilm } from './layOutFilm.ts';
 export type { FilmAnswer, LayOutInput } from './layOutFilm.ts';
 export { WORTH_OUTLINE, fillOf, maskOf } from './maskOf.ts';
-export { codeHeightOf, cutPathsOf, marksOf } from './marks/index.ts';
+export { MARK_LETTERS, codeHeightOf, cutPathsOf, marksOf } from './marks/index.ts';
 export type { CutPath, MarkWishes, Point, Rect, SheetMarks, SheetWords, TextMark } from './marks/index.ts';
 export { endsOf, layoutOf } from './layoutOf.ts';
 export { quickLayout } from './quickLayout.ts';

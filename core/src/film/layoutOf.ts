@@ -28,14 +28,21 @@ export function placementsOf(problem: FilmProblem, { kinds }: BoxWork, packing: 
 /** A layout of placements: how much film it takes, and what it leaves out. */
 export function layoutOf(problem: FilmProblem, placements: readonly Placement[]): FilmLayout {
   const sheets = placements.reduce((most, { sheet }) => Math.max(most, sheet + 1), 0);
-  const { film, keepOut } = problem;
+  const lengthOf = sheetLengthOf(problem, placements);
   let lengthMm = 0;
-  if (film.kind === 'sheet') lengthMm = sheets * film.heightMm;
-  else {
-    const ends = endsOf(problem, placements);
-    for (let sheet = 0; sheet < sheets; sheet++) lengthMm += (ends.get(sheet) ?? 0) + keepOut.bottomMm;
-  }
+  for (let sheet = 0; sheet < sheets; sheet++) lengthMm += lengthOf(sheet);
   return { placements, sheets, lengthMm: rounded(lengthMm), unplaced: tooLarge(problem) };
+}
+
+/** Film that a sheet takes along the feed, mm: its own length, or of a roll what is cut off behind its last piece. */
+export function sheetLengthOf(
+  problem: FilmProblem,
+  placements: readonly Placement[],
+): (sheet: number) => number {
+  const { film, keepOut } = problem;
+  if (film.kind === 'sheet') return () => film.heightMm;
+  const ends = endsOf(problem, placements);
+  return (sheet) => (ends.get(sheet) ?? 0) + keepOut.bottomMm;
 }
 
 /** Where the last piece of each sheet ends, from the film's own edge, mm. */

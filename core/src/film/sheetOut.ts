@@ -1,7 +1,7 @@
 import { cutPlansOf } from './cuts.ts';
 import type { CutPlan } from './cuts.ts';
 import { laidOf } from './laid.ts';
-import { endsOf } from './layoutOf.ts';
+import { sheetLengthOf } from './layoutOf.ts';
 import { cutPathsOf, marksOf } from './marks/index.ts';
 import type { CutPath, MarkWishes, SheetMarks, SheetWords } from './marks/index.ts';
 import { turnedBox } from './problem.ts';
@@ -47,15 +47,13 @@ export interface SheetOut {
  */
 export function sheetOut({ problem, placements, sheet, printed, wishes, said }: SheetOutInput): SheetOut {
   const own = placements.filter((placement) => placement.sheet === sheet);
-  const { film, keepOut } = problem;
   const marks = marksOf(problem, own, wishes, said);
   const beside = new Map(
     marks.texts.flatMap(({ key, rect }) => (key === null ? [] : [[key, rect] as const])),
   );
   return {
-    widthMm: film.widthMm,
-    heightMm:
-      film.kind === 'sheet' ? film.heightMm : (endsOf(problem, own).get(sheet) ?? 0) + keepOut.bottomMm,
+    widthMm: problem.film.widthMm,
+    heightMm: sheetLengthOf(problem, own)(sheet),
     art: laidOf(problem, own).map(({ own: { key, itemId, xMm, yMm, turn }, item, widthMm, heightMm }) => {
       const box = turnedBox(printed[item.id] ?? item, turn);
       const [x, y] = [xMm + (widthMm - box.widthMm) / 2, yMm + (heightMm - box.heightMm) / 2];

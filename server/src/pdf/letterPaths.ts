@@ -1,3 +1,4 @@
+import { MARK_LETTERS } from '@saltflat/core/film';
 import type { Rect } from '@saltflat/core/film';
 import { openSync } from 'fontkit';
 import type { Font } from 'fontkit';
@@ -9,10 +10,6 @@ export interface LaidPath {
   d: string;
   matrix: readonly [a: number, b: number, c: number, d: number, e: number, f: number];
 }
-
-/** Of the height of a text’s box: how large its letters are, and where they stand, so that none hangs out of it. */
-const LETTERS = 0.95;
-const STANDS_AT = 0.8;
 
 const fonts = new Map<string, Font>();
 function fontOf(file: string): Font {
@@ -30,7 +27,7 @@ export function letterPaths(text: string, { rect, isTurned }: { rect: Rect; isTu
   const [long, high] = isTurned ? [tall, wide] : [wide, tall];
   const runs = splitByFace(text).map((run) => {
     const font = fontOf(run.file(600));
-    return { size: (LETTERS * high) / font.unitsPerEm, laid: font.layout(run.text) };
+    return { size: (MARK_LETTERS.size * high) / font.unitsPerEm, laid: font.layout(run.text) };
   });
   const natural = runs.reduce((sum, { size, laid }) => sum + size * laid.advanceWidth, 0);
   const narrowed = Math.min(1, long / natural);
@@ -44,7 +41,7 @@ export function letterPaths(text: string, { rect, isTurned }: { rect: Rect; isTu
       along += narrowed * size * position.xAdvance;
       const d = glyph.path.toSVG();
       if (d === '') continue;
-      const stands = STANDS_AT * high - y;
+      const stands = MARK_LETTERS.standAt * high - y;
       const matrix = isTurned
         ? ([0, narrowed * size, size, 0, rect.right - stands, rect.y + x] as const)
         : ([narrowed * size, 0, 0, -size, rect.x + x, rect.y + stands] as const);

@@ -94,14 +94,15 @@ export const PRIORITY_COST = 2 ** 32;
  *
  * @returns hundredths of a millimetre of film along the feed, plus `PRIORITY_COST` for every bin a priority box is late
  */
-export function costOf(work: BoxWork, { kind, way, bin, y }: Packing): number {
+export function costOf(work: BoxWork, packing: Packing): number {
+  const { kind, way, bin } = packing;
   let last = 0;
   let late = 0;
   for (let i = 0; i < kind.length; i++) {
     if (bin[i] > last) last = bin[i];
     late += work.kinds[kind[i]].priority * bin[i];
   }
-  if (work.isCutAtEnd) return late * PRIORITY_COST + lengthOf(work, { kind, way, bin, y }, last + 1);
+  if (work.isCutAtEnd) return late * PRIORITY_COST + lengthOf(work, packing, last + 1);
   let rest = 0;
   for (let i = 0; i < kind.length; i++) {
     if (bin[i] !== last) continue;
@@ -112,27 +113,11 @@ export function costOf(work: BoxWork, { kind, way, bin, y }: Packing): number {
 }
 
 /** Film of a roll that is cut off behind the last box of each piece. */
-function lengthOf(
-  work: BoxWork,
-  { kind, way, bin, y }: Pick<Packing, 'kind' | 'way' | 'bin' | 'y'>,
-  pieces: number,
-): number {
-  if (pieces === 1) return work.perPiece + lastEnd(work, { kind, way, y });
+function lengthOf(work: BoxWork, { kind, way, bin, y }: Packing, pieces: number): number {
   const ends = new Float64Array(pieces);
   for (let i = 0; i < kind.length; i++) {
     const end = y[i] + work.kinds[kind[i]].ways[way[i]].h;
     if (end > ends[bin[i]]) ends[bin[i]] = end;
   }
-  let sum = pieces * work.perPiece;
-  for (const end of ends) sum += end;
-  return sum;
-}
-
-function lastEnd({ kinds }: BoxWork, { kind, way, y }: Pick<Packing, 'kind' | 'way' | 'y'>): number {
-  let last = 0;
-  for (let i = 0; i < kind.length; i++) {
-    const end = y[i] + kinds[kind[i]].ways[way[i]].h;
-    if (end > last) last = end;
-  }
-  return last;
+  return ends.reduce((sum, end) => sum + end, pieces * work.perPiece);
 }

@@ -1,5 +1,5 @@
 import { cutPlansOf } from '../cuts.ts';
-import type { StraightCut } from '../cuts.ts';
+import type { CutPlan, StraightCut } from '../cuts.ts';
 import { endsOf } from '../layoutOf.ts';
 import { usableOf } from '../problem.ts';
 import type { FilmProblem, Placement } from '../problem.ts';
@@ -47,6 +47,9 @@ export interface SheetWords {
   head: string;
 }
 
+/** Of the height of a text’s box: how large its letters are, and where they stand, so that none hangs out of it. */
+export const MARK_LETTERS = { size: 0.95, standAt: 0.8 } as const;
+
 /** Letters are this wide at most, as a share of their height (monospaced faces have 0.6). */
 const LETTER_SHARE = 0.62;
 /** Smaller is not read at arm’s length, larger takes room, mm. */
@@ -80,7 +83,8 @@ export function marksOf(
 ): SheetMarks {
   const pieces = piecesLaid(problem, placements);
   const usable = usableOn(problem, placements);
-  const cuts = [...cutPlansOf(problem, placements).values()].flatMap(({ straight }) => straight.map(lineOf));
+  const plans = [...cutPlansOf(problem, placements).values()];
+  const cuts = plans.flatMap(({ straight }) => straight.map(lineOf));
   const texts: TextMark[] = [];
   const uncoded: string[] = [];
   if (wishes.isCoded)
@@ -100,7 +104,7 @@ export function marksOf(
     texts: head ? [...texts, head] : texts,
     lines: [
       ...(wishes.isTrimmed ? trimsOn(usable, { pieces, texts }) : []),
-      ...(wishes.isCutLined ? cutLinesOn(problem, placements, { usable, beside }) : []),
+      ...(wishes.isCutLined ? cutLinesOn(problem, placements, { plans, usable, beside }) : []),
     ],
     uncoded,
     isHeadLeftOut: wishes.isHeaded && head === null,
@@ -241,9 +245,9 @@ const rectOfLine = ([x, y]: Point, [toX, toY]: Point): Rect => ({
 function cutLinesOn(
   problem: FilmProblem,
   placements: readonly Placement[],
-  { usable, beside }: { usable: Rect; beside: ReadonlyMap<string, Rect> },
+  { plans, usable, beside }: { plans: readonly CutPlan[]; usable: Rect; beside: ReadonlyMap<string, Rect> },
 ): Point[][] {
-  return [...cutPlansOf(problem, placements).values()].flatMap(({ straight, byHand }) => {
+  return plans.flatMap(({ straight, byHand }) => {
     const cut = new Set(byHand);
     const paths = cutPathsOf(
       problem,

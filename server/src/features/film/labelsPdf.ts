@@ -1,3 +1,4 @@
+import { countOf } from '@saltflat/contract/filmJob';
 import type { FilmLayout, WaitingTransfers } from '@saltflat/contract';
 import { phrase } from '@saltflat/core/language';
 import type { Writing } from '@saltflat/core/units';
@@ -52,7 +53,7 @@ function drawLabel(
   own: WaitingTransfers,
   { x, y, width, bars }: { x: number; y: number; width: number; bars: Buffer },
 ): void {
-  const pieces = own.sizes.reduce((sum, { slots }) => sum + slots.length, 0) - own.spares;
+  const pieces = countOf(own) - own.spares;
   const count =
     own.spares > 0
       ? words.t('{n} pieces and {spares} spare', { n: pieces, spares: own.spares })

@@ -12,7 +12,7 @@ import type {
   RunStart,
   WaitingTransfers,
 } from '@saltflat/contract';
-import { itemOf, nameOf, problemOfLayout, runOf } from '@saltflat/contract/filmJob';
+import { countOf, itemOf, nameOf, problemOfLayout, runOf } from '@saltflat/contract/filmJob';
 import { filmSharesOf, freeKeys, layoutOf } from '@saltflat/core/film';
 import type { FilmProblem, LayoutFault, Placement } from '@saltflat/core/film';
 import type { FilmShare } from '../../db/models/index.ts';
@@ -126,12 +126,11 @@ function sharesOf({ transfers, placements }: FilmLayoutDocument, problem: FilmPr
   const byItem = filmSharesOf(problem, placements);
   return transfers.map((own) => {
     const { lineId, print, routeNumber, sizes } = own;
-    const copies = sizes.reduce((sum, { slots }) => sum + slots.length, 0);
     const film = sizes.reduce(
       (sum, { slots }, n) => sum + slots.length * (byItem.get(itemOf(own, n)) ?? 0),
       0,
     );
-    return { lineId, print, routeNumber, filmM2: film / copies };
+    return { lineId, print, routeNumber, filmM2: film / countOf(own) };
   });
 }
 

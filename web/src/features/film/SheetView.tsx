@@ -1,4 +1,4 @@
-import { turnedBox } from '@saltflat/core/film';
+import { MARK_LETTERS, turnedBox } from '@saltflat/core/film';
 import type { FilmItem, FilmProblem, MaskRows, Placement, SheetMarks } from '@saltflat/core/film';
 import { memo, useRef, useState } from 'react';
 import { t } from '../../words/index.ts';
@@ -144,16 +144,17 @@ const Marks = memo(function Marks({ marks: { texts, lines } }: { marks: SheetMar
         <polyline key={i} points={line.map((point) => point.join(',')).join(' ')} />
       ))}
       {texts.map(({ key, text, rect, isTurned }) => {
-        const [wide, high] = [rect.right - rect.x, rect.bottom - rect.y];
+        const high = isTurned ? rect.right - rect.x : rect.bottom - rect.y;
+        const stands = MARK_LETTERS.standAt * high;
         return (
           <text
             key={key ?? 'sheet'}
             transform={
               isTurned
-                ? `translate(${rect.x + 0.2 * wide} ${rect.y}) rotate(90)`
-                : `translate(${rect.x} ${rect.y + 0.8 * high})`
+                ? `translate(${rect.right - stands} ${rect.y}) rotate(90)`
+                : `translate(${rect.x} ${rect.y + stands})`
             }
-            fontSize={0.95 * (isTurned ? wide : high)}
+            fontSize={MARK_LETTERS.size * high}
           >
             {text}
           </text>

@@ -1,10 +1,9 @@
 import type { WaitingTransfers } from '@saltflat/contract';
-import { nameOf } from '@saltflat/contract/filmJob';
+import { countOf, nameOf } from '@saltflat/contract/filmJob';
 import { formatQuantity } from '@saltflat/core/units';
 import { useDates, useUnits } from '../../units/writingSlice.ts';
 import { Button, CheckField, Panel, Row, Rows, Stack, styled } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
-import { countOf } from './filmJob.ts';
 
 interface Props {
   waiting: readonly WaitingTransfers[];

@@ -29,9 +29,6 @@ export function groupsOf(waiting: readonly WaitingTransfers[]): FilmGroup[] {
   });
 }
 
-export const countOf = ({ sizes }: WaitingTransfers): number =>
-  sizes.reduce((sum, { slots }) => sum + slots.length, 0);
-
 /** A layout that somebody works on. */
 export interface FilmDraft extends LaySettings {
   /** By name: what goes on this film, and what of it on the earliest sheets. */
