@@ -2,7 +2,15 @@ import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { askedFor, finishStep, nextTitle, openOnFloor, orderOverApi, untilAnother } from './shop.ts';
+import {
+  FILM_STEPS,
+  askedFor,
+  finishStep,
+  nextTitle,
+  openOnFloor,
+  orderOverApi,
+  untilAnother,
+} from './shop.ts';
 
 const secondsLeft = async (page: Page): Promise<number> => {
   const text = await page.getByRole('timer').locator('span').first().innerText();
@@ -49,18 +57,7 @@ test('a problem is noted, seen by others and solved', async ({ page }) => {
 test('a piece that is spoiled at the end is made again, the printer not set up again', async ({ page }) => {
   const { lineId } = await orderOverApi(page.request, 13, 1);
   await openOnFloor(page, lineId);
-  for (const title of [
-    'Ready the film printer',
-    'Print the film',
-    'Powder the film',
-    'Melt the powder',
-    'Cut the transfers apart',
-    'Pre-press the blank',
-    'Press the transfer',
-    'Peel cold',
-    'Second press, covered',
-  ])
-    await finishStep(page, title);
+  for (const title of FILM_STEPS) await finishStep(page, title);
   await page.getByRole('button', { name: '◆ Reprint' }).click();
   await page.getByRole('button', { name: 'lifts on peel' }).click();
   await page.getByRole('button', { name: 'Log as reprint' }).click();

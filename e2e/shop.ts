@@ -121,6 +121,19 @@ export async function openOnFloor(page: Page, lineId: string): Promise<string> {
   return run.id;
 }
 
+/** Titles of the steps that make one piece with a film transfer, up to its inspection. */
+export const FILM_STEPS = [
+  'Ready the film printer',
+  'Print the film',
+  'Powder the film',
+  'Melt the powder',
+  'Cut the transfers apart',
+  'Pre-press the blank',
+  'Press the transfer',
+  'Peel cold',
+  'Second press, covered',
+];
+
 /** The title of the step the floor asks for. */
 export const nextTitle = (page: Page) =>
   page.getByRole('region', { name: 'Next' }).getByRole('heading', { level: 2 });

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { choose, drawPng, discPng, finishStep, nextTitle } from './shop.ts';
+import { FILM_STEPS, choose, drawPng, discPng, finishStep, nextTitle } from './shop.ts';
 
 test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in, ledger', async ({
   page,
@@ -146,17 +146,7 @@ test('an order is taken in, its art mended, its route changed, run and logged wi
   await tabTo(page, 'Start on the floor');
   await page.keyboard.press('Enter');
 
-  for (const title of [
-    'Ready the film printer',
-    'Print the film',
-    'Powder the film',
-    'Melt the powder',
-    'Cut the transfers apart',
-    'Pre-press the blank',
-    'Press the transfer',
-    'Peel cold',
-    'Second press, covered',
-  ]) {
+  for (const title of FILM_STEPS) {
     await expect(nextTitle(page)).toHaveText(title);
     const primary = page.getByRole('region', { name: 'Next' }).getByRole('button', { name: /Space/ });
     if (/^Start/.test(await primary.innerText())) {
