@@ -1,5 +1,6 @@
 import { BLANK_KINDS, DYES, FEATURES } from '@saltflat/core/blank';
 import { INK_USES, PRINTER_TASKS, SHEET_KINDS } from '@saltflat/core/route';
+import { USUAL_KEEPS_DAYS } from '@saltflat/core/shelf';
 import { MACHINE_KINDS } from '@saltflat/core/work';
 import type { QuantityKind } from '@saltflat/core/units';
 import { Type } from 'typebox';
@@ -131,7 +132,18 @@ const instructions = {
   capPressC: nullable(heat('On caps, press')),
   capDwellS: nullable(seconds('On caps, dwell', 600)),
   capKPa: nullable(measure('On caps, pressure', 'pressure', { minimum: 1, maximum: 500 })),
+  keepsDays: Type.Integer({
+    title: 'Keeps, days',
+    minimum: 1,
+    maximum: 3650,
+    default: USUAL_KEEPS_DAYS,
+    help: 'dry, flat and dark, as its sheet says',
+  }),
 };
+
+/** What comes with transfers that were not made for a line. */
+export const TransferSheet = strictObject(instructions);
+export type TransferSheet = Static<typeof TransferSheet>;
 
 /** What a material document holds, by kind of material. */
 export const MATERIAL_DOCUMENTS = {

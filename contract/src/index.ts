@@ -9,6 +9,7 @@ export {
   MATERIAL_KINDS,
   MachineInput,
   MaterialInput,
+  TransferSheet,
 } from './catalogue.ts';
 export type {
   GarmentColour,
@@ -163,6 +164,7 @@ export type { HouseChoices } from './shopSettings.ts';
 export { MOST_COUNTED, PrintId, strictObject } from './scalars.ts';
 export { parse, refusedFields } from './validate.ts';
 export { LaydownFit, WeighingInput } from './weighings.ts';
+export { RIGHTS } from './rights.ts';
 export { pressPlates } from './pressPlates.ts';
 export type { PressPlate } from './pressPlates.ts';
 export { BenchStackDocument } from './benchStack.ts';
@@ -180,3 +182,18 @@ export { calibrationOf } from './calibrationOf.ts';
 export type { CalibrationMeasured } from './calibrationOf.ts';
 export type { PressCheckInputs, PressCheckKind } from './pressChecks.ts';
 export { BenchNote, BenchNoteInput } from './benchNotes.ts';
+export {
+  BoughtPacketInput,
+  ORIGINS,
+  SHELF_MOVES,
+  Shelf,
+  ShelfLabelsQuery,
+  ShelfLine,
+  ShelfMoveInput,
+  ShelfPacket,
+  ShelfPacketInput,
+  ShelfPacketWhole,
+  ShelfQuery,
+  ShelfUses,
+} from './shelf.ts';
+export type { ShelfMove } from './shelf.ts';

@@ -172,9 +172,9 @@ export const DEMO_MATERIALS: readonly MaterialInput[] = [
   material('cover-sheet', 'Grey silicone mat', 'Fen', [2, 'mats'], { ...sheet, kind: 'silicone-thick', thicknessMm: 3, uses: 2000, usesSoFar: 140, centsEach: 1800 }),
   material('tape', 'Amber heat tape', 'Fen', [4, 'rolls'], { maxC: 250, centsPerM: 12 }),
   material('liquid', 'Fen wetting alcohol', 'Fen', [1, 'l'], { centsPerL: 1150 }),
-  material('bought-in', 'Quarry ganged transfers', 'Quarry', null, { peel: 'warm', pull: 'slow', capPressC: null, capDwellS: null, capKPa: null, pressC: { min: 145, max: 155 }, dwellS: { min: 12, max: 15 }, kPa: 45, secondPressS: 5, sheet: 'parchment', isTrimmed: true, minimum: 12, leadDays: 6, centsPerM2: 2600 }),
-  material('bought-in', 'Ledge low-heat transfers', 'Ledge', null, { peel: 'cold', pull: 'slow', capPressC: { min: 132, max: 140 }, capDwellS: { min: 8, max: 12 }, capKPa: 70, pressC: { min: 128, max: 140 }, dwellS: { min: 12, max: 18 }, kPa: 35, secondPressS: 5, sheet: 'parchment', isTrimmed: false, minimum: 6, leadDays: 9, centsPerM2: 3900 }),
-  material('shelf-transfer', 'Mooring café mark, ready', 'made here', [18, 'pieces'], { artwork: 'mooring-cafe.png', widthMm: 51, peel: 'cold', pull: 'slow', capPressC: null, capDwellS: null, capKPa: null, pressC: { min: 145, max: 160 }, dwellS: { min: 12, max: 18 }, kPa: 40, secondPressS: 10, sheet: 'parchment', centsEach: 58 }),
+  material('bought-in', 'Quarry ganged transfers', 'Quarry', null, { peel: 'warm', pull: 'slow', capPressC: null, capDwellS: null, capKPa: null, pressC: { min: 145, max: 155 }, dwellS: { min: 12, max: 15 }, kPa: 45, secondPressS: 5, sheet: 'parchment', keepsDays: 180, isTrimmed: true, minimum: 12, leadDays: 6, centsPerM2: 2600 }),
+  material('bought-in', 'Ledge low-heat transfers', 'Ledge', null, { peel: 'cold', pull: 'slow', capPressC: { min: 132, max: 140 }, capDwellS: { min: 8, max: 12 }, capKPa: 70, pressC: { min: 128, max: 140 }, dwellS: { min: 12, max: 18 }, kPa: 35, secondPressS: 5, sheet: 'parchment', keepsDays: 180, isTrimmed: false, minimum: 6, leadDays: 9, centsPerM2: 3900 }),
+  material('shelf-transfer', 'Mooring café mark, ready', 'made here', null, { artwork: 'mooring-cafe.png', widthMm: 51, peel: 'cold', pull: 'slow', capPressC: null, capDwellS: null, capKPa: null, pressC: { min: 145, max: 160 }, dwellS: { min: 12, max: 18 }, kPa: 40, secondPressS: 10, sheet: 'parchment', keepsDays: 180, centsEach: 58 }),
 ]; // prettier-ignore
 
 const machine = (
@@ -201,6 +201,12 @@ export const DEMO_MACHINES: readonly MachineInput[] = [
 ]; // prettier-ignore
 
 /** Lots that were in use all along, by the names of their materials. */
+/** Packets on the shelf: how many, made how long ago. */
+export const DEMO_PACKETS: readonly { transfer: string; pieces: number; daysAgo: number; lot: string; note: string }[] = [
+  { transfer: 'Mooring café mark, ready', pieces: 4, daysAgo: 148, lot: 'L-2418', note: 'Left of the winter shirts.' },
+  { transfer: 'Mooring café mark, ready', pieces: 14, daysAgo: 20, lot: 'L-2600', note: '' },
+]; // prettier-ignore
+
 export const DEMO_LOTS: readonly (readonly [material: string, lot: string])[] = DEMO_MATERIALS.filter(
   ({ kind }) => ['film', 'ink', 'powder', 'pretreatment'].includes(kind),
 ).map(({ name }, i) => [name, `L-${2600 + 17 * i}`]);

@@ -41,6 +41,7 @@ import { printEndpoints } from './features/prints/index.ts';
 import { quoteEndpoints } from './features/quotes/index.ts';
 import { routeEndpoints } from './features/routes/index.ts';
 import { runEndpoints } from './features/runs/index.ts';
+import { shelfEndpoints } from './features/shelf/index.ts';
 import { shopEndpoints } from './features/shop/index.ts';
 import { createApp } from './http/app.ts';
 import { createTurns, endpoint, mount } from './http/endpoint.ts';
@@ -239,6 +240,7 @@ function endpointsOf({
     ...jobEndpoints({ jobs: services.jobs, findLine: (lineId) => services.orders.getLine(lineId) }),
     ...runEndpoints(services.runs),
     ...filmEndpoints(db, services.layouts, services.sheetFiles),
+    ...shelfEndpoints(services.shelf, services.shelfLabels),
     ...ledgerEndpoints(db, now),
     ...findEndpoints(db),
     ...deviceEndpoints(devices),

@@ -7,7 +7,8 @@ import { ArtworkService, ArtworkStore, PreparationStore } from './features/artwo
 import { BackupService } from './features/backups/index.ts';
 import type { BackupPlace } from './features/backups/index.ts';
 import { CatalogueStore, LotService, WeighingService, WeighingStore } from './features/catalogue/index.ts';
-import { LayoutService, LayoutStore, SheetFiles, readFilmWaiting } from './features/film/index.ts';
+import { LayoutStore } from './features/film/index.ts';
+import { ShelfStore } from './features/shelf/index.ts';
 import { JobService, JobStore } from './features/jobs/index.ts';
 import {
   LineStates,
@@ -48,8 +49,9 @@ import {
 import type { CoreThreads } from './jobs/coreThreads.ts';
 import type { PaperPool } from './jobs/paperPool.ts';
 import type { PlanQueue } from './jobs/planQueue.ts';
-import { paperWords } from './pdf/index.ts';
 import type { Pictures } from './pictures/index.ts';
+import { createFilm } from './filmServices.ts';
+import { createShelf, shelfOfRuns } from './shelfServices.ts';
 
 interface Needs {
   db: Database;
@@ -120,7 +122,8 @@ export function createServices(needs: Needs) {
     backups: createBackups(needs),
     keys: new RequestKeys(db.models),
     ...createPapers(needs, { orders, routes: routing.routes, artworks, catalogue, layoutStore }),
-    ...createFilm(needs, { routes: routing.routes, artworks, catalogue, layoutStore, runs }),
+    ...createShelf({ db, papers: needs.papers, store: ground.shelfStore, catalogue, follow, now }),
+    ...createFilm({ ...needs, routes: routing.routes, artworks, catalogue, layoutStore, runs }),
   };
 }
 
@@ -148,7 +151,8 @@ function createGround({ db, queue, pictures, core, now }: Needs) {
     transaction: (work) => db.transaction(work),
     now,
   });
-  const catalogue = new CatalogueStore(db, weighingStore);
+  const shelfStore = new ShelfStore(db);
+  const catalogue = new CatalogueStore(db, weighingStore, () => shelfStore.stock());
   const machines = async () => (await catalogue.read()).machines;
   const checks = new PressCheckStore(db);
   const calibrate = (input: CalibrationInput) => core.run('calibrate', calibrationOf(input));
@@ -171,6 +175,7 @@ function createGround({ db, queue, pictures, core, now }: Needs) {
     catalogue,
     artworks,
     layoutStore: new LayoutStore(db),
+    shelfStore,
   };
 }
 
@@ -206,7 +211,7 @@ function createOrders(
 
 function createRouting(
   { db, now, log }: Needs,
-  { lines, lineStates, catalogue, artworks, pressKnowledge, layoutStore }: Ground,
+  { lines, lineStates, catalogue, artworks, pressKnowledge, layoutStore, shelfStore }: Ground,
   orders: OrderService,
 ) {
   const routeStore = new RouteStore(db);
@@ -215,6 +220,7 @@ function createRouting(
     figures: (artworkId, job, onProgress) => artworks.figures(artworkId, job, onProgress),
     spoilage: (processes) => readSpoilage(db, processes),
     pressesUnder: (print) => pressKnowledge.under(print),
+    shelfFor: (lineId) => shelfStore.stock(lineId),
   });
   const findLine = (lineId: string) => orders.getLine(lineId);
   const lock = async (lineId: string, tx: Parameters<LineStore['lockLine']>[1]) =>
@@ -259,7 +265,7 @@ function createRouting(
   return { planner, routes, background, jobs };
 }
 
-function createRuns({ db, now }: Needs, { lineStates, lots }: Ground): RunService {
+function createRuns({ db, now }: Needs, { lineStates, lots, shelfStore }: Ground): RunService {
   const routeStore = new RouteStore(db);
   return new RunService({
     db,
@@ -272,6 +278,7 @@ function createRuns({ db, now }: Needs, { lineStates, lots }: Ground): RunServic
       reopen: (lineId, tx) => lineStates.reopen(lineId, tx),
     },
     openedLots: (tx) => lots.opened(tx),
+    shelf: shelfOfRuns({ db, store: shelfStore, now }),
     now,
   });
 }
@@ -364,53 +371,4 @@ function createPapers(
     now,
   });
   return { prints, papers, quotes };
-}
-
-interface FilmNeeds {
-  routes: RouteService;
-  artworks: ArtworkService;
-  catalogue: CatalogueStore;
-  layoutStore: LayoutStore;
-  runs: RunService;
-}
-
-/** Film: layouts that were kept, and the files they are printed and cut by. */
-function createFilm(
-  { db, papers: pool, pictures, core, now }: Needs,
-  { routes, artworks, catalogue, layoutStore, runs }: FilmNeeds,
-) {
-  const writing = async () => (await catalogue.read()).writing.document;
-  const layouts = new LayoutService({
-    layouts: layoutStore,
-    waiting: (lineIds) => readFilmWaiting(db, lineIds),
-    readCatalogue: () => catalogue.read(),
-    faults: (laid) => core.run('filmFaults', laid),
-    startRun: (start, layoutId) => runs.start(start, layoutId),
-    now,
-  });
-  const sheetFiles = new SheetFiles({
-    get: (id) => layouts.get(id),
-    sheetOut: (input) => core.run('sheetOut', input),
-    artOf: async (lineId, print, version) => (await routes.printOf(lineId, print, version)).art,
-    figures: (artworkId, job) => artworks.figures(artworkId, job),
-    drawPiece: (artworkId, job, size) => artworks.filmPiece(artworkId, job, size),
-    drawSheet: (sheet, arts) =>
-      pictures.run(
-        {
-          kind: 'filmSheet',
-          question: { ...sheet, lengths: arts.map(({ length }) => length) },
-          megapixels: (sheet.widthPx * sheet.heightPx) / 1e6,
-          bytes: () => Promise.resolve(Buffer.concat(arts)),
-        },
-        ({ bytes }) => bytes,
-      ),
-    writeSheets: (sheets) => pool.write({ kind: 'film-sheets', sheets }),
-    writeList: async (list, paper) =>
-      pool.write({ kind: 'cutting-list', list, writing: await writing(), paper }),
-    writeLabels: async (labels, paper) =>
-      pool.write({ kind: 'labels', labels, writing: await writing(), paper }),
-    words: async () => paperWords(await writing()),
-    now,
-  });
-  return { layouts, sheetFiles };
 }

@@ -49,6 +49,7 @@ export type {
   SheetKind,
   ShelfTransfer,
   Tape,
+  TransferInstructions,
 } from './materials.ts';
 export { ON_FILM, transfersOf } from './transfersOf.ts';
 export type { LineTransfers } from './transfersOf.ts';
@@ -72,4 +73,8 @@ export { warmUpSaid } from './warmUps.ts';
 export { meltsFully } from './practices/filmMelt.ts';
 export { asLaid } from './asLaid.ts';
 export type { LaidFilm } from './asLaid.ts';
+export { shelfMakes, shelfTakes } from './shelfFlow.ts';
+export type { ShelfTake } from './shelfFlow.ts';
+export { isShelfSize } from './sources/index.ts';
+export { shelfInstructions } from './shelfInstructions.ts';
 export { powderOpensS } from './wetClock.ts';

@@ -14,6 +14,7 @@ import type {
 } from '../work/index.ts';
 import { say } from '../words/index.ts';
 import type { PrintInput } from './documents.ts';
+import { transferOrigin } from './equip.ts';
 import type { Press } from './machines.ts';
 import type { Refusal } from './refusal.ts';
 import { isWithin, resolveSetting } from './resolveSetting.ts';
@@ -72,7 +73,8 @@ const laneOf = (part: Part, input: PrintInput): Lane => ({
   id: laneId(part, input.id),
   part,
   print: part === 'blank' ? null : input.id,
-  spares: part === 'transfer' ? sparesOf(input) : 0,
+  // what lies on the shelf is fetched when it is wanted
+  spares: part === 'transfer' && transferOrigin(input) !== 'shelf' ? sparesOf(input) : 0,
 });
 
 /** Transfers the house makes beyond those that are wanted; on the shelf each is one that is wanted. */

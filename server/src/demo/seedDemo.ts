@@ -6,6 +6,7 @@ import {
   DEMO_LOTS,
   DEMO_MACHINES,
   DEMO_MATERIALS,
+  DEMO_PACKETS,
   DEMO_PRESSURE_TESTS,
   DEMO_SURVEYS,
   inventRun,
@@ -57,6 +58,15 @@ export async function seedDemo(
     const material = catalogue.materials.find((own) => own.name === name);
     if (material)
       await clock.at(nowMs - MONTH_MS, () => services.lots.open(material.id, { lot, by: PEOPLE[0] ?? '' }));
+  }
+  for (const { transfer, pieces, daysAgo, lot, note } of DEMO_PACKETS) {
+    const kind = catalogue.materials.find(({ name }) => name === transfer);
+    const madeMs = nowMs - daysAgo * DAY_MS;
+    const own = { pieces, madeAt: new Date(madeMs).toISOString(), cure: 'full' as const, lot, note };
+    if (kind)
+      await clock.at(madeMs, () =>
+        services.shelf.enter({ materialId: kind.id, ...own, by: PEOPLE[0] ?? '' }),
+      );
   }
   const pressNamed = (name: string): string => catalogue.machines.find((own) => own.name === name)?.id ?? '';
   for (const { press, daysAgo, input } of DEMO_SURVEYS)

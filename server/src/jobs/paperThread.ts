@@ -10,6 +10,8 @@ import { proofPdf } from '../features/prints/proofPdf.ts';
 import type { ProofSheet } from '../features/prints/proofPdf.ts';
 import { quotePdf } from '../features/quotes/quotePdf.ts';
 import type { QuoteSheet } from '../features/quotes/quotePdf.ts';
+import { shelfLabelsPdf } from '../features/shelf/shelfLabelsPdf.ts';
+import type { ShelfLabels } from '../features/shelf/shelfLabelsPdf.ts';
 import type { Paper } from '../pdf/index.ts';
 import type { Writing } from '@saltflat/core/units';
 
@@ -20,7 +22,8 @@ export type PaperTask =
   | { kind: 'quote'; sheet: QuoteSheet; writing: Writing; paper: Paper }
   | { kind: 'film-sheets'; sheets: SheetsToPrint }
   | { kind: 'cutting-list'; list: CuttingList; writing: Writing; paper: Paper }
-  | { kind: 'labels'; labels: LabelSheet; writing: Writing; paper: Paper };
+  | { kind: 'labels'; labels: LabelSheet; writing: Writing; paper: Paper }
+  | { kind: 'shelf-labels'; labels: ShelfLabels; writing: Writing; paper: Paper };
 
 /** Runs in a thread of its own: letters are fitted and packed for longer than anybody should wait for a page. */
 export default function work(task: PaperTask): Promise<Uint8Array> {
@@ -41,6 +44,8 @@ export default function work(task: PaperTask): Promise<Uint8Array> {
       return cuttingListPdf(task.list, task.writing, task.paper);
     case 'labels':
       return labelsPdf(task.labels, task.writing, task.paper);
+    case 'shelf-labels':
+      return shelfLabelsPdf(task.labels, task.writing, task.paper);
   }
 }
 

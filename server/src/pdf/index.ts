@@ -21,3 +21,5 @@ export type { LaidPath } from './letterPaths.ts';
 export { sendPdf } from './sendPdf.ts';
 export { paperWords } from './paperWords.ts';
 export type { PaperWords } from './paperWords.ts';
+export { labelSheet } from './labelSheet.ts';
+export type { Label } from './labelSheet.ts';

@@ -20,7 +20,7 @@ import { transferWish } from '../transferSource.ts';
 import { isPressedFlat, isPressedNow, pressAgain, secondPressure } from './transferPress.ts';
 
 /** Seconds of the house's second press; 0 for none. */
-const houseSecondPressS = ({ house }: PrintInput): number =>
+export const houseSecondPressS = ({ house }: PrintInput): number =>
   house.secondPress === 'none' ? 0 : Number(house.secondPress);
 
 /** Sets the edges after the film is off. */

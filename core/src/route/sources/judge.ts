@@ -173,6 +173,10 @@ const heatOf = (line: Line, { capPressC, pressC }: TransferInstructions): Range 
 
 const SAME_SIZE = 0.03; // of its width: a print is never set nearer than that (assumption)
 
+/** Whether a transfer of one width does where another is wanted, mm. */
+export const isShelfSize = (liesMm: number, wantedMm: number): boolean =>
+  Math.abs(wantedMm - liesMm) <= SAME_SIZE * liesMm;
+
 const isSameArt = (one: string, other: string): boolean =>
   one.trim().toLowerCase() === other.trim().toLowerCase();
 
@@ -181,7 +185,7 @@ export const shelf = (line: Line): Candidate<ShelfTransfer>[] => {
   const ofThisArt = line.equipment.shelf.filter(({ artwork }) => isSameArt(artwork, line.artwork));
   return candidates(ofThisArt, (transfer) => {
     const { widthMm, stock } = transfer;
-    const other = printWidths(line).find((own) => Math.abs(own - widthMm) > SAME_SIZE * widthMm);
+    const other = printWidths(line).find((own) => !isShelfSize(widthMm, own));
     if (other !== undefined) return fit(say('against.other-size', { widthMm, wantedMm: Math.round(other) }));
     if (stock != null && stock < line.pieces)
       return fit(say('against.too-few', { stock, pieces: line.pieces }));

@@ -1,4 +1,4 @@
-import type { Sequelize } from 'sequelize';
+import type { Model, ModelStatic, Sequelize } from 'sequelize';
 import { defineArtwork, defineBlob, defineFigures, definePreparation } from './artworks.ts';
 import { defineCustomer } from './customers.ts';
 import { defineFilmLayout } from './filmLayouts.ts';
@@ -8,6 +8,7 @@ import { defineProofAnswer, defineQuote, defineRoute } from './routes.ts';
 import { defineJob } from './jobs.ts';
 import { defineRequestKey } from './requestKeys.ts';
 import { defineEvent, defineOutcome, defineRun, defineRunLine, defineTally } from './runs.ts';
+import { defineMove, definePacket, defineUse } from './shelf.ts';
 import {
   defineBenchNote,
   defineChange,
@@ -61,7 +62,16 @@ export function defineModels(sequelize: Sequelize) {
     tallies: defineTally(sequelize),
     requestKeys: defineRequestKey(sequelize),
     jobs: defineJob(sequelize),
+    shelfPackets: definePacket(sequelize),
+    shelfMoves: defineMove(sequelize),
+    shelfUses: defineUse(sequelize),
   };
+  joinModels(models);
+  return models;
+}
+
+/** What belongs to what. */
+function joinModels(models: Record<keyof Models, ModelStatic<Model>>): void {
   const { styles, colours, sizes, orders, lines, prints, lineSizes, customers, artworks, preparations } =
     models;
   styles.hasMany(colours, { as: 'colours', foreignKey: 'styleId' });
@@ -83,7 +93,11 @@ export function defineModels(sequelize: Sequelize) {
   runs.belongsTo(filmLayouts, { as: 'layout', foreignKey: 'layoutId' });
   filmLayouts.hasOne(runs, { as: 'run', foreignKey: 'layoutId' });
   runLines.belongsTo(routes, { as: 'version', foreignKey: 'routeVersionId' });
-  return models;
+  const { materials, shelfPackets, shelfMoves, shelfUses } = models;
+  shelfPackets.belongsTo(materials, { as: 'material', foreignKey: 'materialId' });
+  shelfPackets.hasMany(shelfMoves, { as: 'moves', foreignKey: 'packetId' });
+  shelfPackets.hasMany(shelfUses, { as: 'uses', foreignKey: 'packetId' });
+  shelfUses.belongsTo(shelfPackets, { as: 'packet', foreignKey: 'packetId' });
 }
 
 export type { ArtworkRow, BlobRow, PreparationRow } from './artworks.ts';
@@ -92,4 +106,5 @@ export type { StyleRow } from './garments.ts';
 export type { LineRow, OrderRow } from './orders.ts';
 export type { QuoteRow, RouteRow } from './routes.ts';
 export type { EventRow, RunLineRow, RunRow } from './runs.ts';
+export type { MoveRow, PacketRow, UseRow } from './shelf.ts';
 export type { BenchNoteRow, CheckRow, MachineRow, MaterialRow, SettingKey, SettingRow } from './setUp.ts';

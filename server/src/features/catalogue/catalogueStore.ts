@@ -18,6 +18,8 @@ export class CatalogueStore {
   constructor(
     private readonly db: Database,
     private readonly weighings: WeighingStore,
+    /** Transfers that are free of each kind that is kept in packets. */
+    private readonly shelfStock: () => Promise<Map<string, number>>,
   ) {}
 
   /** The whole set-up. Shared by everybody who reads it: never written to. */
@@ -73,7 +75,7 @@ export class CatalogueStore {
   ): Promise<Pick<Catalogue, 'styles' | 'materials' | 'machines'>> {
     const { models } = this.db;
     const where = { retiredAt: isRetired ? { [Op.ne]: null } : null };
-    const [styles, materials, machines, weighings] = await Promise.all([
+    const [styles, materials, machines, weighings, onShelf] = await Promise.all([
       models.styles.findAll({
         where,
         include: ['colours', 'sizes'],
@@ -82,14 +84,21 @@ export class CatalogueStore {
       models.materials.findAll({ where, order: IN_ORDER, raw: true }),
       models.machines.findAll({ where, order: IN_ORDER, raw: true }),
       this.weighings.all(),
+      this.shelfStock(),
     ]);
     return {
       styles: styles.map(toStyle),
-      materials: withWeighings(materials.map(toMaterial), weighings),
+      materials: withWeighings(materials.map(toMaterial), weighings).map((own) => counted(own, onShelf)),
       machines: machines.map(toMachine),
     };
   }
 }
+
+/** What is kept in packets is counted there, in place of what was typed. */
+const counted = (material: Material, onShelf: Map<string, number>): Material => {
+  const free = onShelf.get(material.id);
+  return free === undefined ? material : { ...material, stock: Math.max(0, free) };
+};
 
 const toMaterial = (row: MaterialRow): Material => {
   const { id, kind, name, maker, lot, stock, stockUnit, properties, version } = row;

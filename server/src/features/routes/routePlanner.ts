@@ -39,16 +39,19 @@ export interface PlannerNeeds {
   figures: (artworkId: string, job: ArtJob, onProgress?: Told) => Promise<ArtFigures>;
   /** Of pieces made by just these processes, by {@link processKey}. */
   spoilage: (processes: string) => Promise<Spoilage>;
+  /** Transfers of each kind that are free or kept for a line, of kinds that are kept in packets. */
+  shelfFor: (lineId: string) => Promise<Map<string, number>>;
   /** What was measured of each press, where such a print lies. */
   pressesUnder: (print: PlateSize) => Promise<KnownPresses>;
 }
 
 /** The part of a line that a plan is made from; an order that is only being written has no more. */
-export type PlannedLine = Pick<OrderLine, 'code' | 'styleId' | 'sizes' | 'house'> & {
-  colourId: string;
-  styleName: string;
-  prints: PlannedPrint[];
-};
+export type PlannedLine = Partial<Pick<OrderLine, 'id'>> &
+  Pick<OrderLine, 'code' | 'styleId' | 'sizes' | 'house'> & {
+    colourId: string;
+    styleName: string;
+    prints: PlannedPrint[];
+  };
 
 export type PlannedPrint = Pick<
   LinePrint,
@@ -118,7 +121,7 @@ export class RoutePlanner {
         return { art: { ...art, findings: figures.findings }, document: printDocument(print, needs) };
       }),
     );
-    const catalogue = await this.needs.readCatalogue();
+    const catalogue = await this.catalogueFor(line);
     const rates = await this.ratesFor(catalogue, line.prints);
     const style = styleOf(catalogue, line);
     const prints = drawn.map(({ document }) => document);
@@ -127,6 +130,19 @@ export class RoutePlanner {
       document: documentOf({ line, catalogue, style, prints, rates, presses, overrides, sources }),
       art: drawn.map(({ art }) => art),
     };
+  }
+
+  /** The set-up as a line sees it: what is kept for it on the shelf is there for it. */
+  private async catalogueFor({ id, prints }: PlannedLine): Promise<Catalogue> {
+    const catalogue = await this.needs.readCatalogue();
+    const isOffShelf = prints.some(({ process }) => process === 'shelf' || process === 'patch-cap');
+    if (id === undefined || !isOffShelf) return catalogue;
+    const onShelf = await this.needs.shelfFor(id);
+    const materials = catalogue.materials.map((own) => {
+      const count = onShelf.get(own.id);
+      return count === undefined ? own : { ...own, stock: Math.max(0, count) };
+    });
+    return { ...catalogue, materials };
   }
 
   /**

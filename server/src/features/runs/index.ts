@@ -1,4 +1,5 @@
 export { OutcomeStore } from './outcomeStore.ts';
 export { runEndpoints } from './runEndpoints.ts';
 export { RunService } from './runService.ts';
+export type { RunNeeds } from './runService.ts';
 export { RunStore } from './runStore.ts';

@@ -25,6 +25,7 @@ import { checkEvent, newEvents } from './checkEvent.ts';
 import type { OutcomeStore } from './outcomeStore.ts';
 import type { OpenedLot } from './lotsOf.ts';
 import { projectOutcomes } from './projectOutcomes.ts';
+import type { OutcomeRow } from './projectOutcomes.ts';
 import { createRunMemory } from './runMemory.ts';
 import type { KnownRun } from './runMemory.ts';
 import { readRunHead, readRunHeads } from './runReads.ts';
@@ -42,7 +43,10 @@ interface Started extends StartableVersion {
   code: string;
 }
 
-interface Needs {
+/** A line as it is put on the floor. */
+export type HeldLine = Pick<Run['lines'][number], 'key' | 'lineId' | 'code' | 'pieces' | 'route'>;
+
+export interface RunNeeds {
   db: Database;
   runs: RunStore;
   outcomes: OutcomeStore;
@@ -54,6 +58,11 @@ interface Needs {
   };
   /** Lots of materials and when they were opened, oldest first. */
   openedLots: (tx?: Tx) => Promise<OpenedLot[]>;
+  /** What runs take off the shelf and put on it. */
+  shelf: {
+    hold: (run: { id: string; lines: readonly HeldLine[] }, tx: Tx) => Promise<void>;
+    follow: (run: Run, state: RunState, outcomes: readonly OutcomeRow[], tx: Tx) => Promise<void>;
+  };
   now: () => number;
 }
 
@@ -61,7 +70,7 @@ interface Needs {
 export class RunService {
   private readonly memory = createRunMemory();
 
-  constructor(private readonly needs: Needs) {}
+  constructor(private readonly needs: RunNeeds) {}
 
   /** After the database was away: another one, restored from a backup, may have come back in its place. */
   forgetAll(): void {
@@ -129,7 +138,7 @@ export class RunService {
    * @param layoutId the layout that the sheets are of
    */
   async start({ lineIds, sheets = [], by }: RunStart, layoutId: string | null = null): Promise<Run> {
-    const { db, runs, lines, findVersion, now } = this.needs;
+    const { db, runs, lines, findVersion, shelf, now } = this.needs;
     const id = await db.transaction(async (tx) => {
       const started: Started[] = [];
       // always in one order: two that want the same lines wait for each other, and neither for ever
@@ -141,10 +150,13 @@ export class RunService {
       const own = ordered.map(({ lineId, id: routeVersionId, processes, pieces }, i) => ({
         key: String(i + 1), lineId, routeVersionId, processes, pieces,
       })); // prettier-ignore
-      return runs.insert(
+      const run = await runs.insert(
         { lines: own, sheets: sharedSheets(sheets, ordered), layoutId, by, at: new Date(now()) },
         tx,
       );
+      const held = ordered.map((line, i) => ({ ...line, key: String(i + 1) }));
+      await shelf.hold({ id: run, lines: held }, tx);
+      return run;
     });
     return this.get(id);
   }
@@ -232,6 +244,7 @@ export class RunService {
       : projectOutcomes(run, state, await this.needs.openedLots(tx));
     await outcomes.project(run, { before: known.outcomes, after }, tx);
     await outcomes.note(row, run.events.length, state, tx);
+    await this.needs.shelf.follow(run, state, after, tx);
     const lines: KnownRun['run']['lines'] = [];
     for (const line of run.lines) lines.push(await this.passLine(row.id, line, state, tx));
     this.memory.put(row.id, { run: { ...run, lines }, followed, outcomes: after });

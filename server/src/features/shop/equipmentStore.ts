@@ -27,6 +27,25 @@ export class EquipmentStore {
     return row.id;
   }
 
+  /** Every kind of transfer on the shelf, out of use too; nobody else adds one until the transaction ends. */
+  async shelfKinds(
+    tx: Tx,
+  ): Promise<(Pick<MaterialRow, 'id' | 'name' | 'properties'> & { isRetired: boolean })[]> {
+    const { materials, revisions } = this.db.models;
+    await revisions.findOne({ lock: tx.LOCK.UPDATE, transaction: tx }); // every change of the set-up counts it up
+    const rows = await materials.findAll({
+      where: { kind: 'shelf-transfer' },
+      raw: true,
+      transaction: tx,
+    });
+    return rows.map(({ id, name, properties, retiredAt }) => ({
+      id,
+      name,
+      properties,
+      isRetired: retiredAt !== null,
+    }));
+  }
+
   async insertMachine(record: MachineInput, tx: Tx): Promise<string> {
     const { machines } = this.db.models;
     const position =

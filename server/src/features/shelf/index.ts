@@ -1,0 +1,5 @@
+export { shelfEndpoints } from './shelfEndpoints.ts';
+export { ShelfOnFloor, concernsShelf } from './shelfOnFloor.ts';
+export { ShelfReads } from './shelfReads.ts';
+export { ShelfService } from './shelfService.ts';
+export { ShelfStore } from './shelfStore.ts';

@@ -1,0 +1,101 @@
+import {
+  BoughtPacketInput,
+  Shelf,
+  ShelfLabelsQuery,
+  ShelfMoveInput,
+  ShelfPacketInput,
+  ShelfPacketWhole,
+  ShelfQuery,
+  ShelfUses,
+} from '@saltflat/contract';
+import type { ShelfPacket } from '@saltflat/contract';
+import { endpoint, file } from '../../http/endpoint.ts';
+import type { Endpoint } from '../../http/endpoint.ts';
+import { sendPdf } from '../../pdf/index.ts';
+import type { Paper } from '../../pdf/index.ts';
+import type { ShelfService } from './shelfService.ts';
+
+type WriteLabels = (packets: ShelfPacket[], paper: Paper) => Promise<Parameters<typeof sendPdf>[1]>;
+
+export const shelfEndpoints = (shelf: ShelfService, writeLabels: WriteLabels): Endpoint[] => [
+  ...readEndpoints(shelf, writeLabels),
+  ...writeEndpoints(shelf),
+];
+
+const readEndpoints = (shelf: ShelfService, writeLabels: WriteLabels): Endpoint[] => [
+  endpoint(
+    {
+      method: 'get',
+      path: '/shelf',
+      summary: 'Transfers that lie ready, packet by packet, the oldest of each kind first',
+      query: ShelfQuery,
+      answer: Shelf,
+    },
+    ({ query }) => shelf.list(query.all ?? false),
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/shelf/labels.pdf',
+      summary: 'Labels for packets: what they are, how they are pressed, until when',
+      query: ShelfLabelsQuery,
+      answer: file('application/pdf'),
+    },
+    async ({ query, res }) =>
+      sendPdf(res, await writeLabels(await shelf.many(query.packets.split(',')), query.paper ?? 'a4')),
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/shelf/packets/:id',
+      summary: 'A packet with all that became of it',
+      answer: ShelfPacketWhole,
+    },
+    ({ params }) => shelf.get(params.id ?? ''),
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/runs/:id/shelf',
+      summary: 'What a run takes off the shelf, out of which packets',
+      answer: ShelfUses,
+    },
+    ({ params }) => shelf.usesOf(params.id ?? ''),
+  ),
+];
+
+const writeEndpoints = (shelf: ShelfService): Endpoint[] => [
+  endpoint(
+    {
+      method: 'post',
+      path: '/shelf/packets',
+      summary: 'Enter a packet of a kind that is known',
+      body: ShelfPacketInput,
+      answer: ShelfPacketWhole,
+      status: 201,
+    },
+    ({ body }) => shelf.enter(body),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/shelf/bought',
+      summary: 'Enter the first packet of a kind that a supplier made',
+      body: BoughtPacketInput,
+      answer: ShelfPacketWhole,
+      status: 201,
+    },
+    ({ body }) => shelf.enterBought(body),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/shelf/packets/:id/moves',
+      summary: 'Keep transfers for a line, free, sell, throw away or count them',
+      body: ShelfMoveInput,
+      answer: ShelfPacketWhole,
+      status: 201,
+    },
+    ({ params, body }) => shelf.move(params.id ?? '', body),
+  ),
+];

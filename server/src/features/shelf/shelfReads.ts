@@ -1,0 +1,137 @@
+import { readStoredRoute } from '@saltflat/contract';
+import type { ShelfLine, ShelfPacket, ShelfPacketWhole } from '@saltflat/contract';
+import { isShelfSize } from '@saltflat/core/route';
+import { Op } from 'sequelize';
+import type { Database } from '../../db/connection.ts';
+import type { LineRow } from '../../db/models/index.ts';
+import type { WholePacket } from './shelfStore.ts';
+
+type Named = Omit<ShelfPacket['reserved'][number], 'pieces'>;
+type History = ShelfPacketWhole['history'];
+
+/** Lines that are looked at for one packet: more than wait for one artwork. */
+const MOST_LINES = 100;
+
+/** What the shelf wants to know of lines and artworks. */
+export class ShelfReads {
+  constructor(private readonly db: Database) {}
+
+  async named(lineIds: readonly string[]): Promise<Map<string, Named>> {
+    if (lineIds.length === 0) return new Map();
+    const rows = await this.db.models.lines.findAll({
+      where: { id: [...new Set(lineIds)] },
+      include: { association: 'order', include: ['customer'] },
+    });
+    return new Map(rows.map((row) => [row.id, toNamed(row)]));
+  }
+
+  async rights(artworkIds: readonly string[]): Promise<Map<string, ShelfPacket['rights']>> {
+    if (artworkIds.length === 0) return new Map();
+    const rows = await this.db.models.artworks.findAll({
+      attributes: ['id', 'rights'],
+      where: { id: [...new Set(artworkIds)] },
+      raw: true,
+    });
+    return new Map(rows.map(({ id, rights }) => [id, rights]));
+  }
+
+  async rightsOf(artworkId: string | null): Promise<ShelfPacket['rights']> {
+    return (artworkId === null ? undefined : (await this.rights([artworkId])).get(artworkId)) ?? 'unasked';
+  }
+
+  /** The newest artwork of a name. */
+  async artworkNamed(name: string): Promise<string | null> {
+    const row = await this.db.models.artworks.findOne({
+      attributes: ['id'],
+      where: { name },
+      order: [['createdAt', 'desc']], // prettier-ignore
+      raw: true,
+    });
+    return row?.id ?? null;
+  }
+
+  async artworkCalled(id: string): Promise<string | null> {
+    const row = await this.db.models.artworks.findByPk(id, { attributes: ['name'], raw: true });
+    return row?.name ?? null;
+  }
+
+  /** Lines not on the floor yet whose print is this artwork at this size, soonest due first. */
+  async linesFor({ row: { artworkId }, material }: WholePacket): Promise<ShelfLine[]> {
+    if (artworkId === null) return [];
+    const prints = await this.db.models.prints.findAll({
+      where: { artworkId },
+      include: {
+        association: 'line',
+        required: true,
+        where: {
+          removedAt: null,
+          routeNumber: { [Op.ne]: null },
+          state: ['ready', 'art-to-mend', 'failed', 'planning'],
+        },
+        include: [
+          { association: 'order', required: true, where: { cancelledAt: null }, include: ['customer'] },
+          { association: 'quantities', separate: true },
+        ],
+      },
+      order: [['line', 'order', 'dueAt', 'asc']], // prettier-ignore
+      limit: MOST_LINES,
+      subQuery: false,
+    });
+    const wanted = prints.flatMap(({ line }) =>
+      line?.routeNumber == null ? [] : [{ lineId: line.id, number: line.routeNumber }],
+    );
+    if (wanted.length === 0) return [];
+    const versions = await this.db.models.routes.findAll({
+      attributes: ['lineId', 'format', 'document', 'cost'],
+      where: { [Op.or]: wanted },
+      raw: true,
+    });
+    const found: ShelfLine[] = [];
+    for (const { id: print, process, line } of prints) {
+      const version = versions.find(({ lineId }) => lineId === line?.id);
+      if (!line?.order || !version) continue;
+      const { route } = readStoredRoute(version.format, { route: version.document, cost: version.cost });
+      const isOfSize = route.prints
+        .find((own) => own.id === print)
+        ?.placement.sizes.every(({ widthMm }) => isShelfSize(Number(material.properties.widthMm), widthMm));
+      if (!isOfSize || !route.usesBlanks) continue; // what is made for the shelf wants none of it
+      const pieces = (line.quantities ?? []).reduce((sum, { quantity }) => sum + quantity, 0);
+      found.push({ ...toNamed(line), dueAt: line.order.dueAt.toISOString(), print, process, pieces });
+    }
+    return found;
+  }
+
+  /** All that became of a packet, newest first. */
+  async history({ moves, uses }: WholePacket): Promise<History> {
+    const lines = await this.named([...moves.flatMap(({ lineId }) => lineId ?? []), ...uses.map(({ lineId }) => lineId)]); // prettier-ignore
+    const codeOf = (lineId: string | null): string | null =>
+      (lineId === null ? undefined : lines.get(lineId)?.code) ?? null;
+    return [
+      ...moves.map(({ at, byName, kind, change, hold, lineId, why, rights }) => ({
+        at: at.toISOString(),
+        by: byName,
+        kind,
+        pieces: change + hold,
+        line: codeOf(lineId),
+        why,
+        rights,
+      })),
+      ...uses.map(({ at, pieces, taken, lineId }) => ({
+        at: at.toISOString(),
+        by: '',
+        kind: taken > 0 ? ('taken' as const) : ('floor' as const),
+        pieces: -(taken > 0 ? taken : pieces),
+        line: codeOf(lineId),
+        why: '',
+        rights: null,
+      })),
+    ].sort((p, q) => q.at.localeCompare(p.at));
+  }
+}
+
+const toNamed = ({ id: lineId, orderId, code, order }: LineRow): Named => ({
+  lineId,
+  orderId,
+  code,
+  customer: order?.customer?.name ?? '',
+});
