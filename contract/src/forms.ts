@@ -15,6 +15,7 @@ import { Signed } from './routes.ts';
 import { strictObject } from './scalars.ts';
 import { BenchNoteInput } from './benchNotes.ts';
 import { CalibrationInput, PressureTestInput, SurveyInput } from './pressChecks.ts';
+import { BoughtPacketInput, ShelfMoveInput, ShelfPacketInput } from './shelf.ts';
 import { RatesDocument } from './shopSettings.ts';
 import { WritingDocument } from './writing.ts';
 
@@ -46,6 +47,7 @@ export const FORMS: Record<string, Record<string, TSchema>> = {
     calibration: CalibrationInput,
     'bench-note': BenchNoteInput,
   },
+  shelf: { packet: ShelfPacketInput, bought: BoughtPacketInput, move: ShelfMoveInput },
   words: {
     signed: Signed,
     overrule: OverruleWords,

@@ -55,6 +55,7 @@ export {
   OrderInput,
   OrderPage,
   OrderQuery,
+  ProcessChoice,
   OpenLine,
   OpenLines,
   OpenLinesQuery,

@@ -97,6 +97,9 @@ export const ArtworkChoice = strictObject({
   artworkId: Type.String({ format: 'uuid', title: 'Artwork' }),
 });
 export type ArtworkChoice = Static<typeof ArtworkChoice>;
+/** Another process for one print. */
+export const ProcessChoice = strictObject({ print: PrintId, process: Process });
+export type ProcessChoice = Static<typeof ProcessChoice>;
 /** A print made from an artwork, and the number of its preparation. */
 export const ArtworkUse = strictObject({
   lineId: Id,

@@ -75,7 +75,8 @@ export type ShelfPacketInput = Static<typeof ShelfPacketInput>;
 /** The first packet of a kind that a supplier made: it is pressed as all of that supplier’s are. */
 export const BoughtPacketInput = strictObject({
   supplierId: Type.String({ title: 'Supplier', format: 'uuid' }),
-  artworkId: Type.String({ title: 'Artwork', format: 'uuid' }),
+  /** By its name: the newest of that name is meant. */
+  artwork: shortText('Artwork', 200),
   widthMm: Type.Number({ title: 'Print, wide', exclusiveMinimum: 0, maximum: 2000, quantity: 'length' }),
   centsEach: Type.Integer({ title: 'Price each', minimum: 0, maximum: 1_000_000 }),
   ...came,
@@ -104,12 +105,16 @@ export const ShelfLine = strictObject({
   print: Type.String(),
   process: Process,
   pieces: Type.Integer(),
+  /** Kept for it of this kind, in whatever packet. */
+  kept: Type.Integer(),
 });
 export type ShelfLine = Static<typeof ShelfLine>;
 
 /** A packet with all that became of it. */
 export const ShelfPacketWhole = strictObject({
   packet: ShelfPacket,
+  /** Transfers of its kind that are free, in all packets: what is kept for a line comes out of the oldest. */
+  freeOfKind: Type.Integer(),
   /** Newest first. */
   history: Type.Array(
     strictObject({

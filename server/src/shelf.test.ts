@@ -215,7 +215,7 @@ describe('transfers on the shelf', function () {
       .post('/api/v1/shelf/bought')
       .send({
         supplierId: supplier.id,
-        artworkId,
+        artwork: 'buoy.png',
         widthMm: 88,
         centsEach: 140,
         pieces: 25,

@@ -14,12 +14,14 @@ import {
   printerFor,
   readyMadeFor,
   sheetDelay,
+  shelfTransferFor,
   transferOrigin,
   wishedSheets,
 } from './equip.ts';
 import { isMostlyPolyester, needsWhite } from './fabric.ts';
 import type { Stocked } from './materials.ts';
 import { melterFor } from './melters.ts';
+import { isForShelf } from './practices/inspect.ts';
 import { isIroned } from './practices/transferPress.ts';
 import { sourcesOf } from './routeSources.ts';
 import { TRADE } from './tradeRanges.ts';
@@ -215,6 +217,14 @@ const outOfStock: Detector = (input) =>
     return isOut ? [at(null, null, say('slip.out-of-stock', { thing: name }))] : [];
   });
 
+/** What is printed for this line lies ready. */
+const liesOnShelf: Detector = (input) => {
+  const isPrinted = input.process === 'dtf' || input.process === 'dtf-platen';
+  if (!isPrinted || isForShelf(input) || lackOf(input, 'shelf-transfer') !== null) return [];
+  const { name, stock } = shelfTransferFor(input);
+  return [at(null, null, say('slip.on-shelf', { transfer: name, stock: stock ?? null }))];
+};
+
 /** Every closing under a sheet is one of its presses, for every piece. */
 function wornSheets({ equipment, pieces }: RouteInput, operations: readonly Operation[]): Slip[] {
   return equipment.coverSheets.flatMap(({ id, name, uses, usesSoFar }) => {
@@ -250,6 +260,7 @@ const DETECTORS: readonly Detector[] = [
   underbaseOnWhite,
   sheetNotThere,
   outOfStock,
+  liesOnShelf,
 ];
 
 /** Every slip in what is planned for one print, where it was made. */

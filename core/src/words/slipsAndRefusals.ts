@@ -65,6 +65,8 @@ export const SLIPS = {
     `What came with the transfer asks for ${kind.replace('-', ', ')} over it, and none is set up for ink: planned with “${sheet}”.`,
   'slip.out-of-stock': ({ thing }: { thing: string }) =>
     `“${thing}” is what this line is planned with, and none is in stock: order it, or choose another.`,
+  'slip.on-shelf': ({ transfer, stock }: { transfer: string; stock: number | null }) =>
+    `“${transfer}” lies on the shelf${stock === null ? '' : ` ${stock === 1 ? 'once' : `${stock} times`}`}: this line could take it in place of printing.`,
   'slip.worn-sheet': ({
     sheet,
     used,

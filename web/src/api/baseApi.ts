@@ -17,6 +17,7 @@ export const TAGS = [
   'PressCheck',
   'BenchNote',
   'FilmLayout',
+  'Shelf',
 ] as const;
 
 const rawQuery = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 30_000 });

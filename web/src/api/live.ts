@@ -18,6 +18,7 @@ const STALE: Record<string, readonly Tag[]> = {
   'press-check': ['PressCheck'],
   'bench-note': ['BenchNote'],
   'film-layout': ['FilmLayout', 'Route', 'Quote'], // its lines' film is known better now
+  shelf: ['Shelf', 'Catalogue'], // what is free counts as stock
   everything: TAGS,
 };
 const GATHER_MS = 120; // one save touches many rows: fetch once for all of them

@@ -69,6 +69,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../pages/KeptFilmPage.tsx')).KeptFilmPage }),
           },
           {
+            path: 'film/shelf/:packetId?',
+            lazy: async () => ({ Component: (await import('../pages/ShelfPage.tsx')).ShelfPage }),
+          },
+          {
             path: 'film/:layoutId',
             lazy: async () => ({ Component: (await import('../pages/FilmLayoutPage.tsx')).FilmLayoutPage }),
           },

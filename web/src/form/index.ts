@@ -9,3 +9,4 @@ export { Overtaken } from './Overtaken.tsx';
 export { useDraftForm } from './useDraftForm.ts';
 export type { DraftForm } from './useDraftForm.ts';
 export { useFilled } from './useFilled.ts';
+export type { Filling } from './useFilled.ts';

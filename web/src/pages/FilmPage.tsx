@@ -38,6 +38,7 @@ export function FilmPage() {
         title={t('Nothing waits for film')}
         action={
           <>
+            <Button to="/film/shelf">{t('Shelf')}</Button>
             <Button to="/film/kept">{t('Kept layouts')}</Button>
             <Button look="primary" to="/orders">
               {t('To the orders')}
@@ -56,6 +57,7 @@ export function FilmPage() {
         title={t('Film')}
         says={t('Transfers share film: what goes on it, how it lies, what it takes')}
       >
+        <Button to="/film/shelf">{t('Shelf')}</Button>
         <Button to="/film/kept">{t('Kept layouts')}</Button>
         {groups.length > 1 && (
           <div style={{ flex: '0 1 420px' }}>

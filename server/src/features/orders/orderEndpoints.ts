@@ -9,6 +9,7 @@ import {
   OrderInput,
   OrderPage,
   OrderQuery,
+  ProcessChoice,
   OpenLines,
   OpenLinesQuery,
   VersionOnly,
@@ -120,6 +121,16 @@ const lineEndpoints = (orders: OrderService): Endpoint[] => [
       answer: Order,
     },
     ({ params, body }) => orders.replaceArtwork(params.id ?? '', body),
+  ),
+  endpoint(
+    {
+      method: 'put',
+      path: '/lines/:id/process',
+      summary: 'Another process for one print of a line; all else stays',
+      body: ProcessChoice,
+      answer: Order,
+    },
+    ({ params, body }) => orders.chooseProcess(params.id ?? '', body),
   ),
   endpoint(
     {

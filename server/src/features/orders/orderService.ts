@@ -11,6 +11,7 @@ import type {
   OrderQuery,
   OrderSummary,
   PrintInput,
+  ProcessChoice,
   OpenLines,
   OpenLinesQuery,
 } from '@saltflat/contract';
@@ -137,7 +138,20 @@ export class OrderService {
   }
 
   /** Another file for one print: size, placement and everything else stay. */
-  async replaceArtwork(lineId: string, { print, artworkId }: ArtworkChoice): Promise<Order> {
+  replaceArtwork(lineId: string, { print, artworkId }: ArtworkChoice): Promise<Order> {
+    return this.changePrint(lineId, print, (own) => ({ ...own, artworkId, preparationId: null }));
+  }
+
+  /** Another process for one print, as one that is taken off the shelf in place of being printed. */
+  chooseProcess(lineId: string, { print, process }: ProcessChoice): Promise<Order> {
+    return this.changePrint(lineId, print, (own) => ({ ...own, process }));
+  }
+
+  private async changePrint(
+    lineId: string,
+    print: string,
+    changed: (own: PrintInput) => PrintInput,
+  ): Promise<Order> {
     const { orderId } = await this.getLine(lineId);
     const { version, customer, dueAt, note, lines } = await this.get(orderId);
     const inputs = lines.map((line) => ({ id: line.id, ...asInput(line) }));
@@ -147,7 +161,9 @@ export class OrderService {
       dueAt,
       note,
       lines: inputs.map((input) =>
-        input.id === lineId ? { ...input, prints: input.prints.map(withArtwork(print, artworkId)) } : input,
+        input.id === lineId
+          ? { ...input, prints: input.prints.map((own) => (own.id === print ? changed(own) : own)) }
+          : input,
       ),
     });
   }
@@ -193,8 +209,3 @@ function refuseCancelled({ code, cancelledAt }: OrderRow): void {
   if (cancelledAt !== null)
     throw new DomainError('not-now', `${code} is cancelled. Restore it before changing it.`);
 }
-
-const withArtwork =
-  (print: string, artworkId: string) =>
-  (own: PrintInput): PrintInput =>
-    own.id === print ? { ...own, artworkId, preparationId: null } : own;

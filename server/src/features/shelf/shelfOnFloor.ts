@@ -5,6 +5,7 @@ import type { Route, ShelfTake } from '@saltflat/core/route';
 import type { RunState } from '@saltflat/core/run';
 import { USUAL_KEEPS_DAYS, takeOldest } from '@saltflat/core/shelf';
 import type { Tx } from '../../db/connection.ts';
+import { asStanding } from './shelfStore.ts';
 import type { ShelfStore, UseOf, WholePacket } from './shelfStore.ts';
 
 type Line = Pick<Run['lines'][number], 'key' | 'lineId' | 'code' | 'routeNumber' | 'pieces' | 'route'>;
@@ -248,13 +249,6 @@ const widthOf = ({ properties }: WholePacket['material']): number => Number(prop
 
 const isOf = (own: UseOf, { runId, lineKey, print }: UseOf): boolean =>
   own.runId === runId && own.lineKey === lineKey && own.print === print;
-
-const asStanding = ({ row, standing }: WholePacket) => ({
-  id: row.id,
-  madeMs: row.madeAt.getTime(),
-  free: standing.free,
-  reserved: standing.reserved,
-});
 
 function refuseShort(code: string, { transfer, count }: ShelfTake, missing: number): never {
   throw new DomainError(

@@ -50,13 +50,8 @@ export class ShelfReads {
     return row?.id ?? null;
   }
 
-  async artworkCalled(id: string): Promise<string | null> {
-    const row = await this.db.models.artworks.findByPk(id, { attributes: ['name'], raw: true });
-    return row?.name ?? null;
-  }
-
   /** Lines not on the floor yet whose print is this artwork at this size, soonest due first. */
-  async linesFor({ row: { artworkId }, material }: WholePacket): Promise<ShelfLine[]> {
+  async linesFor({ row: { artworkId }, material }: WholePacket): Promise<Omit<ShelfLine, 'kept'>[]> {
     if (artworkId === null) return [];
     const prints = await this.db.models.prints.findAll({
       where: { artworkId },
@@ -86,7 +81,7 @@ export class ShelfReads {
       where: { [Op.or]: wanted },
       raw: true,
     });
-    const found: ShelfLine[] = [];
+    const found: Omit<ShelfLine, 'kept'>[] = [];
     for (const { id: print, process, line } of prints) {
       const version = versions.find(({ lineId }) => lineId === line?.id);
       if (!line?.order || !version) continue;

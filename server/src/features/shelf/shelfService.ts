@@ -12,8 +12,9 @@ import type {
 } from '@saltflat/contract';
 import { USUAL_KEEPS_DAYS } from '@saltflat/core/shelf';
 import type { Tx } from '../../db/connection.ts';
-import { moveOf } from './moveOf.ts';
+import { movesOf } from './movesOf.ts';
 import type { ShelfReads } from './shelfReads.ts';
+import { asStanding } from './shelfStore.ts';
 import type { ShelfStore, WholePacket } from './shelfStore.ts';
 
 interface Needs {
@@ -37,11 +38,18 @@ export class ShelfService {
 
   async get(id: string): Promise<ShelfPacketWhole> {
     const found = (await this.needs.store.find(id)) ?? missing(id);
+    const { store, reads } = this.needs;
     const [packet = missing(id)] = await this.told([found]);
+    const ofKind = await store.ofKind(found.row.materialId);
+    const kept = (lineId: string): number =>
+      ofKind
+        .flatMap(({ standing }) => standing.reserved)
+        .reduce((sum, own) => sum + (own.lineId === lineId ? own.pieces : 0), 0);
     return {
       packet,
-      history: await this.needs.reads.history(found),
-      lines: await this.needs.reads.linesFor(found),
+      freeOfKind: ofKind.reduce((sum, { standing }) => sum + Math.max(0, standing.free), 0),
+      history: await reads.history(found),
+      lines: (await reads.linesFor(found)).map((line) => ({ ...line, kept: kept(line.lineId) })),
     };
   }
 
@@ -88,8 +96,13 @@ export class ShelfService {
     const supplier = await needs.findMaterial(input.supplierId);
     if (supplier?.kind !== 'bought-in')
       throw refused('/supplierId', 'Supplier: choose one of the shop’s bought-in transfers.');
-    const artwork = await needs.reads.artworkCalled(input.artworkId);
-    if (artwork === null) throw refused('/artworkId', 'Artwork: choose one that is here.');
+    const artwork = input.artwork.trim();
+    const artworkId = await needs.reads.artworkNamed(artwork);
+    if (artworkId === null)
+      throw refused(
+        '/artwork',
+        `Artwork: none here is called “${artwork}”. Write its name as under Artwork, its ending too.`,
+      );
     const { isTrimmed: _cut, minimum: _least, leadDays: _wait, centsPerM2: _rate, ...instructions } = supplier.properties; // prettier-ignore
     const record: MaterialInput = {
       kind: 'shelf-transfer',
@@ -105,12 +118,12 @@ export class ShelfService {
     };
     return this.entered(input, async (tx) => ({
       materialId: await needs.addKind(record, tx),
-      artworkId: input.artworkId,
+      artworkId,
       origin: 'bought',
     }));
   }
 
-  /** What a person does with a packet: keeps it for a line, sells, throws away, counts. */
+  /** What a person does: keeps transfers for a line, frees them, sells, throws away, counts. */
   async move(id: string, input: ShelfMoveInput): Promise<ShelfPacketWhole> {
     const { store, reads, follow, now } = this.needs;
     const seen = (await store.find(id)) ?? missing(id);
@@ -119,21 +132,24 @@ export class ShelfService {
     await follow(async (tx) => {
       const packets = await store.lockKind(seen.row.materialId, tx);
       const packet = packets.find(({ row }) => row.id === id) ?? missing(id);
-      const { change, hold } = moveOf(packet.standing, input, { lines, rights });
-      await store.insertMove(
-        {
-          packetId: id,
-          kind: input.kind,
-          change,
-          hold,
-          lineId: input.lineId,
-          why: input.why.trim(),
-          rights: input.kind === 'sold' ? rights : null,
-          byName: input.by,
-          at: new Date(now()),
-        },
-        tx,
-      );
+      const moves = movesOf({ id, standing: packet.standing }, input, {
+        lines,
+        rights,
+        ofKind: packets.map(asStanding),
+      });
+      for (const move of moves)
+        await store.insertMove(
+          {
+            ...move,
+            kind: input.kind,
+            lineId: input.lineId,
+            why: input.why.trim(),
+            rights: input.kind === 'sold' ? rights : null,
+            byName: input.by,
+            at: new Date(now()),
+          },
+          tx,
+        );
     });
     return this.get(id);
   }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { standingOf } from '@saltflat/core/shelf';
-import type { PacketStanding } from '@saltflat/core/shelf';
+import type { PacketStanding, StandingPacket } from '@saltflat/core/shelf';
 import type { CreationAttributes, WhereOptions } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { MaterialRow, MoveRow, PacketRow, UseRow } from '../../db/models/index.ts';
@@ -34,6 +34,11 @@ export class ShelfStore {
 
   async find(id: string, tx?: Tx): Promise<WholePacket | undefined> {
     return (await this.read({ id }, { tx }))[0];
+  }
+
+  /** Packets of one kind that are not empty. */
+  async ofKind(materialId: string): Promise<WholePacket[]> {
+    return this.read({ materialId, isEmpty: false });
   }
 
   async byIds(ids: readonly string[]): Promise<WholePacket[]> {
@@ -155,3 +160,11 @@ export class ShelfStore {
     });
   }
 }
+
+/** A packet as it is taken from. */
+export const asStanding = ({ row, standing }: WholePacket): StandingPacket => ({
+  id: row.id,
+  madeMs: row.madeAt.getTime(),
+  free: standing.free,
+  reserved: standing.reserved,
+});

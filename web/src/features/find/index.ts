@@ -1,1 +1,2 @@
 export { FindBox } from './FindBox.tsx';
+export { useFoundQuery } from './findApi.ts';

@@ -40,6 +40,9 @@ export function FinishedRun({ live }: { live: LiveRun }) {
             >
               {t('Undo last')}
             </Button>
+            {run.lines.some(({ route }) => route.operations.some(({ role }) => role === 'shelve')) && (
+              <Button to="/film/shelf">{t('On the shelf')}</Button>
+            )}
             <Button to="/floor">{t('Back to the floor')}</Button>
           </Row>
         }

@@ -28,6 +28,7 @@ import {
   NextTrace,
   TimerFrame,
 } from './floorParts.tsx';
+import { ShelfTake } from './ShelfTake.tsx';
 import { WeighIn } from './WeighIn.tsx';
 import { Button, Note, Stack } from '../../ui/index.ts';
 
@@ -158,6 +159,7 @@ export function NextPanel({
           {t('Undo last')}
         </Button>
       </NextActions>
+      <ShelfTake live={live} action={action} operation={operation} nowMs={nowMs} />
       <FilmCard live={live} action={action} operation={operation} nowMs={nowMs} />
       <NextTrace>
         <HeatTrace

@@ -1,3 +1,5 @@
+export { ArtThumb } from './ArtThumb.tsx';
+export { fromLocalField, toLocalField } from './dates.ts';
 export { Measuring } from './Measuring.tsx';
 export { LinePicker } from './LinePicker.tsx';
 export type { LineActions } from './LineCard.tsx';

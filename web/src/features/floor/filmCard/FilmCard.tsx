@@ -5,7 +5,7 @@ import { formatQuantity } from '@saltflat/core/units';
 import { HUMID_PCT, useDevice } from '../../../api/liveSlice.ts';
 import { useUnits } from '../../../units/writingSlice.ts';
 import { useWords } from '../../../units/useWords.ts';
-import { Note, styled } from '../../../ui/index.ts';
+import { Note, ownProps, styled } from '../../../ui/index.ts';
 import { t } from '../../../words/index.ts';
 import { linesIn, lineOf } from '../moments.ts';
 import type { LiveRun } from '../useRunState.ts';
@@ -45,9 +45,9 @@ export function FilmCard({ live, action, operation, nowMs }: Props) {
       : []),
   ];
   return (
-    <Card aria-label={t('What to look at')}>
+    <Card aria-label={t('What to look at')} isDrawn={DRAWN.includes(operation.role)}>
       <div>
-        <strong>{facts.join(' · ')}</strong>
+        {facts.length > 0 && <strong>{facts.join(' · ')}</strong>}
         <ul>
           {operation.checks.map((check) => (
             <li key={check.code}>{words(check)}</li>
@@ -62,7 +62,8 @@ export function FilmCard({ live, action, operation, nowMs }: Props) {
   );
 }
 
-const ON_FILM: readonly Role[] = ['set-up', 'print', 'powder', 'melt', 'cut'];
+const DRAWN: readonly Role[] = ['set-up', 'print', 'powder', 'melt'];
+const ON_FILM: readonly Role[] = [...DRAWN, 'cut'];
 
 function Drawn({ operation }: { operation: Operation }) {
   if (operation.role === 'melt') return <MeltScale isFull={meltsFully(operation)} />;
@@ -110,9 +111,12 @@ function Humid({ percent }: { percent: number }) {
   );
 }
 
-const Card = styled('section')({
+const Card = styled(
+  'section',
+  ownProps('isDrawn'),
+)<{ isDrawn: boolean }>(({ isDrawn }) => ({
   display: 'grid',
-  gridTemplateColumns: 'minmax(220px, 1fr) minmax(0, 2fr)',
+  gridTemplateColumns: isDrawn ? 'minmax(220px, 1fr) minmax(0, 2fr)' : 'minmax(0, 1fr)',
   gap: '10px 20px',
   padding: '10px 20px',
   margin: '0 20px 14px',
@@ -122,4 +126,4 @@ const Card = styled('section')({
   fontSize: 15,
   '& ul': { margin: '4px 0 0', paddingLeft: 18, listStyle: 'disc' },
   '@media (max-width: 900px)': { gridTemplateColumns: 'minmax(0, 1fr)', margin: '0 12px 12px' },
-});
+}));

@@ -1,0 +1,58 @@
+import type {
+  BoughtPacketInput,
+  Shelf,
+  ShelfMoveInput,
+  ShelfPacketInput,
+  ShelfPacketWhole,
+  ShelfUses,
+} from '@saltflat/contract';
+import { baseApi } from './baseApi.ts';
+
+const STALE = ['Shelf', 'Catalogue'] as const; // the routes that follow say so themselves, one by one
+
+const shelfApi = baseApi.injectEndpoints({
+  endpoints: (build) => ({
+    shelf: build.query<Shelf, { all: boolean }>({
+      query: ({ all }) => ({ url: '/shelf', params: all ? { all } : {} }),
+      providesTags: ['Shelf'],
+    }),
+    shelfPacket: build.query<ShelfPacketWhole, string>({
+      query: (id) => `/shelf/packets/${id}`,
+      providesTags: ['Shelf', 'Line', 'Order'],
+    }),
+    enterPacket: build.mutation<ShelfPacketWhole, ShelfPacketInput>({
+      query: (body) => ({ url: '/shelf/packets', method: 'POST', body }),
+      invalidatesTags: [...STALE],
+    }),
+    enterBought: build.mutation<ShelfPacketWhole, BoughtPacketInput>({
+      query: (body) => ({ url: '/shelf/bought', method: 'POST', body }),
+      invalidatesTags: [...STALE],
+    }),
+    movePacket: build.mutation<ShelfPacketWhole, ShelfMoveInput & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/shelf/packets/${id}/moves`, method: 'POST', body }),
+      invalidatesTags: [...STALE],
+    }),
+    runShelf: build.query<ShelfUses, string>({
+      query: (runId) => `/runs/${runId}/shelf`,
+      providesTags: ['Shelf'],
+    }),
+    takeOffShelf: build.mutation<unknown, { lineId: string; print: string }>({
+      query: ({ lineId, print }) => ({
+        url: `/lines/${lineId}/process`,
+        method: 'PUT',
+        body: { print, process: 'shelf' },
+      }),
+      invalidatesTags: ['Line', 'Order', 'Shelf'],
+    }),
+  }),
+});
+
+export const {
+  useShelfQuery,
+  useShelfPacketQuery,
+  useEnterPacketMutation,
+  useEnterBoughtMutation,
+  useMovePacketMutation,
+  useRunShelfQuery,
+  useTakeOffShelfMutation,
+} = shelfApi;

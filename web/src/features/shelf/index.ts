@@ -1,0 +1,4 @@
+export { EnterDialog } from './EnterDialog.tsx';
+export { PacketView } from './PacketView.tsx';
+export { ShelfTable } from './ShelfTable.tsx';
+export { ageOfPacket } from './shelfWords.ts';
