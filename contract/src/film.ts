@@ -42,6 +42,18 @@ export const WaitingTransfers = strictObject({
     }),
   ),
   spares: Type.Integer({ minimum: 0 }),
+  /** Where they were spoiled and are printed again for a run that goes on; `null` for a line that has not begun. */
+  again: nullable(
+    strictObject({
+      runId: Id,
+      /** By their names within that run, in the order of their slots. */
+      parts: Type.Array(Type.String(), { minItems: 1 }),
+      /** What was seen of those that were lost. */
+      faults: Type.Array(Type.String()),
+      /** Film, ink and powder that they cost once more, cents. */
+      cents: Type.Number(),
+    }),
+  ),
 });
 export type WaitingTransfers = Static<typeof WaitingTransfers>;
 

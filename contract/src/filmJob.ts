@@ -9,7 +9,7 @@ import type {
 } from '@saltflat/core/film';
 import type { WaitingTransfers } from './film.ts';
 import type { FilmLayoutDocument, LaySettings } from './filmLayouts.ts';
-import type { RunStart } from './runs.ts';
+import type { Guest, RunStart } from './runs.ts';
 
 /** Transfers of one print of a line, by name. */
 export const nameOf = ({ lineId, print }: Pick<WaitingTransfers, 'lineId' | 'print'>): string =>
@@ -88,25 +88,43 @@ export function ownerOf(
   return null;
 }
 
-/** A layout as a run takes it: its lines, and for each sheet the transfers on it. */
+/** A layout as a run takes it: its lines, for each sheet the transfers on it, and what it carries for other runs. */
 export function runOf(
   transfers: readonly WaitingTransfers[],
   placements: readonly Placement[],
-): Pick<RunStart, 'lineIds'> & { sheets: NonNullable<RunStart['sheets']> } {
+): Pick<RunStart, 'lineIds'> & { sheets: NonNullable<RunStart['sheets']>; guests: Guest[] } {
   const sheets: NonNullable<RunStart['sheets']> = [];
+  const carried: (Omit<Guest, 'sheet'> & { sheet: number })[] = [];
   for (const own of placements) {
     const found = ownerOf(transfers, own);
     if (found === null) continue;
-    const { lineId, print } = found.owner;
+    const { lineId, print, code, again } = found.owner;
+    if (again) {
+      const part = again.parts[slotsOf(found.owner).indexOf(found.slot)];
+      if (part !== undefined)
+        carried.push({ sheet: own.sheet, runId: again.runId, part, code: `${code} ${found.slot}` });
+      continue;
+    }
     const sheet = (sheets[own.sheet] ??= []);
     const part = sheet.find((known) => known.lineId === lineId && known.print === print);
     if (part) part.pieces.push(found.slot);
     else sheet.push({ lineId, print, pieces: [found.slot] });
   }
-  for (const sheet of sheets) for (const part of sheet) part.pieces.sort((p, q) => p - q);
-  const lineIds = [...new Set(sheets.flat().map(({ lineId }) => lineId))];
-  return { lineIds, sheets: sheets.filter((sheet) => sheet.length > 0) };
+  for (const sheet of sheets) for (const part of sheet ?? []) part.pieces.sort((p, q) => p - q);
+  const used = [...sheets.keys()].filter((n) => (sheets[n] ?? []).length > 0);
+  return {
+    lineIds: [...new Set(used.flatMap((n) => sheets[n] ?? []).map(({ lineId }) => lineId))],
+    sheets: used.map((n) => sheets[n] ?? []),
+    guests: carried.map(({ sheet, ...guest }) => ({
+      ...guest,
+      sheet: used.includes(sheet) ? String(used.indexOf(sheet) + 1) : null,
+    })),
+  };
 }
+
+/** Its transfers in the order of their numbers. */
+const slotsOf = ({ sizes }: Pick<WaitingTransfers, 'sizes'>): number[] =>
+  sizes.flatMap(({ slots }) => slots).sort((p, q) => p - q);
 
 /** The layout problem that a kept layout answers. */
 export const problemOfLayout = ({
@@ -134,7 +152,8 @@ export const countOf = ({ sizes }: Pick<WaitingTransfers, 'sizes'>): number =>
   sizes.reduce((sum, { slots }) => sum + slots.length, 0);
 
 /** Spares are counted after the pieces themselves. */
-export const isSpare = (own: WaitingTransfers, slot: number): boolean => slot > countOf(own) - own.spares;
+export const isSpare = (own: WaitingTransfers, slot: number): boolean =>
+  slotsOf(own).indexOf(slot) >= countOf(own) - own.spares;
 
 /**
  * What a sheet of a kept layout is put out from.

@@ -35,6 +35,7 @@ export {
   MarkWishes,
   PRINT_DPI,
 } from './filmLayouts.ts';
+export { LAYOUT_FORMAT, readFilmLayout } from './formats/filmLayout.ts';
 export { isMaskRow, readFilmInstance } from './filmInstance.ts';
 export { readHeatCase } from './heatCase/index.ts';
 export { Device, DeviceDrive } from './devices.ts';
@@ -113,6 +114,7 @@ export type { SettingOverride, Signed, SourceChoice } from './routes.ts';
 export {
   Floor,
   FloorKnown,
+  Guest,
   LedgerDays,
   LedgerDaysQuery,
   LedgerPage,

@@ -153,11 +153,24 @@ export const SharedSheet = strictObject({
   parts: Type.Array(Type.String(), { minItems: 1 }),
 });
 
+/** A transfer that film carries for another run, where one of its own was spoiled. */
+export const Guest = strictObject({
+  /** The shared sheet it is on; `null` for film that carries nothing else. */
+  sheet: nullable(Type.String()),
+  runId: Id,
+  /** Its name within that run. */
+  part: Type.String(),
+  /** “K-212 3”. */
+  code: Type.String(),
+});
+export type Guest = Static<typeof Guest>;
+
 /** A run with the routes of its lines and everything that happened, in the order it arrived. */
 export const Run = strictObject({
   ...own,
   lines: Type.Array(RunLine, { minItems: 1 }),
   sheets: Type.Array(SharedSheet),
+  guests: Type.Array(Guest),
   events: Type.Array(StoredEvent),
 });
 export type Run = Static<typeof Run>;

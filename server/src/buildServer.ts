@@ -239,7 +239,7 @@ function endpointsOf({
     ...paperEndpoints(services.papers),
     ...jobEndpoints({ jobs: services.jobs, findLine: (lineId) => services.orders.getLine(lineId) }),
     ...runEndpoints(services.runs),
-    ...filmEndpoints(db, services.layouts, services.sheetFiles),
+    ...filmEndpoints(services.waitingFilm, services.layouts, services.sheetFiles),
     ...shelfEndpoints(services.shelf, services.shelfLabels),
     ...ledgerEndpoints(db, now),
     ...findEndpoints(db),

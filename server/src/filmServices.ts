@@ -1,7 +1,7 @@
 import type { Database } from './db/connection.ts';
 import type { ArtworkService } from './features/artworks/index.ts';
 import type { CatalogueStore } from './features/catalogue/index.ts';
-import { LayoutService, SheetFiles, readFilmWaiting } from './features/film/index.ts';
+import { LayoutService, SheetFiles, WaitingFilm } from './features/film/index.ts';
 import type { LayoutStore } from './features/film/index.ts';
 import type { RouteService } from './features/routes/index.ts';
 import type { RunService } from './features/runs/index.ts';
@@ -37,12 +37,13 @@ export function createFilm({
   now,
 }: FilmNeeds) {
   const writing = async () => (await catalogue.read()).writing.document;
+  const waitingFilm = new WaitingFilm({ db, filmAgain: () => runs.filmAgain() });
   const layouts = new LayoutService({
     layouts: layoutStore,
-    waiting: (lineIds) => readFilmWaiting(db, lineIds),
+    waiting: (lineIds) => waitingFilm.read(lineIds),
     readCatalogue: () => catalogue.read(),
     faults: (laid) => core.run('filmFaults', laid),
-    startRun: (start, layoutId) => runs.start(start, layoutId),
+    startRun: (start, layout) => runs.start(start, layout),
     now,
   });
   const sheetFiles = new SheetFiles({
@@ -69,5 +70,5 @@ export function createFilm({
     words: async () => paperWords(await writing()),
     now,
   });
-  return { layouts, sheetFiles };
+  return { layouts, sheetFiles, waitingFilm };
 }

@@ -1,3 +1,4 @@
+export { againCents } from './againCents.ts';
 export { priceRoute, withMaterialsOf } from './priceRoute.ts';
 export type { PieceCost } from './priceRoute.ts';
 export { quoteLine } from './quoteLine.ts';

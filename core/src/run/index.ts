@@ -3,6 +3,8 @@ export type { PlannedStep } from './compileSteps.ts';
 export { RUN_EVENT_KINDS, VERDICTS } from './events.ts';
 export type { RunEvent, RunEventKind, RunEventPayload, Verdict } from './events.ts';
 export { deriveRun } from './deriveRun.ts';
+export { FILM_ROLES, doneToSheets, filmAgain, stepsAsDone } from './filmAgain.ts';
+export type { DoneToSheets, FilmAgain } from './filmAgain.ts';
 export { filmOnFloor } from './filmOnFloor.ts';
 export type { FilmOnFloor } from './filmOnFloor.ts';
 export { FollowedRun } from './followRun.ts';

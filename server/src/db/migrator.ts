@@ -25,6 +25,7 @@ import { artToMend } from './migrations/20260516T0900-art-to-mend.ts';
 import { pressChecks } from './migrations/20260530T0900-press-checks.ts';
 import { filmLayouts } from './migrations/20260606T0900-film-layouts.ts';
 import { shelf } from './migrations/20260613T0900-shelf.ts';
+import { filmGuests } from './migrations/20260613T0910-film-guests.ts';
 import { pressSurveys } from './migrations/20260523T0900-press-surveys.ts';
 import { findArtworks } from './migrations/20260509T0900-find-artworks.ts';
 import type { Migration } from './migration.ts';
@@ -55,6 +56,7 @@ export const MIGRATIONS: readonly Migration[] = [
   pressChecks,
   filmLayouts,
   shelf,
+  filmGuests,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

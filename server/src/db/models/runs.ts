@@ -30,6 +30,8 @@ export interface RunRow extends Model<InferAttributes<RunRow>, InferCreationAttr
   id: string;
   /** Film that its lines share. */
   sheets: Run['sheets'];
+  /** Transfers that it carries for other runs. */
+  guests: Run['guests'];
   /** The layout they were put on the floor with. */
   layoutId: string | null;
   startedBy: string;
@@ -45,6 +47,7 @@ export const defineRun = (sequelize: Sequelize) =>
     columns({
       id: key,
       sheets: json,
+      guests: json,
       layoutId: orNull(uuid),
       startedBy: text,
       createdAt: instant,

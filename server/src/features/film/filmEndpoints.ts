@@ -12,13 +12,12 @@ import {
 } from '@saltflat/contract';
 import type { Response } from 'express';
 import { Type } from 'typebox';
-import type { Database } from '../../db/connection.ts';
 import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import { PAPERS, sendPdf } from '../../pdf/index.ts';
-import { readFilmWaiting } from './filmReads.ts';
 import type { LayoutService } from './layoutService.ts';
 import type { SheetFiles } from './sheetFiles.ts';
+import type { WaitingFilm } from './waitingFilm.ts';
 
 const Sheet = Type.Integer({ title: 'Sheet', minimum: 1, maximum: 1000 });
 const Dpi = Type.Optional(
@@ -37,15 +36,20 @@ const DRAWING_S = 240;
 /** Outlines of a full sheet; a piece’s place and its outline’s rows. */
 const LAYOUT_BYTES = 4 * 1024 * 1024;
 
-export const filmEndpoints = (db: Database, layouts: LayoutService, files: SheetFiles): Endpoint[] => [
+export const filmEndpoints = (
+  waiting: WaitingFilm,
+  layouts: LayoutService,
+  files: SheetFiles,
+): Endpoint[] => [
   endpoint(
     {
       method: 'get',
       path: '/film/waiting',
-      summary: 'Transfers of lines that are ready for the floor, to be laid on film, soonest due first',
+      summary:
+        'Transfers to be laid on film, soonest due first: of lines that are ready for the floor, and what was spoiled there',
       answer: FilmWaiting,
     },
-    () => readFilmWaiting(db),
+    () => waiting.read(),
   ),
   ...layoutEndpoints(layouts),
   ...fileEndpoints(files),

@@ -57,6 +57,7 @@ export async function readFilmWaiting(
         dueAt: dueAt.toISOString(),
         ...(art[own.print] ?? { artworkId: null, steps: [] }),
         ...own,
+        again: null,
       })),
     ),
     isMore: rows.length > MOST_LINES,

@@ -8,6 +8,7 @@ import type {
   FilmLayoutPage,
   FilmLayoutQuery,
   FilmWaiting,
+  Guest,
   Run,
   RunStart,
   WaitingTransfers,
@@ -20,11 +21,11 @@ import type { LayoutStore } from './layoutStore.ts';
 
 interface Needs {
   layouts: LayoutStore;
-  /** Transfers of these lines, of those that are ready for the floor. */
+  /** Transfers of these lines: of those that are ready for the floor, and what is printed again for those that are on it. */
   waiting: (lineIds: readonly string[]) => Promise<FilmWaiting>;
   readCatalogue: () => Promise<Catalogue>;
   faults: (laid: { problem: FilmProblem; placements: readonly Placement[] }) => Promise<LayoutFault[]>;
-  startRun: (start: RunStart, layoutId: string) => Promise<Run>;
+  startRun: (start: RunStart, layout: { layoutId: string; guests: Guest[] }) => Promise<Run>;
   now: () => number;
 }
 
@@ -66,7 +67,13 @@ export class LayoutService {
     const { code, runId, document } = await this.get(id);
     if (runId !== null) throw new DomainError('not-now', `${code} is on the floor already.`);
     await this.transfersOf(document.transfers); // planned anew since, its sizes may be others
-    return this.needs.startRun({ ...runOf(document.transfers, document.placements), by }, id);
+    const { guests, ...own } = runOf(document.transfers, document.placements);
+    if (own.lineIds.length === 0)
+      throw new DomainError(
+        'not-now',
+        `All of ${code} is printed again for lines that are on the floor: print it from there, each with its own line.`,
+      );
+    return this.needs.startRun({ ...own, by }, { layoutId: id, guests });
   }
 
   private async documentOf(input: FilmLayoutInput): Promise<FilmLayoutDocument> {
@@ -101,12 +108,18 @@ export class LayoutService {
 
   /** What waits of lines, as it was looked at. */
   private async transfersOf(
-    wished: readonly Pick<FilmLayoutInput['transfers'][number], 'lineId' | 'print' | 'routeNumber'>[],
+    wished: readonly (Pick<FilmLayoutInput['transfers'][number], 'lineId' | 'print' | 'routeNumber'> &
+      Partial<Pick<WaitingTransfers, 'again'>>)[],
   ): Promise<WaitingTransfers[]> {
     const { items } = await this.needs.waiting([...new Set(wished.map(({ lineId }) => lineId))]);
-    return wished.map(({ lineId, print, routeNumber }) => {
+    return wished.map(({ lineId, print, routeNumber, again }) => {
       const found = items.find((own) => own.lineId === lineId && own.print === print);
-      if (!found)
+      // begun meanwhile, or made again meanwhile; what is being laid out is taken as it waits
+      const isGone =
+        again === null
+          ? found?.again !== null
+          : again?.parts.some((part) => found?.again?.parts.includes(part) !== true) === true;
+      if (!found || isGone)
         throw new DomainError(
           'not-now',
           'One of these lines does not wait for film any more. Look again at what waits, and lay it out anew.',
@@ -124,7 +137,8 @@ export class LayoutService {
 /** Film a transfer of each print takes, all its sizes together. */
 function sharesOf({ transfers, placements }: FilmLayoutDocument, problem: FilmProblem): FilmShare[] {
   const byItem = filmSharesOf(problem, placements);
-  return transfers.map((own) => {
+  const first = transfers.filter(({ again }) => again === null); // what a few cost once more says nothing of all
+  return first.map((own) => {
     const { lineId, print, routeNumber, sizes } = own;
     const film = sizes.reduce(
       (sum, { slots }, n) => sum + slots.length * (byItem.get(itemOf(own, n)) ?? 0),

@@ -1,3 +1,4 @@
+import { LAYOUT_FORMAT, readFilmLayout } from '@saltflat/contract';
 import type { FilmLayout, FilmLayoutDocument, FilmLayoutHead, FilmLayoutPage } from '@saltflat/contract';
 import type { LaidFilm } from '@saltflat/core/route';
 import { Op } from 'sequelize';
@@ -5,8 +6,6 @@ import type { Database } from '../../db/connection.ts';
 import type { FilmLayoutRow, FilmShare, RunRow } from '../../db/models/index.ts';
 import { isCount, readCursor, writeCursor } from '../../http/keyset.ts';
 
-/** Of documents that are written now. */
-const LAYOUT_FORMAT = 1;
 const PAGE = 20;
 
 interface NewLayout {
@@ -51,7 +50,7 @@ export class LayoutStore {
 
   async find(id: string): Promise<FilmLayout | undefined> {
     const row = await this.db.models.filmLayouts.findByPk(id, { include: WITH_RUN });
-    return row ? { ...toHead(row), document: row.document } : undefined;
+    return row ? { ...toHead(row), document: readFilmLayout(row.format, row.document) } : undefined;
   }
 
   /** Film that a line’s transfers take by a version of its route, as they were laid out last, print by print. */

@@ -3,6 +3,7 @@ import type {
   ComparisonAnswer,
   Floor,
   FloorKnown,
+  Guest,
   Run,
   RunEventInput,
   RunHead,
@@ -14,13 +15,14 @@ import type {
   StoredEvent,
 } from '@saltflat/contract';
 import type { Route } from '@saltflat/core/route';
-import { FollowedRun } from '@saltflat/core/run';
-import type { RunState } from '@saltflat/core/run';
+import { FollowedRun, filmAgain } from '@saltflat/core/run';
+import type { FilmAgain, RunState } from '@saltflat/core/run';
 import { plannedMode } from '@saltflat/core/work';
 import { UniqueConstraintError } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow, RunLineRow, RunRow } from '../../db/models/index.ts';
 import { eachPage } from '../../http/keyset.ts';
+import { guestEvents, hostedRuns } from './guestEvents.ts';
 import { checkEvent, newEvents } from './checkEvent.ts';
 import type { OutcomeStore } from './outcomeStore.ts';
 import type { OpenedLot } from './lotsOf.ts';
@@ -135,9 +137,12 @@ export class RunService {
   /**
    * Puts lines on the floor with the routes they are made by, and the film they share.
    *
-   * @param layoutId the layout that the sheets are of
+   * @param layout that the sheets are of, and what they carry for other runs
    */
-  async start({ lineIds, sheets = [], by }: RunStart, layoutId: string | null = null): Promise<Run> {
+  async start(
+    { lineIds, sheets = [], by }: RunStart,
+    { layoutId, guests }: { layoutId: string | null; guests: Guest[] } = { layoutId: null, guests: [] },
+  ): Promise<Run> {
     const { db, runs, lines, findVersion, shelf, now } = this.needs;
     const id = await db.transaction(async (tx) => {
       const started: Started[] = [];
@@ -151,7 +156,7 @@ export class RunService {
         key: String(i + 1), lineId, routeVersionId, processes, pieces,
       })); // prettier-ignore
       const run = await runs.insert(
-        { lines: own, sheets: sharedSheets(sheets, ordered), layoutId, by, at: new Date(now()) },
+        { lines: own, sheets: sharedSheets(sheets, ordered), guests, layoutId, by, at: new Date(now()) },
         tx,
       );
       const held = ordered.map((line, i) => ({ ...line, key: String(i + 1) }));
@@ -166,12 +171,12 @@ export class RunService {
     try {
       return await this.needs.db.transaction((tx) =>
         this.appendIn(runId, events, tx).catch((error: unknown) => {
-          this.memory.forget(runId); // what was added to it is not there
+          this.forgetAll(); // what was added to it, and to runs whose transfers it carries, is not there
           throw error;
         }),
       );
     } catch (error) {
-      this.memory.forget(runId); // nor may it be where the commit failed
+      this.forgetAll(); // nor may it be where the commit failed
       if (!(error instanceof UniqueConstraintError)) throw error;
       const ids = events.map(({ id }) => id);
       const other = await this.needs.runs.ofOtherRun(runId, ids);
@@ -200,6 +205,22 @@ export class RunService {
     });
   }
 
+  /** Transfers of runs on the floor that are printed again, and on no film yet that is on the floor. */
+  async filmAgain(): Promise<{ run: Run; again: FilmAgain }[]> {
+    const known = await Promise.all(
+      (await this.activeHeads()).map(async ({ id, eventCount }) => this.known(id, eventCount)),
+    );
+    const carried = new Set(
+      known.flatMap(({ run }) => run.guests.map(({ runId, part }) => `${runId} ${part}`)),
+    );
+    return known.flatMap(({ run, followed }) =>
+      filmAgain(runPlanOf(run), followed.state).flatMap((again) => {
+        const parts = again.parts.filter(({ id }) => !carried.has(`${run.id} ${id}`));
+        return parts.length > 0 ? [{ run, again: { ...again, parts } }] : [];
+      }),
+    );
+  }
+
   private async appendIn(runId: string, sent: readonly RunEventInput[], tx: Tx): Promise<RunReceipt> {
     const { runs, now } = this.needs;
     const row = await runs.lock(runId, tx);
@@ -226,7 +247,29 @@ export class RunService {
     const former = known.run.events;
     const run = { ...known.run, events: [...former, ...stored] };
     await this.follow(row, { ...known, run }, { former, added: stored }, tx);
+    await this.tellGuests(run, added, row.eventCount - added.length, tx);
     return receipt(row);
+  }
+
+  /** What is done to film is done to all that is on it, of other runs too. */
+  private async tellGuests(
+    host: Run,
+    added: readonly RunEventInput[],
+    former: number,
+    tx: Tx,
+  ): Promise<void> {
+    const placed = added.map((event, i) => ({
+      ...asStored(event),
+      deviceAt: event.deviceAt,
+      place: former + i + 1,
+    }));
+    for (const runId of hostedRuns(host.guests)) {
+      const row = await this.needs.runs.lock(runId, tx);
+      if (!row) continue;
+      const { run, followed } = await this.known(runId, row.eventCount, tx);
+      const events = guestEvents(host, placed, { run, state: followed.state });
+      if (events.length > 0) await this.appendIn(runId, events, tx);
+    }
   }
 
   /** Brings the outcomes, the run and its lines to what the events now say. */
@@ -288,9 +331,9 @@ export class RunService {
   private async readRun(runId: string, tx?: Tx): Promise<Run> {
     const { db, runs } = this.needs;
     const { eventCount: _count, ...head } = (await readRunHead(db, runId, tx)) ?? missing(runId);
-    const { routes, sheets } = (await runs.plan(runId, tx)) ?? missing(runId);
+    const { routes, sheets, guests } = (await runs.plan(runId, tx)) ?? missing(runId);
     const lines = head.lines.map((line) => ({ ...line, route: routes.get(line.key) ?? missing(runId) }));
-    return { ...head, lines, sheets, events: [] };
+    return { ...head, lines, sheets, guests, events: [] };
   }
 }
 

@@ -13,11 +13,11 @@ type RunLineValues = CreationAttributes<RunLineRow>;
 export class RunStore {
   constructor(private readonly db: Database) {}
 
-  /** The routes of a run's lines, by their names within it, and the film they share. */
+  /** The routes of a run's lines, by their names within it, the film they share, and what it carries for others. */
   async plan(
     runId: string,
     tx?: Tx,
-  ): Promise<{ routes: Map<string, Route>; sheets: Run['sheets'] } | undefined> {
+  ): Promise<({ routes: Map<string, Route> } & Pick<Run, 'sheets' | 'guests'>) | undefined> {
     const { runs, runLines } = this.db.models;
     const run = await runs.findByPk(runId, { raw: true, transaction: tx ?? null });
     if (!run) return undefined;
@@ -34,7 +34,7 @@ export class RunStore {
           : [],
       ),
     );
-    return { routes, sheets: run.sheets };
+    return { routes, sheets: run.sheets, guests: run.guests };
   }
 
   /** Where a run stands by its own row. */
@@ -55,18 +55,19 @@ export class RunStore {
     run: {
       lines: readonly Omit<RunLineValues, 'runId' | 'finishedAt'>[];
       sheets: Run['sheets'];
+      guests: Run['guests'];
       layoutId: string | null;
       by: string;
       at: Date;
     },
     tx: Tx,
   ): Promise<string> {
-    const { lines, sheets, layoutId, by, at } = run;
+    const { lines, sheets, guests, layoutId, by, at } = run;
     const { runs, runLines } = this.db.models;
     const id = randomUUID();
     try {
       await runs.create(
-        { id, sheets, layoutId, startedBy: by, createdAt: at, finishedAt: null },
+        { id, sheets, guests, layoutId, startedBy: by, createdAt: at, finishedAt: null },
         { transaction: tx },
       );
       await runLines.bulkCreate(

@@ -1,8 +1,9 @@
 import type { WaitingTransfers } from '@saltflat/contract';
 import { countOf, nameOf } from '@saltflat/contract/filmJob';
+import { FAULTS } from '@saltflat/core/run';
 import { formatQuantity } from '@saltflat/core/units';
-import { useDates, useUnits } from '../../units/writingSlice.ts';
-import { Button, CheckField, Panel, Row, Rows, Stack, styled } from '../../ui/index.ts';
+import { useDates, useMoney, useUnits } from '../../units/writingSlice.ts';
+import { Button, CheckField, Mark, Panel, Row, Rows, Stack, styled } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 
 interface Props {
@@ -64,6 +65,7 @@ export function WaitingPanel({ waiting, chosen, first, onChoose }: Props) {
                   })}
                   {own.spares > 0 && `, ${t('{n} to spare', { n: own.spares })}`}
                 </span>
+                {own.again && <Again again={own.again} />}
                 {isChosen && (
                   <CheckField
                     label={t('On the first sheets')}
@@ -77,6 +79,22 @@ export function WaitingPanel({ waiting, chosen, first, onChoose }: Props) {
         })}
       </Rows>
     </Panel>
+  );
+}
+
+/** Why it is printed again, and what that costs. */
+function Again({ again: { faults, cents } }: { again: NonNullable<WaitingTransfers['again']> }) {
+  const money = useMoney();
+  return (
+    <Mark mark="◆" tone="hands" isSmall>
+      {t('printed again: {why}; {cost} more', {
+        why:
+          faults.length > 0
+            ? faults.map((fault) => t(FAULTS[fault]?.name ?? fault)).join(', ')
+            : t('nobody said why'),
+        cost: money(cents),
+      })}
+    </Mark>
   );
 }
 

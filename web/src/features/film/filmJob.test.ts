@@ -1,7 +1,7 @@
 import type { WaitingTransfers } from '@saltflat/contract';
 import type { FilmAnswer, Placement } from '@saltflat/core/film';
 import { expect } from 'chai';
-import { ownerOf, problemOf, runOf } from '@saltflat/contract/filmJob';
+import { codeOf, ownerOf, problemOf, runOf } from '@saltflat/contract/filmJob';
 import { groupsOf, keepingOf, USUAL_MARKS } from './filmJob.ts';
 import type { FilmDraft } from './filmJob.ts';
 import { bestOf, isWhole } from './bestOf.ts';
@@ -29,6 +29,7 @@ const waiting = (lineId: string, more: Partial<WaitingTransfers> = {}): WaitingT
   powderG: 0.5,
   sizes: [{ widthMm: 90, heightMm: 60, slots: [1, 2, 3] }],
   spares: 0,
+  again: null,
   ...more,
 });
 const graded = waiting('b', {
@@ -167,6 +168,24 @@ describe('what waits for film', () => {
         ],
         [{ lineId: 'a', print: '1', pieces: [2, 3] }],
       ],
+      guests: [],
     });
+  });
+
+  it('carries what is printed again for lines that are on the floor already', () => {
+    const again = { runId: 'run', parts: ['1.transfer-1.2~2', '1.transfer-1.7~2'], faults: [], cents: 58 };
+    const spoiled = waiting('c', { sizes: [{ widthMm: 90, heightMm: 60, slots: [2, 7] }], again });
+    const all = [spoiled, waiting('a')];
+    const placements = [at('c/1/0#0', 0), at('c/1/0#1', 1), at('a/1/0#0', 1)];
+    // the first sheet carries nothing else: the floor knows it by no sheet of its own
+    expect(runOf(all, placements)).to.deep.equal({
+      lineIds: ['a'],
+      sheets: [[{ lineId: 'a', print: '1', pieces: [1] }]],
+      guests: [
+        { sheet: null, runId: 'run', part: '1.transfer-1.2~2', code: 'K-c 2' },
+        { sheet: '1', runId: 'run', part: '1.transfer-1.7~2', code: 'K-c 7' },
+      ],
+    });
+    expect(codeOf(all, 'c/1/0#1')).to.equal('K-c 7'); // no spare, though its number is beyond its count
   });
 });

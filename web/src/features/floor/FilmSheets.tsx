@@ -29,11 +29,23 @@ export function FilmSheets({ live, nowMs }: { live: LiveRun; nowMs: number }) {
             <strong>{partOf(live, { ...sheet.printed, parts: sheet.parts })}</strong>
             <span className="muted code">{codesIn(live, sheet.printed)}</span>
             <span>{stage(live, sheet)}</span>
+            <Guests live={live} sheet={sheet} />
             <Window sheet={sheet} nowMs={nowMs} />
           </Sheet>
         ))}
       </Rows>
     </Panel>
+  );
+}
+
+/** What a sheet carries for other runs: one tap is for them too. */
+function Guests({ live: { run }, sheet }: { live: LiveRun; sheet: FilmOnFloor }) {
+  const own = run.sheets.find(({ parts }) => parts.some((id) => sheet.parts.includes(id)));
+  const codes = run.guests.flatMap((guest) => (guest.sheet === own?.id ? [guest.code] : []));
+  return codes.length === 0 ? null : (
+    <span className="small" style={{ gridColumn: '1 / -1' }}>
+      {t('and made again: {codes}', { codes: codes.join(', ') })}
+    </span>
   );
 }
 

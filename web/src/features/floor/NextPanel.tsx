@@ -9,6 +9,7 @@ import { formatClock, formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import type { Said } from '@saltflat/core/words';
 import { HeatTrace } from '../../trace/index.ts';
+import { Link } from 'react-router';
 import { useUnits } from '../../units/writingSlice.ts';
 import { useWords } from '../../units/useWords.ts';
 import { FilmCard } from './filmCard/index.ts';
@@ -119,6 +120,13 @@ export function NextPanel({
               ◆ {words(slip)}
             </Note>
           ))}
+          {action.step.isAgain && action.kind === 'start' && operation.role === 'print' && (
+            <Note tone="info">
+              {rich('It can wait for the next film and lie there with others: {film}.', {
+                film: <Link to="/film">{t('lay it out')}</Link>,
+              })}
+            </Note>
+          )}
           {line.artOverrule && TELLS_OVERRULE.includes(operation.role) && (
             <Note tone="caution">◆ {words(sayOverrule(line.artOverrule))}</Note>
           )}

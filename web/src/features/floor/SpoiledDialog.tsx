@@ -1,8 +1,10 @@
 import { t } from '../../words/index.ts';
+import { againCents } from '@saltflat/core/cost';
 import { currentIn } from '@saltflat/core/run';
 import type { RunEventPayload } from '@saltflat/core/run';
 import type { Part } from '@saltflat/core/work';
 import { useState } from 'react';
+import { useMoney } from '../../units/writingSlice.ts';
 import { FaultForm } from './FaultForm.tsx';
 import { lineOf, partNoun } from './moments.ts';
 import type { Moment } from './moments.ts';
@@ -34,6 +36,11 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
   );
   const [isReplaced, setIsReplaced] = useState(true);
   const isPiece = candidates.some(({ id, part }) => chosen.includes(id) && part === 'blank');
+  const money = useMoney();
+  const cents = filmCents(
+    live,
+    candidates.filter(({ id, part }) => chosen.includes(id) && part === 'transfer'),
+  );
   return (
     <Dialog
       title={t('What was spoiled at “{title}”?', { title: moment.title })}
@@ -66,6 +73,8 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
       )}
       <p className="muted">
         {chosen.length === 0 ? t('Choose what was lost.') : consequence(isPiece, isPiece ? isReplaced : true)}
+        {cents > 0 &&
+          ` ${t('It waits for the next film, or is printed by itself: {cost} of film, ink and powder once more.', { cost: money(cents) })}`}
       </p>
       {chosen.length > 0 && (
         <FaultForm
@@ -79,6 +88,16 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
     </Dialog>
   );
 }
+
+/** What transfers that are printed here take once more, cents; nothing for those that come from elsewhere. */
+const filmCents = ({ run, state }: Moment['live'], lost: readonly Candidate[]): number =>
+  lost.reduce((sum, { id }) => {
+    const part = state.parts[id];
+    if (!part) return sum;
+    const { route } = lineOf(run, part.line);
+    const isPrinted = route.operations.some(({ role, lane }) => role === 'print' && lane === part.lane);
+    return isPrinted ? sum + againCents(route, part.lane) : sum;
+  }, 0);
 
 function consequence(isPiece: boolean, isReplaced: boolean): string {
   if (!isPiece) return t('Only this is made again; its piece waits for it.');

@@ -1,6 +1,6 @@
 import { t } from '../../words/t.ts';
 import type { Run, RunLine } from '@saltflat/contract';
-import { machineHeat, nextOverRuns } from '@saltflat/core/run';
+import { FILM_ROLES, machineHeat, nextOverRuns } from '@saltflat/core/run';
 import type { FloorAction, FloorRun, StepState } from '@saltflat/core/run';
 import type { Operation, Part } from '@saltflat/core/work';
 import type { LiveRun } from './useRunState.ts';
@@ -73,13 +73,32 @@ export function momentsOf(runs: readonly LiveRun[], nowMs: number): Moment[] {
       dueMs: Object.fromEntries(live.run.lines.map(({ key, dueAt }) => [key, Date.parse(dueAt)])),
     }));
   const seen = new Set<LiveRun>();
+  const carried = carriedParts(runs);
   return nextOverRuns(open, nowMs, heat).flatMap(({ run: { live }, action }) => {
+    if (action.kind === 'start' && isCarried(carried, live, action)) return []; // it is done with the film it is on
     const isFirst = !seen.has(live);
     seen.add(live);
     const isWanted = isFirst || action.kind !== 'start' || action.dueAt > nowMs;
     return isWanted ? [{ live, action, title: titleOf(live, action) }] : [];
   });
 }
+
+/** Transfers that another run's film carries, by their run and name: what is done to that film is done to them. */
+function carriedParts(runs: readonly LiveRun[]): ReadonlySet<string> {
+  const hosts = runs.filter(({ state }) => state.finishedAt === null);
+  return new Set(
+    hosts.flatMap(({ run }) =>
+      run.guests.flatMap(({ sheet, runId, part }) => (sheet === null ? [] : [`${runId} ${part}`])),
+    ),
+  );
+}
+
+const isCarried = (
+  carried: ReadonlySet<string>,
+  { run }: LiveRun,
+  { step, operation }: FloorAction,
+): boolean =>
+  FILM_ROLES.includes(operation.role) && step.parts.every((part) => carried.has(`${run.id} ${part}`));
 
 const NOUNS: Record<Part, readonly [one: string, many: string]> = {
   transfer: ['transfer', 'transfers'],

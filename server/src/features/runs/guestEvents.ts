@@ -1,0 +1,63 @@
+import { createHash } from 'node:crypto';
+import { runPlanOf } from '@saltflat/contract';
+import type { Guest, Run, RunEventInput, StoredEvent } from '@saltflat/contract';
+import { doneToSheets, stepsAsDone } from '@saltflat/core/run';
+import type { RunState } from '@saltflat/core/run';
+
+/** A run that had some of its transfers carried by another’s film. */
+interface Carried {
+  run: Run;
+  state: RunState;
+}
+
+const TOLD: readonly StoredEvent['kind'][] = ['step-started', 'phase-started', 'step-completed'];
+/** A sheet’s guests are of few lanes: so many events at most come of one. */
+const MOST_LANES = 100;
+
+/**
+ * What has happened to the film of a run, as events of a run whose transfers it carries: one tap is for all that is on a
+ * sheet. Told by names that follow from the event’s own, so that it counts once, and an undo takes back what was told.
+ *
+ * @param added events that are new, with their places in their run
+ */
+export function guestEvents(
+  host: Run,
+  added: readonly (StoredEvent & { place: number; deviceAt: string })[],
+  { run, state }: Carried,
+): RunEventInput[] {
+  const plan = runPlanOf(host);
+  const guests = host.guests.filter(({ runId }) => runId === run.id);
+  const ownPlan = runPlanOf(run);
+  const known = new Set(run.events.map(({ id }) => id));
+  return added.flatMap(({ id, kind, step, at, deviceAt, by, payload, place }): RunEventInput[] => {
+    const told = (n: number, own: Pick<RunEventInput, 'kind' | 'step' | 'payload'>): RunEventInput => ({
+      ...own,
+      id: nameOf(id, run.id, n),
+      clientId: host.id,
+      clientSeq: place * MOST_LANES + n,
+      at,
+      deviceAt,
+      by,
+    });
+    if (kind === 'undone')
+      return Array.from({ length: MOST_LANES }, (_, n) => nameOf(payload.eventId ?? '', run.id, n))
+        .filter((eventId) => known.has(eventId))
+        .map((eventId, n) => told(n, { kind, step: null, payload: { eventId } }));
+    const done = step !== null && TOLD.includes(kind) ? doneToSheets(plan, step) : null;
+    if (!done) return [];
+    const parts = guests.flatMap(({ sheet, part }) =>
+      sheet !== null && done.sheets.includes(sheet) ? [part] : [],
+    );
+    return stepsAsDone(ownPlan, state, parts, done).map((own, n) => told(n, { kind, step: own, payload }));
+  });
+}
+
+/** The runs whose transfers a run’s film carries. */
+export const hostedRuns = (guests: readonly Guest[]): string[] =>
+  [...new Set(guests.filter(({ sheet }) => sheet !== null).map(({ runId }) => runId))].sort();
+
+/** A name for what is told of an event to another run: always the same. */
+function nameOf(eventId: string, runId: string, n: number): string {
+  const hex = createHash('sha256').update(`${eventId} ${runId} ${n}`).digest('hex');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-5${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}
