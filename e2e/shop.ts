@@ -78,7 +78,8 @@ export async function orderOverApi(
   seed: number,
   pieces: number,
   png: Buffer = discPng(seed),
-  process: 'dtf' | 'dtg' = 'dtf',
+  process: 'dtf' | 'dtf-platen' | 'dtg' = 'dtf',
+  house: Record<string, string> = {},
 ): Promise<{ lineId: string; code: string }> {
   const art = (await (
     await request.post(`/api/v1/artworks?name=disc-${seed}.png`, {
@@ -93,6 +94,7 @@ export async function orderOverApi(
     colourId: style?.colours[0]?.id,
     prints: [{ artworkId: art.id, placement: 'full-front', dropMm: 75, widthMm: 150, process }],
     sizes: [{ size: 'M', quantity: pieces }],
+    house,
   };
   const answer = await request.post('/api/v1/orders', {
     data: { customer: `Journey ${seed}`, dueAt: '2032-01-05T10:00:00Z', note: '', lines: [line] },

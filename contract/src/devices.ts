@@ -1,4 +1,5 @@
 import { Type } from 'typebox';
+import type { FilmPrinter } from './printers.ts';
 import { Instant, nullable, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
@@ -46,8 +47,11 @@ export type LiveMessage =
         | 'job'
         | 'press-check'
         | 'bench-note'
+        | 'film-layout'
+        | 'shelf'
         | 'everything';
       id: string;
     }
   | { kind: 'device'; device: Device }
+  | { kind: 'printer'; printer: FilmPrinter }
   | { kind: 'clock'; serverAt: string };

@@ -200,3 +200,11 @@ export {
   ShelfUses,
 } from './shelf.ts';
 export type { ShelfMove } from './shelf.ts';
+export {
+  FilmPrinter,
+  JOB_PARTS,
+  PRINTER_FAULTS,
+  PrinterDrive,
+  PrinterJob,
+  PrinterJobInput,
+} from './printers.ts';

@@ -35,6 +35,7 @@ import { ledgerEndpoints } from './features/ledger/index.ts';
 import { createLiveStream } from './features/live/index.ts';
 import { orderEndpoints } from './features/orders/index.ts';
 import { jobEndpoints } from './features/jobs/index.ts';
+import { PrinterService, printerEndpoints } from './features/printers/index.ts';
 import { paperEndpoints } from './features/papers/index.ts';
 import { benchEndpoints, pressEndpoints } from './features/presses/index.ts';
 import { printEndpoints } from './features/prints/index.ts';
@@ -155,16 +156,10 @@ export async function buildServer(options: ServerOptions) {
   const ground = await openGround(options);
   if (options.isWorking ?? true) await startWorking(ground);
   const { db, clock, services } = ground;
-  const devices = createDeviceService(
-    [
-      simulateDevice(SCALE, 11, clock.now()),
-      simulateDevice(HYGROMETER, 23, clock.now()),
-      simulateDevice(THERMOMETER, 31, clock.now()),
-    ],
-    clock.now,
-  );
+  const { devices, printers } = createDevices(ground);
   const beginnings = createBeginnings(ground, options.log);
   const live = createLiveStream(clock.now);
+  printers.subscribe((printer) => live.send({ kind: 'printer', printer }));
   devices.subscribe((device) => live.send({ kind: 'device', device }));
   const everything: LiveMessage = { kind: 'changed', noun: 'everything', id: '' };
   const forgetAll = (): void => {
@@ -190,7 +185,7 @@ export async function buildServer(options: ServerOptions) {
     readLoop: () => loop.read(),
     refuseUnready: () => refuseUnready(db.sequelize),
   });
-  const endpoints = endpointsOf({ db, services, devices, health, beginnings, now: clock.now });
+  const endpoints = endpointsOf({ db, services, devices, printers, health, beginnings, now: clock.now });
   const app = createApp({
     log: options.log,
     hosts: options.hosts ?? [],
@@ -203,10 +198,29 @@ export async function buildServer(options: ServerOptions) {
     loop.stop();
     live.stop();
     devices.stop();
+    printers.stop();
     await Promise.allSettled([listener.stop()]);
     await ground.stop();
   }
   return { app, db, services, clock, stop };
+}
+
+/** What the shop reads and prints with: stand-ins, as long as nothing real is connected. */
+function createDevices({ clock, services }: Pick<Ground, 'clock' | 'services'>) {
+  const devices = createDeviceService(
+    [
+      simulateDevice(SCALE, 11, clock.now()),
+      simulateDevice(HYGROMETER, 23, clock.now()),
+      simulateDevice(THERMOMETER, 31, clock.now()),
+    ],
+    clock.now,
+  );
+  const printers = new PrinterService({
+    machines: async () => (await services.catalogue.read()).machines,
+    stepOf: (runId, step) => services.runs.stepOf(runId, step),
+    now: clock.now,
+  });
+  return { devices, printers };
 }
 
 /** Everything the API does, with the page that describes it. */
@@ -214,6 +228,7 @@ function endpointsOf({
   db,
   services,
   devices,
+  printers,
   health,
   beginnings,
   now,
@@ -221,6 +236,7 @@ function endpointsOf({
   db: Database;
   services: Services;
   devices: DeviceService;
+  printers: PrinterService;
   health: Endpoint[];
   beginnings: BeginningService;
   now: () => number;
@@ -244,6 +260,7 @@ function endpointsOf({
     ...ledgerEndpoints(db, now),
     ...findEndpoints(db),
     ...deviceEndpoints(devices),
+    ...printerEndpoints(printers),
     ...backupEndpoints(services.backups),
     ...beginningEndpoints(beginnings),
     ...health,

@@ -18,6 +18,7 @@ export const TAGS = [
   'BenchNote',
   'FilmLayout',
   'Shelf',
+  'Printer',
 ] as const;
 
 const rawQuery = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 30_000 });

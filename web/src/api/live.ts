@@ -1,7 +1,7 @@
 import type { LiveMessage } from '@saltflat/contract';
 import type { Dispatch } from '@reduxjs/toolkit';
 import { TAGS, baseApi } from './baseApi.ts';
-import { connectionChanged, deviceSpoke } from './liveSlice.ts';
+import { connectionChanged, deviceSpoke, printerSpoke } from './liveSlice.ts';
 import { noteServerTime } from './serverClock.ts';
 import { shareLive } from './sharedLive.ts';
 
@@ -47,6 +47,7 @@ export function startLive(dispatch: Dispatch): void {
   const hear = (message: LiveMessage): void => {
     if (message.kind === 'clock') noteServerTime(message.serverAt);
     else if (message.kind === 'device') dispatch(deviceSpoke(message.device));
+    else if (message.kind === 'printer') dispatch(printerSpoke(message.printer));
     else mark(STALE[message.noun] ?? []);
   };
   shareLive((news) => {

@@ -1,4 +1,4 @@
-import type { Device } from '@saltflat/contract';
+import type { Device, FilmPrinter } from '@saltflat/contract';
 import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
 import { useSelector } from 'react-redux';
@@ -6,12 +6,14 @@ import { useSelector } from 'react-redux';
 interface LiveState {
   connection: 'connecting' | 'open' | 'lost';
   devices: Partial<Record<Device['id'], Device>>;
+  /** By the machine. */
+  printers: Partial<Record<string, FilmPrinter>>;
 }
 
 /** What the server tells by itself: that it is there, and what its devices say. */
 export const liveSlice = createSlice({
   name: 'live',
-  initialState: (): LiveState => ({ connection: 'connecting', devices: {} }),
+  initialState: (): LiveState => ({ connection: 'connecting', devices: {}, printers: {} }),
   reducers: {
     connectionChanged: (state, { payload }: PayloadAction<LiveState['connection']>) => {
       state.connection = payload;
@@ -19,10 +21,13 @@ export const liveSlice = createSlice({
     deviceSpoke: (state, { payload }: PayloadAction<Device>) => {
       state.devices[payload.id] = payload;
     },
+    printerSpoke: (state, { payload }: PayloadAction<FilmPrinter>) => {
+      state.printers[payload.machineId] = payload;
+    },
   },
 });
 
-export const { connectionChanged, deviceSpoke } = liveSlice.actions;
+export const { connectionChanged, deviceSpoke, printerSpoke } = liveSlice.actions;
 
 export const useConnection = (): LiveState['connection'] =>
   useSelector((state: { live: LiveState }) => state.live.connection);
@@ -31,3 +36,7 @@ export const HUMID_PCT = 60;
 
 export const useDevice = (id: Device['id']): Device | undefined =>
   useSelector((state: { live: LiveState }) => state.live.devices[id]);
+
+/** What a printer said last; nothing while it has not spoken. */
+export const useSpokenPrinter = (machineId: string): FilmPrinter | undefined =>
+  useSelector((state: { live: LiveState }) => state.live.printers[machineId]);

@@ -2,12 +2,14 @@ import { t } from '../words/index.ts';
 import { useSelector } from 'react-redux';
 import type { Device } from '@saltflat/contract';
 import { problemMessage } from '../api/problemMessage.ts';
-import { DevicePanel, useDevicesQuery } from '../features/devices/index.ts';
+import { usePrintersQuery } from '../api/printersApi.ts';
+import { DevicePanel, PrinterKnobs, useDevicesQuery } from '../features/devices/index.ts';
 import { Columns, Failed, Loading, PageHead } from '../ui/index.ts';
 
 /** The devices the shop reads, and knobs for the simulated ones. */
 export function DevicesPage() {
   const { data, error, refetch } = useDevicesQuery();
+  const { data: printers } = usePrintersQuery();
   const live = useSelector(
     (state: { live: { devices: Partial<Record<Device['id'], Device>> } }) => state.live.devices,
   );
@@ -26,6 +28,9 @@ export function DevicesPage() {
       <Columns least={380} gap={16}>
         {data?.map((device) => (
           <DevicePanel key={device.id} device={live[device.id] ?? device} />
+        ))}
+        {printers?.map((printer) => (
+          <PrinterKnobs key={printer.machineId} asked={printer} />
         ))}
       </Columns>
     </>

@@ -16,7 +16,7 @@ import type {
 } from '@saltflat/contract';
 import type { Route } from '@saltflat/core/route';
 import { FollowedRun, filmAgain } from '@saltflat/core/run';
-import type { FilmAgain, RunState } from '@saltflat/core/run';
+import type { FilmAgain, RunState, StepState } from '@saltflat/core/run';
 import { plannedMode } from '@saltflat/core/work';
 import { UniqueConstraintError } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
@@ -203,6 +203,16 @@ export class RunService {
         });
       return taken.filter(({ machine }, i) => taken.findIndex((own) => own.machine === machine) === i);
     });
+  }
+
+  /** A step of a run as it stands now. */
+  async stepOf(id: string, step: string): Promise<{ run: Run; state: RunState; step: StepState }> {
+    const { eventCount } = (await this.needs.runs.standing(id)) ?? missing(id);
+    const { run, followed } = await this.known(id, eventCount);
+    const own = followed.state.steps.find((known) => known.id === step);
+    if (!own)
+      throw new DomainError('not-found', 'This run has no such step any more. Look at the floor again.');
+    return { run, state: followed.state, step: own };
   }
 
   /** Transfers of runs on the floor that are printed again, and on no film yet that is on the floor. */

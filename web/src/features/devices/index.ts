@@ -1,2 +1,3 @@
 export { DevicePanel } from './DevicePanel.tsx';
 export { useDevicesQuery } from './devicesApi.ts';
+export { PrinterKnobs } from './PrinterKnobs.tsx';

@@ -29,6 +29,7 @@ import {
   NextTrace,
   TimerFrame,
 } from './floorParts.tsx';
+import { PrinterPanel } from './PrinterPanel.tsx';
 import { ShelfTake } from './ShelfTake.tsx';
 import { WeighIn } from './WeighIn.tsx';
 import { Button, Note, Stack } from '../../ui/index.ts';
@@ -167,6 +168,7 @@ export function NextPanel({
           {t('Undo last')}
         </Button>
       </NextActions>
+      <PrinterPanel live={live} action={action} operation={operation} onStart={onPrimary} />
       <ShelfTake live={live} action={action} operation={operation} nowMs={nowMs} />
       <FilmCard live={live} action={action} operation={operation} nowMs={nowMs} />
       <NextTrace>

@@ -44,7 +44,7 @@ function Packets({
     (own) => ageOf({ ...own, madeMs: Date.parse(own.madeAt) }, nowMs).state === 'past',
   );
   return (
-    <Panel title={t('Off the shelf')} says={t('the oldest first')} style={{ margin: '0 20px 14px' }}>
+    <Panel label={t('Off the shelf')} style={{ margin: '0 20px 14px' }}>
       <SimpleTable
         label={t('Off the shelf')}
         columns={[

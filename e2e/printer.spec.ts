@@ -1,0 +1,62 @@
+import { expect, test } from '@playwright/test';
+import type { APIRequestContext } from '@playwright/test';
+import { axeFindings } from './axe.ts';
+import { finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
+
+/** Turns the knobs of a stand-in. */
+async function turn(request: APIRequestContext, name: string, knobs: object): Promise<void> {
+  const printers = (await (await request.get('/api/v1/printers')).json()) as {
+    machineId: string;
+    name: string;
+  }[];
+  const id = printers.find((own) => own.name === name)?.machineId ?? '';
+  expect((await request.post(`/api/v1/printers/${id}/drive`, { data: knobs })).status()).toBe(200);
+}
+
+test('film is printed in two jobs: colour, cancelled in the pause, dried, then the white', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  const { lineId } = await orderOverApi(page.request, 331, 1, undefined, 'dtf-platen');
+  await turn(page.request, 'Direct printer', { speed: 10 });
+  await openOnFloor(page, lineId);
+  while ((await nextTitle(page).innerText()) !== 'Print the film: colour, dry, white')
+    await finishStep(page, await nextTitle(page).innerText());
+  const printer = page.getByRole('region', { name: 'At the printer' });
+  await printer.getByRole('button', { name: 'Send the colour to Direct printer, job 1 of 2' }).click();
+  await expect(printer.getByText(/^colour, \d+:\d\d left/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible(); // the step has begun with it
+  await expect(printer.getByRole('status').filter({ hasText: 'Cancel it now, in the pause' })).toBeVisible();
+  expect(await axeFindings(page)).toEqual([]);
+  await printer.getByRole('button', { name: 'Cancel in the pause' }).click();
+  await expect(printer).toContainText('Dry it with warm air');
+  await expect(printer).toContainText(/colour [\d.]+ ml, white 0\.0 ml/);
+  await printer.getByRole('button', { name: 'Send the white to Direct printer, job 2 of 2' }).click();
+  await expect(printer).toContainText('Look whether the white lies under all of the colour', {
+    timeout: 60_000,
+  });
+  await expect(printer.getByRole('button', { name: /^Send/ })).toBeHidden();
+  await finishStep(page, 'Print the film: colour, dry, white');
+  await expect(nextTitle(page)).toHaveText('Powder the film');
+});
+
+test('film that slips is told, holds the queue until somebody has looked, and is sent again', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const { lineId } = await orderOverApi(page.request, 332, 1);
+  await page.goto('/devices');
+  const knobs = page.getByRole('region', { name: 'Film printer' });
+  await knobs.getByLabel('Times as fast').selectOption('60');
+  await knobs.getByLabel('Goes wrong next').selectOption({ label: 'the film slips in the feed' });
+  expect(await axeFindings(page)).toEqual([]);
+  await openOnFloor(page, lineId);
+  await finishStep(page, 'Ready the film printer');
+  const printer = page.getByRole('region', { name: 'At the printer' });
+  await printer.getByRole('button', { name: 'Send to Film printer' }).click();
+  await expect(printer.getByRole('alert')).toContainText('slipped in the feed');
+  await printer.getByRole('button', { name: 'Looked at it: let it go on' }).click();
+  await printer.getByRole('button', { name: 'Send to Film printer' }).click();
+  await expect(printer).toContainText('Powder comes while it is wet', { timeout: 60_000 });
+  await turn(page.request, 'Film printer', { speed: 1 });
+});

@@ -1,0 +1,2 @@
+export { printerEndpoints } from './printerEndpoints.ts';
+export { PrinterService } from './printerService.ts';

@@ -1,0 +1,84 @@
+import type { FilmPrinter, Order, Problem, Run } from '@saltflat/contract';
+import { compileSteps } from '@saltflat/core/run';
+import { runPlanOf } from '@saltflat/contract';
+import { expect } from 'chai';
+import {
+  discPng,
+  event,
+  lineInput,
+  orderInput,
+  planned,
+  startTestServer,
+  upload,
+} from './testing/testServer.ts';
+import type { TestServer } from './testing/testServer.ts';
+
+describe('printers of film', function () {
+  let server: TestServer;
+  before(async () => {
+    server = await startTestServer();
+  });
+  after(() => server.stop());
+
+  it('take a step’s film as its route reckons it, once, and not when it is printed', async () => {
+    const { id: artworkId } = (await upload(server, await discPng(), 'buoy.png')).body as { id: string };
+    const print = { placement: 'left-chest', dropMm: 75, widthMm: 70, process: 'dtf', artworkId } as const;
+    const line = { ...lineInput(server), sizes: [{ size: 'M', quantity: 3 }], prints: [print] };
+    const input = orderInput(server, null, { lines: [line] });
+    const order = (await server.api.post('/api/v1/orders').send(input).expect(201)).body as Order;
+    const { lines } = await planned(server, order.id);
+    const run = (await server.api.post('/api/v1/runs').send({ lineIds: [lines[0]!.id], by: 'Ada' }).expect(201)).body as Run; // prettier-ignore
+    const [ready, step] = compileSteps(runPlanOf(run))
+      .filter(({ operation }) => operation.role === 'set-up' || operation.role === 'print')
+      .map(({ id }) => id);
+    const sendIt = (own: object = {}) =>
+      server.api.post('/api/v1/printer-jobs').send({ runId: run.id, step, part: 'whole', ...own });
+
+    const wrong = await sendIt({ step: ready });
+    expect((wrong.body as Problem).detail).to.equal(
+      'Only film is sent to a printer, and this step prints none.',
+    );
+    const sent = (await sendIt().expect(201)).body as FilmPrinter;
+    const [job] = sent.jobs;
+    const operation = run.lines[0]!.route.operations.find(({ role }) => role === 'print')!;
+    const used = (end: string): number =>
+      3 *
+      operation.consumes
+        .filter(({ what }) => what.endsWith(end))
+        .reduce((sum, { amount }) => sum + amount, 0);
+    expect(job).to.include({ runId: run.id, step, part: 'whole', state: 'printing' });
+    expect(job?.name).to.equal(`${lines[0]!.code}, 3 transfers`);
+    expect(job?.areaM2).to.be.closeTo(
+      3 * operation.consumes.find(({ kind }) => kind === 'area')!.amount,
+      1e-9,
+    );
+    expect(used(', white')).to.be.greaterThan(0.1);
+    expect(((await sendIt()).body as Problem).detail).to.contain('in the queue of');
+
+    const knobs = `/api/v1/printers/${sent.machineId}/drive`;
+    await server.api.post(knobs).send({ speed: 600 }).expect(200);
+    let now = sent;
+    await expectSoon(async () => {
+      now = (await server.get<FilmPrinter[]>('/printers')).find(
+        ({ machineId }) => machineId === sent.machineId,
+      )!;
+      return now.jobs[0]?.state === 'done';
+    });
+    expect(now.jobs[0]?.colourMl).to.be.closeTo(used(', colour'), 1e-6);
+    expect(now.tankMl - now.whiteMl).to.be.closeTo(used(', white'), 1e-6);
+
+    await server.api
+      .post(`/api/v1/runs/${run.id}/events`)
+      .send({ events: [ready, step].map((own) => event('step-completed', own!)) })
+      .expect(200);
+    expect(((await sendIt()).body as Problem).detail).to.equal('This film is printed already.');
+  });
+});
+
+async function expectSoon(is: () => Promise<boolean>): Promise<void> {
+  for (let n = 0; n < 100; n++) {
+    if (await is()) return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  expect.fail('it did not come');
+}
