@@ -40,7 +40,7 @@ test('film is printed in two jobs: colour, cancelled in the pause, dried, then t
   await expect(nextTitle(page)).toHaveText('Powder the film');
 });
 
-test('film that slips is told, holds the queue until somebody has looked, and is sent again', async ({
+test('film that slips is told, holds the queue until somebody has looked, and is sent again; its powder is weighed', async ({
   page,
 }) => {
   test.setTimeout(120_000);
@@ -59,4 +59,18 @@ test('film that slips is told, holds the queue until somebody has looked, and is
   await printer.getByRole('button', { name: 'Send to Film printer' }).click();
   await expect(printer).toContainText('Powder comes while it is wet', { timeout: 60_000 });
   await turn(page.request, 'Film printer', { speed: 1 });
+
+  // whoever wants to may weigh what powder stays on it
+  await finishStep(page, 'Print the film');
+  const weighed = page.getByRole('region', { name: 'Powder weighed' });
+  await expect(weighed).toContainText(/Lot L-\d+, open for \d+ days/);
+  await weighed.getByLabel('Container before pouring').fill('482.4');
+  await weighed.getByRole('button', { name: 'Note it' }).click();
+  await expect(weighed).toContainText('before: 482.4 g');
+  await weighed.getByLabel('Container, the caught powder back in').fill('482.4');
+  await weighed.getByRole('button', { name: 'Note it' }).click();
+  await expect(weighed).toContainText(/0\.0\sg went on it, .+ by the art/);
+  await expect(weighed).toContainText('too little: look for bare ink');
+  await page.keyboard.press('u');
+  await expect(weighed.getByLabel('Container, the caught powder back in')).toBeVisible();
 });

@@ -48,11 +48,6 @@ await run(async () => {
   const runId = marker.lines[0].activeRunId;
 
   await shoot('orders', `/orders/${club.id}`, 'Start on the floor');
-  await shoot('new-order', '/orders/new', 'Take in the order', async () => {
-    await page.getByLabel('Customer').fill('Reed Bay Kite Week');
-    await choose('Garment', 'Slipway heather tee');
-    await page.getByLabel('Quantity, size M').fill('12');
-  });
   const file = async (artworkId) =>
     (await page.request.get(`${server.url}/api/v1/artworks/${artworkId}/file`)).body();
   await shoot('comparison', '/orders/new', 'Take in the order', async () => {
@@ -116,6 +111,7 @@ await run(async () => {
     await page.getByRole('region', { name: 'Placement, left chest' }).scrollIntoViewIfNeeded();
     await page.waitForTimeout(3000); // the picture is made for this page
   });
+  await shoot('shelf', '/film/shelf', 'Would do for');
   await shoot('film', '/film', 'Waiting for film', async () => {
     await page.getByRole('combobox', { name: 'Lies by' }).selectOption({ label: 'Outlines' });
     await page.getByText(/^Reading the art/).waitFor({ state: 'hidden' });

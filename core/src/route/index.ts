@@ -73,6 +73,8 @@ export { warmUpSaid } from './warmUps.ts';
 export { meltsFully } from './practices/filmMelt.ts';
 export { asLaid } from './asLaid.ts';
 export type { LaidFilm } from './asLaid.ts';
+export { judgePowder } from './judgePowder.ts';
+export type { PowderUse } from './judgePowder.ts';
 export { shelfMakes, shelfTakes } from './shelfFlow.ts';
 export type { ShelfTake } from './shelfFlow.ts';
 export { isShelfSize } from './sources/index.ts';

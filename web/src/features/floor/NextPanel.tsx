@@ -170,7 +170,7 @@ export function NextPanel({
       </NextActions>
       <PrinterPanel live={live} action={action} operation={operation} onStart={onPrimary} />
       <ShelfTake live={live} action={action} operation={operation} nowMs={nowMs} />
-      <FilmCard live={live} action={action} operation={operation} nowMs={nowMs} />
+      <FilmCard live={live} action={action} operation={operation} nowMs={nowMs} onWeigh={onWeigh} />
       <NextTrace>
         <HeatTrace
           pieces={traceHeat(line.route.operations, line.pieces).map((segment) => ({

@@ -1,4 +1,3 @@
 export { EnterDialog } from './EnterDialog.tsx';
 export { PacketView } from './PacketView.tsx';
 export { ShelfTable } from './ShelfTable.tsx';
-export { ageOfPacket } from './shelfWords.ts';

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { problemMessage } from '../../api/problemMessage.ts';
 import { FilledText, compiled, useFilled } from '../../form/index.ts';
 import { useSignature } from '../../person/personSlice.ts';
-import { useLotsQuery, useOpenLotMutation } from './shopApi.ts';
+import { useLotsQuery, useOpenLotMutation } from '../../api/lotsApi.ts';
 import { Button, Failed, Form, Loading, Panel, Refusal, SimpleTable } from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
 

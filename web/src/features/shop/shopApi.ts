@@ -1,4 +1,4 @@
-import type { ImportReport, Lot, LotInput, ShopChange, ShopChanged, ShopList } from '@saltflat/contract';
+import type { ImportReport, ShopChange, ShopChanged, ShopList } from '@saltflat/contract';
 import type { Rates } from '@saltflat/core/cost';
 import type { HouseMethods } from '@saltflat/core/route';
 import { baseApi } from '../../api/baseApi.ts';
@@ -43,11 +43,6 @@ const shopApi = baseApi.injectEndpoints({
       query: ({ list, id }) => ({ url: `/shop/${list}/${id}/first`, method: 'POST' }),
       invalidatesTags: [...STALE],
     }),
-    lots: build.query<Lot[], void>({ query: () => '/lots', providesTags: ['Catalogue'] }),
-    openLot: build.mutation<Lot[], { materialId: string } & LotInput>({
-      query: ({ materialId, ...body }) => ({ url: `/materials/${materialId}/lots`, method: 'POST', body }),
-      invalidatesTags: [...STALE],
-    }),
     setHouse: build.mutation<ShopChanged, { version: number; record: HouseMethods }>({
       query: (body) => ({ url: '/shop/house', method: 'PUT', body }),
       invalidatesTags: [...STALE],
@@ -74,8 +69,6 @@ const shopApi = baseApi.injectEndpoints({
 });
 
 export const {
-  useLotsQuery,
-  useOpenLotMutation,
   useShopChangeQuery,
   useSaveRecordMutation,
   useRetireRecordMutation,

@@ -10,6 +10,7 @@ import { t } from '../../../words/index.ts';
 import { linesIn, lineOf } from '../moments.ts';
 import type { LiveRun } from '../useRunState.ts';
 import { MeltScale } from './MeltScale.tsx';
+import { PowderWeighed } from './PowderWeighed.tsx';
 import { PowderPictures } from './PowderPictures.tsx';
 import { SidePictures } from './SidePictures.tsx';
 import { WetClock } from './WetClock.tsx';
@@ -19,10 +20,11 @@ interface Props {
   action: FloorAction;
   operation: Operation;
   nowMs: number;
+  onWeigh: (what: 'before' | 'after', massG: number) => void;
 }
 
 /** What is done to film here: with which film and powder, what to look at, and what right and wrong look like. */
-export function FilmCard({ live, action, operation, nowMs }: Props) {
+export function FilmCard({ live, action, operation, nowMs, onWeigh }: Props) {
   const { step } = action;
   const words = useWords();
   const units = useUnits();
@@ -56,7 +58,19 @@ export function FilmCard({ live, action, operation, nowMs }: Props) {
       </div>
       <div>
         <Drawn operation={operation} />
-        {operation.role === 'powder' && <Wet action={action} nowMs={nowMs} />}
+        {operation.role === 'powder' && (
+          <>
+            <Wet action={action} nowMs={nowMs} />
+            <PowderWeighed
+              key={step.id}
+              step={step}
+              expectedG={grams}
+              powderId={print?.sources.find(({ role }) => role === 'powder')?.id ?? null}
+              nowMs={nowMs}
+              onWeigh={onWeigh}
+            />
+          </>
+        )}
       </div>
     </Card>
   );
