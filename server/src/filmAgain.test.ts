@@ -11,15 +11,7 @@ import type {
 import { compileSteps, deriveRun } from '@saltflat/core/run';
 import type { RunState } from '@saltflat/core/run';
 import { expect } from 'chai';
-import {
-  discPng,
-  event,
-  lineInput,
-  orderInput,
-  planned,
-  startTestServer,
-  upload,
-} from './testing/testServer.ts';
+import { chestOrder, discPng, event, startTestServer, upload } from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 const FILM = ['set-up', 'print', 'powder', 'melt', 'cut'];
@@ -43,13 +35,7 @@ describe('a transfer that was spoiled', function () {
   });
   after(() => server.stop());
 
-  async function order(quantity: number): Promise<Order> {
-    const print = { placement: 'left-chest', dropMm: 75, widthMm: 70, process: 'dtf', artworkId } as const;
-    const line = { ...lineInput(server), sizes: [{ size: 'M', quantity }], prints: [print] };
-    const input = orderInput(server, null, { lines: [line] });
-    const { body } = await server.api.post('/api/v1/orders').send(input).expect(201);
-    return planned(server, (body as Order).id);
-  }
+  const order = (quantity: number): Promise<Order> => chestOrder(server, { artworkId, quantity });
   const start = async ({ lines }: Order): Promise<Run> =>
     (await server.api.post('/api/v1/runs').send({ lineIds: [lines[0]!.id], by: 'Ada' }).expect(201)).body as Run; // prettier-ignore
   const send = (run: Run, events: unknown[]) =>

@@ -12,6 +12,7 @@ import type {
 } from '@saltflat/contract';
 import { expect } from 'chai';
 import {
+  chestOrder,
   discPng,
   doneEvents,
   event,
@@ -36,14 +37,8 @@ describe('transfers on the shelf', function () {
   });
   after(() => server.stop());
 
-  /** An order of one line, planned. */
-  async function order(process: 'dtf' | 'shelf', quantity: number, house = {}): Promise<Order> {
-    const print = { placement: 'left-chest', dropMm: 75, widthMm: 70, process, artworkId } as const;
-    const line = { ...lineInput(server), sizes: [{ size: 'M', quantity }], prints: [print], house };
-    const input = orderInput(server, null, { lines: [line] });
-    const { body } = await server.api.post('/api/v1/orders').send(input).expect(201);
-    return planned(server, (body as Order).id);
-  }
+  const order = (process: 'dtf' | 'shelf', quantity: number, house = {}): Promise<Order> =>
+    chestOrder(server, { artworkId, process, quantity, house });
   const lineOf = ({ lines }: Order): Order['lines'][number] => lines[0]!;
   const start = (own: Order) =>
     server.api.post('/api/v1/runs').send({ lineIds: [lineOf(own).id], by: 'Ada' });

@@ -166,6 +166,28 @@ export async function plannedOrder(server: TestServer, own: Partial<OrderInput> 
   return planned(server, body.id);
 }
 
+/** What a small print on the chest of a tee is made with. */
+export interface ChestOrder {
+  artworkId: string;
+  process?: 'dtf' | 'shelf';
+  quantity: number;
+  house?: OrderLineInput['house'];
+}
+
+/** Takes in an order of one such line and waits until its route is planned. */
+export async function chestOrder(
+  server: TestServer,
+  { artworkId, process = 'dtf', quantity, house = {} }: ChestOrder,
+): Promise<Order> {
+  const print = { placement: 'left-chest', dropMm: 75, widthMm: 70, process, artworkId } as const;
+  const line = { ...lineInput(server), sizes: [{ size: 'M', quantity }], prints: [print], house };
+  const { body } = (await server.api
+    .post('/api/v1/orders')
+    .send(orderInput(server, null, { lines: [line] }))
+    .expect(201)) as { body: Order };
+  return planned(server, body.id);
+}
+
 /** An order once none of its lines waits for a plan any more. */
 export const planned = (server: TestServer, orderId: string): Promise<Order> =>
   until(async () => {

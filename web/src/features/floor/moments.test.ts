@@ -53,7 +53,7 @@ const LANES: Lane[] = [
   { id: 'blank', part: 'blank', print: null, spares: 0 },
 ];
 const OPERATIONS = [
-  operation('melt', 'film', { unit: 'load', size: 2, s: 150 }),
+  operation('melt', 'film', { role: 'melt', unit: 'load', size: 2, s: 150 }),
   operation('press', 'blank', {
     takes: ['film'],
     s: 15,
@@ -86,6 +86,7 @@ function live(code: string, pieces: number, events: RunEvent[]): LiveRun {
   const plan = planOfLine(route, pieces);
   const run = {
     id: code,
+    guests: [],
     lines: [{ key: '1', code, pieces, route, dueAt: due[code] ?? '2031-01-09T08:00:00Z' }],
   } as unknown as Run;
   return { id: code, run, plan, state: deriveRun(plan, events) } as LiveRun;
@@ -142,6 +143,22 @@ describe('what the floor wants next', () => {
     ]);
     expect(done.state.finishedAt).to.not.equal(null);
     expect(wordsOf([done], at(100))).to.deep.equal([]);
+  });
+
+  it('asks for nothing that another run’s film carries, as long as that is on the floor', () => {
+    const lost = { part: '1.film.1', isReplaced: true, faults: [] };
+    const spoiled = live('K-1', 1, [
+      event('step-completed', melt('1'), 0),
+      { ...event('part-lost', '', 6), step: null, payload: { lost } },
+    ]);
+    const again = 'K-1 start Do melt, transfer 1, made again';
+    const host = live('K-2', 1, []);
+    expect(wordsOf([spoiled, host], at(9))).to.include(again);
+    const guests = [{ sheet: '1', runId: 'K-1', part: '1.film.1~2', code: 'K-1 1' }];
+    const carrying = { ...host, run: { ...host.run, guests } };
+    expect(wordsOf([spoiled, carrying], at(9))).to.deep.equal(['K-2 start Do melt, transfer 1']);
+    const alone = { ...host, run: { ...host.run, guests: guests.map((own) => ({ ...own, sheet: null })) } };
+    expect(wordsOf([spoiled, alone], at(9))).to.include(again);
   });
 
   it('names what a step is about: the transfers of a load, the piece, all of it, what is made again', () => {
