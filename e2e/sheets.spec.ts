@@ -1,47 +1,49 @@
 import { expect, test } from '@playwright/test';
 import { axeFindings } from './axe.ts';
-import { askedFor, finishStep, nextTitle, orderOverApi, untilAnother } from './shop.ts';
+import { finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
+
+const UP_TO_POWDER = ['Ready the film printer', 'Print the film', 'Powder the film'];
 
 test('one person keeps four sheets going: two in the oven, one at the powder, one printing, each with its own clock', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
-  const { code } = await orderOverApi(page.request, 341, 12);
-  await page.goto('/film');
-  await page.getByRole('button', { name: 'Choose none' }).click();
-  await page.getByRole('checkbox', { name: `${code} goes on this film` }).check();
-  await page.getByLabel('Longest piece of roll').fill('170'); // a row of three prints
-  await page.getByRole('button', { name: 'Lay out', exact: true }).click();
-  await page.getByRole('button', { name: 'Put on the floor' }).click();
-  await page.waitForURL(/\/floor\/[0-9a-f-]{36}/);
-  await finishStep(page, 'Ready the film printer');
-
+  test.setTimeout(180_000);
   const next = page.getByRole('region', { name: 'Next' });
-  const film = page.getByRole('region', { name: 'Film', exact: true });
+  const machines = page.getByRole('region', { name: 'Stations' }).getByRole('listitem');
+  const codes: string[] = [];
+  const runs: string[] = [];
+  /** Puts a line on the floor and takes it so far. */
+  const take = async (seed: number, steps: readonly string[]): Promise<void> => {
+    const { lineId, code } = await orderOverApi(page.request, seed, 1);
+    codes.push(code);
+    runs.push(await openOnFloor(page, lineId));
+    for (const title of steps) await finishStep(page, title);
+  };
   const begin = async (title: string): Promise<void> => {
     await expect(nextTitle(page)).toHaveText(title);
-    const was = await askedFor(page);
     await next.getByRole('button', { name: /^Start/ }).click();
-    await untilAnother(page, was);
+    await expect(next.getByRole('button', { name: /^Done/ })).toBeVisible();
   };
-  // what runs by itself is left alone, and the floor asks for what comes next
-  for (let sheet = 0; sheet < 2; sheet++) {
-    await finishStep(page, 'Print the film');
-    await finishStep(page, 'Powder the film');
-    await begin('Melt the powder');
-  }
-  await finishStep(page, 'Print the film');
+  await take(341, UP_TO_POWDER);
+  await begin('Melt the powder');
+  await take(342, UP_TO_POWDER);
+  await begin('Melt the powder'); // beside the first
+  await take(343, UP_TO_POWDER.slice(0, 2));
+  await expect(nextTitle(page)).toHaveText('Powder the film');
+  await take(344, UP_TO_POWDER.slice(0, 1));
   await begin('Print the film');
-  const sheets = film.getByRole('listitem');
-  await expect(sheets.filter({ hasText: '▶ Melt the powder' })).toHaveCount(2);
-  await expect(sheets.filter({ hasText: '○ Powder the film' })).toContainText(/within \d:\d\d/);
-  await expect(sheets.filter({ hasText: '▶ Print the film' })).toHaveCount(1);
-  const machines = page.getByRole('region', { name: 'Stations' }).getByRole('button');
-  await expect(machines.filter({ hasText: code })).toHaveCount(3); // each with its own time
+
+  const [first = '', second = '', third = '', fourth = ''] = codes;
+  for (const code of [first, second, fourth])
+    await expect(machines.filter({ hasText: code }).first()).toContainText(/▶ \d:\d\d/); // each with its own time
+  const waiting = page.getByRole('region', { name: 'Lined up' }).getByRole('listitem');
+  await expect(waiting.filter({ hasText: third }).first()).toContainText('Powder the film');
   expect(await axeFindings(page)).toEqual([]);
 
-  // the one whose window closes is asked for before all others
+  // its window still open, the third is powdered and waits for the oven
+  await page.goto(`/floor/${runs[2] ?? ''}`);
+  await expect(next.getByText(/^start within \d:\d\d/)).toBeVisible();
   await finishStep(page, 'Powder the film');
-  await expect(sheets.filter({ hasText: 'window closed' })).toHaveCount(0);
-  await expect(sheets.filter({ hasText: '○ Melt the powder' })).toHaveCount(1);
+  await expect(nextTitle(page)).toHaveText('Melt the powder');
+  await expect(next.getByText('Oven is at work for another line.')).toBeVisible();
 });

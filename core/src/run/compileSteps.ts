@@ -23,7 +23,7 @@ export interface PlannedPart extends PartName {
 export function compileSteps(plan: RunPlan): PlannedStep[] {
   const shared = new Set(plan.sheets.flatMap(({ parts }) => parts));
   return [
-    ...plan.sheets.flatMap((sheet) => stepsOfSheet(plan, sheet.parts)),
+    ...stepsOfSheets(plan),
     ...plan.lines.flatMap((line) => {
       const made = new Map(line.lanes.map(({ id }) => [id, partsOf(line, id)]));
       return line.operations.flatMap((operation) => {
@@ -63,16 +63,32 @@ function isDoneOnSheet(line: RunLine, { id, lane }: RunOperation): boolean {
   return chain.findIndex((own) => own.id === id) <= cut;
 }
 
-/** The steps of one shared sheet, by the route of the line whose part is named first. */
-function stepsOfSheet({ lines }: RunPlan, ids: readonly string[]): PlannedStep[] {
-  const names = ids.flatMap((id) => readPart(lines, id));
-  const first = names[0];
-  const line = lines.find(({ key }) => key === first?.line);
-  if (!line || !first) return [];
-  return (shapeOf(line).chains.get(first.lane) ?? [])
-    .filter((operation) => isDoneOnSheet(line, operation))
-    .map((operation) => stepOf(line.key, operation, names));
+/**
+ * The steps of shared sheets, each by the route of the line whose part is named first on it. What is done once for a line,
+ * as a printer is readied, is done once for all sheets on that machine.
+ */
+function stepsOfSheets(plan: RunPlan): PlannedStep[] {
+  const onceFor = new Map<string, PlannedStep>();
+  const steps: PlannedStep[] = [];
+  for (const { parts: ids } of plan.sheets) {
+    const names = ids.flatMap((id) => readPart(plan.lines, id));
+    const [first] = names;
+    const line = plan.lines.find(({ key }) => key === first?.line);
+    const chain = (first && line && shapeOf(line).chains.get(first.lane)) ?? [];
+    for (const operation of chain) {
+      if (!line || !isDoneOnSheet(line, operation)) continue;
+      const step = stepOf(line.key, operation, [...names]);
+      const once = operation.unit === 'line' ? `${operation.role} ${machineOf(operation)}` : null;
+      const before = once === null ? undefined : onceFor.get(once);
+      if (before) before.parts.push(...names);
+      else steps.push(step);
+      if (once !== null && !before) onceFor.set(once, step);
+    }
+  }
+  return steps.map((step) => stepOf(step.line, step.operation, step.parts));
 }
+
+const machineOf = ({ modes }: RunOperation): string => modes[0]?.machine?.id ?? '';
 
 function readPart(lines: readonly RunLine[], id: string): PlannedPart[] {
   const [key, lane, slot] = id.split('.');

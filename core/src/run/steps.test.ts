@@ -1,5 +1,16 @@
 import { expect } from 'chai';
-import { BLANK, FILM, blank, cutApart, done, film, lost, open, planFor } from './fixtures/filmRun.ts';
+import {
+  BLANK,
+  FILM,
+  blank,
+  cutApart,
+  done,
+  film,
+  lost,
+  open,
+  operation,
+  planFor,
+} from './fixtures/filmRun.ts';
 import { compileSteps, deriveRun, readStepId, stepId } from './index.ts';
 import type { RunPlan } from './index.ts';
 
@@ -57,5 +68,38 @@ describe('steps', () => {
     expect(open(spoiled).filter((id) => id.includes('~'))).to.deep.equal(
       ['print', 'melt', 'cut'].map((id) => `${id}/2.film.1~2`),
     );
+  });
+
+  it('of several shared sheets begin with their printer, readied once for all of them', () => {
+    const ready = operation('ready', 'film', { role: 'set-up', unit: 'line' });
+    const lines = ['1', '2'].map((key) => ({
+      key,
+      lanes: [FILM, BLANK],
+      pieces: 2,
+      operations: [ready, ...cutApart()],
+    }));
+    const sheets = [
+      { id: '1', parts: ['1.film.1', '2.film.1'] },
+      { id: '2', parts: ['2.film.2', '1.film.2'] },
+    ];
+    const shared: RunPlan = { lines, sheets, flow: 'through' };
+    const ids = compileSteps(shared).map(({ id }) => id);
+    expect(ids.slice(0, 3)).to.deep.equal([
+      'ready/1.film.1-2+2.film.1-2',
+      'print/1.film.1+2.film.1',
+      'melt/1.film.1+2.film.1',
+    ]);
+    expect(ids.filter((id) => id.startsWith('ready/'))).to.have.length(1);
+    expect(ids).to.include('print/2.film.2+1.film.2');
+    const [first = ''] = ids;
+    const state = deriveRun(shared, [done(first, 0), done('print/2.film.2+1.film.2', 1)]);
+    expect(state.ignored).to.deep.equal([]);
+    // a run that was begun when each sheet had its own goes on as it was
+    const former = deriveRun(shared, [
+      done('ready/1.film.1+2.film.1', 0),
+      done('print/1.film.1+2.film.1', 1),
+    ]);
+    expect(former.ignored).to.deep.equal([]);
+    expect(open(former)).to.include('ready/2.film.2+1.film.2');
   });
 });
