@@ -187,6 +187,26 @@ describe('transfers on the shelf', function () {
       expect(uses.map(({ code, pieces }) => [code, pieces])).to.deep.equal([[young.packet.code, 7]]);
     });
 
+    it('what is kept for a line that is cancelled is free, until its order is restored', async () => {
+      const [packet] = (await packetsOf(kind.id)).filter(({ free }) => free > 0);
+      if (!packet) throw new Error('nothing is free');
+      const wanting = await order('dtf', 1);
+      await move(packet.id, { pieces: 1, lineId: lineOf(wanting).id }).expect(201);
+      const free = async () =>
+        (await server.get<ShelfPacketWhole>(`/shelf/packets/${packet.id}`)).packet.free;
+      expect(await free()).to.equal(packet.free - 1);
+      const { version } = await server.get<Order>(`/orders/${wanting.id}`);
+      await server.api.post(`/api/v1/orders/${wanting.id}/cancel`).send({ version }).expect(200);
+      expect(await free()).to.equal(packet.free);
+      await server.api
+        .post(`/api/v1/orders/${wanting.id}/restore`)
+        .send({ version: version + 1 })
+        .expect(200);
+      expect(await free()).to.equal(packet.free - 1);
+      await planned(server, wanting.id);
+      await move(packet.id, { kind: 'freed', pieces: 1, lineId: lineOf(wanting).id }).expect(201);
+    });
+
     it('a line that was planned with what has gone since cannot begin', async () => {
       const late = await order('shelf', 3);
       expect(lineOf(late).state).to.equal('ready');
@@ -229,6 +249,20 @@ describe('transfers on the shelf', function () {
     });
     expect(packet.instructions.peel).to.equal(supplier.properties.peel);
     expect(packet.lots).to.deep.equal([{ material: 'Transfers', lot: 'Q-9' }]);
+    // more of the same is of the same kind
+    const more = {
+      supplierId: supplier.id,
+      artwork: 'buoy.png',
+      widthMm: 88,
+      centsEach: 140,
+      pieces: 4,
+      madeAt: ago(0),
+      ...came,
+    };
+    const second = (await server.api.post('/api/v1/shelf/bought').send(more).expect(201))
+      .body as ShelfPacketWhole;
+    expect(second.packet.materialId).to.equal(packet.materialId);
+    await move(second.packet.id, { kind: 'thrown', pieces: 4 }).expect(201);
     const refused = async (own: Partial<ShelfMoveInput>): Promise<string> => {
       const answer = await move(packet.id, own);
       expect(answer.status, JSON.stringify(own)).to.be.oneOf([400, 409]);

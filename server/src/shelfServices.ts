@@ -34,6 +34,8 @@ export function createShelf({
     store,
     reads: new ShelfReads(db),
     findMaterial: async (id) => (await catalogue.read()).materials.find((own) => own.id === id),
+    findKind: async (name) =>
+      (await catalogue.read()).materials.find((own) => own.kind === 'shelf-transfer' && own.name === name),
     addKind: (record, tx) => equipment.insertMaterial(parseMaterial(record), tx),
     follow,
     now,

@@ -39,7 +39,7 @@ function labelOf(words: PaperWords, packet: ShelfPacket, nowMs: number): Label {
         heat: span(pressC, 'temperature'),
         dwell: span(dwellS, 'duration'),
         pressure: words.q(kPa, 'pressure'),
-        sheet,
+        sheet: words.t(sheet.replaceAll('-', ' ')),
       }),
       [
         words.t(PEELS[peel]),

@@ -21,6 +21,8 @@ interface Needs {
   store: ShelfStore;
   reads: ShelfReads;
   findMaterial: (id: string) => Promise<Material | undefined>;
+  /** A kind of transfer by its name. */
+  findKind: (name: string) => Promise<Material | undefined>;
   addKind: (record: MaterialInput, tx: Tx) => Promise<string>;
   /** Writes what routes go by, and has those nobody has begun follow. */
   follow: <T>(write: (tx: Tx) => Promise<T>) => Promise<T>;
@@ -90,7 +92,7 @@ export class ShelfService {
     return this.entered(input, () => Promise.resolve({ materialId: kind.id, artworkId, origin: 'found' }));
   }
 
-  /** The first packet of what a supplier made: its kind is written down with that supplier’s instructions. */
+  /** A packet of what a supplier made: its kind is written down with that supplier’s instructions, once. */
   async enterBought(input: BoughtPacketInput): Promise<ShelfPacketWhole> {
     const { needs } = this;
     const supplier = await needs.findMaterial(input.supplierId);
@@ -116,8 +118,9 @@ export class ShelfService {
       stockUnit: 'pieces',
       properties: { ...instructions, artwork, widthMm: input.widthMm, centsEach: input.centsEach },
     };
+    const known = await needs.findKind(record.name);
     return this.entered(input, async (tx) => ({
-      materialId: await needs.addKind(record, tx),
+      materialId: known?.id ?? (await needs.addKind(record, tx)),
       artworkId,
       origin: 'bought',
     }));

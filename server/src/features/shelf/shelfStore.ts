@@ -154,10 +154,37 @@ export class ShelfStore {
       ...(limit === undefined ? {} : { limit }),
       transaction: tx ?? null,
     });
+    const over = await this.linesOver(
+      rows.flatMap(({ moves = [] }) => moves),
+      tx,
+    );
     return rows.flatMap((row) => {
       const { material, moves = [], uses = [], pieces } = row;
-      return material ? [{ row, material, moves, uses, standing: standingOf({ pieces, moves, uses }) }] : [];
+      const promised = moves.map(({ change, hold, lineId }) => ({
+        change,
+        hold: lineId !== null && over.has(lineId) ? 0 : hold,
+        lineId,
+      }));
+      const standing = standingOf({ pieces, moves: promised, uses });
+      return material ? [{ row, material, moves, uses, standing }] : [];
     });
+  }
+
+  /** Of lines that something was promised to, those that want it no more: taken off, cancelled, made. */
+  private async linesOver(moves: readonly MoveRow[], tx?: Tx): Promise<ReadonlySet<string>> {
+    const ids = new Set(moves.flatMap(({ lineId, hold }) => (hold !== 0 && lineId !== null ? [lineId] : [])));
+    if (ids.size === 0) return new Set();
+    const rows = await this.db.models.lines.findAll({
+      attributes: ['id', 'state', 'removedAt'],
+      where: { id: [...ids] },
+      include: { association: 'order', attributes: ['cancelledAt'] },
+      transaction: tx ?? null,
+    });
+    return new Set(
+      rows.flatMap(({ id, state, removedAt, order }) =>
+        state === 'done' || removedAt !== null || order?.cancelledAt != null ? [id] : [],
+      ),
+    );
   }
 }
 

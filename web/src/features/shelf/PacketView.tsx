@@ -150,7 +150,7 @@ function Instructions({ packet: { instructions, centsEach, widthMm } }: { packet
       t('Press'),
       `${span(pressC, 'temperature')}, ${span(dwellS, 'duration')}, ${formatQuantity(kPa, 'pressure', units)}`,
     ],
-    [t('Under'), sheet.replaceAll('-', ' ')],
+    [t('Under'), t(sheet.replaceAll('-', ' '))],
     [t('Peel'), `${PEEL_WORDS[peel]}, ${pull === 'fast' ? t('one fast pull') : t('slow and low')}`],
     [t('Second press'), secondPressS > 0 ? formatQuantity(secondPressS, 'duration', units) : t('none')],
     ...(capPressC === null
