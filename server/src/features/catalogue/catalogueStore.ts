@@ -3,6 +3,7 @@ import { Op } from 'sequelize';
 import type { Catalogue, GarmentStyle, Machine, Material } from '@saltflat/contract';
 import { DEFAULT_RATES } from '@saltflat/core/cost';
 import { DEFAULT_HOUSE } from '@saltflat/core/route';
+import { withStock } from '@saltflat/core/shelf';
 import { USUAL_WRITING } from '@saltflat/core/units';
 import type { Database } from '../../db/connection.ts';
 import type { MachineRow, MaterialRow, StyleRow } from '../../db/models/index.ts';
@@ -88,17 +89,11 @@ export class CatalogueStore {
     ]);
     return {
       styles: styles.map(toStyle),
-      materials: withWeighings(materials.map(toMaterial), weighings).map((own) => counted(own, onShelf)),
+      materials: withStock(withWeighings(materials.map(toMaterial), weighings), onShelf),
       machines: machines.map(toMachine),
     };
   }
 }
-
-/** What is kept in packets is counted there, in place of what was typed. */
-const counted = (material: Material, onShelf: Map<string, number>): Material => {
-  const free = onShelf.get(material.id);
-  return free === undefined ? material : { ...material, stock: Math.max(0, free) };
-};
 
 const toMaterial = (row: MaterialRow): Material => {
   const { id, kind, name, maker, lot, stock, stockUnit, properties, version } = row;

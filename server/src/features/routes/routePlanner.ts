@@ -27,6 +27,7 @@ import {
 import { heatAdvice } from '@saltflat/core/heat';
 import type { PlateSize } from '@saltflat/core/press';
 import type { PrintNeeds, Refusal, Route, RouteInput } from '@saltflat/core/route';
+import { withStock } from '@saltflat/core/shelf';
 import { inWords } from '@saltflat/core/words';
 import type { NewRouteVersion } from './routeStore.ts';
 import type { Spoilage } from './spoilageReads.ts';
@@ -137,11 +138,7 @@ export class RoutePlanner {
     const catalogue = await this.needs.readCatalogue();
     const isOffShelf = prints.some(({ process }) => process === 'shelf' || process === 'patch-cap');
     if (id === undefined || !isOffShelf) return catalogue;
-    const onShelf = await this.needs.shelfFor(id);
-    const materials = catalogue.materials.map((own) => {
-      const count = onShelf.get(own.id);
-      return count === undefined ? own : { ...own, stock: Math.max(0, count) };
-    });
+    const materials = withStock(catalogue.materials, await this.needs.shelfFor(id));
     return { ...catalogue, materials };
   }
 

@@ -5,6 +5,7 @@ import type { Route, ShelfTake } from '@saltflat/core/route';
 import type { RunState } from '@saltflat/core/run';
 import { USUAL_KEEPS_DAYS, takeOldest } from '@saltflat/core/shelf';
 import type { Tx } from '../../db/connection.ts';
+import { kindName } from './kindName.ts';
 import { asStanding } from './shelfStore.ts';
 import type { ShelfStore, UseOf, WholePacket } from './shelfStore.ts';
 
@@ -209,7 +210,7 @@ function kindOf(
   const { artwork } = document.prints.find(({ id }) => id === print) ?? { artwork: '' };
   return {
     kind: 'shelf-transfer',
-    name: `${artwork.replace(/\.[a-z0-9]+$/i, '')}, ${widthMm} mm, ${film.name}`.slice(0, 120),
+    name: kindName(artwork, widthMm, film.name),
     maker: 'made here',
     lot: '',
     stock: null,

@@ -12,6 +12,7 @@ import type {
 } from '@saltflat/contract';
 import { USUAL_KEEPS_DAYS } from '@saltflat/core/shelf';
 import type { Tx } from '../../db/connection.ts';
+import { kindName } from './kindName.ts';
 import { movesOf } from './movesOf.ts';
 import type { ShelfReads } from './shelfReads.ts';
 import { asStanding } from './shelfStore.ts';
@@ -108,10 +109,7 @@ export class ShelfService {
     const { isTrimmed: _cut, minimum: _least, leadDays: _wait, centsPerM2: _rate, ...instructions } = supplier.properties; // prettier-ignore
     const record: MaterialInput = {
       kind: 'shelf-transfer',
-      name: `${artwork.replace(/\.[a-z0-9]+$/i, '')}, ${Math.round(input.widthMm)} mm, ${supplier.name}`.slice(
-        0,
-        120,
-      ),
+      name: kindName(artwork, input.widthMm, supplier.name),
       maker: supplier.maker,
       lot: '',
       stock: null,
