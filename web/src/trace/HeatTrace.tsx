@@ -33,7 +33,12 @@ export function HeatTrace({ pieces, height, current = null, onPick, lines = [], 
   const drawn = layoutTrace(pieces, Math.max(200, width - AXIS - 8), ground);
   const temp = (tempC: number): string => formatQuantity(tempC, 'temperature', system);
   return (
-    <div ref={frame} className="heat-trace" style={{ width: '100%' }}>
+    // until a new width is measured the drawing has the old one: it must not widen the page meanwhile
+    <div
+      ref={frame}
+      className="heat-trace"
+      style={{ width: '100%', overflow: 'clip', overflowClipMargin: 24 }}
+    >
       <svg
         width={width}
         height={height}
