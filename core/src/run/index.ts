@@ -12,7 +12,7 @@ export { floorSlips, machineHeat } from './floorSlips.ts';
 export type { FloorRun } from './floorSlips.ts';
 export { madeIn } from './madeIn.ts';
 export type { MadeIn } from './madeIn.ts';
-export { nextActions, nextOverRuns, runsUntil } from './nextActions.ts';
+export { liesBeside, nextActions, nextOverRuns, runsUntil } from './nextActions.ts';
 export type { Floor, FloorAction, OnFloor } from './nextActions.ts';
 export { FAULTS, faultsOf } from './faults.ts';
 export { countdownS, partId, planOfLine, readStepId, stepId } from './runPlan.ts';

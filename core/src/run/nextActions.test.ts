@@ -58,6 +58,93 @@ describe('nextActions', () => {
     expect(melt?.latestAt).to.equal(at(310));
   });
 
+  it('has a second sheet in the oven beside the first, and a third where somebody sees room; under a press only one', () => {
+    const melting = (machineKind: 'oven' | 'press', size: number): RunPlan =>
+      planOfLine(
+        {
+          lanes: [FILM],
+          operations: [
+            operation('print', 'film', { unit: 'sheet', size: 2 }),
+            operation('melt', 'film', {
+              role: 'melt',
+              unit: 'sheet',
+              size,
+              modes: [
+                {
+                  machineKind,
+                  machine: { id: null, name: 'Heat' },
+                  stateC: 130,
+                  phases: [phase(120)],
+                  pools: [],
+                },
+              ],
+            }),
+          ],
+        },
+        6,
+      );
+    const printed = ['1-2', '3-4', '5-6'].map((slots, i) => done(film('print', slots), i));
+    const melts = (of: RunPlan, events: RunEvent[]): unknown[] =>
+      nextActions(of, deriveRun(of, events), at(60)).map(({ step, kind, isTaken }) => [
+        step.id,
+        kind,
+        isTaken,
+      ]);
+    // sheets of two that fill the oven
+    const oven = melting('oven', 2);
+    const first = [...printed, started(film('melt', '1-2'), 10)];
+    expect(melts(oven, first)).to.deep.equal([
+      [film('melt', '1-2'), 'complete', false],
+      [film('melt', '3-4'), 'start', true],
+      [film('melt', '5-6'), 'start', true],
+    ]);
+    expect(melts(melting('press', 2), first)).to.deep.equal([[film('melt', '1-2'), 'complete', false]]);
+    const both = [...first, started(film('melt', '3-4'), 20), done(film('melt', '1-2'), 131)];
+    const after = deriveRun(oven, both);
+    expect(after.steps.filter(({ status }) => status === 'running').map(({ id }) => id)).to.deep.equal([
+      film('melt', '3-4'),
+    ]);
+    // each has its own time
+    const [second] = nextActions(oven, after, at(132));
+    expect([second?.step.id, second?.dueAt]).to.deep.equal([film('melt', '3-4'), at(140)]);
+  });
+
+  it('takes film that melts together into the heat at once, sheet by sheet', () => {
+    const machine = { id: null, name: 'Oven' };
+    const of: RunPlan = {
+      ...planOfLine(
+        {
+          lanes: [FILM],
+          operations: [
+            operation('melt', 'film', {
+              role: 'melt',
+              unit: 'load',
+              size: 4,
+              modes: [{ machineKind: 'oven', machine, stateC: 130, phases: [phase(120)], pools: [] }],
+            }),
+            operation('cut', 'film', { role: 'cut', unit: 'sheet', size: 2 }),
+          ],
+        },
+        6,
+      ),
+      // laid out by hand: each sheet is a thing of its own up to the cut
+      sheets: [
+        { id: '1', parts: ['1.film.1', '1.film.2'] },
+        { id: '2', parts: ['1.film.3', '1.film.4'] },
+        { id: '3', parts: ['1.film.5', '1.film.6'] },
+      ],
+    };
+    const state = deriveRun(of, [started(film('melt', '1-2'), 0)]);
+    const offered = nextActions(of, state, at(1)).filter(({ kind }) => kind === 'start');
+    expect(offered.map(({ isTaken }) => isTaken)).to.deep.equal([false, false]);
+    const full = deriveRun(of, [started(film('melt', '1-2'), 0), started(film('melt', '3-4'), 1)]);
+    expect(
+      nextActions(of, full, at(2))
+        .filter(({ kind }) => kind === 'start')
+        .map(({ isTaken }) => isTaken),
+    ).to.deep.equal([true]);
+  });
+
   it('offers what a press is warm for', () => {
     const hot = (id: string, stateC: number): RunOperation =>
       operation(id, id, {

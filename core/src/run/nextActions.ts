@@ -18,7 +18,7 @@ export interface FloorAction {
   latestAt: number | null;
   /** The operation whose wait closes then. */
   closedBy: RunOperation | null;
-  /** Another run is on its machine: it can be done when that is free, or when somebody knows better. */
+  /** Its machine is at work: it can be done when that is free, or beside what is there, where somebody knows better. */
   isTaken: boolean;
 }
 
@@ -35,7 +35,8 @@ const ALONE: Floor = { heat: new Map(), busy: new Set() };
 /**
  * What the run wants done, most urgent first: finished machines before waiting pieces, closing windows before open ones,
  * what a press is warm for before what it is not; then, one through, pieces under way before new ones, or in batches one
- * station after the other. A station holds one step at a time.
+ * station after the other. A station holds one step at a time; where film is melted others lie beside it, offered at once
+ * as far as they fill no more than what melts together, and last of all beyond that.
  *
  * @param nowMs the time to judge by, ms since 1970 UTC
  */
@@ -61,10 +62,13 @@ function openActions(plan: RunPlan, state: RunState): readonly FloorAction[] {
   const before = known.get(state);
   if (before && before.lastEventId === state.lastEventId) return before.actions;
   const lines = linesOf(plan);
-  const busy = new Set<string>();
+  /** How many parts are at each place. */
+  const busy = new Map<string, number>();
   for (const step of state.steps) {
     const operation = step.status === 'running' ? operationIn(lines, step) : undefined;
-    if (operation) busy.add(placeOf(operation));
+    if (!operation) continue;
+    const place = placeOf(operation);
+    busy.set(place, (busy.get(place) ?? 0) + step.parts.length);
   }
   const actions: FloorAction[] = [];
   for (const step of state.steps) {
@@ -72,10 +76,13 @@ function openActions(plan: RunPlan, state: RunState): readonly FloorAction[] {
     const operation = operationIn(lines, step);
     if (!operation) continue;
     if (step.status === 'running') actions.push(goingOn(step, operation));
-    else if (!busy.has(placeOf(operation))) {
+    else {
+      const there = busy.get(placeOf(operation)) ?? 0;
+      if (there > 0 && !liesBeside(operation)) continue;
       const opening = openingOf(lines, state, step);
-      if (typeof opening !== 'string')
-        actions.push({ step, operation, kind: 'start', ...opening, isTaken: false });
+      if (typeof opening === 'string') continue;
+      const isTaken = there > 0 && there + step.parts.length > (operation.size ?? 0);
+      actions.push({ step, operation, kind: 'start', ...opening, isTaken });
     }
   }
   known.set(state, { lastEventId: state.lastEventId, actions });
@@ -90,6 +97,10 @@ const operationIn = (lines: Lines, { line, operation }: StepState): RunOperation
 /** The machine an operation keeps busy, or its station where it is done by hand. */
 const placeOf = (operation: RunOperation): string =>
   plannedMode(operation).machine?.name ?? operation.station;
+
+/** Film lies beside other film in heat, each sheet with a time of its own; under a press there is room for one thing. */
+export const liesBeside = (operation: RunOperation): boolean =>
+  operation.role === 'melt' && plannedMode(operation).machineKind !== 'press';
 
 /** Machines that a run is on. */
 function machinesOf({ plan, state }: Pick<OnFloor, 'plan' | 'state'>): string[] {

@@ -2,7 +2,7 @@ import { rich, t } from '../../words/index.ts';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { sayOverrule } from '@saltflat/core/artwork';
 import { sheetWords } from '@saltflat/core/route';
-import { countdownS } from '@saltflat/core/run';
+import { countdownS, liesBeside } from '@saltflat/core/run';
 import { plannedMode, timedPhases, traceHeat } from '@saltflat/core/work';
 import type { Operation, Role } from '@saltflat/core/work';
 import { formatClock, formatQuantity } from '@saltflat/core/units';
@@ -113,7 +113,12 @@ export function NextPanel({
           <Look>{words(operation.look)}</Look>
           {action.isTaken && (
             <Note tone="caution" role="status">
-              {rich('◆ {name} is at work for another line.', { name: plannedMode(operation).machine?.name })}
+              {rich(
+                liesBeside(operation)
+                  ? '◆ {name} is at work: this goes in beside what is there where both lie flat, with a time of its own.'
+                  : '◆ {name} is at work for another line.',
+                { name: plannedMode(operation).machine?.name },
+              )}
             </Note>
           )}
           {slips.map((slip) => (
