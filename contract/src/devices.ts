@@ -5,7 +5,7 @@ import type { Static } from './scalars.ts';
 
 /** What a device last said; `null` when it says nothing usable. */
 export const Device = strictObject({
-  id: Type.Enum(['scale', 'hygrometer', 'thermometer']),
+  id: Type.Enum(['scale', 'hygrometer', 'room-thermometer', 'thermometer']),
   name: Type.String(),
   isSimulated: Type.Boolean(),
   quantity: Type.Enum(['mass', 'humidity', 'temperature']),

@@ -21,6 +21,7 @@ import type { BackupPlace } from './features/backups/index.ts';
 import { catalogueEndpoints } from './features/catalogue/index.ts';
 import {
   HYGROMETER,
+  ROOM_THERMOMETER,
   SCALE,
   THERMOMETER,
   createDeviceService,
@@ -211,6 +212,7 @@ function createDevices({ clock, services }: Pick<Ground, 'clock' | 'services'>) 
     [
       simulateDevice(SCALE, 11, clock.now()),
       simulateDevice(HYGROMETER, 23, clock.now()),
+      simulateDevice(ROOM_THERMOMETER, 37, clock.now()),
       simulateDevice(THERMOMETER, 31, clock.now()),
     ],
     clock.now,

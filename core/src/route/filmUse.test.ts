@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { equipment, lineOf, operationOf, routeOf, shopWith, small } from '../fixtures/index.ts';
 import { plannedMode } from '../work/index.ts';
-import { powderOpensS } from './index.ts';
+import { powderClosesS, powderOpensS } from './index.ts';
 import type { PrintInput } from './index.ts';
 
 describe('film', () => {
@@ -44,5 +44,13 @@ describe('the wet clock', () => {
     expect([null, 40, 60, 70, 80, 95].map((rh) => powderOpensS(300, rh))).to.deep.equal([
       0, 0, 0, 75, 150, 150,
     ]);
+  });
+
+  it('closes the window sooner in a warm room, as water’s vapour presses there, and no later in a cool one', () => {
+    // steam tables: 26.45 hPa at 22 °C, 42.47 at 30 °C, 31.69 at 25 °C
+    const shares = [null, 15, 22, 25, 30].map((roomC) => powderClosesS(300, roomC) / 300);
+    expect(shares.slice(0, 3)).to.deep.equal([1, 1, 1]);
+    expect(shares[3]).to.be.closeTo(26.45 / 31.69, 0.005);
+    expect(shares[4]).to.be.closeTo(26.45 / 42.47, 0.005);
   });
 });

@@ -79,4 +79,4 @@ export { shelfMakes, shelfTakes } from './shelfFlow.ts';
 export type { ShelfTake } from './shelfFlow.ts';
 export { isShelfSize } from './sources/index.ts';
 export { shelfInstructions } from './shelfInstructions.ts';
-export { powderOpensS } from './wetClock.ts';
+export { powderClosesS, powderOpensS } from './wetClock.ts';

@@ -1,4 +1,4 @@
 export { deviceEndpoints } from './deviceEndpoints.ts';
 export { createDeviceService } from './deviceService.ts';
 export type { DeviceService } from './deviceService.ts';
-export { HYGROMETER, SCALE, THERMOMETER, simulateDevice } from './simulatedDevice.ts';
+export { HYGROMETER, ROOM_THERMOMETER, SCALE, THERMOMETER, simulateDevice } from './simulatedDevice.ts';

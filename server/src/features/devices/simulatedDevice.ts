@@ -39,6 +39,18 @@ export const HYGROMETER: SimulatedShape = {
   faultText: 'The hygrometer sends nothing: replace its battery.',
 };
 
+/** The room’s own thermometer, beside the hygrometer: as slow. */
+export const ROOM_THERMOMETER: SimulatedShape = {
+  id: 'room-thermometer',
+  name: 'Room thermometer',
+  quantity: 'temperature',
+  unit: '°C',
+  resolution: 0.5,
+  lagS: 20,
+  start: { target: 21, noise: 0.1, driftPerHour: 0.1, hasFault: false },
+  faultText: 'The room thermometer sends nothing: replace its battery.',
+};
+
 /** An infrared thermometer pointed at a pad: quick, tenths of a degree, noisier than its digits. */
 export const THERMOMETER: SimulatedShape = {
   id: 'thermometer',

@@ -29,6 +29,11 @@ const PRESETS: Record<Device['id'], [string, number][]> = {
     ['Good room', 50],
     ['Humid room', 68],
   ],
+  'room-thermometer': [
+    ['Cool room', 17],
+    ['Room', 21],
+    ['Hot summer', 31],
+  ],
   thermometer: [
     ['Room', 24],
     ['Pad of a plate at 158 °C', 136],

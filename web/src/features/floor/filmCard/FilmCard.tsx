@@ -100,12 +100,18 @@ function powderOn({ run, state }: LiveRun, step: FloorAction['step']): number {
 /** Until when the ink is wet, and what the room does to it. */
 function Wet({ action, nowMs }: { action: FloorAction; nowMs: number }) {
   const value = useDevice('hygrometer')?.value ?? null;
+  const roomC = useDevice('room-thermometer')?.value ?? null;
   const { latestAt, closedBy } = action;
   const maxS = closedBy?.waitAfter?.maxS ?? null;
   return (
     <>
       {closedBy?.role === 'print' && latestAt !== null && maxS !== null && maxS > 0 && (
-        <WetClock printedAt={latestAt - 1000 * maxS} closesAt={latestAt} nowMs={nowMs} rhPct={value} />
+        <WetClock
+          printedAt={latestAt - 1000 * maxS}
+          closesAt={latestAt}
+          nowMs={nowMs}
+          room={{ rhPct: value, roomC }}
+        />
       )}
       {value !== null && value > HUMID_PCT && <Humid percent={Math.round(value)} />}
     </>
