@@ -62,5 +62,7 @@ export const FilmWaiting = strictObject({
   items: Type.Array(WaitingTransfers),
   /** There are more lines than are looked at. */
   isMore: Type.Boolean(),
+  /** Transfers that this shop has printed, and lost before they were on a piece: of the lines it finished last. */
+  spoilage: strictObject({ made: Type.Integer(), lost: Type.Integer() }),
 });
 export type FilmWaiting = Static<typeof FilmWaiting>;

@@ -31,6 +31,23 @@ export function areaOf(
 /** Outlines by the item they are of; an item without one lies by its box. */
 export type Masks = Readonly<Record<string, { widthMm: number; heightMm: number; rows: MaskRows }>>;
 
+/** Transfers with more to spare than their line has: of its largest size, so that they serve any. */
+export function withMore(own: WaitingTransfers, more: number): WaitingTransfers {
+  if (more === 0) return own;
+  const largest = largestOf(own);
+  const last = Math.max(...slotsOf(own));
+  const slots = Array.from({ length: more }, (_, i) => last + 1 + i);
+  return {
+    ...own,
+    sizes: own.sizes.map((size, n) => (n === largest ? { ...size, slots: [...size.slots, ...slots] } : size)),
+    spares: own.spares + more,
+  };
+}
+
+/** Which of its sizes spares are of. */
+export const largestOf = ({ sizes }: Pick<WaitingTransfers, 'sizes'>): number =>
+  sizes.reduce((best, { widthMm }, n) => (widthMm > (sizes[best]?.widthMm ?? 0) ? n : best), 0);
+
 /** What is laid out, and what of it on the earliest sheets and where it is. */
 export interface Laying extends Omit<LaySettings, 'longestMm' | 'offcut' | 'cutting'> {
   /** By name; nothing where all of it is. */

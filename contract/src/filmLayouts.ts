@@ -46,6 +46,9 @@ export const MarkWishes = strictObject({
 });
 export type MarkWishes = Static<typeof MarkWishes>;
 
+/** Of one print beyond what its line wants: as far as a layout is still for its lines. */
+export const MOST_MORE = 500;
+
 const ItemId = Type.String({ title: 'Item', minLength: 1, maxLength: 80 });
 const MOST_PIECES = 5000;
 
@@ -85,6 +88,8 @@ export const FilmLayoutInput = strictObject({
       routeNumber: Type.Integer({ title: 'Route version', minimum: 1, maximum: MOST_ROWS }),
       /** On the earliest sheets. */
       isFirst: Type.Boolean({ title: 'First' }),
+      /** Printed beyond what its line wants; to spare, of its largest size. */
+      more: Type.Integer({ title: 'More', minimum: 0, maximum: MOST_MORE }),
     }),
     { title: 'Lines', minItems: 1, maxItems: MOST_LINES },
   ),

@@ -197,6 +197,7 @@ export {
   ShelfPacketInput,
   ShelfPacketWhole,
   ShelfQuery,
+  LeftOverInput,
   ShelfUses,
 } from './shelf.ts';
 export type { ShelfMove } from './shelf.ts';

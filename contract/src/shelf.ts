@@ -133,7 +133,7 @@ export const ShelfPacketWhole = strictObject({
 });
 export type ShelfPacketWhole = Static<typeof ShelfPacketWhole>;
 
-/** What a run takes off the shelf: out of which packets, the oldest first. */
+/** What a run has to do with the shelf: what it takes, out of which packets, the oldest first. */
 export const ShelfUses = strictObject({
   uses: Type.Array(
     strictObject({
@@ -148,8 +148,13 @@ export const ShelfUses = strictObject({
       taken: Type.Integer(),
     }),
   ),
+  /** Packets with what was left over of its own film. */
+  leftOver: Type.Array(strictObject({ id: Id, code: Type.String(), pieces: Type.Integer() })),
 });
 export type ShelfUses = Static<typeof ShelfUses>;
+
+/** Who puts on the shelf what no piece of a run needed. */
+export const LeftOverInput = strictObject({ by: shortText('Who', 60) });
 
 export const ShelfLabelsQuery = strictObject({
   packets: Type.String({

@@ -258,7 +258,7 @@ function endpointsOf({
     ...jobEndpoints({ jobs: services.jobs, findLine: (lineId) => services.orders.getLine(lineId) }),
     ...runEndpoints(services.runs),
     ...filmEndpoints(services.waitingFilm, services.layouts, services.sheetFiles),
-    ...shelfEndpoints(services.shelf, services.shelfLabels),
+    ...shelfEndpoints(services.shelf, services.shelfLabels, (id, by) => services.runs.putAway(id, by)),
     ...ledgerEndpoints(db, now),
     ...findEndpoints(db),
     ...deviceEndpoints(devices),

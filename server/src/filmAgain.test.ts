@@ -67,6 +67,7 @@ describe('a transfer that was spoiled', function () {
         print,
         routeNumber,
         isFirst: false,
+        more: 0,
       })),
       settings: {
         cutting: 'trimmer',

@@ -61,7 +61,9 @@ describe('layouts of film', function () {
   const layoutOf = (own: WaitingTransfers, more: Partial<FilmLayoutInput> = {}): FilmLayoutInput => {
     const itemId = `${own.lineId}/${own.print}/0`;
     return {
-      transfers: [{ lineId: own.lineId, print: own.print, routeNumber: own.routeNumber, isFirst: false }],
+      transfers: [
+        { lineId: own.lineId, print: own.print, routeNumber: own.routeNumber, isFirst: false, more: 0 },
+      ],
       settings: {
         cutting: 'trimmer',
         gapMm: 5,

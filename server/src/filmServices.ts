@@ -37,7 +37,11 @@ export function createFilm({
   now,
 }: FilmNeeds) {
   const writing = async () => (await catalogue.read()).writing.document;
-  const waitingFilm = new WaitingFilm({ db, filmAgain: () => runs.filmAgain() });
+  const waitingFilm = new WaitingFilm({
+    db,
+    filmAgain: () => runs.filmAgain(),
+    spoilage: () => runs.spoilage(),
+  });
   const layouts = new LayoutService({
     layouts: layoutStore,
     waiting: (lineIds) => waitingFilm.read(lineIds),

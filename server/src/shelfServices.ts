@@ -74,6 +74,7 @@ export function shelfOfRuns({ db, store, now }: Needs): RunNeeds['shelf'] {
   });
   return {
     hold: (run, tx) => shelf.hold(run, tx),
+    putAway: (run, over, tx) => shelf.putAway(run, over, tx),
     follow: async (run, state, outcomes, tx) => {
       if (run.lines.some(({ route, pieces }) => concernsShelf(route, pieces)))
         await shelf.follow(run, state, outcomes, tx);

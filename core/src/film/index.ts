@@ -13,6 +13,8 @@ export { WORTH_OUTLINE, fillOf, maskOf } from './maskOf.ts';
 export { MARK_LETTERS, codeHeightOf, cutPathsOf, marksOf } from './marks/index.ts';
 export type { CutPath, MarkWishes, Point, Rect, SheetMarks, SheetWords, TextMark } from './marks/index.ts';
 export { endsOf, layoutOf } from './layoutOf.ts';
+export { oneMore, oneMoreIn } from './oneMore.ts';
+export type { OneMore } from './oneMore.ts';
 export { quickLayout } from './quickLayout.ts';
 export { sheetOut } from './sheetOut.ts';
 export type { ArtOnSheet, SheetOut, SheetOutInput } from './sheetOut.ts';

@@ -79,4 +79,7 @@ export { shelfMakes, shelfTakes } from './shelfFlow.ts';
 export type { ShelfTake } from './shelfFlow.ts';
 export { isShelfSize } from './sources/index.ts';
 export { shelfInstructions } from './shelfInstructions.ts';
+export { isFullFuse } from './meltSettings.ts';
 export { powderClosesS, powderOpensS } from './wetClock.ts';
+export { withMoreSpares } from './withMoreSpares.ts';
+export type { MoreSpares } from './withMoreSpares.ts';

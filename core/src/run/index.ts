@@ -5,6 +5,8 @@ export type { RunEvent, RunEventKind, RunEventPayload, Verdict } from './events.
 export { deriveRun } from './deriveRun.ts';
 export { FILM_ROLES, doneToSheets, filmAgain, stepsAsDone } from './filmAgain.ts';
 export type { DoneToSheets, FilmAgain } from './filmAgain.ts';
+export { filmMade } from './filmMade.ts';
+export type { FilmMade } from './filmMade.ts';
 export { filmOnFloor } from './filmOnFloor.ts';
 export type { FilmOnFloor } from './filmOnFloor.ts';
 export { FollowedRun } from './followRun.ts';

@@ -36,6 +36,10 @@ const shelfApi = baseApi.injectEndpoints({
       query: (runId) => `/runs/${runId}/shelf`,
       providesTags: ['Shelf'],
     }),
+    putAwayLeftOver: build.mutation<ShelfUses, { runId: string; by: string }>({
+      query: ({ runId, by }) => ({ url: `/runs/${runId}/left-over`, method: 'POST', body: { by } }),
+      invalidatesTags: [...STALE],
+    }),
     takeOffShelf: build.mutation<unknown, { lineId: string; print: string }>({
       query: ({ lineId, print }) => ({
         url: `/lines/${lineId}/process`,
@@ -54,5 +58,6 @@ export const {
   useEnterBoughtMutation,
   useMovePacketMutation,
   useRunShelfQuery,
+  usePutAwayLeftOverMutation,
   useTakeOffShelfMutation,
 } = shelfApi;

@@ -81,6 +81,7 @@ export function FilmPage() {
           group={group}
           film={film}
           usualLongestMm={flatInHeatMm(equipment)}
+          spoilage={waiting.spoilage}
           by={by}
           busy={attempt.isBusy('look') ? 'keep' : attempt.isBusy('start') ? 'start' : null}
           refusal={

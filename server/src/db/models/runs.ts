@@ -1,4 +1,5 @@
 import type { Run } from '@saltflat/contract';
+import type { MoreSpares } from '@saltflat/core/route';
 import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
 import type { MadeIn, RunEventKind, RunEventPayload, Verdict } from '@saltflat/core/run';
 import type {
@@ -68,6 +69,11 @@ export interface RunLineRow extends Model<InferAttributes<RunLineRow>, InferCrea
   processes: string;
   pieces: number;
   finishedAt: Date | null;
+  /** Transfers its film carries beyond those of its route. */
+  more: CreationOptional<MoreSpares>;
+  /** Transfers it printed, and lost before they were on a piece; once it is finished. */
+  filmMade: CreationOptional<number>;
+  filmLost: CreationOptional<number>;
   version?: NonAttribute<RouteRow>;
 }
 
@@ -82,6 +88,9 @@ export const defineRunLine = (sequelize: Sequelize) =>
       processes: text,
       pieces: integer,
       finishedAt: orNull(instant),
+      more: { ...json, defaultValue: {} },
+      filmMade: { ...integer, defaultValue: 0 },
+      filmLost: { ...integer, defaultValue: 0 },
     }),
     TABLE,
   );

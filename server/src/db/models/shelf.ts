@@ -24,6 +24,8 @@ export interface PacketRow extends Model<InferAttributes<PacketRow>, InferCreati
   runId: string | null;
   lineKey: string | null;
   print: string | null;
+  /** Spares of a run that no piece needed; put away by hand. */
+  isLeftOver: CreationOptional<boolean>;
   madeAt: Date;
   byName: string;
   cure: ShelfPacket['cure'];
@@ -49,6 +51,7 @@ export const definePacket = (sequelize: Sequelize) =>
       runId: orNull(uuid),
       lineKey: orNull(text),
       print: orNull(text),
+      isLeftOver: { ...flag, defaultValue: false },
       madeAt: instant,
       byName: text,
       cure: oneOf(CURES),

@@ -30,7 +30,7 @@ interface ReadyRow extends Pick<
 export async function readFilmWaiting(
   db: Database,
   lineIds: readonly string[] | null = null,
-): Promise<FilmWaiting> {
+): Promise<Omit<FilmWaiting, 'spoilage'>> {
   const rows = await db.read<ReadyRow>(
     `select l.id as "lineId", l.order_id as "orderId", l.code, l.route_number as "routeNumber", k.name as customer, o.due_at as "dueAt",
        c.name || ' ' || s.name as garment, c.hex as "colourHex", v.format, v.document, v.cost,

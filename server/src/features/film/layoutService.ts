@@ -13,7 +13,7 @@ import type {
   RunStart,
   WaitingTransfers,
 } from '@saltflat/contract';
-import { countOf, itemOf, nameOf, problemOfLayout, runOf } from '@saltflat/contract/filmJob';
+import { countOf, itemOf, nameOf, problemOfLayout, runOf, withMore } from '@saltflat/contract/filmJob';
 import { filmSharesOf, freeKeys, layoutOf } from '@saltflat/core/film';
 import type { FilmProblem, LayoutFault, Placement } from '@saltflat/core/film';
 import type { FilmShare } from '../../db/models/index.ts';
@@ -25,7 +25,14 @@ interface Needs {
   waiting: (lineIds: readonly string[]) => Promise<FilmWaiting>;
   readCatalogue: () => Promise<Catalogue>;
   faults: (laid: { problem: FilmProblem; placements: readonly Placement[] }) => Promise<LayoutFault[]>;
-  startRun: (start: RunStart, layout: { layoutId: string; guests: Guest[] }) => Promise<Run>;
+  startRun: (
+    start: RunStart,
+    layout: {
+      layoutId: string;
+      guests: Guest[];
+      more: { lineId: string; print: string; count: number }[];
+    },
+  ) => Promise<Run>;
   now: () => number;
 }
 
@@ -66,18 +73,25 @@ export class LayoutService {
   async start(id: string, by: string): Promise<Run> {
     const { code, runId, document } = await this.get(id);
     if (runId !== null) throw new DomainError('not-now', `${code} is on the floor already.`);
-    await this.transfersOf(document.transfers); // planned anew since, its sizes may be others
+    const waiting = await this.transfersOf(document.transfers); // planned anew since, its sizes may be others
+    const more = document.transfers.map(({ lineId, print, spares }, i) => ({
+      lineId,
+      print,
+      count: spares - (waiting[i]?.spares ?? spares),
+    }));
     const { guests, ...own } = runOf(document.transfers, document.placements);
     if (own.lineIds.length === 0)
       throw new DomainError(
         'not-now',
         `All of ${code} is printed again for lines that are on the floor: print it from there, each with its own line.`,
       );
-    return this.needs.startRun({ ...own, by }, { layoutId: id, guests });
+    const laidOut = { layoutId: id, guests, more: more.filter(({ count }) => count > 0) };
+    return this.needs.startRun({ ...own, by }, laidOut);
   }
 
   private async documentOf(input: FilmLayoutInput): Promise<FilmLayoutDocument> {
-    const transfers = await this.transfersOf(input.transfers);
+    const waiting = await this.transfersOf(input.transfers);
+    const transfers = waiting.map((own, i) => withMore(own, moreOf(input, i, own)));
     const [{ film, powder, printer } = noTransfers()] = transfers;
     for (const own of transfers)
       if (own.film.id !== film.id || own.powder?.id !== powder?.id || own.printer?.id !== printer?.id)
@@ -132,6 +146,17 @@ export class LayoutService {
       return found;
     });
   }
+}
+
+/** What is laid of a print beyond what its line wants. */
+function moreOf({ transfers }: FilmLayoutInput, i: number, { code, again }: WaitingTransfers): number {
+  const more = transfers[i]?.more ?? 0;
+  if (more > 0 && again)
+    throw refused(
+      `/transfers/${i}/more`,
+      `${code} is printed again for what was spoiled: it takes no spares. Lay them with a line that has not begun.`,
+    );
+  return more;
 }
 
 /** Film a transfer of each print takes, all its sizes together. */

@@ -9,6 +9,8 @@ interface Needs {
   db: Database;
   /** What is printed again for runs on the floor. */
   filmAgain: () => Promise<{ run: Run; again: FilmAgain }[]>;
+  /** Transfers that were printed and lost. */
+  spoilage: () => Promise<FilmWaiting['spoilage']>;
 }
 
 /** What can be laid on film: lines that are ready for the floor, and what was spoiled there. */
@@ -17,13 +19,13 @@ export class WaitingFilm {
 
   /** @param lineIds of these lines; `null` for all */
   async read(lineIds: readonly string[] | null = null): Promise<FilmWaiting> {
-    const { db, filmAgain } = this.needs;
-    const [ready, spoiled] = await Promise.all([readFilmWaiting(db, lineIds), filmAgain()]);
+    const { db, filmAgain, spoilage } = this.needs;
+    const [ready, spoiled, lost] = await Promise.all([readFilmWaiting(db, lineIds), filmAgain(), spoilage()]);
     const again = spoiled.flatMap(({ run, again: own }) => againTransfers(run, own));
     const wanted = again.filter(({ lineId }) => lineIds === null || lineIds.includes(lineId));
     const items = [...ready.items, ...(await this.withSteps(wanted))];
     items.sort((p, q) => p.dueAt.localeCompare(q.dueAt)); // sorting is stable: lines of one order stay in theirs
-    return { items, isMore: ready.isMore };
+    return { items, isMore: ready.isMore, spoilage: lost };
   }
 
   /** With what is done to their files before they are printed. */

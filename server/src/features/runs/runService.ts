@@ -14,9 +14,11 @@ import type {
   RunStart,
   StoredEvent,
 } from '@saltflat/contract';
-import type { Route } from '@saltflat/core/route';
-import { FollowedRun, filmAgain } from '@saltflat/core/run';
-import type { FilmAgain, RunState, StepState } from '@saltflat/core/run';
+import type { Spoilage } from '@saltflat/core/learn';
+import { withMoreSpares } from '@saltflat/core/route';
+import type { MoreSpares, Route } from '@saltflat/core/route';
+import { FollowedRun, filmAgain, filmMade } from '@saltflat/core/run';
+import type { FilmAgain, FilmMade, RunState, StepState } from '@saltflat/core/run';
 import { plannedMode } from '@saltflat/core/work';
 import { UniqueConstraintError } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
@@ -43,6 +45,15 @@ interface StartableVersion {
 interface Started extends StartableVersion {
   lineId: string;
   code: string;
+  more: MoreSpares;
+}
+
+/** A layout that lines are put on the floor with. */
+export interface LaidOut {
+  layoutId: string | null;
+  guests: Guest[];
+  /** Transfers beyond those of a line's route. */
+  more: { lineId: string; print: string; count: number }[];
 }
 
 /** A line as it is put on the floor. */
@@ -64,6 +75,11 @@ export interface RunNeeds {
   shelf: {
     hold: (run: { id: string; lines: readonly HeldLine[] }, tx: Tx) => Promise<void>;
     follow: (run: Run, state: RunState, outcomes: readonly OutcomeRow[], tx: Tx) => Promise<void>;
+    putAway: (
+      run: Run,
+      over: { left: (line: string) => FilmMade['left']; outcomes: readonly OutcomeRow[]; by: string },
+      tx: Tx,
+    ) => Promise<void>;
   };
   now: () => number;
 }
@@ -137,11 +153,11 @@ export class RunService {
   /**
    * Puts lines on the floor with the routes they are made by, and the film they share.
    *
-   * @param layout that the sheets are of, and what they carry for other runs
+   * @param layout that the sheets are of, what they carry for other runs, and what beyond their lines' own
    */
   async start(
     { lineIds, sheets = [], by }: RunStart,
-    { layoutId, guests }: { layoutId: string | null; guests: Guest[] } = { layoutId: null, guests: [] },
+    { layoutId, guests, more }: LaidOut = { layoutId: null, guests: [], more: [] },
   ): Promise<Run> {
     const { db, runs, lines, findVersion, shelf, now } = this.needs;
     const id = await db.transaction(async (tx) => {
@@ -149,11 +165,14 @@ export class RunService {
       // always in one order: two that want the same lines wait for each other, and neither for ever
       for (const lineId of [...lineIds].sort()) {
         const { line, routeNumber } = await lines.start(lineId, tx);
-        started.push({ code: line.code, lineId, ...(await findVersion(lineId, routeNumber, tx)) });
+        const version = await findVersion(lineId, routeNumber, tx);
+        const spares = moreOf(more, lineId);
+        const route = withMoreSpares(version.route, spares);
+        started.push({ ...version, code: line.code, lineId, route, more: spares });
       }
       const ordered = lineIds.flatMap((lineId) => started.filter((own) => own.lineId === lineId));
-      const own = ordered.map(({ lineId, id: routeVersionId, processes, pieces }, i) => ({
-        key: String(i + 1), lineId, routeVersionId, processes, pieces,
+      const own = ordered.map(({ lineId, id: routeVersionId, processes, pieces, more: spares }, i) => ({
+        key: String(i + 1), lineId, routeVersionId, processes, pieces, more: spares,
       })); // prettier-ignore
       const run = await runs.insert(
         { lines: own, sheets: sharedSheets(sheets, ordered), guests, layoutId, by, at: new Date(now()) },
@@ -187,6 +206,18 @@ export class RunService {
     }
   }
 
+  /** Puts transfers on the shelf that no piece of a run needed, once it is finished. */
+  async putAway(id: string, by: string): Promise<void> {
+    await this.needs.db.transaction(async (tx) => {
+      const row = (await this.needs.runs.lock(id, tx)) ?? missing(id);
+      const { run, followed, outcomes } = await this.known(id, row.eventCount, tx);
+      if (row.finishedAt === null)
+        throw new DomainError('not-now', 'This run goes on: what is to spare may be needed yet.');
+      const left = (line: string): FilmMade['left'] => filmMade(runPlanOf(run), followed.state, line).left;
+      await this.needs.shelf.putAway(run, { left, outcomes, by }, tx);
+    });
+  }
+
   /** Machines that a run is on at this moment, with the line it is for. */
   async takenMachines(): Promise<ComparisonAnswer['taken']> {
     const known = await Promise.all(
@@ -213,6 +244,11 @@ export class RunService {
     if (!own)
       throw new DomainError('not-found', 'This run has no such step any more. Look at the floor again.');
     return { run, state: followed.state, step: own };
+  }
+
+  /** Transfers that this shop has printed and lost. */
+  spoilage(): Promise<Spoilage> {
+    return this.needs.runs.spoilage();
   }
 
   /** Transfers of runs on the floor that are printed again, and on no film yet that is on the floor. */
@@ -299,19 +335,22 @@ export class RunService {
     await outcomes.note(row, run.events.length, state, tx);
     await this.needs.shelf.follow(run, state, after, tx);
     const lines: KnownRun['run']['lines'] = [];
-    for (const line of run.lines) lines.push(await this.passLine(row.id, line, state, tx));
+    for (const line of run.lines) lines.push(await this.passLine(run, line, state, tx));
     this.memory.put(row.id, { run: { ...run, lines }, followed, outcomes: after });
   }
 
   private async passLine<L extends Run['lines'][number]>(
-    runId: string,
+    run: Run,
     line: L,
-    { finishedLines }: RunState,
+    state: RunState,
     tx: Tx,
   ): Promise<L> {
-    const finishedAt = finishedLines[line.key] ?? null;
+    const finishedAt = state.finishedLines[line.key] ?? null;
     const [wasDone, isDone] = [line.finishedAt !== null, finishedAt !== null];
-    if (finishedAt !== line.finishedAt) await this.needs.runs.noteLine(runId, line.key, finishedAt, tx);
+    if (finishedAt !== line.finishedAt) {
+      const film = isDone ? filmMade(runPlanOf(run), state, line.key) : { made: 0, lost: 0 };
+      await this.needs.runs.noteLine(run.id, { key: line.key, finishedAt }, film, tx);
+    }
     if (isDone && !wasDone) await this.needs.lines.finish(line.lineId, tx);
     if (!isDone && wasDone) await this.needs.lines.reopen(line.lineId, tx);
     return { ...line, finishedAt };
@@ -363,6 +402,9 @@ function isOnlyGoingOn(added: readonly StoredEvent[], former: readonly StoredEve
   const lastMs = former.reduce((latest, { at }) => Math.max(latest, Date.parse(at)), 0);
   return added.every(({ kind, at }) => GOING_ON.includes(kind) && Date.parse(at) >= lastMs);
 }
+
+const moreOf = (more: LaidOut['more'], lineId: string): MoreSpares =>
+  Object.fromEntries(more.filter((own) => own.lineId === lineId).map(({ print, count }) => [print, count]));
 
 /** The route of a line of a run. */
 const routeOf = (run: Run, key: string): Route =>

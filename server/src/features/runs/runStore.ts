@@ -1,11 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { DomainError, readStoredRoute } from '@saltflat/contract';
 import type { Run, StoredEvent } from '@saltflat/contract';
+import type { Spoilage } from '@saltflat/core/learn';
+import { withMoreSpares } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
+import type { FilmMade } from '@saltflat/core/run';
 import { Op, UniqueConstraintError } from 'sequelize';
 import type { CreationAttributes } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { EventRow, RunLineRow, RunRow } from '../../db/models/index.ts';
+
+/** What was long ago says little of how film goes now. */
+const LINES_COUNTED = 100;
 
 type RunLineValues = CreationAttributes<RunLineRow>;
 
@@ -23,16 +29,12 @@ export class RunStore {
     if (!run) return undefined;
     const rows = await runLines.findAll({ where: { runId }, include: ['version'], transaction: tx ?? null });
     const routes = new Map(
-      rows.flatMap(({ key, version }) =>
-        version
-          ? [
-              [
-                key,
-                readStoredRoute(version.format, { route: version.document, cost: version.cost }).route,
-              ] as const,
-            ]
-          : [],
-      ),
+      rows.flatMap(({ key, version, more }) => {
+        if (!version) return [];
+        const { format, document, cost } = version;
+        const { route } = readStoredRoute(format, { route: document, cost });
+        return [[key, withMoreSpares(route, more)] as const];
+      }),
     );
     return { routes, sheets: run.sheets, guests: run.guests };
   }
@@ -86,11 +88,31 @@ export class RunStore {
     return id;
   }
 
-  /** Notes when the last piece of a line was judged. */
-  async noteLine(runId: string, key: string, finishedAt: string | null, tx: Tx): Promise<void> {
+  /** Notes when the last piece of a line was judged, and what became of its film. */
+  async noteLine(
+    runId: string,
+    { key, finishedAt }: Pick<Run['lines'][number], 'key' | 'finishedAt'>,
+    { made, lost }: Pick<FilmMade, 'made' | 'lost'>,
+    tx: Tx,
+  ): Promise<void> {
     await this.db.models.runLines.update(
-      { finishedAt: finishedAt === null ? null : new Date(finishedAt) },
+      { finishedAt: finishedAt === null ? null : new Date(finishedAt), filmMade: made, filmLost: lost },
       { where: { runId, key }, transaction: tx },
+    );
+  }
+
+  /** Transfers that lines printed and lost, of those that were finished last. */
+  async spoilage(): Promise<Spoilage> {
+    const rows = await this.db.models.runLines.findAll({
+      attributes: ['filmMade', 'filmLost'],
+      where: { filmMade: { [Op.gt]: 0 }, finishedAt: { [Op.ne]: null } },
+      order: [['finishedAt', 'desc']],
+      limit: LINES_COUNTED,
+      raw: true,
+    });
+    return rows.reduce(
+      (sum, { filmMade, filmLost }) => ({ made: sum.made + filmMade, lost: sum.lost + filmLost }),
+      { made: 0, lost: 0 },
     );
   }
 

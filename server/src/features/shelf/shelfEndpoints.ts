@@ -1,5 +1,6 @@
 import {
   BoughtPacketInput,
+  LeftOverInput,
   Shelf,
   ShelfLabelsQuery,
   ShelfMoveInput,
@@ -17,10 +18,14 @@ import type { ShelfService } from './shelfService.ts';
 
 type WriteLabels = (packets: ShelfPacket[], paper: Paper) => Promise<Parameters<typeof sendPdf>[1]>;
 
-export const shelfEndpoints = (shelf: ShelfService, writeLabels: WriteLabels): Endpoint[] => [
-  ...readEndpoints(shelf, writeLabels),
-  ...writeEndpoints(shelf),
-];
+/** Puts on the shelf what was left over of a run. */
+type PutAway = (runId: string, by: string) => Promise<void>;
+
+export const shelfEndpoints = (
+  shelf: ShelfService,
+  writeLabels: WriteLabels,
+  putAway: PutAway,
+): Endpoint[] => [...readEndpoints(shelf, writeLabels), ...writeEndpoints(shelf, putAway)];
 
 const readEndpoints = (shelf: ShelfService, writeLabels: WriteLabels): Endpoint[] => [
   endpoint(
@@ -57,14 +62,29 @@ const readEndpoints = (shelf: ShelfService, writeLabels: WriteLabels): Endpoint[
     {
       method: 'get',
       path: '/runs/:id/shelf',
-      summary: 'What a run takes off the shelf, out of which packets',
+      summary: 'What a run takes off the shelf, out of which packets, and what of it was put there',
       answer: ShelfUses,
     },
     ({ params }) => shelf.usesOf(params.id ?? ''),
   ),
 ];
 
-const writeEndpoints = (shelf: ShelfService): Endpoint[] => [
+const writeEndpoints = (shelf: ShelfService, putAway: PutAway): Endpoint[] => [
+  endpoint(
+    {
+      method: 'post',
+      path: '/runs/:id/left-over',
+      summary: 'Put transfers on the shelf that no piece of a finished run needed',
+      body: LeftOverInput,
+      answer: ShelfUses,
+      status: 201,
+    },
+    async ({ params, body }) => {
+      const id = params.id ?? '';
+      await putAway(id, body.by);
+      return shelf.usesOf(id);
+    },
+  ),
   endpoint(
     {
       method: 'post',

@@ -1,8 +1,8 @@
 import { DomainError, routeInputOf } from '@saltflat/contract';
 import type { LineDocument, MaterialInput, Run } from '@saltflat/contract';
-import { shelfInstructions, shelfMakes, shelfTakes } from '@saltflat/core/route';
+import { isFullFuse, shelfInstructions, shelfMakes, shelfTakes, transfersOf } from '@saltflat/core/route';
 import type { Route, ShelfTake } from '@saltflat/core/route';
-import type { RunState } from '@saltflat/core/run';
+import type { FilmMade, RunState } from '@saltflat/core/run';
 import { USUAL_KEEPS_DAYS, takeOldest } from '@saltflat/core/shelf';
 import type { Tx } from '../../db/connection.ts';
 import { kindName } from './kindName.ts';
@@ -139,7 +139,10 @@ export class ShelfOnFloor {
       const own = good.filter(({ part }) => make.slots.includes(state.parts[part]?.slot ?? 0));
       const packet = packets.find(
         ({ row, material }) =>
-          row.lineKey === line.key && row.print === make.print && widthOf(material) === make.widthMm,
+          !row.isLeftOver &&
+          row.lineKey === line.key &&
+          row.print === make.print &&
+          widthOf(material) === make.widthMm,
       );
       const madeAt = new Date(own.reduce((last, { at }) => Math.max(last, Date.parse(at)), 0));
       if (packet && packet.row.pieces !== own.length)
@@ -150,19 +153,61 @@ export class ShelfOnFloor {
         );
       if (packet || own.length === 0) continue;
       const lots = outcomes.filter((row) => row.line === line.key).flatMap((row) => row.lots);
-      await this.begin(runId, line, { make, pieces: own.length, madeAt, by: own[0]?.by ?? '', lots }, tx);
+      const by = own[0]?.by ?? '';
+      await this.begin(runId, line, { make, pieces: own.length, madeAt, by, lots, isLeftOver: false }, tx);
     }
+  }
+
+  /**
+   * Puts what is left of a run’s film on the shelf: spares that no piece needed.
+   *
+   * @throws DomainError where nothing is left over, or it lies there already
+   */
+  async putAway(
+    { id: runId, lines }: ShelfRun,
+    { left, outcomes, by }: { left: LeftOver; outcomes: readonly Lots[]; by: string },
+    tx: Tx,
+  ): Promise<void> {
+    const known = (await this.needs.store.madeBy(runId, tx)).filter(({ row }) => row.isLeftOver);
+    if (known.length > 0)
+      throw new DomainError('not-now', 'What was left over lies on the shelf already: look there.');
+    let count = 0;
+    for (const line of lines) {
+      const over = left(line.key);
+      const lots = outcomes.filter((row) => row.line === line.key).flatMap((row) => row.lots);
+      for (const { print, film, sizes } of transfersOf(line.route)) {
+        const slots = over.find((own) => own.print === print)?.slots ?? [];
+        const makes = sizes.map(({ widthMm, slots: own }) => ({
+          ...{ print, film, widthMm },
+          slots: own.filter((slot) => slots.includes(slot)),
+        }));
+        for (const make of bySize(makes.filter((own) => own.slots.length > 0))) {
+          const made = { make, pieces: make.slots.length, madeAt: new Date(this.needs.now()), by, lots };
+          await this.begin(runId, line, { ...made, isLeftOver: true }, tx);
+          count += make.slots.length;
+        }
+      }
+    }
+    if (count === 0)
+      throw new DomainError('not-now', 'Nothing is left over of this run: every transfer is on its piece.');
   }
 
   private async begin(
     runId: string,
     { key: lineKey, lineId, routeNumber }: Line,
-    made: { make: Make; pieces: number; madeAt: Date; by: string; lots: Lots['lots'] },
+    made: {
+      make: Make;
+      pieces: number;
+      madeAt: Date;
+      by: string;
+      lots: Lots['lots'];
+      isLeftOver: boolean;
+    },
     tx: Tx,
   ): Promise<void> {
     const planned = await this.needs.plannedFrom(lineId, routeNumber, tx);
     if (planned === null) return; // planned before that was kept: it is entered by hand
-    const { make, pieces, madeAt, by } = made;
+    const { make, pieces, madeAt, by, isLeftOver } = made;
     const record = kindOf(planned, make);
     const kinds = await this.needs.kinds(tx);
     const same = kinds.find((own) => !own.isRetired && isSameKind(own.properties, record.properties));
@@ -176,9 +221,10 @@ export class ShelfOnFloor {
         runId,
         lineKey,
         print: make.print,
+        isLeftOver,
         madeAt,
         byName: by,
-        cure: 'full', // what is made for the shelf is fused for it
+        cure: isFullFuse(routeInputOf(planned.document)) ? 'full' : 'light',
         lots: unique(made.lots),
         note: '',
         pieces,
@@ -187,6 +233,9 @@ export class ShelfOnFloor {
     );
   }
 }
+
+/** Transfers that no piece needed, of a line of a run, by print. */
+type LeftOver = (line: string) => FilmMade['left'];
 
 type Make = ReturnType<typeof shelfMakes>[number];
 

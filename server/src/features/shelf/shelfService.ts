@@ -64,8 +64,12 @@ export class ShelfService {
 
   /** What a run takes off the shelf. */
   async usesOf(runId: string): Promise<ShelfUses> {
-    const rows = await this.needs.store.usesOf(runId);
+    const { store } = this.needs;
+    const [rows, made] = await Promise.all([store.usesOf(runId), store.madeBy(runId)]);
     return {
+      leftOver: made
+        .filter(({ row }) => row.isLeftOver)
+        .map(({ row: { id, number, pieces } }) => ({ id, code: packetCode(number), pieces })),
       uses: rows.flatMap(({ lineKey, print, pieces, taken, packet }) =>
         packet?.material
           ? [

@@ -84,8 +84,8 @@ export class ShelfStore {
     return id;
   }
 
-  /** What a run made of one print and size, where it has made any. */
-  async madeBy(runId: string, tx: Tx): Promise<WholePacket[]> {
+  /** What a run has made, packet by packet. */
+  async madeBy(runId: string, tx?: Tx): Promise<WholePacket[]> {
     return this.read({ runId }, { tx });
   }
 

@@ -1,7 +1,8 @@
-import type { FilmLayoutInput } from '@saltflat/contract';
-import { areaOf, nameOf, problemOf } from '@saltflat/contract/filmJob';
+import type { FilmLayoutInput, WaitingTransfers } from '@saltflat/contract';
+import { areaOf, nameOf, ownerOf, problemOf, withMore } from '@saltflat/contract/filmJob';
 import { CUTTING, USUAL_EDGE_MM, turnedPlacement } from '@saltflat/core/film';
-import type { FilmLayout, Placement } from '@saltflat/core/film';
+import type { FilmLayout, FilmProblem, Placement } from '@saltflat/core/film';
+import type { Spoilage } from '@saltflat/core/learn';
 import { useMemo, useState } from 'react';
 import { useKeyNotes, useKeys } from '../../keys/index.ts';
 import {
@@ -19,6 +20,7 @@ import {
 } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 import { FiguresPanel } from './FiguresPanel.tsx';
+import { PieceTools, RoomNote } from './PieceTools.tsx';
 import { MarksPanel } from './MarksPanel.tsx';
 import { LaySettingsPanel } from './LaySettingsPanel.tsx';
 import { SheetStrip } from './SheetStrip.tsx';
@@ -30,6 +32,8 @@ import { Middle, SheetFrame } from './filmParts.ts';
 import { laid } from './laid.ts';
 import { swapped } from './swapped.ts';
 import { useFilmDraft } from './useFilmDraft.ts';
+import { spareOf, whyNoMore, withCount, withoutOne } from './copies.ts';
+import { useRoom } from './useRoom.ts';
 import { useLayoutSearch } from './useLayoutSearch.ts';
 import { useFilmArt } from './useFilmArt.ts';
 
@@ -38,6 +42,8 @@ interface Props {
   film: { widthMm: number; heightMm: number | null; centsPerM2: number | null };
   /** What lies flat in the heat at once, mm. */
   usualLongestMm: number;
+  /** What this shop has printed and lost. */
+  spoilage: Spoilage;
   by: string;
   /** What is being done with it. */
   busy: 'keep' | 'start' | null;
@@ -47,10 +53,11 @@ interface Props {
 }
 
 /** Transfers of one film and powder: chosen, laid out, put right by hand, and put on the floor. */
-export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKeep }: Props) {
+export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refusal, onKeep }: Props) {
   const { draft, change, place, undo, redo, canUndo, canRedo } = useFilmDraft(group.key, {
     chosen: group.waiting.map(nameOf),
     first: [],
+    more: {},
     placements: [],
     locked: [],
     cutting: 'trimmer',
@@ -62,26 +69,32 @@ export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKee
     outlines: 'boxes',
     marks: USUAL_MARKS,
   });
-  const read = useFilmArt(group.waiting, draft.chosen);
+  const transfers = useMemo(
+    () => group.waiting.map((own) => withMore(own, draft.more[nameOf(own)] ?? 0)),
+    [group, draft.more],
+  );
+  const read = useFilmArt(transfers, draft.chosen);
   const { widthMm, heightMm, centsPerM2 } = film;
   const area = useMemo(() => areaOf({ widthMm, heightMm }, draft), [widthMm, heightMm, draft]);
-  const problem = useMemo(() => {
+  const problemFor = (own: readonly WaitingTransfers[]): FilmProblem => {
     const masks = masksOf(read.art, draft);
     const locked = lying(draft, draft.placements).filter(({ key }) => draft.locked.includes(key));
-    return problemOf(group.waiting, area, { ...draft, masks, locked });
-  }, [group, area, draft, read.art]);
+    return problemOf(own, area, { ...draft, masks, locked });
+  };
+  const problem = useMemo(() => problemFor(transfers), [transfers, area, draft, read.art]);
   const { search, begin, stop } = useLayoutSearch(({ best }) => change({ placements: best.placements }));
   const isRunning = search.status === 'running';
   /** What is wanted has changed: what was looked for is not, and what there is of it is kept. */
   const wish = (part: Partial<FilmDraft>, kind?: string): void => {
     stop();
+    forget();
     change(part, kind);
   };
   const answer = search.status === 'running' || search.status === 'done' ? search.answer : null;
   const shown = (isRunning && answer?.best.placements) || draft.placements;
   const state = useMemo(
-    () => laid(group.waiting, problem, { locked: draft.locked, art: read.art, placements: shown }),
-    [group, problem, draft.locked, read.art, shown],
+    () => laid(transfers, problem, { locked: draft.locked, art: read.art, placements: shown }),
+    [transfers, problem, draft.locked, read.art, shown],
   );
   const [sheet, setSheet] = useState(0);
   const [selected, setSelected] = useState<string | null>(null);
@@ -99,28 +112,58 @@ export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKee
   const left = state.layout.unplaced.reduce((sum, { count }) => sum + count, 0);
   const missing = wanted - left - state.layout.placements.length;
   const own = state.layout.placements.find(({ key }) => key === selected);
+  const spare = own ? spareOf(transfers, own, draft) : null;
+  const isRight = missing === 0 && state.faults.length === 0 && !isRunning;
+  const { room, look, forget } = useRoom((placed) => addCopy(placed));
+  /** One more than is wanted, where it lies. */
+  const addCopy = (placed: Placement): void => {
+    const owner = ownerOf(group.waiting, { ...placed, key: `${placed.itemId}#0` })?.owner;
+    if (!owner) return;
+    const name = nameOf(owner);
+    change({
+      more: { ...draft.more, [name]: (draft.more[name] ?? 0) + 1 },
+      placements: [...draft.placements, placed],
+    });
+    setSelected(placed.key);
+    forget();
+  };
+  const lookForRoom = (): void => {
+    if (!spare || !own || !isRight || whyNoMore(spare.owner, own.itemId) !== null) return;
+    const more = { ...draft.more, [nameOf(spare.owner)]: spare.more + 1 };
+    const wished = problemFor(group.waiting.map((known) => withMore(known, more[nameOf(known)] ?? 0)));
+    look(wished, lying(draft, state.layout.placements));
+  };
+  const takeOff = (): void => {
+    if (spare && own && spare.more > 0 && whyNoMore(spare.owner, own.itemId) === null)
+      change(withoutOne(draft, spare.owner, own));
+  };
   useFilmKeys({
     own: isRunning ? undefined : own,
     isLocked: own !== undefined && draft.locked.includes(own.key),
     onTurn: (placement) => place(turnedPlacement(problem, placement)),
     onLock: ({ key }) => change({ locked: toggled(draft.locked, key) }),
+    onMore: lookForRoom,
+    onLess: takeOff,
     undo,
     redo,
   });
   const keep = (then: 'look' | 'start'): void => {
     const masks = masksOf(read.art, draft);
-    onKeep(keepingOf(group.waiting, draft, { masks, placements: state.layout.placements, by }), then);
+    onKeep(keepingOf(transfers, draft, { masks, placements: state.layout.placements, by }), then);
   };
-  const canKeep = missing === 0 && wanted > 0 && state.faults.length === 0 && !isRunning;
+  const canKeep = isRight && wanted > 0;
   return (
     <FillSplit columns="minmax(240px, 300px) minmax(0, 1fr) minmax(260px, 320px)" below={1000}>
       <Left>
         <Scroll>
           <WaitingPanel
-            waiting={group.waiting}
+            waiting={transfers}
+            more={draft.more}
+            spoilage={spoilage}
             chosen={draft.chosen}
             first={draft.first}
             onChoose={(chosen, first) => wish({ chosen, first })}
+            onMore={(owner, more) => wish(withCount(draft, owner, more))}
           />
         </Scroll>
         <LaySettingsPanel settings={draft} film={area} onChange={(part) => wish(part, 'settings')} />
@@ -141,26 +184,24 @@ export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKee
           <Button onClick={redo} disabled={!canRedo || isRunning}>
             {t('Redo')}
           </Button>
-          {own && !isRunning && (
-            <>
-              <Button onClick={() => place(turnedPlacement(problem, own))}>{t('Turn')}</Button>
-              <Button onClick={() => change({ locked: toggled(draft.locked, own.key) })}>
-                {draft.locked.includes(own.key) ? t('Unlock') : t('Lock')}
-              </Button>
-              {!draft.locked.includes(own.key) && (
-                <Button
-                  isPressed={swapping !== null}
-                  onClick={() => setSwapping(swapping === null ? own.key : null)}
-                >
-                  {t('Swap')}
-                </Button>
-              )}
-            </>
+          {own && spare && !isRunning && (
+            <PieceTools
+              {...{ ...spare, itemId: own.itemId }}
+              isLocked={draft.locked.includes(own.key)}
+              isSwapping={swapping !== null}
+              isLooking={room.status === 'looking'}
+              onTurn={() => place(turnedPlacement(problem, own))}
+              onLock={() => change({ locked: toggled(draft.locked, own.key) })}
+              onSwap={() => setSwapping(swapping === null ? own.key : null)}
+              onMore={lookForRoom}
+              onLess={takeOff}
+            />
           )}
           <Grow />
           <Keeping isReady={canKeep} busy={busy} onKeep={keep} />
         </Row>
         {swapping !== null && <Note tone="info">{t('Choose the piece it changes places with.')}</Note>}
+        <RoomNote room={room} onTake={() => room.status === 'longer' && addCopy(room.own)} onLeave={forget} />
         {refusal}
         {search.status === 'running' && (
           <Searching since={search.since} layout={answer?.best ?? null} onStop={stop} />
@@ -202,7 +243,7 @@ export function FilmView({ group, film, usualLongestMm, by, busy, refusal, onKee
         <Stack gap={12}>
           {state.pieces.length > 0 && (
             <FiguresPanel
-              transfers={group.waiting}
+              transfers={transfers}
               problem={problem}
               layout={state.layout}
               faults={state.faults}
@@ -287,16 +328,20 @@ interface KeysOf {
   isLocked: boolean;
   onTurn: (own: Placement) => void;
   onLock: (own: Placement) => void;
+  onMore: () => void;
+  onLess: () => void;
   undo: () => void;
   redo: () => void;
 }
 
 /** The chosen piece by the keyboard: r turns it, l locks it; the arrows move it where it has the focus. */
-function useFilmKeys({ own, isLocked, onTurn, onLock, undo, redo }: KeysOf): void {
+function useFilmKeys({ own, isLocked, onTurn, onLock, onMore, onLess, undo, redo }: KeysOf): void {
   const free = own !== undefined && !isLocked ? own : undefined;
   useKeys('Film', [
     { key: 'r', does: 'turn the chosen piece a quarter', act: () => free && onTurn(free) },
     { key: 'l', does: 'lock it where it is, or let it go', act: () => own && onLock(own) },
+    { key: 'a', does: 'add one more of it, where there is room', act: onMore },
+    { key: 'Delete', does: 'take one off that is beyond what is wanted', act: onLess },
     { key: 'mod+z', shown: 'Ctrl z', does: 'undo', act: undo },
     { key: 'mod+y', shown: 'Ctrl y', does: 'redo', act: redo },
   ]);

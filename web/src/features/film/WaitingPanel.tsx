@@ -1,16 +1,23 @@
 import type { WaitingTransfers } from '@saltflat/contract';
 import { countOf, nameOf } from '@saltflat/contract/filmJob';
+import { expectedLoss, sparesFor } from '@saltflat/core/learn';
+import type { Spoilage } from '@saltflat/core/learn';
 import { FAULTS } from '@saltflat/core/run';
 import { formatQuantity } from '@saltflat/core/units';
 import { useDates, useMoney, useUnits } from '../../units/writingSlice.ts';
 import { Button, CheckField, Mark, Panel, Row, Rows, Stack, styled } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
+import { wantedOf } from './copies.ts';
 
 interface Props {
   waiting: readonly WaitingTransfers[];
   chosen: readonly string[];
   first: readonly string[];
+  /** By name: printed beyond what its line wants. */
+  more: Readonly<Record<string, number>>;
+  spoilage: Spoilage;
   onChoose: (chosen: string[], first: string[]) => void;
+  onMore: (owner: WaitingTransfers, more: number) => void;
 }
 
 const without = (list: readonly string[], name: string): string[] => list.filter((own) => own !== name);
@@ -18,7 +25,7 @@ const withOrWithout = (list: readonly string[], name: string, isIn: boolean): st
   isIn ? [...without(list, name), name] : without(list, name);
 
 /** What waits for this film, soonest due first: what goes on it, and what of that on the first sheets. */
-export function WaitingPanel({ waiting, chosen, first, onChoose }: Props) {
+export function WaitingPanel({ waiting, chosen, first, more, spoilage, onChoose, onMore }: Props) {
   const units = useUnits();
   const dates = useDates();
   const isNone = !waiting.some((own) => chosen.includes(nameOf(own)));
@@ -66,6 +73,14 @@ export function WaitingPanel({ waiting, chosen, first, onChoose }: Props) {
                   {own.spares > 0 && `, ${t('{n} to spare', { n: own.spares })}`}
                 </span>
                 {own.again && <Again again={own.again} />}
+                {isChosen && !own.again && (
+                  <Spares
+                    owner={own}
+                    more={more[name] ?? 0}
+                    spoilage={spoilage}
+                    onMore={(count) => onMore(own, count)}
+                  />
+                )}
                 {isChosen && (
                   <CheckField
                     label={t('On the first sheets')}
@@ -79,6 +94,48 @@ export function WaitingPanel({ waiting, chosen, first, onChoose }: Props) {
         })}
       </Rows>
     </Panel>
+  );
+}
+
+interface SparesProps {
+  owner: WaitingTransfers;
+  more: number;
+  spoilage: Spoilage;
+  onMore: (more: number) => void;
+}
+
+/** Spares as this shop loses transfers: offered where there are fewer, and taken off again. */
+function Spares({ owner, more, spoilage, onMore }: SparesProps) {
+  const wished = sparesFor(wantedOf(owner), spoilage) - owner.spares;
+  if (wished <= 0 && more === 0) return null;
+  const share = Math.round(1000 * expectedLoss(spoilage)) / 10;
+  return (
+    <Row gap={8}>
+      {wished > 0 && (
+        <Button
+          size="small"
+          title={
+            spoilage.made === 0
+              ? t(
+                  'Nothing was counted here yet: {share} of 100 lost is assumed. So many let nine lines in ten get by.',
+                  { share },
+                )
+              : t(
+                  'Of {made} transfers printed here {lost} were lost: {share} of 100 are expected. So many let nine lines in ten get by.',
+                  { ...spoilage, share },
+                )
+          }
+          onClick={() => onMore(more + wished)}
+        >
+          {t('Add {n} to spare', { n: wished })}
+        </Button>
+      )}
+      {more > 0 && (
+        <Button size="small" look="quiet" onClick={() => onMore(0)}>
+          {t('Take {n} off', { n: more })}
+        </Button>
+      )}
+    </Row>
   );
 }
 

@@ -42,6 +42,7 @@ const draft: FilmDraft = {
   chosen: ['a/1', 'b/1'],
   first: ['b/1'],
   placements: [],
+  more: {},
   locked: [],
   cutting: 'trimmer',
   gapMm: 5,
@@ -77,7 +78,9 @@ describe('what waits for film', () => {
       { ...draft, chosen: ['b/1'] },
       { masks, placements, by: 'Ines' },
     );
-    expect(kept.transfers).to.deep.equal([{ lineId: 'b', print: '1', routeNumber: 2, isFirst: true }]);
+    expect(kept.transfers).to.deep.equal([
+      { lineId: 'b', print: '1', routeNumber: 2, isFirst: true, more: 0 },
+    ]);
     expect(kept.masks).to.deep.equal([{ itemId: 'b/1/0', widthMm: 80, heightMm: 1, rows: [[0, 80]] }]);
     expect(kept.settings).to.deep.equal({
       cutting: 'trimmer',

@@ -34,6 +34,8 @@ export interface FilmDraft extends LaySettings {
   /** By name: what goes on this film, and what of it on the earliest sheets. */
   chosen: readonly string[];
   first: readonly string[];
+  /** By name: printed beyond what its line wants. */
+  more: Readonly<Record<string, number>>;
   placements: readonly Placement[];
   /** Keys of copies that stay where they are. */
   locked: readonly string[];
@@ -69,7 +71,7 @@ export const lying = (
 /** A layout as it is kept. */
 export function keepingOf(
   waiting: readonly WaitingTransfers[],
-  { chosen, first, cutting, gapMm, edgeMm, mayTurn, longestMm, offcut, outlines, marks }: FilmDraft,
+  { chosen, first, more, cutting, gapMm, edgeMm, mayTurn, longestMm, offcut, outlines, marks }: FilmDraft,
   laid: { masks: Masks; placements: readonly Placement[]; by: string },
 ): FilmLayoutInput {
   const transfers = waiting.filter((own) => chosen.includes(nameOf(own)));
@@ -79,6 +81,7 @@ export function keepingOf(
       print,
       routeNumber,
       isFirst: first.includes(nameOf({ lineId, print })),
+      more: more[nameOf({ lineId, print })] ?? 0,
     })),
     settings: { cutting, gapMm, edgeMm, mayTurn, longestMm, offcut, outlines },
     marks,

@@ -1,10 +1,15 @@
 import { t } from '../../words/index.ts';
+import { runPlanOf } from '@saltflat/contract/runPlan';
+import { filmMade } from '@saltflat/core/run';
 import { useDispatch } from 'react-redux';
+import { Link } from 'react-router';
+import { usePutAwayLeftOverMutation, useRunShelfQuery } from '../../api/shelfApi.ts';
+import { useAttempt } from '../../api/useAttempt.ts';
 import { useSignature } from '../../person/personSlice.ts';
 import { codesOf } from './moments.ts';
 import { eventHappened, makeEvent } from './outboxSlice.ts';
 import type { LiveRun } from './useRunState.ts';
-import { Button, Empty, Panel, Row } from '../../ui/index.ts';
+import { Button, Empty, Panel, Refusal, Row, Stack } from '../../ui/index.ts';
 
 /** A run that has come to its end: what came out, and the way back if the last verdict was a slip. */
 export function FinishedRun({ live }: { live: LiveRun }) {
@@ -53,8 +58,45 @@ export function FinishedRun({ live }: { live: LiveRun }) {
           scrapped: count('scrap'),
         })}
         {againWords(state)}
+        <LeftOver live={live} by={by} />
       </Empty>
     </Panel>
+  );
+}
+
+/** Spares that no piece needed: they are good, and go on the shelf. */
+function LeftOver({ live: { run, state }, by }: { live: LiveRun; by: string }) {
+  const plan = runPlanOf(run);
+  const count = run.lines
+    .flatMap(({ key }) => filmMade(plan, state, key).left)
+    .reduce((sum, { slots }) => sum + slots.length, 0);
+  const { data } = useRunShelfQuery(run.id, { skip: count === 0 });
+  const [putAway] = usePutAwayLeftOverMutation();
+  const attempt = useAttempt();
+  if (count === 0 || !data) return null;
+  const [packet] = data.leftOver;
+  return (
+    <Stack gap={8} style={{ marginTop: 12, alignItems: 'center' }}>
+      {packet ? (
+        <Link to={`/film/shelf/${packet.id}`}>
+          {t('{count} transfers were to spare: they lie on the shelf in {codes}.', {
+            count,
+            codes: data.leftOver.map(({ code }) => code).join(', '),
+          })}
+        </Link>
+      ) : (
+        <>
+          <span>{t('{count} transfers were to spare and are good.', { count })}</span>
+          <Button
+            isBusy={attempt.isBusy('away')}
+            onClick={() => void attempt.make('away', () => putAway({ runId: run.id, by }))}
+          >
+            {t('Put them on the shelf')}
+          </Button>
+        </>
+      )}
+      <Refusal {...attempt.refusal('away')} />
+    </Stack>
   );
 }
 
