@@ -1,7 +1,7 @@
-import type { FilmLayoutInput, WaitingTransfers } from '@saltflat/contract';
-import { areaOf, nameOf, ownerOf, problemOf, withMore } from '@saltflat/contract/filmJob';
-import { CUTTING, USUAL_EDGE_MM, turnedPlacement } from '@saltflat/core/film';
-import type { FilmLayout, FilmProblem, Placement } from '@saltflat/core/film';
+import type { FilmLayoutInput } from '@saltflat/contract';
+import { areaOf, nameOf, withMore } from '@saltflat/contract/filmJob';
+import { turnedPlacement } from '@saltflat/core/film';
+import type { FilmLayout, Placement } from '@saltflat/core/film';
 import type { Spoilage } from '@saltflat/core/learn';
 import { useMemo, useState } from 'react';
 import { useKeyNotes, useKeys } from '../../keys/index.ts';
@@ -26,14 +26,14 @@ import { LaySettingsPanel } from './LaySettingsPanel.tsx';
 import { SheetStrip } from './SheetStrip.tsx';
 import { SheetView } from './SheetView.tsx';
 import { WaitingPanel } from './WaitingPanel.tsx';
-import { USUAL_MARKS, keepingOf, lying, masksOf } from './filmJob.ts';
+import { freshDraft, keepingOf, lying, masksOf, problemOfDraft } from './filmJob.ts';
 import type { FilmDraft, FilmGroup } from './filmJob.ts';
 import { Middle, SheetFrame } from './filmParts.ts';
 import { laid } from './laid.ts';
 import { swapped } from './swapped.ts';
 import { useFilmDraft } from './useFilmDraft.ts';
-import { spareOf, whyNoMore, withCount, withoutOne } from './copies.ts';
-import { useRoom } from './useRoom.ts';
+import { withCount } from './copies.ts';
+import { useCopies } from './useCopies.ts';
 import { useLayoutSearch } from './useLayoutSearch.ts';
 import { useFilmArt } from './useFilmArt.ts';
 
@@ -54,21 +54,10 @@ interface Props {
 
 /** Transfers of one film and powder: chosen, laid out, put right by hand, and put on the floor. */
 export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refusal, onKeep }: Props) {
-  const { draft, change, place, undo, redo, canUndo, canRedo } = useFilmDraft(group.key, {
-    chosen: group.waiting.map(nameOf),
-    first: [],
-    more: {},
-    placements: [],
-    locked: [],
-    cutting: 'trimmer',
-    gapMm: CUTTING.trimmer.gapMm,
-    edgeMm: USUAL_EDGE_MM,
-    mayTurn: true,
-    longestMm: usualLongestMm,
-    offcut: null,
-    outlines: 'boxes',
-    marks: USUAL_MARKS,
-  });
+  const { draft, change, place, undo, redo, canUndo, canRedo } = useFilmDraft(
+    group.key,
+    freshDraft(group, usualLongestMm),
+  );
   const transfers = useMemo(
     () => group.waiting.map((own) => withMore(own, draft.more[nameOf(own)] ?? 0)),
     [group, draft.more],
@@ -76,12 +65,10 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
   const read = useFilmArt(transfers, draft.chosen);
   const { widthMm, heightMm, centsPerM2 } = film;
   const area = useMemo(() => areaOf({ widthMm, heightMm }, draft), [widthMm, heightMm, draft]);
-  const problemFor = (own: readonly WaitingTransfers[]): FilmProblem => {
-    const masks = masksOf(read.art, draft);
-    const locked = lying(draft, draft.placements).filter(({ key }) => draft.locked.includes(key));
-    return problemOf(own, area, { ...draft, masks, locked });
-  };
-  const problem = useMemo(() => problemFor(transfers), [transfers, area, draft, read.art]);
+  const problem = useMemo(
+    () => problemOfDraft(transfers, area, draft, read.art),
+    [transfers, area, draft, read.art],
+  );
   const { search, begin, stop } = useLayoutSearch(({ best }) => change({ placements: best.placements }));
   const isRunning = search.status === 'running';
   /** What is wanted has changed: what was looked for is not, and what there is of it is kept. */
@@ -112,31 +99,16 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
   const left = state.layout.unplaced.reduce((sum, { count }) => sum + count, 0);
   const missing = wanted - left - state.layout.placements.length;
   const own = state.layout.placements.find(({ key }) => key === selected);
-  const spare = own ? spareOf(transfers, own, draft) : null;
   const isRight = missing === 0 && state.faults.length === 0 && !isRunning;
-  const { room, look, forget } = useRoom((placed) => addCopy(placed));
-  /** One more than is wanted, where it lies. */
-  const addCopy = (placed: Placement): void => {
-    const owner = ownerOf(group.waiting, { ...placed, key: `${placed.itemId}#0` })?.owner;
-    if (!owner) return;
-    const name = nameOf(owner);
-    change({
-      more: { ...draft.more, [name]: (draft.more[name] ?? 0) + 1 },
-      placements: [...draft.placements, placed],
-    });
-    setSelected(placed.key);
-    forget();
-  };
-  const lookForRoom = (): void => {
-    if (!spare || !own || !isRight || whyNoMore(spare.owner, own.itemId) !== null) return;
-    const more = { ...draft.more, [nameOf(spare.owner)]: spare.more + 1 };
-    const wished = problemFor(group.waiting.map((known) => withMore(known, more[nameOf(known)] ?? 0)));
-    look(wished, lying(draft, state.layout.placements));
-  };
-  const takeOff = (): void => {
-    if (spare && own && spare.more > 0 && whyNoMore(spare.owner, own.itemId) === null)
-      change(withoutOne(draft, spare.owner, own));
-  };
+  const { spare, room, addCopy, lookForRoom, takeOff, forget } = useCopies({
+    ...{ group, transfers, draft, own, isRight, change },
+    laid: state.layout.placements,
+    problemFor: (wished) => problemOfDraft(wished, area, draft, read.art),
+    onAdded: ({ key, sheet: on }) => {
+      setSelected(key);
+      setSheet(on);
+    },
+  });
   useFilmKeys({
     own: isRunning ? undefined : own,
     isLocked: own !== undefined && draft.locked.includes(own.key),
@@ -184,7 +156,11 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
           <Button onClick={redo} disabled={!canRedo || isRunning}>
             {t('Redo')}
           </Button>
-          {own && spare && !isRunning && (
+          <Grow />
+          <Keeping isReady={canKeep} busy={busy} onKeep={keep} />
+        </Row>
+        <Row gap={6} style={{ minHeight: 32 }}>
+          {own && spare && !isRunning ? (
             <PieceTools
               {...{ ...spare, itemId: own.itemId }}
               isLocked={draft.locked.includes(own.key)}
@@ -196,9 +172,13 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
               onMore={lookForRoom}
               onLess={takeOff}
             />
+          ) : (
+            state.pieces.length > 0 && (
+              <span className="muted small">
+                {t('Choose a piece to turn it, lock it, swap it, or print one more.')}
+              </span>
+            )
           )}
-          <Grow />
-          <Keeping isReady={canKeep} busy={busy} onKeep={keep} />
         </Row>
         {swapping !== null && <Note tone="info">{t('Choose the piece it changes places with.')}</Note>}
         <RoomNote room={room} onTake={() => room.status === 'longer' && addCopy(room.own)} onLeave={forget} />

@@ -26,14 +26,19 @@ export function PieceTools({ itemId, owner, more, isLocked, isSwapping, isLookin
   const why = whyNoMore(owner, itemId);
   return (
     <>
-      <Button onClick={on.onTurn}>{t('Turn')}</Button>
-      <Button onClick={on.onLock}>{isLocked ? t('Unlock') : t('Lock')}</Button>
+      <Button size="small" onClick={on.onTurn}>
+        {t('Turn')}
+      </Button>
+      <Button size="small" onClick={on.onLock}>
+        {isLocked ? t('Unlock') : t('Lock')}
+      </Button>
       {!isLocked && (
-        <Button isPressed={isSwapping} onClick={on.onSwap}>
+        <Button size="small" isPressed={isSwapping} onClick={on.onSwap}>
           {t('Swap')}
         </Button>
       )}
       <Button
+        size="small"
         disabled={why !== null || isLooking}
         isBusy={isLooking}
         title={
@@ -48,7 +53,11 @@ export function PieceTools({ itemId, owner, more, isLocked, isSwapping, isLookin
         {t('Add one')}
       </Button>
       {more > 0 && why === null && (
-        <Button title={t('One fewer to spare: this copy comes off the film.')} onClick={on.onLess}>
+        <Button
+          size="small"
+          title={t('One fewer to spare: this copy comes off the film.')}
+          onClick={on.onLess}
+        >
           {t('Take off')}
         </Button>
       )}

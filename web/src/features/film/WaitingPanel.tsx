@@ -73,20 +73,22 @@ export function WaitingPanel({ waiting, chosen, first, more, spoilage, onChoose,
                   {own.spares > 0 && `, ${t('{n} to spare', { n: own.spares })}`}
                 </span>
                 {own.again && <Again again={own.again} />}
-                {isChosen && !own.again && (
-                  <Spares
-                    owner={own}
-                    more={more[name] ?? 0}
-                    spoilage={spoilage}
-                    onMore={(count) => onMore(own, count)}
-                  />
-                )}
                 {isChosen && (
-                  <CheckField
-                    label={t('On the first sheets')}
-                    isChecked={first.includes(name)}
-                    onChange={(isOn) => onChoose([...chosen], withOrWithout(first, name, isOn))}
-                  />
+                  <Row gap={8} justify="space-between">
+                    <CheckField
+                      label={t('On the first sheets')}
+                      isChecked={first.includes(name)}
+                      onChange={(isOn) => onChoose([...chosen], withOrWithout(first, name, isOn))}
+                    />
+                    {!own.again && (
+                      <Spares
+                        owner={own}
+                        more={more[name] ?? 0}
+                        spoilage={spoilage}
+                        onMore={(count) => onMore(own, count)}
+                      />
+                    )}
+                  </Row>
                 )}
               </Stack>
             </Line>
@@ -114,6 +116,7 @@ function Spares({ owner, more, spoilage, onMore }: SparesProps) {
       {wished > 0 && (
         <Button
           size="small"
+          look="quiet"
           title={
             spoilage.made === 0
               ? t(
@@ -127,7 +130,7 @@ function Spares({ owner, more, spoilage, onMore }: SparesProps) {
           }
           onClick={() => onMore(more + wished)}
         >
-          {t('Add {n} to spare', { n: wished })}
+          {t('Add {n} spare', { n: wished })}
         </Button>
       )}
       {more > 0 && (

@@ -1,9 +1,10 @@
 import type { WaitingTransfers } from '@saltflat/contract';
 import type { FilmAnswer, Placement } from '@saltflat/core/film';
 import { expect } from 'chai';
-import { codeOf, ownerOf, problemOf, runOf } from '@saltflat/contract/filmJob';
+import { codeOf, ownerOf, problemOf, runOf, withMore } from '@saltflat/contract/filmJob';
 import { groupsOf, keepingOf, USUAL_MARKS } from './filmJob.ts';
 import type { FilmDraft } from './filmJob.ts';
+import { wantedOf, whyNoMore, withCount, withoutOne } from './copies.ts';
 import { bestOf, isWhole } from './bestOf.ts';
 import { swapped } from './swapped.ts';
 import { workOf } from './workOf.ts';
@@ -137,6 +138,35 @@ describe('what waits for film', () => {
     const part = answer([at('a/1/0#0', 0)], 70);
     for (const answers of [[whole, part], [part, whole]]) expect(bestOf(problem, answers)?.best).to.equal(whole.best); // prettier-ignore
     expect([whole, part].map(({ best }) => isWhole(problem, best))).to.deep.equal([true, false]);
+  });
+
+  it('carries spares of the largest size, numbered after all others, and lets go of any of them', () => {
+    const owner = withMore(graded, 2);
+    expect(owner.sizes.map(({ slots }) => slots)).to.deep.equal([
+      [1, 2],
+      [3, 4, 5, 6, 7],
+    ]);
+    expect([owner.spares, wantedOf(owner)]).to.deep.equal([2, 5]);
+    expect(['b/1/1#3', 'b/1/1#2'].map((key) => codeOf([owner], key))).to.deep.equal(['K-b 6+', 'K-b 5']);
+    expect(runOf([owner], [at('b/1/1#4', 0)]).sheets).to.deep.equal([
+      [{ lineId: 'b', print: '1', pieces: [7] }],
+    ]);
+    const all = [0, 1, 2, 3, 4].map((copy) => at(`b/1/1#${copy}`, copy));
+    const own = { more: { 'b/1': 2 }, placements: all, locked: ['b/1/1#4'] };
+    // the second goes: the last is called by its name from now on, and stays where it is and locked
+    const fewer = withoutOne(own, owner, all[1]!);
+    expect(fewer.more).to.deep.equal({ 'b/1': 1 });
+    expect(fewer.placements.map(({ key, sheet }) => [key, sheet])).to.deep.equal([
+      ['b/1/1#0', 0],
+      ['b/1/1#2', 2],
+      ['b/1/1#3', 3],
+      ['b/1/1#1', 4],
+    ]);
+    expect(fewer.locked).to.deep.equal(['b/1/1#1']);
+    const none = withCount(own, owner, 0);
+    expect(none.placements.map(({ key }) => key)).to.deep.equal(['b/1/1#0', 'b/1/1#1', 'b/1/1#2']);
+    expect(none.locked).to.deep.equal([]);
+    expect([whyNoMore(owner, 'b/1/1'), whyNoMore(owner, 'b/1/0')]).to.deep.equal([null, 'size']);
   });
 
   it('has two pieces change places, sheets too, and leaves the others', () => {

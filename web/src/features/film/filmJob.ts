@@ -1,8 +1,8 @@
 import type { FilmLayoutInput, LaySettings, MarkWishes, WaitingTransfers } from '@saltflat/contract';
-import { nameOf } from '@saltflat/contract/filmJob';
+import { nameOf, problemOf } from '@saltflat/contract/filmJob';
 import type { Masks } from '@saltflat/contract/filmJob';
-import { WORTH_OUTLINE, fillOf } from '@saltflat/core/film';
-import type { Placement } from '@saltflat/core/film';
+import { CUTTING, USUAL_EDGE_MM, WORTH_OUTLINE, fillOf } from '@saltflat/core/film';
+import type { FilmArea, FilmProblem, Placement } from '@saltflat/core/film';
 
 /** Transfers that can share film: of the same film and powder, for the same printer. */
 export interface FilmGroup {
@@ -58,6 +58,36 @@ export const masksOf = (
           .map(([id, { filled, withHoles }]) => [id, outlines === 'filled' ? filled : withHoles] as const)
           .filter(([, mask]) => fillOf(mask) < WORTH_OUTLINE),
       );
+
+/** A layout that nobody has worked on. */
+export const freshDraft = ({ waiting }: FilmGroup, longestMm: number): FilmDraft => ({
+  chosen: waiting.map(nameOf),
+  first: [],
+  more: {},
+  placements: [],
+  locked: [],
+  cutting: 'trimmer',
+  gapMm: CUTTING.trimmer.gapMm,
+  edgeMm: USUAL_EDGE_MM,
+  mayTurn: true,
+  longestMm,
+  offcut: null,
+  outlines: 'boxes',
+  marks: USUAL_MARKS,
+});
+
+/** The layout problem of a draft. */
+export const problemOfDraft = (
+  transfers: readonly WaitingTransfers[],
+  area: FilmArea,
+  draft: FilmDraft,
+  art: Parameters<typeof masksOf>[0],
+): FilmProblem =>
+  problemOf(transfers, area, {
+    ...draft,
+    masks: masksOf(art, draft),
+    locked: lying(draft, draft.placements).filter(({ key }) => draft.locked.includes(key)),
+  });
 
 /** Placements as they can lie: outlines on whole millimetres. */
 export const lying = (
