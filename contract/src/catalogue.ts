@@ -216,6 +216,13 @@ export const MATERIAL_DOCUMENTS = {
     }),
     widthMm: lengthMm('Print, wide'),
     ...instructions,
+    keepAtLeast: Type.Integer({
+      title: 'Keep at least, pieces',
+      minimum: 0,
+      maximum: 100_000,
+      default: 0,
+      help: 'fewer are free, and Film says so; 0 for no wish',
+    }),
     centsEach: cents('Price each'),
   }),
 } as const satisfies Record<string, TSchema>;

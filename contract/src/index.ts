@@ -187,6 +187,7 @@ export type { PressCheckInputs, PressCheckKind } from './pressChecks.ts';
 export { BenchNote, BenchNoteInput } from './benchNotes.ts';
 export {
   BoughtPacketInput,
+  LeftOverInput,
   ORIGINS,
   SHELF_MOVES,
   Shelf,
@@ -196,9 +197,11 @@ export {
   ShelfPacket,
   ShelfPacketInput,
   ShelfPacketWhole,
+  ShelfPrintInput,
   ShelfQuery,
-  LeftOverInput,
   ShelfUses,
+  ShelfWish,
+  ShelfWishes,
 } from './shelf.ts';
 export type { ShelfMove } from './shelf.ts';
 export {

@@ -3,7 +3,7 @@ import { Type } from 'typebox';
 import { TransferSheet } from './catalogue.ts';
 import { Process } from './process.ts';
 import { RIGHTS } from './rights.ts';
-import { Id, Instant, longText, nullable, shortText, strictObject } from './scalars.ts';
+import { Id, Instant, PrintId, longText, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 const MOST_TRANSFERS = 100_000;
@@ -47,6 +47,37 @@ export const ShelfPacket = strictObject({
   rights: Type.Enum([...RIGHTS]),
 });
 export type ShelfPacket = Static<typeof ShelfPacket>;
+
+/** A kind of transfer of which so many are to lie ready. */
+export const ShelfWish = strictObject({
+  materialId: Id,
+  name: Type.String(),
+  artwork: Type.String(),
+  artworkId: nullable(Id),
+  /** As many as are to be free. */
+  wished: Type.Integer(),
+  free: Type.Integer(),
+  /** Printed for the shelf by lines that are not done. */
+  coming: Type.Integer(),
+  /** Neither free nor on its way. */
+  missing: Type.Integer({ minimum: 0 }),
+  /** The line whose print it is printed like; `null` where none here was printed so. */
+  like: nullable(strictObject({ orderId: Id, lineId: Id, code: Type.String(), print: PrintId })),
+  /** Who sells it; `null` for what is made here. */
+  supplier: nullable(
+    strictObject({ name: Type.String(), minimum: Type.Integer(), leadDays: Type.Integer() }),
+  ),
+});
+export type ShelfWish = Static<typeof ShelfWish>;
+export const ShelfWishes = strictObject({ wishes: Type.Array(ShelfWish) });
+export type ShelfWishes = Static<typeof ShelfWishes>;
+
+/** Has so many of a kind printed for the shelf. */
+export const ShelfPrintInput = strictObject({
+  materialId: Type.String({ title: 'Kind of transfer', format: 'uuid' }),
+  pieces: Type.Integer({ title: 'Transfers', minimum: 1, maximum: 9999 }),
+});
+export type ShelfPrintInput = Static<typeof ShelfPrintInput>;
 
 /** What lies on the shelf, kind by kind, the oldest of each first. */
 export const Shelf = strictObject({ packets: Type.Array(ShelfPacket), isMore: Type.Boolean() });

@@ -174,7 +174,7 @@ export const DEMO_MATERIALS: readonly MaterialInput[] = [
   material('liquid', 'Fen wetting alcohol', 'Fen', [1, 'l'], { centsPerL: 1150 }),
   material('bought-in', 'Quarry ganged transfers', 'Quarry', null, { peel: 'warm', pull: 'slow', capPressC: null, capDwellS: null, capKPa: null, pressC: { min: 145, max: 155 }, dwellS: { min: 12, max: 15 }, kPa: 45, secondPressS: 5, sheet: 'parchment', keepsDays: 180, isTrimmed: true, minimum: 12, leadDays: 6, centsPerM2: 2600 }),
   material('bought-in', 'Ledge low-heat transfers', 'Ledge', null, { peel: 'cold', pull: 'slow', capPressC: { min: 132, max: 140 }, capDwellS: { min: 8, max: 12 }, capKPa: 70, pressC: { min: 128, max: 140 }, dwellS: { min: 12, max: 18 }, kPa: 35, secondPressS: 5, sheet: 'parchment', keepsDays: 180, isTrimmed: false, minimum: 6, leadDays: 9, centsPerM2: 3900 }),
-  material('shelf-transfer', 'Mooring café mark, ready', 'made here', null, { artwork: 'mooring-cafe.png', widthMm: 51, peel: 'cold', pull: 'slow', capPressC: null, capDwellS: null, capKPa: null, pressC: { min: 145, max: 160 }, dwellS: { min: 12, max: 18 }, kPa: 40, secondPressS: 10, sheet: 'parchment', keepsDays: 180, centsEach: 58 }),
+  material('shelf-transfer', 'Mooring café mark, ready', 'made here', null, { artwork: 'mooring-cafe.png', widthMm: 51, peel: 'cold', pull: 'slow', capPressC: null, capDwellS: null, capKPa: null, pressC: { min: 145, max: 160 }, dwellS: { min: 12, max: 18 }, kPa: 40, secondPressS: 10, sheet: 'parchment', keepsDays: 180, keepAtLeast: 60, centsEach: 58 }),
 ]; // prettier-ignore
 
 const machine = (

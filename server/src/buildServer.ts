@@ -258,7 +258,12 @@ function endpointsOf({
     ...jobEndpoints({ jobs: services.jobs, findLine: (lineId) => services.orders.getLine(lineId) }),
     ...runEndpoints(services.runs),
     ...filmEndpoints(services.waitingFilm, services.layouts, services.sheetFiles),
-    ...shelfEndpoints(services.shelf, services.shelfLabels, (id, by) => services.runs.putAway(id, by)),
+    ...shelfEndpoints({
+      shelf: services.shelf,
+      wishes: services.wishes,
+      writeLabels: services.shelfLabels,
+      putAway: (id, by) => services.runs.putAway(id, by),
+    }),
     ...ledgerEndpoints(db, now),
     ...findEndpoints(db),
     ...deviceEndpoints(devices),

@@ -122,7 +122,7 @@ export function createServices(needs: Needs) {
     backups: createBackups(needs),
     keys: new RequestKeys(db.models),
     ...createPapers(needs, { orders, routes: routing.routes, artworks, catalogue, layoutStore }),
-    ...createShelf({ db, papers: needs.papers, store: ground.shelfStore, catalogue, follow, now }),
+    ...createShelf({ db, papers: needs.papers, store: ground.shelfStore, catalogue, orders, follow, now }),
     ...createFilm({ ...needs, routes: routing.routes, artworks, catalogue, layoutStore, runs }),
   };
 }

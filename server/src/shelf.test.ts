@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type {
   Catalogue,
+  FilmWaiting,
   Material,
   Order,
   Problem,
@@ -9,6 +10,7 @@ import type {
   ShelfMoveInput,
   ShelfPacketWhole,
   ShelfUses,
+  ShelfWishes,
 } from '@saltflat/contract';
 import { expect } from 'chai';
 import {
@@ -306,5 +308,33 @@ describe('transfers on the shelf', function () {
       .post('/api/v1/shelf/packets')
       .send({ materialId: film.id, pieces: 5, madeAt: ago(1), ...came });
     expect(other.status).to.equal(400);
+  });
+
+  it('are kept ready as many as the shop wishes: what runs short is printed like it was printed before', async () => {
+    const made = await order('dtf', 2);
+    const wishes = async () => (await server.get<ShelfWishes>('/shelf/wishes')).wishes;
+    const kind = (await kinds()).find(({ properties }) => properties.artwork === 'buoy.png')!;
+    expect((await wishes()).map(({ materialId }) => materialId)).to.not.include(kind.id);
+    const free = (await packetsOf(kind.id)).reduce((sum, own) => sum + own.free, 0);
+    const { id, version, learnt: _learnt, ...record } = kind;
+    // what lies there is counted by the shelf itself
+    const input = { ...record, stock: null, properties: { ...record.properties, keepAtLeast: free + 9 } };
+    await server.api.put(`/api/v1/shop/materials/${id}`).send({ version, record: input }).expect(200);
+    const wishOf = async () => (await wishes()).find(({ materialId }) => materialId === kind.id);
+    expect(await wishOf()).to.deep.include({ wished: free + 9, free, coming: 0, missing: 9 });
+    expect((await wishOf())?.like).to.include({ lineId: lineOf(made).id });
+    const { body } = await server.api
+      .post('/api/v1/shelf/orders')
+      .send({ materialId: kind.id, pieces: 9 })
+      .expect(201);
+    const taken = lineOf(await planned(server, (body as Order).id));
+    expect(taken).to.deep.include({ state: 'ready', pieces: 9, house: { filmUse: 'stock' } });
+    expect(taken.prints.map(({ widthMm, process }) => [widthMm, process])).to.deep.equal([
+      [kind.properties.widthMm, 'dtf'],
+    ]);
+    // it is on its way, and nobody is asked for it twice
+    expect(await wishOf()).to.deep.include({ coming: 9, missing: 0 });
+    const { items } = await server.get<FilmWaiting>('/film/waiting');
+    expect(items.find(({ lineId }) => lineId === taken.id)?.sizes[0]?.slots).to.have.length(9);
   });
 });

@@ -2,9 +2,17 @@ import { parseMaterial } from '@saltflat/contract';
 import type { ShelfPacket } from '@saltflat/contract';
 import type { Database, Tx } from './db/connection.ts';
 import type { CatalogueStore } from './features/catalogue/index.ts';
+import { asCopy } from './features/orders/index.ts';
+import type { OrderService } from './features/orders/index.ts';
 import { RouteStore } from './features/routes/index.ts';
 import type { RunNeeds } from './features/runs/index.ts';
-import { ShelfOnFloor, ShelfReads, ShelfService, concernsShelf } from './features/shelf/index.ts';
+import {
+  ShelfOnFloor,
+  ShelfReads,
+  ShelfService,
+  StockWishes,
+  concernsShelf,
+} from './features/shelf/index.ts';
 import type { ShelfStore } from './features/shelf/index.ts';
 import { EquipmentStore } from './features/shop/index.ts';
 import type { PaperPool } from './jobs/paperPool.ts';
@@ -22,17 +30,27 @@ export function createShelf({
   papers,
   store,
   catalogue,
+  orders,
   follow,
   now,
 }: Needs & {
   papers: PaperPool;
   catalogue: CatalogueStore;
+  orders: OrderService;
   follow: <T>(write: (tx: Tx) => Promise<T>) => Promise<T>;
 }) {
   const equipment = new EquipmentStore(db);
+  const reads = new ShelfReads(db);
+  const wishes = new StockWishes({
+    store,
+    reads,
+    materials: async () => (await catalogue.read()).materials,
+    orders: { get: (id) => orders.get(id), asCopy, add: (input) => orders.add(input) },
+    now,
+  });
   const shelf = new ShelfService({
     store,
-    reads: new ShelfReads(db),
+    reads,
     findMaterial: async (id) => (await catalogue.read()).materials.find((own) => own.id === id),
     findKind: async (name) =>
       (await catalogue.read()).materials.find((own) => own.kind === 'shelf-transfer' && own.name === name),
@@ -49,7 +67,7 @@ export function createShelf({
       paper,
     }),
   });
-  return { shelf, shelfLabels };
+  return { shelf, shelfLabels, wishes };
 }
 
 /** The shelf as runs see it: only those that have to do with it are followed. */

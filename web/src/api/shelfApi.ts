@@ -1,10 +1,13 @@
 import type {
   BoughtPacketInput,
+  Order,
   Shelf,
   ShelfMoveInput,
   ShelfPacketInput,
   ShelfPacketWhole,
+  ShelfPrintInput,
   ShelfUses,
+  ShelfWishes,
 } from '@saltflat/contract';
 import { baseApi } from './baseApi.ts';
 
@@ -19,6 +22,14 @@ const shelfApi = baseApi.injectEndpoints({
     shelfPacket: build.query<ShelfPacketWhole, string>({
       query: (id) => `/shelf/packets/${id}`,
       providesTags: ['Shelf', 'Line', 'Order'],
+    }),
+    shelfWishes: build.query<ShelfWishes, void>({
+      query: () => '/shelf/wishes',
+      providesTags: ['Shelf', 'Line', 'Order', 'Catalogue'],
+    }),
+    printForShelf: build.mutation<Order, ShelfPrintInput>({
+      query: (body) => ({ url: '/shelf/orders', method: 'POST', body }),
+      invalidatesTags: ['Order', 'Line', 'Shelf'],
     }),
     enterPacket: build.mutation<ShelfPacketWhole, ShelfPacketInput>({
       query: (body) => ({ url: '/shelf/packets', method: 'POST', body }),
@@ -54,6 +65,8 @@ const shelfApi = baseApi.injectEndpoints({
 export const {
   useShelfQuery,
   useShelfPacketQuery,
+  useShelfWishesQuery,
+  usePrintForShelfMutation,
   useEnterPacketMutation,
   useEnterBoughtMutation,
   useMovePacketMutation,

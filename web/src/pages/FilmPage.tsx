@@ -8,6 +8,7 @@ import { problemMessage } from '../api/problemMessage.ts';
 import { useAttempt } from '../api/useAttempt.ts';
 import { FilmView, groupsOf } from '../features/film/index.ts';
 import type { FilmGroup } from '../features/film/index.ts';
+import { RunningShort } from '../features/shelf/index.ts';
 import { useSignature } from '../person/personSlice.ts';
 import { Button, Empty, Failed, Loading, Note, PageHead, Refusal, SelectField } from '../ui/index.ts';
 import { t } from '../words/index.ts';
@@ -84,6 +85,7 @@ export function FilmPage() {
           spoilage={waiting.spoilage}
           by={by}
           busy={attempt.isBusy('look') ? 'keep' : attempt.isBusy('start') ? 'start' : null}
+          below={<RunningShort isMissingOnly onOrdered={(id) => void navigate(`/orders/${id}`)} />}
           refusal={
             <>
               <Refusal {...attempt.refusal('look')} />

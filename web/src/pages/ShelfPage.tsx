@@ -14,7 +14,7 @@ import {
 } from '../api/shelfApi.ts';
 import { useFoundQuery } from '../features/find/index.ts';
 import { ArtThumb, fromLocalField, toLocalField } from '../features/orders/index.ts';
-import { EnterDialog, PacketView, ShelfTable } from '../features/shelf/index.ts';
+import { EnterDialog, PacketView, RunningShort, ShelfTable } from '../features/shelf/index.ts';
 import { useSignature } from '../person/personSlice.ts';
 import {
   Button,
@@ -29,6 +29,7 @@ import {
   Scroll,
   SearchField,
   TOKENS,
+  styled,
   useIsNarrow,
   useNow,
 } from '../ui/index.ts';
@@ -104,16 +105,19 @@ export function ShelfPage() {
         </>
       ) : (
         <FillSplit columns="minmax(0, 1fr) minmax(400px, 36%)">
-          <Panel as="div">
-            <ShelfTable
-              packets={packets}
-              selectedId={shownId}
-              search={search}
-              nowMs={nowMs}
-              thumbOf={thumbOf}
-              onOpen={(id) => void navigate(`/film/shelf/${id}`)}
-            />
-          </Panel>
+          <Shelved>
+            <RunningShort onOrdered={(id) => void navigate(`/orders/${id}`)} />
+            <Panel as="div">
+              <ShelfTable
+                packets={packets}
+                selectedId={shownId}
+                search={search}
+                nowMs={nowMs}
+                thumbOf={thumbOf}
+                onOpen={(id) => void navigate(`/film/shelf/${id}`)}
+              />
+            </Panel>
+          </Shelved>
           {!isNarrow && (
             <Scroll tabIndex={0}>
               {shownId !== null && <Packet key={shownId} id={shownId} nowMs={nowMs} />}
@@ -133,6 +137,14 @@ export function ShelfPage() {
     </>
   );
 }
+
+const Shelved = styled('div')({
+  display: 'grid',
+  gridTemplateRows: 'auto minmax(0, 1fr)',
+  gap: 12,
+  minHeight: 0,
+  '& > :only-child': { gridRow: '1 / -1' },
+});
 
 function Packet({ id, nowMs }: { id: string; nowMs: number }) {
   const { data, error, refetch } = useShelfPacketQuery(id);

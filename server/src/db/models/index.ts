@@ -103,7 +103,7 @@ function joinModels(models: Record<keyof Models, ModelStatic<Model>>): void {
 export type { ArtworkRow, BlobRow, PreparationRow } from './artworks.ts';
 export type { FilmLayoutRow, FilmShare } from './filmLayouts.ts';
 export type { StyleRow } from './garments.ts';
-export type { LineRow, OrderRow } from './orders.ts';
+export type { LineRow, OrderRow, PrintRow } from './orders.ts';
 export type { QuoteRow, RouteRow } from './routes.ts';
 export type { EventRow, RunLineRow, RunRow } from './runs.ts';
 export type { MoveRow, PacketRow, UseRow } from './shelf.ts';

@@ -1,13 +1,16 @@
 import {
   BoughtPacketInput,
   LeftOverInput,
+  Order,
   Shelf,
   ShelfLabelsQuery,
   ShelfMoveInput,
   ShelfPacketInput,
   ShelfPacketWhole,
+  ShelfPrintInput,
   ShelfQuery,
   ShelfUses,
+  ShelfWishes,
 } from '@saltflat/contract';
 import type { ShelfPacket } from '@saltflat/contract';
 import { endpoint, file } from '../../http/endpoint.ts';
@@ -15,19 +18,35 @@ import type { Endpoint } from '../../http/endpoint.ts';
 import { sendPdf } from '../../pdf/index.ts';
 import type { Paper } from '../../pdf/index.ts';
 import type { ShelfService } from './shelfService.ts';
+import type { StockWishes } from './stockWishes.ts';
 
 type WriteLabels = (packets: ShelfPacket[], paper: Paper) => Promise<Parameters<typeof sendPdf>[1]>;
 
 /** Puts on the shelf what was left over of a run. */
 type PutAway = (runId: string, by: string) => Promise<void>;
 
-export const shelfEndpoints = (
-  shelf: ShelfService,
-  writeLabels: WriteLabels,
-  putAway: PutAway,
-): Endpoint[] => [...readEndpoints(shelf, writeLabels), ...writeEndpoints(shelf, putAway)];
+interface Shelves {
+  shelf: ShelfService;
+  wishes: StockWishes;
+  writeLabels: WriteLabels;
+  putAway: PutAway;
+}
 
-const readEndpoints = (shelf: ShelfService, writeLabels: WriteLabels): Endpoint[] => [
+export const shelfEndpoints = (shelves: Shelves): Endpoint[] => [
+  ...readEndpoints(shelves),
+  ...writeEndpoints(shelves),
+];
+
+const readEndpoints = ({ shelf, wishes, writeLabels }: Shelves): Endpoint[] => [
+  endpoint(
+    {
+      method: 'get',
+      path: '/shelf/wishes',
+      summary: 'Transfers of which so many are to lie ready, those that run short first',
+      answer: ShelfWishes,
+    },
+    async () => ({ wishes: await wishes.list() }),
+  ),
   endpoint(
     {
       method: 'get',
@@ -69,7 +88,18 @@ const readEndpoints = (shelf: ShelfService, writeLabels: WriteLabels): Endpoint[
   ),
 ];
 
-const writeEndpoints = (shelf: ShelfService, putAway: PutAway): Endpoint[] => [
+const writeEndpoints = ({ shelf, wishes, putAway }: Shelves): Endpoint[] => [
+  endpoint(
+    {
+      method: 'post',
+      path: '/shelf/orders',
+      summary: 'Take in an order that prints so many of a kind for the shelf',
+      body: ShelfPrintInput,
+      answer: Order,
+      status: 201,
+    },
+    ({ body }) => wishes.print(body),
+  ),
   endpoint(
     {
       method: 'post',

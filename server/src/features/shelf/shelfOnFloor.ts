@@ -269,6 +269,7 @@ function kindOf(
       widthMm,
       ...shelfInstructions(routeInputOf(document), print),
       keepsDays: USUAL_KEEPS_DAYS,
+      keepAtLeast: 0,
       centsEach: Math.round(cents),
     },
   };

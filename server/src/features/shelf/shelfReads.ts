@@ -1,9 +1,9 @@
 import { readStoredRoute } from '@saltflat/contract';
-import type { ShelfLine, ShelfPacket, ShelfPacketWhole } from '@saltflat/contract';
-import { isShelfSize } from '@saltflat/core/route';
+import type { ShelfLine, ShelfPacket, ShelfPacketWhole, ShelfWish } from '@saltflat/contract';
+import { ON_FILM, isShelfSize } from '@saltflat/core/route';
 import { Op } from 'sequelize';
 import type { Database } from '../../db/connection.ts';
-import type { LineRow } from '../../db/models/index.ts';
+import type { LineRow, PrintRow } from '../../db/models/index.ts';
 import type { WholePacket } from './shelfStore.ts';
 
 type Named = Omit<ShelfPacket['reserved'][number], 'pieces'>;
@@ -94,6 +94,41 @@ export class ShelfReads {
       found.push({ ...toNamed(line), dueAt: line.order.dueAt.toISOString(), print, process, pieces });
     }
     return found;
+  }
+
+  /**
+   * Lines that have printed, or are to print, this artwork on film: how many transfers are on their way to the shelf at
+   * this width, and the line that was taken in last.
+   */
+  async printedLike(artworkId: string | null, widthMm: number): Promise<Pick<ShelfWish, 'coming' | 'like'>> {
+    if (artworkId === null) return { coming: 0, like: null };
+    const prints = await this.db.models.prints.findAll({
+      where: { artworkId, process: [...ON_FILM] },
+      include: {
+        association: 'line',
+        required: true,
+        where: { removedAt: null },
+        include: [
+          { association: 'order', required: true, where: { cancelledAt: null } },
+          { association: 'quantities', separate: true },
+        ],
+      },
+      order: [['line', 'order', 'createdAt', 'desc']], // prettier-ignore
+      limit: MOST_LINES,
+      subQuery: false,
+    });
+    const isOfSize = (own: PrintRow): boolean => isShelfSize(widthMm, own.widthMm) && own.grades.length === 0;
+    const coming = prints
+      .filter((own) => isOfSize(own) && own.line?.state !== 'done' && own.line?.house.filmUse === 'stock')
+      .flatMap(({ line }) => line?.quantities ?? [])
+      .reduce((sum, { quantity }) => sum + quantity, 0);
+    const last = prints.find(isOfSize) ?? prints[0];
+    return {
+      coming,
+      like: last?.line
+        ? { orderId: last.line.orderId, lineId: last.line.id, code: last.line.code, print: last.id }
+        : null,
+    };
   }
 
   /** All that became of a packet, newest first. */

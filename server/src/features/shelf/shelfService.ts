@@ -118,7 +118,13 @@ export class ShelfService {
       lot: '',
       stock: null,
       stockUnit: 'pieces',
-      properties: { ...instructions, artwork, widthMm: input.widthMm, centsEach: input.centsEach },
+      properties: {
+        ...instructions,
+        artwork,
+        widthMm: input.widthMm,
+        keepAtLeast: 0,
+        centsEach: input.centsEach,
+      },
     };
     const known = await needs.findKind(record.name);
     return this.entered(input, async (tx) => ({

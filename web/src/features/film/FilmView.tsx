@@ -49,11 +49,13 @@ interface Props {
   busy: 'keep' | 'start' | null;
   /** What became of the last try to keep it or put it on the floor. */
   refusal: React.ReactNode;
+  /** What is to be said below what waits. */
+  below: React.ReactNode;
   onKeep: (layout: FilmLayoutInput, then: 'look' | 'start') => void;
 }
 
 /** Transfers of one film and powder: chosen, laid out, put right by hand, and put on the floor. */
-export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refusal, onKeep }: Props) {
+export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refusal, below, onKeep }: Props) {
   const { draft, change, place, undo, redo, canUndo, canRedo } = useFilmDraft(
     group.key,
     freshDraft(group, usualLongestMm),
@@ -137,6 +139,7 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
             onChoose={(chosen, first) => wish({ chosen, first })}
             onMore={(owner, more) => wish(withCount(draft, owner, more))}
           />
+          {below}
         </Scroll>
         <LaySettingsPanel settings={draft} film={area} onChange={(part) => wish(part, 'settings')} />
       </Left>
