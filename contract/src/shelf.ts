@@ -62,7 +62,9 @@ export const ShelfWish = strictObject({
   /** Neither free nor on its way. */
   missing: Type.Integer({ minimum: 0 }),
   /** The line whose print it is printed like; `null` where none here was printed so. */
-  like: nullable(strictObject({ orderId: Id, lineId: Id, code: Type.String(), print: PrintId })),
+  like: nullable(
+    strictObject({ orderId: Id, lineId: Id, code: Type.String(), print: PrintId, size: Type.String() }),
+  ),
   /** Who sells it; `null` for what is made here. */
   supplier: nullable(
     strictObject({ name: Type.String(), minimum: Type.Integer(), leadDays: Type.Integer() }),

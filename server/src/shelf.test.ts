@@ -320,6 +320,7 @@ describe('transfers on the shelf', function () {
     // what lies there is counted by the shelf itself
     const input = { ...record, stock: null, properties: { ...record.properties, keepAtLeast: free + 9 } };
     await server.api.put(`/api/v1/shop/materials/${id}`).send({ version, record: input }).expect(200);
+    await planned(server, made.id); // what is on the shelf concerns its route
     const wishOf = async () => (await wishes()).find(({ materialId }) => materialId === kind.id);
     expect(await wishOf()).to.deep.include({ wished: free + 9, free, coming: 0, missing: 9 });
     expect((await wishOf())?.like).to.include({ lineId: lineOf(made).id });
@@ -329,12 +330,15 @@ describe('transfers on the shelf', function () {
       .expect(201);
     const taken = lineOf(await planned(server, (body as Order).id));
     expect(taken).to.deep.include({ state: 'ready', pieces: 9, house: { filmUse: 'stock' } });
-    expect(taken.prints.map(({ widthMm, process }) => [widthMm, process])).to.deep.equal([
-      [kind.properties.widthMm, 'dtf'],
-    ]);
+    expect(taken.prints.map(({ widthMm, process }) => [widthMm, process])).to.deep.equal([[70, 'dtf']]);
     // it is on its way, and nobody is asked for it twice
     expect(await wishOf()).to.deep.include({ coming: 9, missing: 0 });
     const { items } = await server.get<FilmWaiting>('/film/waiting');
-    expect(items.find(({ lineId }) => lineId === taken.id)?.sizes[0]?.slots).to.have.length(9);
+    const [size] = items.find(({ lineId }) => lineId === taken.id)?.sizes ?? [];
+    expect(size?.slots).to.have.length(9);
+    expect(size?.widthMm, 'as wide on film as what lies there').to.be.closeTo(
+      Number(kind.properties.widthMm),
+      0.5,
+    );
   });
 });

@@ -35,6 +35,7 @@ interface Shelves {
 export const shelfEndpoints = (shelves: Shelves): Endpoint[] => [
   ...readEndpoints(shelves),
   ...writeEndpoints(shelves),
+  ...printEndpoints(shelves),
 ];
 
 const readEndpoints = ({ shelf, wishes, writeLabels }: Shelves): Endpoint[] => [
@@ -88,33 +89,7 @@ const readEndpoints = ({ shelf, wishes, writeLabels }: Shelves): Endpoint[] => [
   ),
 ];
 
-const writeEndpoints = ({ shelf, wishes, putAway }: Shelves): Endpoint[] => [
-  endpoint(
-    {
-      method: 'post',
-      path: '/shelf/orders',
-      summary: 'Take in an order that prints so many of a kind for the shelf',
-      body: ShelfPrintInput,
-      answer: Order,
-      status: 201,
-    },
-    ({ body }) => wishes.print(body),
-  ),
-  endpoint(
-    {
-      method: 'post',
-      path: '/runs/:id/left-over',
-      summary: 'Put transfers on the shelf that no piece of a finished run needed',
-      body: LeftOverInput,
-      answer: ShelfUses,
-      status: 201,
-    },
-    async ({ params, body }) => {
-      const id = params.id ?? '';
-      await putAway(id, body.by);
-      return shelf.usesOf(id);
-    },
-  ),
+const writeEndpoints = ({ shelf }: Shelves): Endpoint[] => [
   endpoint(
     {
       method: 'post',
@@ -147,5 +122,35 @@ const writeEndpoints = ({ shelf, wishes, putAway }: Shelves): Endpoint[] => [
       status: 201,
     },
     ({ params, body }) => shelf.move(params.id ?? '', body),
+  ),
+];
+
+/** What is printed for the shelf, and what of it was left over. */
+const printEndpoints = ({ shelf, wishes, putAway }: Shelves): Endpoint[] => [
+  endpoint(
+    {
+      method: 'post',
+      path: '/shelf/orders',
+      summary: 'Take in an order that prints so many of a kind for the shelf',
+      body: ShelfPrintInput,
+      answer: Order,
+      status: 201,
+    },
+    ({ body }) => wishes.print(body),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/runs/:id/left-over',
+      summary: 'Put transfers on the shelf that no piece of a finished run needed',
+      body: LeftOverInput,
+      answer: ShelfUses,
+      status: 201,
+    },
+    async ({ params, body }) => {
+      const id = params.id ?? '';
+      await putAway(id, body.by);
+      return shelf.usesOf(id);
+    },
   ),
 ];

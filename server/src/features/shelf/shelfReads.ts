@@ -1,6 +1,7 @@
 import { readStoredRoute } from '@saltflat/contract';
 import type { ShelfLine, ShelfPacket, ShelfPacketWhole, ShelfWish } from '@saltflat/contract';
 import { ON_FILM, isShelfSize } from '@saltflat/core/route';
+import type { Route } from '@saltflat/core/route';
 import { Op } from 'sequelize';
 import type { Database } from '../../db/connection.ts';
 import type { LineRow, PrintRow } from '../../db/models/index.ts';
@@ -72,20 +73,11 @@ export class ShelfReads {
       limit: MOST_LINES,
       subQuery: false,
     });
-    const wanted = prints.flatMap(({ line }) =>
-      line?.routeNumber == null ? [] : [{ lineId: line.id, number: line.routeNumber }],
-    );
-    if (wanted.length === 0) return [];
-    const versions = await this.db.models.routes.findAll({
-      attributes: ['lineId', 'format', 'document', 'cost'],
-      where: { [Op.or]: wanted },
-      raw: true,
-    });
+    const routes = await this.routesOf(prints.flatMap(({ line }) => line ?? []));
     const found: Omit<ShelfLine, 'kept'>[] = [];
     for (const { id: print, process, line } of prints) {
-      const version = versions.find(({ lineId }) => lineId === line?.id);
-      if (!line?.order || !version) continue;
-      const { route } = readStoredRoute(version.format, { route: version.document, cost: version.cost });
+      const route = line && routes.get(line.id);
+      if (!line?.order || !route) continue;
       const isOfSize = route.prints
         .find((own) => own.id === print)
         ?.placement.sizes.every(({ widthMm }) => isShelfSize(Number(material.properties.widthMm), widthMm));
@@ -98,11 +90,30 @@ export class ShelfReads {
 
   /**
    * Lines that have printed, or are to print, this artwork on film: how many transfers are on their way to the shelf at
-   * this width, and the line that was taken in last.
+   * this width, as it comes out on film, and the line and size that was taken in last.
    */
   async printedLike(artworkId: string | null, widthMm: number): Promise<Pick<ShelfWish, 'coming' | 'like'>> {
-    if (artworkId === null) return { coming: 0, like: null };
-    const prints = await this.db.models.prints.findAll({
+    const prints = artworkId === null ? [] : await this.printsOf(artworkId);
+    const routes = await this.routesOf(prints.flatMap(({ line }) => line ?? []));
+    let coming = 0;
+    let like: ShelfWish['like'] = null;
+    for (const { id: print, line } of prints) {
+      if (!line) continue;
+      const planned = routes.get(line.id)?.prints.find((own) => own.id === print)?.placement.sizes;
+      const isOfSize = (size: string): boolean =>
+        planned?.some((own) => own.size === size && isShelfSize(widthMm, own.widthMm)) ?? false;
+      const quantities = line.quantities ?? [];
+      const own = quantities.find(({ size }) => isOfSize(size));
+      if (own) like ??= { orderId: line.orderId, lineId: line.id, code: line.code, print, size: own.size };
+      if (line.house.filmUse !== 'stock' || line.state === 'done') continue;
+      for (const { size, quantity } of quantities) if (!planned || isOfSize(size)) coming += quantity;
+    }
+    return { coming, like };
+  }
+
+  /** Prints of an artwork on film of lines that are or were wanted, the newest order first. */
+  private printsOf(artworkId: string): Promise<PrintRow[]> {
+    return this.db.models.prints.findAll({
       where: { artworkId, process: [...ON_FILM] },
       include: {
         association: 'line',
@@ -117,18 +128,27 @@ export class ShelfReads {
       limit: MOST_LINES,
       subQuery: false,
     });
-    const isOfSize = (own: PrintRow): boolean => isShelfSize(widthMm, own.widthMm) && own.grades.length === 0;
-    const coming = prints
-      .filter((own) => isOfSize(own) && own.line?.state !== 'done' && own.line?.house.filmUse === 'stock')
-      .flatMap(({ line }) => line?.quantities ?? [])
-      .reduce((sum, { quantity }) => sum + quantity, 0);
-    const last = prints.find(isOfSize) ?? prints[0];
-    return {
-      coming,
-      like: last?.line
-        ? { orderId: last.line.orderId, lineId: last.line.id, code: last.line.code, print: last.id }
-        : null,
-    };
+  }
+
+  /** The routes of lines that are planned. */
+  private async routesOf(
+    lines: readonly Pick<LineRow, 'id' | 'routeNumber'>[],
+  ): Promise<Map<string, Pick<Route, 'prints' | 'usesBlanks'>>> {
+    const wanted = lines.flatMap(({ id, routeNumber }) =>
+      routeNumber === null ? [] : [{ lineId: id, number: routeNumber }],
+    );
+    if (wanted.length === 0) return new Map();
+    const versions = await this.db.models.routes.findAll({
+      attributes: ['lineId', 'format', 'document', 'cost'],
+      where: { [Op.or]: wanted },
+      raw: true,
+    });
+    return new Map(
+      versions.map(({ lineId, format, document, cost }) => [
+        lineId,
+        readStoredRoute(format, { route: document, cost }).route,
+      ]),
+    );
   }
 
   /** All that became of a packet, newest first. */

@@ -48,14 +48,11 @@ export class StockWishes {
         'not-now',
         `No line here has printed ${wish.artwork} yet, so nobody knows on what. Take it in as an order, with “made for stock” as its exception.`,
       );
-    const { orderId, lineId, print } = wish.like;
+    const { orderId, lineId, print, size, code } = wish.like;
     const line = (await orders.get(orderId)).lines.find(({ id }) => id === lineId);
-    const place = line?.prints.findIndex(({ id }) => id === print) ?? -1;
     const copy = line && orders.asCopy(line);
-    const own = copy?.prints[place];
-    const [size] = line?.sizes ?? [];
-    if (!copy || !own || !size) throw new DomainError('not-now', `${wish.like.code} is not there any more.`);
-    const widthMm = await this.widthOf(materialId);
+    const own = copy?.prints[line?.prints.findIndex(({ id }) => id === print) ?? -1];
+    if (!copy || !own) throw new DomainError('not-now', `${code} is not there any more. Look again.`);
     return orders.add({
       customer: FOR_THE_SHELF,
       dueAt: new Date(now() + DUE_DAYS * DAY_MS).toISOString(),
@@ -63,17 +60,12 @@ export class StockWishes {
       lines: [
         {
           ...copy,
-          prints: [{ ...own, widthMm, grades: [] }],
-          sizes: [{ size: size.size, quantity: pieces }],
+          prints: [own],
+          sizes: [{ size, quantity: pieces }],
           house: { ...copy.house, filmUse: 'stock' },
         },
       ],
     });
-  }
-
-  private async widthOf(materialId: string): Promise<number> {
-    const kind = (await this.needs.materials()).find(({ id }) => id === materialId);
-    return Number(kind?.properties.widthMm);
   }
 
   private async wish(kind: Material, materials: readonly Material[], free: number): Promise<ShelfWish> {

@@ -22,7 +22,7 @@ export function WetClock({ printedAt, closesAt, nowMs, room }: Props) {
   const lateS = sinceS - wetS;
   return (
     <Clock role="group" aria-label={t('Wet clock')}>
-      <strong>{clockWords({ sinceS, opensS, warmS, lateS, wetS })}</strong>
+      <strong>{clockWords({ sinceS, opensS, warmS, lateS })}</strong>
       <div className="strip" aria-hidden="true">
         <span className="stand" style={{ width: share(opensS) }} />
         {warmS < wetS && <span className="warm" style={{ left: share(warmS) }} />}
@@ -44,10 +44,9 @@ interface Standing {
   /** Until when it is best powdered in a room as warm as this one. */
   warmS: number;
   lateS: number;
-  wetS: number;
 }
 
-function clockWords({ sinceS, opensS, warmS, lateS, wetS }: Standing): string {
+function clockWords({ sinceS, opensS, warmS, lateS }: Standing): string {
   if (lateS > 0)
     return t('Late by {time}: powder may not hold. Powder it all the same; the ledger notes it.', {
       time: formatClock(lateS),
