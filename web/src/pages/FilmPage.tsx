@@ -85,7 +85,7 @@ export function FilmPage() {
           spoilage={waiting.spoilage}
           by={by}
           busy={attempt.isBusy('look') ? 'keep' : attempt.isBusy('start') ? 'start' : null}
-          below={<RunningShort isMissingOnly onOrdered={(id) => void navigate(`/orders/${id}`)} />}
+          above={<RunningShort isMissingOnly onOrdered={(id) => void navigate(`/orders/${id}`)} />}
           refusal={
             <>
               <Refusal {...attempt.refusal('look')} />

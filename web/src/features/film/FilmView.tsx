@@ -15,7 +15,6 @@ import {
   Row,
   Scroll,
   Stack,
-  styled,
   useNow,
 } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
@@ -49,13 +48,13 @@ interface Props {
   busy: 'keep' | 'start' | null;
   /** What became of the last try to keep it or put it on the floor. */
   refusal: React.ReactNode;
-  /** What is to be said below what waits. */
-  below: React.ReactNode;
+  /** What is to be said above what waits. */
+  above: React.ReactNode;
   onKeep: (layout: FilmLayoutInput, then: 'look' | 'start') => void;
 }
 
 /** Transfers of one film and powder: chosen, laid out, put right by hand, and put on the floor. */
-export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refusal, below, onKeep }: Props) {
+export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refusal, above, onKeep }: Props) {
   const { draft, change, place, undo, redo, canUndo, canRedo } = useFilmDraft(
     group.key,
     freshDraft(group, usualLongestMm),
@@ -128,8 +127,9 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
   const canKeep = isRight && wanted > 0;
   return (
     <FillSplit columns="minmax(240px, 300px) minmax(0, 1fr) minmax(260px, 320px)" below={1000}>
-      <Left>
-        <Scroll>
+      <Scroll>
+        <Stack gap={12}>
+          {above}
           <WaitingPanel
             waiting={transfers}
             more={draft.more}
@@ -139,10 +139,8 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
             onChoose={(chosen, first) => wish({ chosen, first })}
             onMore={(owner, more) => wish(withCount(draft, owner, more))}
           />
-          {below}
-        </Scroll>
-        <LaySettingsPanel settings={draft} film={area} onChange={(part) => wish(part, 'settings')} />
-      </Left>
+        </Stack>
+      </Scroll>
       <Middle>
         <Row gap={8}>
           <Button
@@ -236,6 +234,7 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
               onTake={({ placements }: FilmLayout) => change({ placements })}
             />
           )}
+          <LaySettingsPanel settings={draft} film={area} onChange={(part) => wish(part, 'settings')} />
           <MarksPanel
             marks={draft.marks}
             gapMm={draft.gapMm}
@@ -331,10 +330,3 @@ function useFilmKeys({ own, isLocked, onTurn, onLock, onMore, onLess, undo, redo
   useKeyNotes('Film, once a piece has the focus', NOTES);
 }
 const NOTES = [{ shown: '← ↑ → ↓', does: 'move it by 1 mm, with Shift by 10' }];
-
-const Left = styled('div')({
-  display: 'grid',
-  gridTemplateRows: 'minmax(160px, 1fr) auto',
-  gap: 12,
-  minHeight: 0,
-});

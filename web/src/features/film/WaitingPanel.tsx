@@ -74,9 +74,9 @@ export function WaitingPanel({ waiting, chosen, first, more, spoilage, onChoose,
                 </span>
                 {own.again && <Again again={own.again} />}
                 {isChosen && (
-                  <Row gap={8} justify="space-between">
+                  <Row gap={8} justify="space-between" isOneLine>
                     <CheckField
-                      label={t('On the first sheets')}
+                      label={t('First sheets')}
                       isChecked={first.includes(name)}
                       onChange={(isOn) => onChoose([...chosen], withOrWithout(first, name, isOn))}
                     />
