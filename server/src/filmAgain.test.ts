@@ -147,6 +147,52 @@ describe('a transfer that was spoiled', function () {
     expect(Object.values(hosted.parts).filter(({ lane, done: own }) => lane === 'transfer-1' && own > 0)).to.have.length(2); // prettier-ignore
   });
 
+  it('is lost with all of the film it lies on, and comes back with an undo', async () => {
+    const lost = { part: '1.transfer-1.1', isReplaced: true, faults: ['banding'] };
+    await send(spoiled, [event('part-lost', null, { lost })]);
+    const again = '1.transfer-1.1~2';
+    const other = await chestOrder(server, { artworkId, quantity: 2 });
+    const own = (await madeAgain())!;
+    expect(own.again?.parts).to.deep.equal([again]);
+    const beside = (await waiting()).find(({ lineId }) => lineId === other.lines[0]!.id)!;
+    const kept = (
+      await server.api
+        .post('/api/v1/film/layouts')
+        .send(layoutOf([beside, own]))
+        .expect(201)
+    ).body as FilmLayout;
+    const { body } = await server.api
+      .post(`/api/v1/film/layouts/${kept.id}/runs`)
+      .send({ by: 'Ada' })
+      .expect(201);
+    const run = body as Run;
+    const [ready, print] = filmSteps(run);
+    await send(run, [event('step-completed', ready!), event('step-completed', print!)]);
+    const loss = (slot: number) =>
+      event('part-lost', null, {
+        lost: { part: `1.transfer-1.${slot}`, isReplaced: true, faults: ['powder-on-film'] },
+      });
+    const isLost = async (): Promise<boolean> => (await stateOf(spoiled)).parts[again]!.isLost;
+    await send(run, [loss(1)]);
+    expect(await isLost(), 'the other half is good').to.equal(false);
+    const last = loss(2);
+    await send(run, [last]);
+    expect(await isLost()).to.equal(true);
+    const { again: anew } = (await madeAgain())!;
+    expect(anew).to.deep.include({ parts: ['1.transfer-1.1~3'], faults: ['banding', 'powder-on-film'] });
+    await send(run, [event('undone', null, { eventId: last.id })]);
+    expect(await isLost()).to.equal(false);
+    // cut apart it is by itself: what is lost of the others then is no matter of its own
+    await send(
+      run,
+      filmSteps(run)
+        .slice(2)
+        .map((step) => event('step-completed', step.replace('1.transfer-1.1-2', '1.transfer-1.2'))),
+    );
+    await send(run, [loss(2)]);
+    expect(await isLost()).to.equal(false);
+  });
+
   it('is no reason to begin a run by itself', async () => {
     const lost = { part: '1.transfer-1.3', isReplaced: true, faults: ['banding'] };
     await send(spoiled, [event('part-lost', null, { lost })]);

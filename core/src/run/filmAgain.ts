@@ -62,6 +62,26 @@ export function doneToSheets(plan: RunPlan, step: string): DoneToSheets | null {
 }
 
 /**
+ * Shared sheets of which nothing is left once a part is lost: what lies on them for others is lost with it.
+ *
+ * @param part by its name within the run
+ */
+export const sheetsLost = (
+  { sheets }: Pick<RunPlan, 'sheets'>,
+  { parts: states }: Pick<RunState, 'parts'>,
+  part: string,
+): string[] =>
+  sheets
+    .filter(({ parts }) => parts.includes(part) && parts.every((id) => states[id]?.isLost === true))
+    .map(({ id }) => id);
+
+/** Whether a part still hangs together with the film it was printed on. */
+export function isOnFilm(plan: RunPlan, part: PartState): boolean {
+  const chain = shapeFor(part, linesOf(plan))?.chains.get(part.lane) ?? [];
+  return !part.isLost && part.done <= chain.findIndex(({ role }) => role === 'cut');
+}
+
+/**
  * The steps of a plan in which the same is done to some of its parts as to the sheet that carried them for another run.
  *
  * @param parts by their names within the run

@@ -3,7 +3,7 @@ export type { PlannedStep } from './compileSteps.ts';
 export { RUN_EVENT_KINDS, VERDICTS } from './events.ts';
 export type { RunEvent, RunEventKind, RunEventPayload, Verdict } from './events.ts';
 export { deriveRun } from './deriveRun.ts';
-export { FILM_ROLES, doneToSheets, filmAgain, stepsAsDone } from './filmAgain.ts';
+export { FILM_ROLES, doneToSheets, filmAgain, isOnFilm, sheetsLost, stepsAsDone } from './filmAgain.ts';
 export type { DoneToSheets, FilmAgain } from './filmAgain.ts';
 export { filmMade } from './filmMade.ts';
 export type { FilmMade } from './filmMade.ts';

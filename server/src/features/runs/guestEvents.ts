@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { runPlanOf } from '@saltflat/contract';
 import type { Guest, Run, RunEventInput, StoredEvent } from '@saltflat/contract';
-import { doneToSheets, stepsAsDone } from '@saltflat/core/run';
+import { doneToSheets, isOnFilm, sheetsLost, stepsAsDone } from '@saltflat/core/run';
 import type { RunState } from '@saltflat/core/run';
 
 /** A run that had some of its transfers carried by another’s film. */
@@ -11,17 +11,24 @@ interface Carried {
 }
 
 const TOLD: readonly StoredEvent['kind'][] = ['step-started', 'phase-started', 'step-completed'];
-/** A sheet’s guests are of few lanes: so many events at most come of one. */
-const MOST_LANES = 100;
+/** So many events at most come of one: each guest of a sheet that is lost. */
+const MOST_TOLD = 1000;
+
+/** A run whose film carries transfers for others, with what has happened to it. */
+interface Host {
+  run: Run;
+  state: Pick<RunState, 'parts'>;
+}
 
 /**
  * What has happened to the film of a run, as events of a run whose transfers it carries: one tap is for all that is on a
- * sheet. Told by names that follow from the event’s own, so that it counts once, and an undo takes back what was told.
+ * sheet, and where all that is on it was lost, so are they. Told by names that follow from the event’s own, so that it
+ * counts once, and an undo takes back what was told.
  *
  * @param added events that are new, with their places in their run
  */
 export function guestEvents(
-  host: Run,
+  { run: host, state: hostState }: Host,
   added: readonly (StoredEvent & { place: number; deviceAt: string })[],
   { run, state }: Carried,
 ): RunEventInput[] {
@@ -29,20 +36,37 @@ export function guestEvents(
   const guests = host.guests.filter(({ runId }) => runId === run.id);
   const ownPlan = runPlanOf(run);
   const known = new Set(run.events.map(({ id }) => id));
+  const lastLost = new Map(
+    added.flatMap(({ id, payload: { lost } }) =>
+      lost ? sheetsLost(plan, hostState, lost.part).map((sheet) => [sheet, id] as const) : [],
+    ),
+  );
   return added.flatMap(({ id, kind, step, at, deviceAt, by, payload, place }): RunEventInput[] => {
     const told = (n: number, own: Pick<RunEventInput, 'kind' | 'step' | 'payload'>): RunEventInput => ({
       ...own,
       id: nameOf(id, run.id, n),
       clientId: host.id,
-      clientSeq: place * MOST_LANES + n,
+      clientSeq: place * MOST_TOLD + n,
       at,
       deviceAt,
       by,
     });
     if (kind === 'undone')
-      return Array.from({ length: MOST_LANES }, (_, n) => nameOf(payload.eventId ?? '', run.id, n))
+      return Array.from({ length: MOST_TOLD }, (_, n) => nameOf(payload.eventId ?? '', run.id, n))
         .filter((eventId) => known.has(eventId))
         .map((eventId, n) => told(n, { kind, step: null, payload: { eventId } }));
+    if (kind === 'part-lost' && payload.lost) {
+      const seen = payload.lost;
+      const sheets = [...lastLost].flatMap(([sheet, last]) => (last === id ? [sheet] : []));
+      return guests
+        .filter(({ sheet, part }) => {
+          const own = state.parts[part];
+          return sheet !== null && sheets.includes(sheet) && own !== undefined && isOnFilm(ownPlan, own);
+        })
+        .map(({ part }, n) =>
+          told(n, { kind, step: null, payload: { lost: { ...seen, part, isReplaced: true } } }),
+        );
+    }
     const done = step !== null && TOLD.includes(kind) ? doneToSheets(plan, step) : null;
     if (!done) return [];
     const parts = guests.flatMap(({ sheet, part }) =>

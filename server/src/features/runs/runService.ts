@@ -293,13 +293,13 @@ export class RunService {
     const former = known.run.events;
     const run = { ...known.run, events: [...former, ...stored] };
     await this.follow(row, { ...known, run }, { former, added: stored }, tx);
-    await this.tellGuests(run, added, row.eventCount - added.length, tx);
+    await this.tellGuests({ run, state: known.followed.state }, added, row.eventCount - added.length, tx);
     return receipt(row);
   }
 
   /** What is done to film is done to all that is on it, of other runs too. */
   private async tellGuests(
-    host: Run,
+    host: Pick<Parameters<typeof guestEvents>[0], 'run' | 'state'>,
     added: readonly RunEventInput[],
     former: number,
     tx: Tx,
@@ -309,7 +309,7 @@ export class RunService {
       deviceAt: event.deviceAt,
       place: former + i + 1,
     }));
-    for (const runId of hostedRuns(host.guests)) {
+    for (const runId of hostedRuns(host.run.guests)) {
       const row = await this.needs.runs.lock(runId, tx);
       if (!row) continue;
       const { run, followed } = await this.known(runId, row.eventCount, tx);

@@ -8,7 +8,7 @@ import { useMoney } from '../../units/writingSlice.ts';
 import { FaultForm } from './FaultForm.tsx';
 import { lineOf, partNoun } from './moments.ts';
 import type { Moment } from './moments.ts';
-import { Button, CheckSet, Dialog, RadioField } from '../../ui/index.ts';
+import { Button, CheckSet, Dialog, Note, RadioField } from '../../ui/index.ts';
 
 type Lost = NonNullable<RunEventPayload['lost']>;
 
@@ -37,6 +37,7 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
   const [isReplaced, setIsReplaced] = useState(true);
   const isPiece = candidates.some(({ id, part }) => chosen.includes(id) && part === 'blank');
   const money = useMoney();
+  const carried = carriedWith(moment, chosen);
   const cents = filmCents(
     live,
     candidates.filter(({ id, part }) => chosen.includes(id) && part === 'transfer'),
@@ -60,6 +61,20 @@ export function SpoiledDialog({ moment, onClose, onTell }: Props) {
         chosen={chosen}
         onChange={setChosen}
       />
+      {candidates.length > 2 && chosen.length < candidates.length && (
+        <div>
+          <Button size="small" onClick={() => setChosen(candidates.map(({ id }) => id))}>
+            {t('All {n}', { n: candidates.length })}
+          </Button>
+        </div>
+      )}
+      {carried.length > 0 && (
+        <Note tone="caution" role="status">
+          {t('Nothing is left of this film: what it carries for others is lost with it ({codes}).', {
+            codes: carried.join(', '),
+          })}
+        </Note>
+      )}
       {isPiece && (
         <RadioField
           label={t('The piece')}
@@ -98,6 +113,15 @@ const filmCents = ({ run, state }: Moment['live'], lost: readonly Candidate[]): 
     const isPrinted = route.operations.some(({ role, lane }) => role === 'print' && lane === part.lane);
     return isPrinted ? sum + againCents(route, part.lane) : sum;
   }, 0);
+
+/** Transfers of other runs on sheets of which nothing would be left. */
+function carriedWith({ live: { run, state } }: Moment, chosen: readonly string[]): string[] {
+  const gone = (id: string): boolean => chosen.includes(id) || state.parts[id]?.isLost === true;
+  const sheets = run.sheets
+    .filter(({ parts }) => parts.some((id) => chosen.includes(id)) && parts.every(gone))
+    .map(({ id }) => id);
+  return run.guests.flatMap(({ sheet, code }) => (sheet !== null && sheets.includes(sheet) ? [code] : []));
+}
 
 function consequence(isPiece: boolean, isReplaced: boolean): string {
   if (!isPiece) return t('Only this is made again; its piece waits for it.');
