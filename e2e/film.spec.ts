@@ -31,7 +31,7 @@ test('three orders share two sheets: laid out, one piece put elsewhere and locke
   await page.getByRole('button', { name: 'Choose none' }).click();
   for (const code of codes) await page.getByRole('checkbox', { name: `${code} goes on this film` }).check();
   // six prints of 150 mm lie on a piece of roll 330 mm long, so nine take two
-  await page.getByLabel('Longest piece of roll').fill('330');
+  await page.getByLabel('Longest piece', { exact: true }).fill('330');
   await layOut(page, 'Lay out');
   await expect(figure(page, 'Sheets')).toContainText('2');
   await expect(figure(page, 'Cut out by hand')).toContainText('0 of 9');

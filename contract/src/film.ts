@@ -62,6 +62,8 @@ export const FilmWaiting = strictObject({
   items: Type.Array(WaitingTransfers),
   /** There are more lines than are looked at. */
   isMore: Type.Boolean(),
+  /** Rolls that were begun, by film: what the layout put on the floor last has left on them. */
+  rolls: Type.Array(strictObject({ filmId: Id, leftMm: Type.Number(), after: Type.String() })),
   /** Transfers that this shop has printed, and lost before they were on a piece: of the lines it finished last. */
   spoilage: strictObject({ made: Type.Integer(), lost: Type.Integer() }),
 });

@@ -49,7 +49,7 @@ export const largestOf = ({ sizes }: Pick<WaitingTransfers, 'sizes'>): number =>
   sizes.reduce((best, { widthMm }, n) => (widthMm > (sizes[best]?.widthMm ?? 0) ? n : best), 0);
 
 /** What is laid out, and what of it on the earliest sheets and where it is. */
-export interface Laying extends Omit<LaySettings, 'longestMm' | 'offcut' | 'cutting'> {
+export interface Laying extends Omit<LaySettings, 'longestMm' | 'rollLeftMm' | 'offcut' | 'cutting'> {
   /** By name; nothing where all of it is. */
   chosen?: readonly string[];
   first: readonly string[];

@@ -28,6 +28,8 @@ export const LaySettings = strictObject({
   mayTurn: Type.Boolean({ title: 'Pieces may be turned' }),
   /** Of a roll: the longest piece, mm. */
   longestMm: mm('Longest piece of roll', LONGEST_MM),
+  /** Of a roll that was begun: what is left on it, mm; `null` where there is enough. */
+  rollLeftMm: nullable(mm('Left on the roll', 1_000_000)),
   /** Sheets of another size, in place of what the film comes as: off-cuts, what is left of a roll. */
   offcut: nullable(
     strictObject({ widthMm: mm('Off-cut, wide', LONGEST_MM), heightMm: mm('Off-cut, long', LONGEST_MM) }),

@@ -75,6 +75,7 @@ describe('a transfer that was spoiled', function () {
         edgeMm: 6,
         mayTurn: true,
         longestMm: 400,
+        rollLeftMm: null,
         offcut: null,
         outlines: 'boxes',
       },

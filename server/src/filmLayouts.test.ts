@@ -70,6 +70,7 @@ describe('layouts of film', function () {
         edgeMm: 6,
         mayTurn: true,
         longestMm: 400,
+        rollLeftMm: null,
         offcut: null,
         outlines: 'boxes',
       },

@@ -40,6 +40,7 @@ describe('transfers beyond what a line wants', function () {
         edgeMm: 6,
         mayTurn: true,
         longestMm: 400,
+        rollLeftMm: null,
         offcut: null,
         outlines: 'boxes',
       },
@@ -117,5 +118,20 @@ describe('transfers beyond what a line wants', function () {
     );
     const after = await spoilage();
     expect([after.made - before.made, after.lost - before.lost]).to.deep.equal([3, 1]);
+  });
+
+  it('leave on a roll that was begun what they did not take, for the next layout', async () => {
+    const { lines } = await chestOrder(server, { artworkId, quantity: 2 });
+    const own = await waitingOf(lines[0]!.id);
+    const input = layoutOf(own, 0, 2);
+    const rolls = async () => (await server.get<FilmWaiting>('/film/waiting')).rolls;
+    expect(await rolls()).to.deep.equal([]);
+    const settings = { ...input.settings, rollLeftMm: 9000 };
+    const layout = (await keep({ ...input, settings }).expect(201)).body as FilmLayout;
+    expect(await rolls(), 'kept is not printed').to.deep.equal([]);
+    await server.api.post(`/api/v1/film/layouts/${layout.id}/runs`).send({ by: 'Ada' }).expect(201);
+    expect(await rolls()).to.deep.equal([
+      { filmId: own.film.id, leftMm: 9000 - layout.lengthMm, after: layout.code },
+    ]);
   });
 });

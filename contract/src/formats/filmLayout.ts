@@ -8,7 +8,13 @@ const noneAgain: (older: Older) => Older = ({ transfers, ...rest }) => ({
   transfers: (transfers as Older[]).map((own) => ({ ...own, again: null })),
 });
 
-const CHAIN: FormatChain = { name: 'layout of film', steps: [noneAgain] };
+/** Format 3 says what was left on the roll; until then nobody asked. */
+const noRoll: (older: Older) => Older = ({ settings, ...rest }) => ({
+  ...rest,
+  settings: { ...(settings as Older), rollLeftMm: null },
+});
+
+const CHAIN: FormatChain = { name: 'layout of film', steps: [noneAgain, noRoll] };
 
 /** The format layouts are written in now. */
 export const LAYOUT_FORMAT = newestFormat(CHAIN);

@@ -12,7 +12,7 @@ export type { FilmAnswer, LayOutInput } from './layOutFilm.ts';
 export { WORTH_OUTLINE, fillOf, maskOf } from './maskOf.ts';
 export { MARK_LETTERS, codeHeightOf, cutPathsOf, marksOf } from './marks/index.ts';
 export type { CutPath, MarkWishes, Point, Rect, SheetMarks, SheetWords, TextMark } from './marks/index.ts';
-export { endsOf, layoutOf } from './layoutOf.ts';
+export { endsOf, layoutOf, sheetLengthOf } from './layoutOf.ts';
 export { oneMore, oneMoreIn } from './oneMore.ts';
 export type { OneMore } from './oneMore.ts';
 export { quickLayout } from './quickLayout.ts';

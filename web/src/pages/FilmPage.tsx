@@ -82,6 +82,7 @@ export function FilmPage() {
           group={group}
           film={film}
           usualLongestMm={flatInHeatMm(equipment)}
+          roll={waiting.rolls.find(({ filmId }) => filmId === film.id) ?? null}
           spoilage={waiting.spoilage}
           by={by}
           busy={attempt.isBusy('look') ? 'keep' : attempt.isBusy('start') ? 'start' : null}

@@ -22,6 +22,20 @@ interface ReadyRow extends Pick<
   art: Record<string, Pick<WaitingTransfers, 'artworkId' | 'steps'>>;
 }
 
+/** Layouts that are looked through for rolls that were begun. */
+const LAYOUTS_BACK = 50;
+
+/** What is left on rolls that layouts were printed from, by film. */
+export const readRolls = (db: Database): Promise<FilmWaiting['rolls']> =>
+  db.read(
+    `select distinct on (film) film as "filmId", 'F-' || number as after, greatest(0, roll - length_mm) as "leftMm" from (
+       select f.number, f.length_mm, f.document -> 'film' ->> 'id' as film, (f.document -> 'settings' ->> 'rollLeftMm')::float as roll
+       from film_layout f where exists (select 1 from run r where r.layout_id = f.id)
+       order by f.number desc limit ${LAYOUTS_BACK}) own
+     where roll is not null order by film, number desc`,
+    [],
+  );
+
 /**
  * Transfers of lines that are ready for the floor and not on it yet.
  *
@@ -30,7 +44,7 @@ interface ReadyRow extends Pick<
 export async function readFilmWaiting(
   db: Database,
   lineIds: readonly string[] | null = null,
-): Promise<Omit<FilmWaiting, 'spoilage'>> {
+): Promise<Pick<FilmWaiting, 'items' | 'isMore'>> {
   const rows = await db.read<ReadyRow>(
     `select l.id as "lineId", l.order_id as "orderId", l.code, l.route_number as "routeNumber", k.name as customer, o.due_at as "dueAt",
        c.name || ' ' || s.name as garment, c.hex as "colourHex", v.format, v.document, v.cost,

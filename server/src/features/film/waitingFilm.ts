@@ -3,7 +3,7 @@ import { againCents } from '@saltflat/core/cost';
 import { transfersOf } from '@saltflat/core/route';
 import type { FilmAgain } from '@saltflat/core/run';
 import type { Database } from '../../db/connection.ts';
-import { readFilmWaiting } from './filmReads.ts';
+import { readFilmWaiting, readRolls } from './filmReads.ts';
 
 interface Needs {
   db: Database;
@@ -20,12 +20,17 @@ export class WaitingFilm {
   /** @param lineIds of these lines; `null` for all */
   async read(lineIds: readonly string[] | null = null): Promise<FilmWaiting> {
     const { db, filmAgain, spoilage } = this.needs;
-    const [ready, spoiled, lost] = await Promise.all([readFilmWaiting(db, lineIds), filmAgain(), spoilage()]);
+    const [ready, spoiled, lost, rolls] = await Promise.all([
+      readFilmWaiting(db, lineIds),
+      filmAgain(),
+      spoilage(),
+      readRolls(db),
+    ]);
     const again = spoiled.flatMap(({ run, again: own }) => againTransfers(run, own));
     const wanted = again.filter(({ lineId }) => lineIds === null || lineIds.includes(lineId));
     const items = [...ready.items, ...(await this.withSteps(wanted))];
     items.sort((p, q) => p.dueAt.localeCompare(q.dueAt)); // sorting is stable: lines of one order stay in theirs
-    return { items, isMore: ready.isMore, spoilage: lost };
+    return { items, isMore: ready.isMore, rolls, spoilage: lost };
   }
 
   /** With what is done to their files before they are printed. */

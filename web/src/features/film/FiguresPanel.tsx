@@ -1,5 +1,5 @@
 import type { WaitingTransfers } from '@saltflat/contract';
-import { cutsOf } from '@saltflat/core/film';
+import { cutsOf, sheetLengthOf } from '@saltflat/core/film';
 import type { FilmAnswer, FilmLayout, FilmProblem, LayoutFault } from '@saltflat/core/film';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import { useMoney, useUnits } from '../../units/writingSlice.ts';
@@ -14,6 +14,8 @@ interface Props {
   faults: readonly LayoutFault[];
   /** Pieces that were chosen after the layout was made. */
   missing: number;
+  /** What is left on the roll before; `null` where there is enough. */
+  rollLeftMm: number | null;
   centsPerM2: number | null;
   /** What the last search found; nothing where there was none yet. */
   answer: FilmAnswer | null;
@@ -22,7 +24,7 @@ interface Props {
 
 /** What a layout takes: film against the bound, cuts, money; and the offer that straight cuts take apart. */
 export function FiguresPanel(props: Props) {
-  const { transfers, problem, layout, faults, missing, centsPerM2, answer, onTake } = props;
+  const { transfers, problem, layout, faults, missing, rollLeftMm, centsPerM2, answer, onTake } = props;
   const units = useUnits();
   const money = useMoney();
   const length = (mm: number): string => formatQuantity(mm, 'length', units);
@@ -38,6 +40,9 @@ export function FiguresPanel(props: Props) {
       what: t('Film'),
       value: `${length(layout.lengthMm)} · ${formatQuantity(areaM2(layout.lengthMm), 'area', units)}`,
     },
+    ...(rollLeftMm === null || layout.lengthMm > rollLeftMm
+      ? []
+      : [{ what: t('Then left on the roll'), value: length(Math.floor(rollLeftMm - layout.lengthMm)) }]),
     { what: t('Film costs'), value: cost(layout.lengthMm) },
     ...(centsPerM2 === null || pieces === 0
       ? []
@@ -87,6 +92,15 @@ export function FiguresPanel(props: Props) {
             )}
           </Note>
         )}
+        {rollLeftMm !== null && layout.lengthMm > rollLeftMm && (
+          <Note tone="caution" role="status">
+            {t('The roll ends after {n} of {of} sheets: {length} more are wanted, from another.', {
+              n: sheetsWithin(problem, layout, rollLeftMm),
+              of: layout.sheets,
+              length: length(Math.ceil(layout.lengthMm - rollLeftMm)),
+            })}
+          </Note>
+        )}
         {layout.unplaced.map(({ itemId, count, neededWidthMm, neededHeightMm }) => (
           <Note key={itemId} tone="alarm">
             {t('{count} pieces fit nowhere: they take film of {width} × {height}.', {
@@ -107,6 +121,14 @@ export function FiguresPanel(props: Props) {
       </Stack>
     </Panel>
   );
+}
+
+/** Whole sheets that a roll gives before it ends. */
+function sheetsWithin(problem: FilmProblem, { placements, sheets }: FilmLayout, leftMm: number): number {
+  const lengthOf = sheetLengthOf(problem, placements);
+  let left = leftMm;
+  for (let sheet = 0; sheet < sheets; sheet++) if ((left -= lengthOf(sheet)) < 0) return sheet;
+  return sheets;
 }
 
 function offerWords(

@@ -25,8 +25,8 @@ import { LaySettingsPanel } from './LaySettingsPanel.tsx';
 import { SheetStrip } from './SheetStrip.tsx';
 import { SheetView } from './SheetView.tsx';
 import { WaitingPanel } from './WaitingPanel.tsx';
-import { freshDraft, keepingOf, lying, masksOf, problemOfDraft } from './filmJob.ts';
-import type { FilmDraft, FilmGroup } from './filmJob.ts';
+import { freshDraft, keepingOf, lying, masksOf, problemOfDraft, rollLeftOf } from './filmJob.ts';
+import type { FilmDraft, FilmGroup, RollBegun } from './filmJob.ts';
 import { Middle, SheetFrame } from './filmParts.ts';
 import { laid } from './laid.ts';
 import { swapped } from './swapped.ts';
@@ -34,13 +34,17 @@ import { useFilmDraft } from './useFilmDraft.ts';
 import { withCount } from './copies.ts';
 import { useCopies } from './useCopies.ts';
 import { useLayoutSearch } from './useLayoutSearch.ts';
+import type { LayoutSearch } from './useLayoutSearch.ts';
 import { useFilmArt } from './useFilmArt.ts';
+import type { ArtRead } from './useFilmArt.ts';
 
 interface Props {
   group: FilmGroup;
   film: { widthMm: number; heightMm: number | null; centsPerM2: number | null };
   /** What lies flat in the heat at once, mm. */
   usualLongestMm: number;
+  /** What the last layout has left on the roll; `null` where nobody has said what was on it. */
+  roll: RollBegun | null;
   /** What this shop has printed and lost. */
   spoilage: Spoilage;
   by: string;
@@ -54,7 +58,18 @@ interface Props {
 }
 
 /** Transfers of one film and powder: chosen, laid out, put right by hand, and put on the floor. */
-export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refusal, above, onKeep }: Props) {
+export function FilmView({
+  group,
+  film,
+  usualLongestMm,
+  roll,
+  spoilage,
+  by,
+  busy,
+  refusal,
+  above,
+  onKeep,
+}: Props) {
   const { draft, change, place, undo, redo, canUndo, canRedo } = useFilmDraft(
     group.key,
     freshDraft(group, usualLongestMm),
@@ -70,6 +85,7 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
     () => problemOfDraft(transfers, area, draft, read.art),
     [transfers, area, draft, read.art],
   );
+  const rollLeftMm = film.heightMm === null && draft.offcut === null ? rollLeftOf(draft, roll) : null;
   const { search, begin, stop } = useLayoutSearch(({ best }) => change({ placements: best.placements }));
   const isRunning = search.status === 'running';
   /** What is wanted has changed: what was looked for is not, and what there is of it is kept. */
@@ -96,9 +112,7 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
       change({ placements: swapped(draft.placements, one, other) });
   };
   const onSheet = Math.min(sheet, Math.max(0, state.layout.sheets - 1));
-  const wanted = problem.items.reduce((sum, { count }) => sum + count, 0);
-  const left = state.layout.unplaced.reduce((sum, { count }) => sum + count, 0);
-  const missing = wanted - left - state.layout.placements.length;
+  const { wanted, missing } = state;
   const own = state.layout.placements.find(({ key }) => key === selected);
   const isRight = missing === 0 && state.faults.length === 0 && !isRunning;
   const { spare, room, addCopy, lookForRoom, takeOff, forget } = useCopies({
@@ -121,8 +135,8 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
     redo,
   });
   const keep = (then: 'look' | 'start'): void => {
-    const masks = masksOf(read.art, draft);
-    onKeep(keepingOf(transfers, draft, { masks, placements: state.layout.placements, by }), then);
+    const laidOut = { masks: masksOf(read.art, draft), placements: state.layout.placements };
+    onKeep(keepingOf(transfers, draft, { ...laidOut, rollLeftMm, by }), then);
   };
   const canKeep = isRight && wanted > 0;
   return (
@@ -184,12 +198,7 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
         {swapping !== null && <Note tone="info">{t('Choose the piece it changes places with.')}</Note>}
         <RoomNote room={room} onTake={() => room.status === 'longer' && addCopy(room.own)} onLeave={forget} />
         {refusal}
-        {search.status === 'running' && (
-          <Searching since={search.since} layout={answer?.best ?? null} onStop={stop} />
-        )}
-        {read.left > 0 && <Progress words={t('Reading the art, {n} to go', { n: read.left })} share={null} />}
-        {read.why !== null && <Note tone="alarm">{read.why}</Note>}
-        {search.status === 'failed' && <Note tone="alarm">{search.why}</Note>}
+        <GoingOn search={search} read={read} onStop={stop} />
         {state.pieces.length === 0 ? (
           <Empty title={t('Nothing is on this film yet')}>
             {t(
@@ -229,12 +238,18 @@ export function FilmView({ group, film, usualLongestMm, spoilage, by, busy, refu
               layout={state.layout}
               faults={state.faults}
               missing={missing}
+              rollLeftMm={rollLeftMm}
               centsPerM2={centsPerM2}
               answer={answer}
               onTake={({ placements }: FilmLayout) => change({ placements })}
             />
           )}
-          <LaySettingsPanel settings={draft} film={area} onChange={(part) => wish(part, 'settings')} />
+          <LaySettingsPanel
+            settings={{ ...draft, rollLeftMm }}
+            film={area}
+            onChange={(part) => wish(part, 'settings')}
+            onRoll={(left) => change({ rollLeftMm: left, rollAfter: roll?.after ?? '' }, 'roll')}
+          />
           <MarksPanel
             marks={draft.marks}
             gapMm={draft.gapMm}
@@ -284,6 +299,18 @@ function buttonWords({ placements, locked }: FilmDraft): string {
 }
 
 const pageClock = (): number => performance.now();
+
+/** What is being read and looked for, and what could not be. */
+const GoingOn = ({ search, read, onStop }: { search: LayoutSearch; read: ArtRead; onStop: () => void }) => (
+  <>
+    {search.status === 'running' && (
+      <Searching since={search.since} layout={search.answer?.best ?? null} onStop={onStop} />
+    )}
+    {read.left > 0 && <Progress words={t('Reading the art, {n} to go', { n: read.left })} share={null} />}
+    {read.why !== null && <Note tone="alarm">{read.why}</Note>}
+    {search.status === 'failed' && <Note tone="alarm">{search.why}</Note>}
+  </>
+);
 
 interface SearchingProps {
   since: number;

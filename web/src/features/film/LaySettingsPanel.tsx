@@ -21,10 +21,12 @@ interface Props {
   settings: LaySettings;
   film: FilmArea;
   onChange: (part: Partial<LaySettings>) => void;
+  /** What is left on the roll, mm; `null` where there is enough. */
+  onRoll: (leftMm: number | null) => void;
 }
 
 /** How pieces lie: room between them and at the edge, which ways round, how much of a roll at once. */
-export function LaySettingsPanel({ settings, film, onChange }: Props) {
+export function LaySettingsPanel({ settings, film, onChange, onRoll }: Props) {
   const units = useUnits();
   const { cutting, gapMm, edgeMm, mayTurn, outlines } = settings;
   const least = Math.min(film.widthMm, film.kind === 'sheet' ? film.heightMm : settings.longestMm);
@@ -59,7 +61,7 @@ export function LaySettingsPanel({ settings, film, onChange }: Props) {
             }
           />
         </Row>
-        <FilmTaken settings={settings} film={film} onChange={onChange} />
+        <FilmTaken settings={settings} film={film} onChange={onChange} onRoll={onRoll} />
         <SelectField
           label={t('Lies by')}
           value={outlines}
@@ -80,7 +82,7 @@ export function LaySettingsPanel({ settings, film, onChange }: Props) {
 const USUAL_OFFCUT = { widthMm: 297, heightMm: 420 };
 
 /** How much film is taken at once: of a roll the longest piece, or sheets of another size. */
-function FilmTaken({ settings: { edgeMm, longestMm, offcut }, film, onChange }: Props) {
+function FilmTaken({ settings: { edgeMm, longestMm, rollLeftMm, offcut }, film, onChange, onRoll }: Props) {
   const units = useUnits();
   const size = (label: string, own: 'widthMm' | 'heightMm'): React.ReactNode =>
     offcut && (
@@ -98,14 +100,23 @@ function FilmTaken({ settings: { edgeMm, longestMm, offcut }, film, onChange }: 
   return (
     <>
       {film.kind === 'roll' && (
-        <QuantityField
-          label={t('Longest piece of roll')}
-          kind="length"
-          value={longestMm}
-          system={units}
-          usual={longestMm}
-          onChange={(value) => value !== null && value > 2 * edgeMm && onChange({ longestMm: value })}
-        />
+        <Row gap={10} align="start" isOneLine>
+          <QuantityField
+            label={t('Longest piece')}
+            kind="length"
+            value={longestMm}
+            system={units}
+            usual={longestMm}
+            onChange={(value) => value !== null && value > 2 * edgeMm && onChange({ longestMm: value })}
+          />
+          <QuantityField
+            label={t('Left on the roll')}
+            kind="length"
+            value={rollLeftMm}
+            system={units}
+            onChange={(value) => (value === null || value >= 0) && onRoll(value)}
+          />
+        </Row>
       )}
       <CheckField
         label={t('On off-cuts of one size')}

@@ -50,9 +50,11 @@ const draft: FilmDraft = {
   edgeMm: 5,
   mayTurn: true,
   longestMm: 400,
+  rollLeftMm: null,
   offcut: null,
   outlines: 'boxes',
   marks: USUAL_MARKS,
+  rollAfter: '',
 };
 const at = (key: string, sheet: number): Placement => {
   const [itemId = ''] = key.split('#');
@@ -77,7 +79,7 @@ describe('what waits for film', () => {
     const kept = keepingOf(
       [waiting('a'), graded],
       { ...draft, chosen: ['b/1'] },
-      { masks, placements, by: 'Ines' },
+      { masks, placements, rollLeftMm: 8000, by: 'Ines' },
     );
     expect(kept.transfers).to.deep.equal([
       { lineId: 'b', print: '1', routeNumber: 2, isFirst: true, more: 0 },
@@ -89,6 +91,7 @@ describe('what waits for film', () => {
       edgeMm: 5,
       mayTurn: true,
       longestMm: 400,
+      rollLeftMm: 8000,
       offcut: null,
       outlines: 'boxes',
     });

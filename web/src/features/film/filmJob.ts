@@ -1,4 +1,10 @@
-import type { FilmLayoutInput, LaySettings, MarkWishes, WaitingTransfers } from '@saltflat/contract';
+import type {
+  FilmLayoutInput,
+  FilmWaiting,
+  LaySettings,
+  MarkWishes,
+  WaitingTransfers,
+} from '@saltflat/contract';
 import { nameOf, problemOf } from '@saltflat/contract/filmJob';
 import type { Masks } from '@saltflat/contract/filmJob';
 import { CUTTING, USUAL_EDGE_MM, WORTH_OUTLINE, fillOf } from '@saltflat/core/film';
@@ -41,7 +47,18 @@ export interface FilmDraft extends LaySettings {
   locked: readonly string[];
   /** What is printed beside the pieces. */
   marks: MarkWishes;
+  /** The layout after which somebody said what is left on the roll; empty where none was printed from one. */
+  rollAfter: string;
 }
+
+/** What is left on a roll that was begun. */
+export type RollBegun = Pick<FilmWaiting['rolls'][number], 'leftMm' | 'after'>;
+
+/** What is left on the roll, mm: as somebody said since it was printed from last, or as it was left then. */
+export const rollLeftOf = (
+  { rollLeftMm, rollAfter }: Pick<FilmDraft, 'rollLeftMm' | 'rollAfter'>,
+  roll: RollBegun | null,
+): number | null => (roll === null || roll.after === rollAfter ? rollLeftMm : roll.leftMm);
 
 /** What is usually printed beside pieces: what keeps them from being mistaken. Lines to cut along take powder up. */
 export const USUAL_MARKS: MarkWishes = { isCoded: true, isHeaded: true, isTrimmed: false, isCutLined: false };
@@ -71,6 +88,8 @@ export const freshDraft = ({ waiting }: FilmGroup, longestMm: number): FilmDraft
   edgeMm: USUAL_EDGE_MM,
   mayTurn: true,
   longestMm,
+  rollLeftMm: null,
+  rollAfter: '',
   offcut: null,
   outlines: 'boxes',
   marks: USUAL_MARKS,
@@ -102,7 +121,7 @@ export const lying = (
 export function keepingOf(
   waiting: readonly WaitingTransfers[],
   { chosen, first, more, cutting, gapMm, edgeMm, mayTurn, longestMm, offcut, outlines, marks }: FilmDraft,
-  laid: { masks: Masks; placements: readonly Placement[]; by: string },
+  laid: { masks: Masks; placements: readonly Placement[]; rollLeftMm: number | null; by: string },
 ): FilmLayoutInput {
   const transfers = waiting.filter((own) => chosen.includes(nameOf(own)));
   return {
@@ -113,7 +132,7 @@ export function keepingOf(
       isFirst: first.includes(nameOf({ lineId, print })),
       more: more[nameOf({ lineId, print })] ?? 0,
     })),
-    settings: { cutting, gapMm, edgeMm, mayTurn, longestMm, offcut, outlines },
+    settings: { cutting, gapMm, edgeMm, mayTurn, longestMm, rollLeftMm: laid.rollLeftMm, offcut, outlines },
     marks,
     masks: Object.entries(laid.masks).map(([itemId, { widthMm, heightMm, rows }]) => ({
       itemId,

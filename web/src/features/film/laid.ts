@@ -28,11 +28,16 @@ export function laid(
     art,
     faults,
   });
+  const wanted = problem.items.reduce((sum, { count }) => sum + count, 0);
+  const left = layout.unplaced.reduce((sum, { count }) => sum + count, 0);
   const cutOf = (end: number | undefined): number => (end ?? 0) + keepOut.bottomMm;
   return {
     layout,
     faults,
     pieces,
+    /** Copies that are to lie on film, and those of them that fit and do not yet. */
+    wanted,
+    missing: wanted - left - layout.placements.length,
     heightMm:
       film.kind === 'sheet' ? film.heightMm : (film.maxLengthMm ?? cutOf(Math.max(0, ...ends.values()))),
     cutMm: (sheet: number): number | null => (film.kind === 'sheet' ? null : cutOf(ends.get(sheet))),
