@@ -226,3 +226,26 @@ export async function openLine(
   const { lines } = (await order.json()) as { lines: { id: string }[] };
   return { orderId, lineId: lines[0]?.id ?? '' };
 }
+
+/** Tabs on, or back, until the control with that name has the focus. */
+export async function tabTo(
+  page: Page,
+  name: string | RegExp,
+  key: 'Tab' | 'Shift+Tab' = 'Tab',
+): Promise<void> {
+  const isIt = (focused: string): boolean =>
+    typeof name === 'string' ? focused.trim() === name : name.test(focused.trim());
+  for (let i = 0; i < 160; i++) {
+    await page.keyboard.press(key);
+    const focused = await page.evaluate(() => {
+      const element = document.activeElement;
+      const label =
+        element instanceof HTMLInputElement || element instanceof HTMLSelectElement
+          ? element.labels?.[0]?.textContent
+          : null;
+      return element?.getAttribute('aria-label') ?? label ?? element?.textContent ?? '';
+    });
+    if (isIt(focused)) return;
+  }
+  throw new Error(`“${String(name)}” cannot be reached with ${key}`);
+}

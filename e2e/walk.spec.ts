@@ -1,6 +1,5 @@
 import { expect, test } from '@playwright/test';
-import type { Page } from '@playwright/test';
-import { FILM_STEPS, choose, drawPng, discPng, finishStep, nextTitle } from './shop.ts';
+import { FILM_STEPS, choose, drawPng, discPng, finishStep, nextTitle, tabTo } from './shop.ts';
 
 test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in, ledger', async ({
   page,
@@ -166,22 +165,3 @@ test('an order is taken in, its art mended, its route changed, run and logged wi
 /** A red disc in the black box that many files come in. */
 const inBlackBox = (): Buffer =>
   drawPng(1800, 1500, (x, y) => (Math.hypot(x - 750, y - 750) < 375 ? [190, 30, 90, 255] : [4, 4, 4, 255]));
-
-/** Tabs on, or back, until the control with that name has the focus. */
-async function tabTo(page: Page, name: string | RegExp, key: 'Tab' | 'Shift+Tab' = 'Tab'): Promise<void> {
-  const isIt = (focused: string): boolean =>
-    typeof name === 'string' ? focused.trim() === name : name.test(focused.trim());
-  for (let i = 0; i < 160; i++) {
-    await page.keyboard.press(key);
-    const focused = await page.evaluate(() => {
-      const element = document.activeElement;
-      const label =
-        element instanceof HTMLInputElement || element instanceof HTMLSelectElement
-          ? element.labels?.[0]?.textContent
-          : null;
-      return element?.getAttribute('aria-label') ?? label ?? element?.textContent ?? '';
-    });
-    if (isIt(focused)) return;
-  }
-  throw new Error(`“${String(name)}” cannot be reached with ${key}`);
-}
