@@ -72,7 +72,7 @@ export const sheetsLost = (
   part: string,
 ): string[] =>
   sheets
-    .filter(({ parts }) => parts.includes(part) && parts.every((id) => states[id]?.isLost === true))
+    .filter(({ parts }) => parts.includes(part) && parts.every((id) => id in states && states[id].isLost))
     .map(({ id }) => id);
 
 /** Whether a part still hangs together with the film it was printed on. */
