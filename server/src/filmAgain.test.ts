@@ -11,7 +11,7 @@ import type {
 import { compileSteps, deriveRun } from '@saltflat/core/run';
 import type { RunState } from '@saltflat/core/run';
 import { expect } from 'chai';
-import { chestOrder, discPng, event, startTestServer, upload } from './testing/testServer.ts';
+import { LAY_SETTINGS, chestOrder, discPng, event, startTestServer, upload } from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 const FILM = ['set-up', 'print', 'powder', 'melt', 'cut'];
@@ -69,16 +69,7 @@ describe('a transfer that was spoiled', function () {
         isFirst: false,
         more: 0,
       })),
-      settings: {
-        cutting: 'trimmer',
-        gapMm: 5,
-        edgeMm: 6,
-        mayTurn: true,
-        longestMm: 400,
-        rollLeftMm: null,
-        offcut: null,
-        outlines: 'boxes',
-      },
+      settings: LAY_SETTINGS,
       marks: { isCoded: false, isHeaded: false, isTrimmed: false, isCutLined: false },
       masks: [],
       placements: pieces.map(({ itemId, i }, k) => ({

@@ -15,7 +15,14 @@ import type {
 import { BinaryBitmap, Code128Reader, HybridBinarizer, RGBLuminanceSource } from '@zxing/library';
 import { expect } from 'chai';
 import sharp from 'sharp';
-import { lineInput, orderInput, planned, startTestServer, upload } from './testing/testServer.ts';
+import {
+  LAY_SETTINGS,
+  lineInput,
+  orderInput,
+  planned,
+  startTestServer,
+  upload,
+} from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 /** Red along the top, blue down the left below it, nothing else: no way round looks like another. */
@@ -64,16 +71,7 @@ describe('layouts of film', function () {
       transfers: [
         { lineId: own.lineId, print: own.print, routeNumber: own.routeNumber, isFirst: false, more: 0 },
       ],
-      settings: {
-        cutting: 'trimmer',
-        gapMm: 5,
-        edgeMm: 6,
-        mayTurn: true,
-        longestMm: 400,
-        rollLeftMm: null,
-        offcut: null,
-        outlines: 'boxes',
-      },
+      settings: LAY_SETTINGS,
       marks: { isCoded: true, isHeaded: true, isTrimmed: true, isCutLined: true },
       masks: [],
       placements: [

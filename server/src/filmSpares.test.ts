@@ -9,7 +9,15 @@ import type {
   WaitingTransfers,
 } from '@saltflat/contract';
 import { expect } from 'chai';
-import { chestOrder, discPng, doneEvents, event, startTestServer, upload } from './testing/testServer.ts';
+import {
+  LAY_SETTINGS,
+  chestOrder,
+  discPng,
+  doneEvents,
+  event,
+  startTestServer,
+  upload,
+} from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 describe('transfers beyond what a line wants', function () {
@@ -34,16 +42,7 @@ describe('transfers beyond what a line wants', function () {
       transfers: [
         { lineId: own.lineId, print: own.print, routeNumber: own.routeNumber, isFirst: false, more },
       ],
-      settings: {
-        cutting: 'trimmer',
-        gapMm: 5,
-        edgeMm: 6,
-        mayTurn: true,
-        longestMm: 400,
-        rollLeftMm: null,
-        offcut: null,
-        outlines: 'boxes',
-      },
+      settings: LAY_SETTINGS,
       marks: { isCoded: true, isHeaded: false, isTrimmed: false, isCutLined: false },
       masks: [],
       placements: Array.from({ length: laid }, (_, i) => ({

@@ -3,6 +3,7 @@ import { deflateSync } from 'node:zlib';
 import { compileSteps } from '@saltflat/core/run';
 import type {
   Catalogue,
+  LaySettings,
   Order,
   OrderInput,
   OrderLineInput,
@@ -165,6 +166,18 @@ export async function plannedOrder(server: TestServer, own: Partial<OrderInput> 
     .expect(201)) as { body: Order };
   return planned(server, body.id);
 }
+
+/** How transfers lie on a roll in tests: by boxes, a trimmer’s room between them. */
+export const LAY_SETTINGS: LaySettings = {
+  cutting: 'trimmer',
+  gapMm: 5,
+  edgeMm: 6,
+  mayTurn: true,
+  longestMm: 400,
+  rollLeftMm: null,
+  offcut: null,
+  outlines: 'boxes',
+};
 
 /** What a small print on the chest of a tee is made with. */
 export interface ChestOrder {
