@@ -42,6 +42,8 @@ export const WaitingTransfers = strictObject({
     }),
   ),
   spares: Type.Integer({ minimum: 0 }),
+  /** They are made to be kept: one that is lost is one fewer on the shelf. */
+  isForShelf: Type.Boolean(),
   /** Where they were spoiled and are printed again for a run that goes on; `null` for a line that has not begun. */
   again: nullable(
     strictObject({

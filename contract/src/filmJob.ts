@@ -53,6 +53,7 @@ export interface Laying extends Omit<LaySettings, 'longestMm' | 'rollLeftMm' | '
   /** By name; nothing where all of it is. */
   chosen?: readonly string[];
   first: readonly string[];
+  upright: readonly string[];
   masks: Masks;
   locked?: readonly Placement[];
 }
@@ -61,7 +62,7 @@ export interface Laying extends Omit<LaySettings, 'longestMm' | 'rollLeftMm' | '
 export function problemOf(
   transfers: readonly WaitingTransfers[],
   film: FilmArea,
-  { edgeMm, gapMm, mayTurn, outlines, chosen, first, masks, locked = [] }: Laying,
+  { edgeMm, gapMm, mayTurn, outlines, chosen, first, upright, masks, locked = [] }: Laying,
 ): FilmProblem {
   const items = transfers
     .filter((own) => chosen === undefined || chosen.includes(nameOf(own)))
@@ -74,7 +75,7 @@ export function problemOf(
           widthMm: mask?.widthMm ?? widthMm,
           heightMm: mask?.heightMm ?? heightMm,
           count: slots.length,
-          turns: mayTurn ? TURNS : [0],
+          turns: mayTurn && !upright.includes(nameOf(own)) ? TURNS : [0],
           priority: first.includes(nameOf(own)) ? 1 : 0,
           mask: mask?.rows ?? null,
         };
@@ -148,11 +149,12 @@ export const problemOfLayout = ({
   film,
   transfers,
   first,
+  upright,
   settings,
   masks,
 }: FilmLayoutDocument): FilmProblem => {
   const byItem: Masks = Object.fromEntries(masks.map(({ itemId, ...mask }) => [itemId, mask]));
-  return problemOf(transfers, areaOf(film, settings), { ...settings, first, masks: byItem });
+  return problemOf(transfers, areaOf(film, settings), { ...settings, first, upright, masks: byItem });
 };
 
 /** The line a piece is for, which of its prints beyond the first, and which of its pieces; a spare is told by a plus. */

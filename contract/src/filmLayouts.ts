@@ -90,6 +90,8 @@ export const FilmLayoutInput = strictObject({
       routeNumber: Type.Integer({ title: 'Route version', minimum: 1, maximum: MOST_ROWS }),
       /** On the earliest sheets. */
       isFirst: Type.Boolean({ title: 'First' }),
+      /** None of it is turned. */
+      isUpright: Type.Boolean({ title: 'Upright' }),
       /** Printed beyond what its line wants; to spare, of its largest size. */
       more: Type.Integer({ title: 'More', minimum: 0, maximum: MOST_MORE }),
     }),
@@ -117,6 +119,8 @@ export const FilmLayoutDocument = strictObject({
   transfers: Type.Array(WaitingTransfers),
   /** By name, what lies on the earliest sheets. */
   first: Type.Array(Type.String()),
+  /** By name, what is not turned. */
+  upright: Type.Array(Type.String()),
   ...laid,
 });
 export type FilmLayoutDocument = Static<typeof FilmLayoutDocument>;

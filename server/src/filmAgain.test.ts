@@ -67,6 +67,7 @@ describe('a transfer that was spoiled', function () {
         print,
         routeNumber,
         isFirst: false,
+        isUpright: false,
         more: 0,
       })),
       settings: LAY_SETTINGS,

@@ -69,7 +69,14 @@ describe('layouts of film', function () {
     const itemId = `${own.lineId}/${own.print}/0`;
     return {
       transfers: [
-        { lineId: own.lineId, print: own.print, routeNumber: own.routeNumber, isFirst: false, more: 0 },
+        {
+          lineId: own.lineId,
+          print: own.print,
+          routeNumber: own.routeNumber,
+          isFirst: false,
+          isUpright: false,
+          more: 0,
+        },
       ],
       settings: LAY_SETTINGS,
       marks: { isCoded: true, isHeaded: true, isTrimmed: true, isCutLined: true },

@@ -40,7 +40,14 @@ describe('transfers beyond what a line wants', function () {
     const itemId = `${own.lineId}/${own.print}/0`;
     return {
       transfers: [
-        { lineId: own.lineId, print: own.print, routeNumber: own.routeNumber, isFirst: false, more },
+        {
+          lineId: own.lineId,
+          print: own.print,
+          routeNumber: own.routeNumber,
+          isFirst: false,
+          isUpright: false,
+          more,
+        },
       ],
       settings: LAY_SETTINGS,
       marks: { isCoded: true, isHeaded: false, isTrimmed: false, isCutLined: false },

@@ -8,13 +8,15 @@ const noneAgain: (older: Older) => Older = ({ transfers, ...rest }) => ({
   transfers: (transfers as Older[]).map((own) => ({ ...own, again: null })),
 });
 
-/** Format 3 says what was left on the roll; until then nobody asked. */
-const noRoll: (older: Older) => Older = ({ settings, ...rest }) => ({
+/** Format 3 says what was left on the roll, what is kept upright and what is for the shelf; until then nobody asked. */
+const nothingAsked: (older: Older) => Older = ({ settings, transfers, ...rest }) => ({
   ...rest,
+  transfers: (transfers as Older[]).map((own) => ({ ...own, isForShelf: false })),
+  upright: [],
   settings: { ...(settings as Older), rollLeftMm: null },
 });
 
-const CHAIN: FormatChain = { name: 'layout of film', steps: [noneAgain, noRoll] };
+const CHAIN: FormatChain = { name: 'layout of film', steps: [noneAgain, nothingAsked] };
 
 /** The format layouts are written in now. */
 export const LAYOUT_FORMAT = newestFormat(CHAIN);

@@ -27,6 +27,8 @@ export interface LineTransfers {
   /** By their size on film, mm: which of the line's transfers, from 1, spares last. */
   sizes: { widthMm: number; heightMm: number; slots: number[] }[];
   spares: number;
+  /** They are made to be kept. */
+  isForShelf: boolean;
 }
 
 /** What of a route is printed on film here, print by print; nothing of what comes from elsewhere or from the shelf. */
@@ -64,6 +66,7 @@ export function transfersOf({
           .reduce((sum, { kind, amount }) => sum + (kind === 'mass' ? amount : 0), 0),
         sizes: sizesOnFilm(print.placement.sizes, spares),
         spares,
+        isForShelf: operations.some(({ role }) => role === 'shelve'),
       },
     ];
   });

@@ -82,8 +82,10 @@ export function FilmPage() {
           group={group}
           film={film}
           usualLongestMm={flatInHeatMm(equipment)}
-          roll={waiting.rolls.find(({ filmId }) => filmId === film.id) ?? null}
-          spoilage={waiting.spoilage}
+          counted={{
+            roll: waiting.rolls.find(({ filmId }) => filmId === film.id) ?? null,
+            spoilage: waiting.spoilage,
+          }}
           by={by}
           busy={attempt.isBusy('look') ? 'keep' : attempt.isBusy('start') ? 'start' : null}
           above={<RunningShort isMissingOnly onOrdered={(id) => void navigate(`/orders/${id}`)} />}

@@ -113,6 +113,7 @@ export class LayoutService {
       isMirroredHere: printers.find(({ id }) => id === printer?.id)?.isMirroring !== true,
       transfers,
       first: input.transfers.filter(({ isFirst }) => isFirst).map(nameOf),
+      upright: input.transfers.filter(({ isUpright }) => isUpright).map(nameOf),
       settings,
       marks,
       masks,

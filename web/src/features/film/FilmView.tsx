@@ -43,10 +43,8 @@ interface Props {
   film: { widthMm: number; heightMm: number | null; centsPerM2: number | null };
   /** What lies flat in the heat at once, mm. */
   usualLongestMm: number;
-  /** What the last layout has left on the roll; `null` where nobody has said what was on it. */
-  roll: RollBegun | null;
-  /** What this shop has printed and lost. */
-  spoilage: Spoilage;
+  /** What the last layout has left on the roll, where somebody said what was on it; what was printed here and lost. */
+  counted: { roll: RollBegun | null; spoilage: Spoilage };
   by: string;
   /** What is being done with it. */
   busy: 'keep' | 'start' | null;
@@ -58,18 +56,7 @@ interface Props {
 }
 
 /** Transfers of one film and powder: chosen, laid out, put right by hand, and put on the floor. */
-export function FilmView({
-  group,
-  film,
-  usualLongestMm,
-  roll,
-  spoilage,
-  by,
-  busy,
-  refusal,
-  above,
-  onKeep,
-}: Props) {
+export function FilmView({ group, film, usualLongestMm, counted, by, busy, refusal, above, onKeep }: Props) {
   const { draft, change, place, undo, redo, canUndo, canRedo } = useFilmDraft(
     group.key,
     freshDraft(group, usualLongestMm),
@@ -85,7 +72,7 @@ export function FilmView({
     () => problemOfDraft(transfers, area, draft, read.art),
     [transfers, area, draft, read.art],
   );
-  const rollLeftMm = film.heightMm === null && draft.offcut === null ? rollLeftOf(draft, roll) : null;
+  const rollLeftMm = film.heightMm === null && draft.offcut === null ? rollLeftOf(draft, counted.roll) : null;
   const { search, begin, stop } = useLayoutSearch(({ best }) => change({ placements: best.placements }));
   const isRunning = search.status === 'running';
   /** What is wanted has changed: what was looked for is not, and what there is of it is kept. */
@@ -147,7 +134,7 @@ export function FilmView({
           <WaitingPanel
             waiting={transfers}
             more={draft.more}
-            spoilage={spoilage}
+            spoilage={counted.spoilage}
             chosen={draft.chosen}
             first={draft.first}
             onChoose={(chosen, first) => wish({ chosen, first })}
@@ -179,10 +166,12 @@ export function FilmView({
             <PieceTools
               {...{ ...spare, itemId: own.itemId }}
               isLocked={draft.locked.includes(own.key)}
+              isUpright={draft.upright.includes(nameOf(spare.owner))}
               isSwapping={swapping !== null}
               isLooking={room.status === 'looking'}
               onTurn={() => place(turnedPlacement(problem, own))}
               onLock={() => change({ locked: toggled(draft.locked, own.key) })}
+              onUpright={() => wish({ upright: toggled(draft.upright, nameOf(spare.owner)) })}
               onSwap={() => setSwapping(swapping === null ? own.key : null)}
               onMore={lookForRoom}
               onLess={takeOff}
@@ -248,7 +237,7 @@ export function FilmView({
             settings={{ ...draft, rollLeftMm }}
             film={area}
             onChange={(part) => wish(part, 'settings')}
-            onRoll={(left) => change({ rollLeftMm: left, rollAfter: roll?.after ?? '' }, 'roll')}
+            onRoll={(left) => change({ rollLeftMm: left, rollAfter: counted.roll?.after ?? '' }, 'roll')}
           />
           <MarksPanel
             marks={draft.marks}

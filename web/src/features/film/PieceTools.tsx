@@ -12,22 +12,42 @@ interface Props {
   /** Copies beyond what is wanted. */
   more: number;
   isLocked: boolean;
+  /** None of its print is turned. */
+  isUpright: boolean;
   isSwapping: boolean;
   isLooking: boolean;
   onTurn: () => void;
   onLock: () => void;
+  onUpright: () => void;
   onSwap: () => void;
   onMore: () => void;
   onLess: () => void;
 }
 
 /** What can be done with the piece that is chosen. */
-export function PieceTools({ itemId, owner, more, isLocked, isSwapping, isLooking, ...on }: Props) {
+export function PieceTools({
+  itemId,
+  owner,
+  more,
+  isLocked,
+  isUpright,
+  isSwapping,
+  isLooking,
+  ...on
+}: Props) {
   const why = whyNoMore(owner, itemId);
   return (
     <>
-      <Button size="small" onClick={on.onTurn}>
+      <Button size="small" disabled={isUpright || isLocked} onClick={on.onTurn}>
         {t('Turn')}
+      </Button>
+      <Button
+        size="small"
+        isPressed={isUpright}
+        title={t('Of {code} nothing is turned on this film.', { code: owner.code })}
+        onClick={on.onUpright}
+      >
+        {t('Upright')}
       </Button>
       <Button size="small" onClick={on.onLock}>
         {isLocked ? t('Unlock') : t('Lock')}

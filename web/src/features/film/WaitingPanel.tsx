@@ -108,7 +108,7 @@ interface SparesProps {
 
 /** Spares as this shop loses transfers: offered where there are fewer, and taken off again. */
 function Spares({ owner, more, spoilage, onMore }: SparesProps) {
-  const wished = sparesFor(wantedOf(owner), spoilage) - owner.spares;
+  const wished = owner.isForShelf ? 0 : sparesFor(wantedOf(owner), spoilage) - owner.spares;
   if (wished <= 0 && more === 0) return null;
   const share = Math.round(1000 * expectedLoss(spoilage)) / 10;
   return (

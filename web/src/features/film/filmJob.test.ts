@@ -30,6 +30,7 @@ const waiting = (lineId: string, more: Partial<WaitingTransfers> = {}): WaitingT
   powderG: 0.5,
   sizes: [{ widthMm: 90, heightMm: 60, slots: [1, 2, 3] }],
   spares: 0,
+  isForShelf: false,
   again: null,
   ...more,
 });
@@ -42,6 +43,7 @@ const graded = waiting('b', {
 const draft: FilmDraft = {
   chosen: ['a/1', 'b/1'],
   first: ['b/1'],
+  upright: [],
   placements: [],
   more: {},
   locked: [],
@@ -82,7 +84,7 @@ describe('what waits for film', () => {
       { masks, placements, rollLeftMm: 8000, by: 'Ines' },
     );
     expect(kept.transfers).to.deep.equal([
-      { lineId: 'b', print: '1', routeNumber: 2, isFirst: true, more: 0 },
+      { lineId: 'b', print: '1', routeNumber: 2, isFirst: true, isUpright: false, more: 0 },
     ]);
     expect(kept.masks).to.deep.equal([{ itemId: 'b/1/0', widthMm: 80, heightMm: 1, rows: [[0, 80]] }]);
     expect(kept.settings).to.deep.equal({
@@ -114,6 +116,8 @@ describe('what waits for film', () => {
       ['b/1/1', 3, 1, 100],
     ]);
     expect(problem.locked).to.deep.equal([locked]);
+    const upright = problemOf(group.waiting, problem.film, { ...draft, upright: ['b/1'], masks: {}, locked: [] }); // prettier-ignore
+    expect(upright.items.map(({ turns }) => turns.length)).to.deep.equal([4, 1, 1]);
   });
 
   it('takes time on the printer, powder and hands, and keeps an order together or not', () => {

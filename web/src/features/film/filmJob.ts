@@ -40,6 +40,8 @@ export interface FilmDraft extends LaySettings {
   /** By name: what goes on this film, and what of it on the earliest sheets. */
   chosen: readonly string[];
   first: readonly string[];
+  /** By name: what is not turned. */
+  upright: readonly string[];
   /** By name: printed beyond what its line wants. */
   more: Readonly<Record<string, number>>;
   placements: readonly Placement[];
@@ -80,6 +82,7 @@ export const masksOf = (
 export const freshDraft = ({ waiting }: FilmGroup, longestMm: number): FilmDraft => ({
   chosen: waiting.map(nameOf),
   first: [],
+  upright: [],
   more: {},
   placements: [],
   locked: [],
@@ -120,7 +123,20 @@ export const lying = (
 /** A layout as it is kept. */
 export function keepingOf(
   waiting: readonly WaitingTransfers[],
-  { chosen, first, more, cutting, gapMm, edgeMm, mayTurn, longestMm, offcut, outlines, marks }: FilmDraft,
+  {
+    chosen,
+    first,
+    upright,
+    more,
+    cutting,
+    gapMm,
+    edgeMm,
+    mayTurn,
+    longestMm,
+    offcut,
+    outlines,
+    marks,
+  }: FilmDraft,
   laid: { masks: Masks; placements: readonly Placement[]; rollLeftMm: number | null; by: string },
 ): FilmLayoutInput {
   const transfers = waiting.filter((own) => chosen.includes(nameOf(own)));
@@ -130,6 +146,7 @@ export function keepingOf(
       print,
       routeNumber,
       isFirst: first.includes(nameOf({ lineId, print })),
+      isUpright: upright.includes(nameOf({ lineId, print })),
       more: more[nameOf({ lineId, print })] ?? 0,
     })),
     settings: { cutting, gapMm, edgeMm, mayTurn, longestMm, rollLeftMm: laid.rollLeftMm, offcut, outlines },
