@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
-import { FILM_STEPS, finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
+import { FILM_STEPS, enough, finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
 
 /** A copy on the sheet that is looked at. */
 const piece = (page: Page, name: RegExp) =>
@@ -10,9 +10,7 @@ const figure = (page: Page, what: string) =>
   page.getByRole('table', { name: 'What it takes' }).getByRole('row', { name: new RegExp(`^${what}`) });
 const layOut = async (page: Page, words: string): Promise<void> => {
   await page.getByRole('button', { name: words, exact: true }).click();
-  await expect(page.getByText(/^Getting better for \d+ s/)).toBeVisible();
-  await page.getByRole('button', { name: 'Stop' }).click();
-  await expect(page.getByRole('button', { name: 'Stop' })).toBeHidden();
+  await enough(page);
 };
 
 test('three orders share two sheets: laid out, one piece put elsewhere and locked, improved round it, put on the floor', async ({

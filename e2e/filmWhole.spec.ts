@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
-import { drawPng, nextTitle, orderOverApi, tabTo } from './shop.ts';
+import { drawPng, enough, nextTitle, orderOverApi, tabTo } from './shop.ts';
 
 /** What is asked for, of what, and what the space bar would do; read in one instant. */
 const asked = (page: Page): Promise<string> =>
@@ -44,14 +44,6 @@ async function printerRuns(request: APIRequestContext, speed: number): Promise<v
   }[];
   const id = printers.find(({ name }) => name === 'Film printer')?.machineId ?? '';
   expect((await request.post(`/api/v1/printers/${id}/drive`, { data: { speed } })).status()).toBe(200);
-}
-
-/** Stops looking for a better layout: the best there is, is taken. */
-async function enough(page: Page): Promise<void> {
-  await expect(page.getByText(/^Getting better for \d+ s/)).toBeVisible();
-  await tabTo(page, 'Stop');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Stop' })).toBeHidden();
 }
 
 test('three orders go to two sheets, printed, one powdered late, melted, cut, one spoiled, the rest on the shelf, by the keyboard alone', async ({

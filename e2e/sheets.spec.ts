@@ -45,5 +45,5 @@ test('one person keeps four sheets going: two in the oven, one at the powder, on
   await expect(next.getByText(/^start within \d:\d\d/)).toBeVisible();
   await finishStep(page, 'Powder the film');
   await expect(nextTitle(page)).toHaveText('Melt the powder');
-  await expect(next.getByText(/Oven is at work: this goes in beside/)).toBeVisible();
+  await expect(next.getByText(/oven is at work: this goes in beside/)).toBeVisible();
 });

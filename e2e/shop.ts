@@ -249,3 +249,11 @@ export async function tabTo(
   }
   throw new Error(`“${String(name)}” cannot be reached with ${key}`);
 }
+
+/** Stops looking for a better layout of film by the keyboard, unless it has ended by itself meanwhile. */
+export async function enough(page: Page): Promise<void> {
+  const stop = page.getByRole('button', { name: 'Stop' });
+  await expect(stop.or(page.getByRole('table', { name: 'What it takes' })).first()).toBeVisible();
+  await stop.press('Enter', { timeout: 3000 }).catch(() => undefined);
+  await expect(stop).toBeHidden({ timeout: 40_000 });
+}
