@@ -49,7 +49,7 @@ export const MarkWishes = strictObject({
 export type MarkWishes = Static<typeof MarkWishes>;
 
 /** Of one print beyond what its line wants: as far as a layout is still for its lines. */
-export const MOST_MORE = 500;
+const MOST_MORE = 500;
 
 const ItemId = Type.String({ title: 'Item', minLength: 1, maxLength: 80 });
 const MOST_PIECES = 5000;

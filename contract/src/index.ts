@@ -97,7 +97,7 @@ export { Beginnings } from './beginnings.ts';
 export { Health, Readiness } from './health.ts';
 export { PLACEMENTS } from './placements.ts';
 export type { PlacementKey } from './placements.ts';
-export { DomainError, PROBLEMS } from './problems.ts';
+export { DomainError, PROBLEMS, refused } from './problems.ts';
 export type { FieldProblem, Problem, ProblemCode } from './problems.ts';
 export {
   Judgement,

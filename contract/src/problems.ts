@@ -62,3 +62,7 @@ export class DomainError extends Error {
     this.extra = extra;
   }
 }
+
+/** A refusal of one field, in the sentence that is said of the whole as well. */
+export const refused = (path: string, message: string): DomainError =>
+  new DomainError('invalid-input', message, { fields: [{ path, message }] });

@@ -62,17 +62,18 @@ export function doneToSheets(plan: RunPlan, step: string): DoneToSheets | null {
 }
 
 /**
- * Shared sheets of which nothing is left once a part is lost: what lies on them for others is lost with it.
+ * Shared sheets of which nothing is left once parts are lost: what lies on them for others is lost with them.
  *
- * @param part by its name within the run
+ * @param parts that are lost, by their names within the run
+ * @param isLost whether a part is, these and others
  */
 export const sheetsLost = (
-  { sheets }: Pick<RunPlan, 'sheets'>,
-  { parts: states }: Pick<RunState, 'parts'>,
-  part: string,
+  sheets: RunPlan['sheets'],
+  parts: readonly string[],
+  isLost: (part: string) => boolean,
 ): string[] =>
   sheets
-    .filter(({ parts }) => parts.includes(part) && parts.every((id) => id in states && states[id].isLost))
+    .filter((own) => own.parts.some((id) => parts.includes(id)) && own.parts.every(isLost))
     .map(({ id }) => id);
 
 /** Whether a part still hangs together with the film it was printed on. */

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { DomainError, equipmentOf, isMaskRow } from '@saltflat/contract';
+import { DomainError, equipmentOf, isMaskRow, refused } from '@saltflat/contract';
 import type {
   Catalogue,
   FilmLayout,
@@ -208,9 +208,6 @@ function refuseBadMasks(transfers: readonly WaitingTransfers[], masks: FilmLayou
       throw refused(`/masks/${i}`, `The outline of ${itemId} is not one of a print of that size.`);
   }
 }
-
-const refused = (path: string, message: string): DomainError =>
-  new DomainError('invalid-input', message, { fields: [{ path, message }] });
 
 function noTransfers(): never {
   throw new Error('a layout of nothing'); // its schema asks for one at least

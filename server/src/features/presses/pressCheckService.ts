@@ -1,4 +1,4 @@
-import { DomainError, pressPlates } from '@saltflat/contract';
+import { DomainError, pressPlates, refused } from '@saltflat/contract';
 import type {
   CalibrationInput,
   Machine,
@@ -102,6 +102,3 @@ export class PressCheckService {
     return found;
   }
 }
-
-const refused = (path: string, message: string): DomainError =>
-  new DomainError('invalid-input', message, { fields: [{ path, message }] });

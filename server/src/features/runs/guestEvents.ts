@@ -15,7 +15,7 @@ const TOLD: readonly StoredEvent['kind'][] = ['step-started', 'phase-started', '
 const MOST_TOLD = 1000;
 
 /** A run whose film carries transfers for others, with what has happened to it. */
-interface Host {
+export interface Host {
   run: Run;
   state: Pick<RunState, 'parts'>;
 }
@@ -36,9 +36,10 @@ export function guestEvents(
   const guests = host.guests.filter(({ runId }) => runId === run.id);
   const ownPlan = runPlanOf(run);
   const known = new Set(run.events.map(({ id }) => id));
+  const isLost = (part: string): boolean => hostState.parts[part]?.isLost === true;
   const lastLost = new Map(
     added.flatMap(({ id, payload: { lost } }) =>
-      lost ? sheetsLost(plan, hostState, lost.part).map((sheet) => [sheet, id] as const) : [],
+      lost ? sheetsLost(host.sheets, [lost.part], isLost).map((sheet) => [sheet, id] as const) : [],
     ),
   );
   return added.flatMap(({ id, kind, step, at, deviceAt, by, payload, place }): RunEventInput[] => {
@@ -52,9 +53,9 @@ export function guestEvents(
       by,
     });
     if (kind === 'undone')
-      return Array.from({ length: MOST_TOLD }, (_, n) => nameOf(payload.eventId ?? '', run.id, n))
-        .filter((eventId) => known.has(eventId))
-        .map((eventId, n) => told(n, { kind, step: null, payload: { eventId } }));
+      return toldOf(payload.eventId ?? '', run.id, known).map((eventId, n) =>
+        told(n, { kind, step: null, payload: { eventId } }),
+      );
     if (kind === 'part-lost' && payload.lost) {
       const seen = payload.lost;
       const sheets = [...lastLost].flatMap(([sheet, last]) => (last === id ? [sheet] : []));
@@ -74,6 +75,14 @@ export function guestEvents(
     );
     return stepsAsDone(ownPlan, state, parts, done).map((own, n) => told(n, { kind, step: own, payload }));
   });
+}
+
+/** What was told of an event: named by numbers in a row, from 0. */
+function toldOf(eventId: string, runId: string, known: ReadonlySet<string>): string[] {
+  const names: string[] = [];
+  for (let name = nameOf(eventId, runId, 0); known.has(name); name = nameOf(eventId, runId, names.length))
+    names.push(name);
+  return names;
 }
 
 /** The runs whose transfers a run’s film carries. */

@@ -25,6 +25,7 @@ import type { Database, Tx } from '../../db/connection.ts';
 import type { LineRow, RunLineRow, RunRow } from '../../db/models/index.ts';
 import { eachPage } from '../../http/keyset.ts';
 import { guestEvents, hostedRuns } from './guestEvents.ts';
+import type { Host } from './guestEvents.ts';
 import { checkEvent, newEvents } from './checkEvent.ts';
 import type { OutcomeStore } from './outcomeStore.ts';
 import type { OpenedLot } from './lotsOf.ts';
@@ -299,7 +300,7 @@ export class RunService {
 
   /** What is done to film is done to all that is on it, of other runs too. */
   private async tellGuests(
-    host: Pick<Parameters<typeof guestEvents>[0], 'run' | 'state'>,
+    host: Host,
     added: readonly RunEventInput[],
     former: number,
     tx: Tx,

@@ -1,4 +1,4 @@
-import { DomainError } from '@saltflat/contract';
+import { refused } from '@saltflat/contract';
 import type { Run, RunStart } from '@saltflat/contract';
 import type { Route } from '@saltflat/core/route';
 import { partId } from '@saltflat/core/run';
@@ -52,6 +52,3 @@ export function sharedSheets(
     return { id: String(i + 1), parts };
   });
 }
-
-const refused = (path: string, message: string): DomainError =>
-  new DomainError('invalid-input', message, { fields: [{ path, message }] });

@@ -1,4 +1,4 @@
-import { DomainError, TransferSheet } from '@saltflat/contract';
+import { DomainError, TransferSheet, refused } from '@saltflat/contract';
 import type {
   BoughtPacketInput,
   Material,
@@ -241,9 +241,6 @@ const sheetOf = ({ properties }: WholePacket['material']): TransferSheet =>
 
 const keepsDays = ({ properties }: WholePacket['material']): number =>
   Number(properties.keepsDays ?? USUAL_KEEPS_DAYS);
-
-const refused = (path: string, message: string): DomainError =>
-  new DomainError('invalid-input', message, { fields: [{ path, message }] });
 
 function missing(id: string): never {
   throw new DomainError('not-found', `There is no packet ${id.slice(0, 8)} on the shelf.`);

@@ -1,4 +1,4 @@
-import { DomainError } from '@saltflat/contract';
+import { DomainError, refused } from '@saltflat/contract';
 import type { Material, Order, OrderInput, OrderLine, ShelfPrintInput, ShelfWish } from '@saltflat/contract';
 import type { ShelfReads } from './shelfReads.ts';
 import type { ShelfStore } from './shelfStore.ts';
@@ -93,6 +93,3 @@ export class StockWishes {
 
 const wishOf = ({ kind, properties }: Material): number =>
   kind === 'shelf-transfer' ? Number(properties.keepAtLeast ?? 0) : 0;
-
-const refused = (path: string, message: string): DomainError =>
-  new DomainError('invalid-input', message, { fields: [{ path, message }] });

@@ -1,6 +1,6 @@
 import { t } from '../../words/index.ts';
 import { againCents } from '@saltflat/core/cost';
-import { currentIn } from '@saltflat/core/run';
+import { currentIn, sheetsLost } from '@saltflat/core/run';
 import type { RunEventPayload } from '@saltflat/core/run';
 import type { Part } from '@saltflat/core/work';
 import { useState } from 'react';
@@ -117,9 +117,7 @@ const filmCents = ({ run, state }: Moment['live'], lost: readonly Candidate[]): 
 /** Transfers of other runs on sheets of which nothing would be left. */
 function carriedWith({ live: { run, state } }: Moment, chosen: readonly string[]): string[] {
   const gone = (id: string): boolean => chosen.includes(id) || state.parts[id]?.isLost === true;
-  const sheets = run.sheets
-    .filter(({ parts }) => parts.some((id) => chosen.includes(id)) && parts.every(gone))
-    .map(({ id }) => id);
+  const sheets = sheetsLost(run.sheets, chosen, gone);
   return run.guests.flatMap(({ sheet, code }) => (sheet !== null && sheets.includes(sheet) ? [code] : []));
 }
 
