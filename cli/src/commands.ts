@@ -18,10 +18,11 @@ import { heatAdvice } from '@saltflat/core/heat';
 import { planRoute, refusalText } from '@saltflat/core/route';
 import { runTask, taskOf } from '@saltflat/core/task';
 import sharp from 'sharp';
+import { answerSpray } from './answerSpray.ts';
 
 const USAGE =
   'Say what to do: artwork FILE.png JOB.json [--out DIR], film INSTANCE.json [--seconds S] [--seed N], ' +
-  'route LINE.json, or heat CASE.json';
+  'route LINE.json, heat CASE.json, or spray JOB.json';
 
 /**
  * Runs one command line.
@@ -45,6 +46,7 @@ export async function runCommand([command, ...rest]: readonly string[]): Promise
   }
   if (command === 'route' && rest.length === 1) return route(rest[0] ?? '');
   if (command === 'heat' && rest.length === 1) return heat(rest[0] ?? '');
+  if (command === 'spray' && rest.length === 1) return answerSpray(await readJson(rest[0] ?? ''));
   throw new Error(USAGE);
 }
 

@@ -72,6 +72,10 @@ function sentenceFor(error: ErrorObject, t: Phrasing): string {
       return must(t('at least {most}', { most }));
     case 'maximum':
       return must(t('at most {most}', { most }));
+    case 'exclusiveMinimum':
+      return must(t('above {most}', { most }));
+    case 'exclusiveMaximum':
+      return must(t('below {most}', { most }));
     case 'minItems':
       return t('{name} needs at least {most}.', { name, most });
     case 'maxItems':

@@ -38,6 +38,8 @@ export {
 export { LAYOUT_FORMAT, readFilmLayout } from './formats/filmLayout.ts';
 export { isMaskRow, readFilmInstance } from './filmInstance.ts';
 export { readHeatCase } from './heatCase/index.ts';
+export { dotted, readSprayJob, sprayBatch } from './sprayJob/index.ts';
+export type { SprayJob, SprayWarning } from './sprayJob/index.ts';
 export { Device, DeviceDrive } from './devices.ts';
 export { FindQuery, Found } from './find.ts';
 export type { LiveMessage } from './devices.ts';

@@ -1,4 +1,13 @@
-export { boilingC } from './physics.ts';
+export {
+  KELVIN,
+  SIGMA,
+  WATER_CP,
+  airKWMK,
+  boilingC,
+  evaporationKgM2S,
+  squaresViewFactor,
+  vaporisationJKg,
+} from './physics.ts';
 export { USUAL_STEPS } from './problem.ts';
 export type {
   Boundary,

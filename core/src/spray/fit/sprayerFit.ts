@@ -1,0 +1,104 @@
+import { curveOf } from './fitCurve.ts';
+import type { FitCurve } from './fitCurve.ts';
+import { SprayerModel } from './sprayerModel.ts';
+import type { SprayWeighing, SprayerSetting } from './sprayerModel.ts';
+import { bestNext } from './bestNext.ts';
+import type { NextWeighing } from './bestNext.ts';
+
+/** What a setting gives: the sprayer's own curve, and one spray of it, each within 90 %. */
+export interface Gm2AtSetting {
+  setting: number;
+  passes: number;
+  gm2: number;
+  low: number;
+  high: number;
+  sprayLow: number;
+  sprayHigh: number;
+  /** Beyond what was weighed. */
+  extrapolates: boolean;
+  /** Nothing was weighed with so many passes. */
+  passesUntried: boolean;
+}
+
+interface SettingAsked {
+  gm2: number;
+  passes: number;
+  passesUntried: boolean;
+  /** Least and most that the machine gives, by the middle curve, g/m². */
+  reachable: readonly [number, number];
+}
+
+/** The setting for an amount, or why there is none. */
+export type SettingForGm2 = SettingAsked &
+  (
+    | { setting: number; low: number; high: number; extrapolates: boolean; reason?: undefined }
+    | { setting: null; reason: 'less-than-the-machine-gives' | 'more-than-the-machine-gives' }
+  );
+
+/** How a sprayer's setting becomes an amount, from what was weighed. */
+export interface SprayerFit {
+  n: number;
+  /** Scatter of one spray about the curve, %. */
+  noisePct: number;
+  /** Smallest and largest setting that was weighed. */
+  dataRange: readonly [number, number];
+  /** Weighings that are more likely wrong than not. */
+  outliers: { index: number; probability: number }[];
+  gm2At: (setting: number, passes: number) => Gm2AtSetting;
+  settingFor: (gm2: number, passes: number) => SettingForGm2;
+  /** Which weighing would teach most. @param settings that can be set; `null` for any */
+  next: (passes: number, settings: readonly number[] | null) => NextWeighing;
+}
+
+/**
+ * Fits a sprayer: a monotone curve of g/m² over its setting with 90 % intervals, from two weighings on. Mixed over how crooked the
+ * curve may be, how much sprays scatter, and which weighing may be grossly wrong.
+ *
+ * @param weighings two or more of one fluid on one nozzle, each within the range
+ * @throws RangeError with fewer than two
+ */
+export function fitSprayer(range: SprayerSetting, weighings: readonly SprayWeighing[]): SprayerFit {
+  const model = new SprayerModel(range, weighings);
+  const curves = new Map<number, FitCurve>();
+  const curve = (passes: number): FitCurve => {
+    const known = curves.get(passes) ?? curveOf(model, passes);
+    curves.set(passes, known);
+    return known;
+  };
+  const used = weighings.map(({ setting }) => setting);
+  const dataRange = [Math.min(...used), Math.max(...used)] as const;
+  const extrapolates = (setting: number): boolean => setting < dataRange[0] || setting > dataRange[1];
+  const isUntried = (passes: number): boolean => weighings.every((own) => own.passes !== passes);
+  return {
+    n: weighings.length,
+    noisePct: 100 * model.meanNoise,
+    dataRange,
+    outliers: Array.from(model.outlierShares, (probability, index) => ({ index, probability })).filter(
+      ({ probability }) => probability > 0.5,
+    ),
+    gm2At: (setting, passes) => ({
+      setting,
+      passes,
+      ...curve(passes).at(model.placeOf(setting)),
+      extrapolates: extrapolates(setting),
+      passesUntried: isUntried(passes),
+    }),
+    settingFor: (gm2, passes) => {
+      const own = curve(passes);
+      const asked = { gm2, passes, passesUntried: isUntried(passes), reachable: own.reachable };
+      if (gm2 < own.reachable[0]) return { ...asked, setting: null, reason: 'less-than-the-machine-gives' };
+      if (gm2 > own.reachable[1]) return { ...asked, setting: null, reason: 'more-than-the-machine-gives' };
+      const { place, early, late } = own.where(gm2);
+      const [a, b] = [model.settingAt(early), model.settingAt(late)];
+      const setting = model.settingAt(place);
+      return {
+        ...asked,
+        setting,
+        low: Math.min(a, b),
+        high: Math.max(a, b),
+        extrapolates: extrapolates(setting),
+      };
+    },
+    next: (passes, settings) => bestNext(model, passes, settings),
+  };
+}
