@@ -6,7 +6,6 @@ import { isMaskRow } from '../filmInstance.ts';
 import type { Static } from '../scalars.ts';
 import { FabricPart } from './dryJob.ts';
 import { Above0, AnyNumber, AtLeast0, PartShare, at, figureAt, listAt } from './parts.ts';
-import type { Faults } from './parts.ts';
 import type { SprayWarning, Faults } from './parts.ts';
 
 const Run = Type.Integer({ title: 'Run of a mask', minimum: 0, maximum: 100_000 });

@@ -4,7 +4,6 @@ import { Type } from 'typebox';
 import type { FieldProblem } from '../problems.ts';
 import type { Static } from '../scalars.ts';
 import { Above0, AtLeast0, Passes, Room, at, figureAt, listAt, roomOf } from './parts.ts';
-import type { Faults } from './parts.ts';
 import type { SprayWarning, Faults } from './parts.ts';
 
 const Name = (title: string) => Type.String({ title, minLength: 1, maxLength: 200 });

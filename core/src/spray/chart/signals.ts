@@ -7,9 +7,16 @@ export type SignalRule = (typeof SIGNAL_RULES)[number];
 const ON_ONE_SIDE = 9;
 const IN_A_TREND = 7;
 
-/** Rules that the last of some values breaks; it must take part itself. @param memory the values a rule may look back on, oldest first */
+/** Which values a rule may look at: the last of them is judged, none before `since` is remembered. */
+export interface Memory {
+  values: readonly number[];
+  since: number;
+  last: number;
+}
+
+/** Rules that a value breaks; it must take part itself. */
 export function signalsAt(
-  memory: readonly number[],
+  { values, since, last }: Memory,
   {
     centrePct,
     sigmaPct,
@@ -17,21 +24,37 @@ export function signalsAt(
     rangeSigmas,
   }: Baseline & { rules: readonly SignalRule[]; rangeSigmas: number },
 ): SignalRule[] {
-  const zs = memory.map((pct) => (pct - centrePct) / sigmaPct);
-  const own = zs.at(-1)!;
+  const own = (values[last] - centrePct) / sigmaPct;
   const side = Math.sign(own);
-  const beyond = (count: number, sigmas: number): number =>
-    zs.slice(-count).filter((z) => z * side > sigmas).length;
-  const steps = memory.slice(-IN_A_TREND).map((pct, i, last) => (i === 0 ? 0 : Math.sign(pct - last[i - 1])));
-  const before = memory.at(-2);
-  const isBroken: Record<SignalRule, () => boolean> = {
-    beyond: () => Math.abs(own) > 3,
-    'two-of-three': () => Math.abs(own) > 2 && beyond(3, 2) >= 2,
-    'four-of-five': () => Math.abs(own) > 1 && beyond(5, 1) >= 4,
-    'same-side': () => side !== 0 && beyond(ON_ONE_SIDE, 0) === ON_ONE_SIDE,
-    trend: () =>
-      steps.length === IN_A_TREND && Math.abs(steps.reduce((sum, step) => sum + step, 0)) === IN_A_TREND - 1,
-    jump: () => before !== undefined && Math.abs(memory.at(-1)! - before) > rangeSigmas * sigmaPct,
+  const beyond = (count: number, sigmas: number): number => {
+    let found = 0;
+    for (let i = Math.max(since, last - count + 1); i <= last; i++)
+      if (((values[i] - centrePct) / sigmaPct) * side > sigmas) found++;
+    return found;
   };
-  return SIGNAL_RULES.filter((rule) => rules.includes(rule) && isBroken[rule]());
+  const isBroken = (rule: SignalRule): boolean => {
+    switch (rule) {
+      case 'beyond':
+        return Math.abs(own) > 3;
+      case 'two-of-three':
+        return Math.abs(own) > 2 && beyond(3, 2) >= 2;
+      case 'four-of-five':
+        return Math.abs(own) > 1 && beyond(5, 1) >= 4;
+      case 'same-side':
+        return side !== 0 && beyond(ON_ONE_SIDE, 0) === ON_ONE_SIDE;
+      case 'trend':
+        return isTrend(values, since, last);
+      case 'jump':
+        return last > since && Math.abs(values[last] - values[last - 1]) > rangeSigmas * sigmaPct;
+    }
+  };
+  return SIGNAL_RULES.filter((rule) => rules.includes(rule) && isBroken(rule));
+}
+
+function isTrend(values: readonly number[], since: number, last: number): boolean {
+  const first = last - IN_A_TREND + 1;
+  if (first < since) return false;
+  const way = Math.sign(values[last] - values[last - 1]);
+  for (let i = first + 1; i <= last; i++) if (Math.sign(values[i] - values[i - 1]) !== way) return false;
+  return way !== 0;
 }

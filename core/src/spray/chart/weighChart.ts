@@ -52,9 +52,10 @@ const RANGE_SIGMAS = 4.5;
  */
 export function weighChart(pcts: readonly number[], setting: ChartSetting): WeighChart {
   const base = pcts.length >= setting.baseline ? baselineOf(pcts.slice(0, setting.baseline), setting) : null;
+  const how = base && { ...base, rules: setting.rules, rangeSigmas: RANGE_SIGMAS };
   const points = pcts.map((pct, i): ChartPoint => {
     const verdict = verdictOf(pct, setting.tolerancePct);
-    if (base === null || i < setting.baseline) return { pct, verdict, signals: [], side: null };
+    if (how === null || i < setting.baseline) return { pct, verdict, signals: [], side: null };
     const since = setting.resets.reduce(
       (most, reset) => (reset <= i ? Math.max(most, reset) : most),
       setting.baseline,
@@ -62,12 +63,8 @@ export function weighChart(pcts: readonly number[], setting: ChartSetting): Weig
     return {
       pct,
       verdict,
-      signals: signalsAt(pcts.slice(Math.max(since, i - MEMORY), i + 1), {
-        ...base,
-        rules: setting.rules,
-        rangeSigmas: RANGE_SIGMAS,
-      }),
-      side: pct >= base.centrePct ? 'high' : 'low',
+      signals: signalsAt({ values: pcts, since, last: i }, how),
+      side: pct >= how.centrePct ? 'high' : 'low',
     };
   });
   const first = points.findIndex(({ signals }) => signals.length > 0);
@@ -85,9 +82,6 @@ export function weighChart(pcts: readonly number[], setting: ChartSetting): Weig
     points,
   };
 }
-
-/** No rule looks further back. */
-const MEMORY = 9;
 
 export function verdictOf(pct: number, tolerancePct: number): AmountVerdict {
   const off = pct - 100;

@@ -1,7 +1,10 @@
+import type { Gun } from '../gun.ts';
+import type { PathPoint } from '../pattern/handPath.ts';
 import type { Grid, Point } from '../shapes.ts';
 import { figuresOf } from './figures.ts';
-import type { MapFigures } from './figures.ts';
+import type { MapFigures, MapLimits } from './figures.ts';
 import { pressesOf, stretchesOf } from './flowing.ts';
+import type { Press, Stretch } from './flowing.ts';
 import { sprayGround } from './ground.ts';
 import type { DepositProblem, SprayGround } from './ground.ts';
 import { lay } from './lay.ts';
@@ -33,40 +36,71 @@ export function simulateDeposit(
   ground: SprayGround = sprayGround(problem),
 ): Deposit {
   const { gun, path, seed } = problem;
-  const { grid } = ground;
-  const gm2 = new Float64Array(grid.cols * grid.rows);
+  const laid = new LaidMap(gun, ground);
   const presses = pressesOf(path);
-  let mistG = 0;
-  for (const stretch of stretchesOf(path, presses, gun.trigger)) {
-    lay(gm2, grid, gun, stretch);
-    mistG += ((stretch.flowFrom + stretch.flowTo) / 2) * (stretch.toS - stretch.fromS) * gun.flowGPerS;
-  }
-  const spatterG = laySpatter(gm2, grid, gun, { path, presses, seed });
-  const cellM2 = (grid.stepMm * grid.stepMm) / 1e6;
-  const massOf = (cells: Uint8Array): number => {
-    let sum = 0;
-    for (let i = 0; i < cells.length; i++) if (cells[i] === 1) sum += gm2[i];
-    return sum * cellM2;
-  };
-  const sprayedG = mistG + spatterG;
-  const driftG = (1 - gun.efficiency) * mistG;
-  const onGarmentG = massOf(ground.open);
-  const onMaskG = massOf(ground.covered);
-  const onTargetG = massOf(ground.target);
+  laid.mist(stretchesOf(path, presses, gun.trigger));
+  laid.spatter(path, presses, seed);
   return {
-    ground,
-    gm2,
-    ...figuresOf(gm2, ground, problem),
-    sprayedG,
-    onGarmentG,
-    onMaskG,
-    driftG,
-    offG: sprayedG - driftG - onGarmentG - onMaskG,
-    onTargetG,
-    wasteShare: sprayedG > 0 ? 1 - onTargetG / sprayedG : 0,
+    ...laid.judged(problem),
     sprayS: presses.reduce((sum, { fromS, toS }) => sum + toS - fromS, 0),
     totalS: path.at(-1)!.t,
   };
+}
+
+/** A map that is laid bit by bit, with the books of what left the gun. */
+export class LaidMap {
+  /** g/m² at each cell's centre, row by row. */
+  readonly gm2: Float64Array;
+  private readonly gun: Gun;
+  private readonly ground: SprayGround;
+  private mistG = 0;
+  private spatterG = 0;
+
+  constructor(gun: Gun, ground: SprayGround) {
+    this.gun = gun;
+    this.ground = ground;
+    this.gm2 = new Float64Array(ground.grid.cols * ground.grid.rows);
+  }
+
+  mist(stretches: Iterable<Stretch>): void {
+    const { flowGPerS } = this.gun;
+    for (const stretch of stretches) {
+      lay(this.gm2, this.ground.grid, this.gun, stretch);
+      const { fromS, toS, flowFrom, flowTo } = stretch;
+      this.mistG += ((flowFrom + flowTo) / 2) * (toS - fromS) * flowGPerS;
+    }
+  }
+
+  spatter(path: readonly PathPoint[], presses: readonly Press[], seed: number): void {
+    this.spatterG += laySpatter(this.gm2, this.ground.grid, this.gun, { path, presses, seed });
+  }
+
+  judged(limits: MapLimits): Omit<Deposit, 'sprayS' | 'totalS'> {
+    const { ground, gm2 } = this;
+    const sprayedG = this.mistG + this.spatterG;
+    const driftG = (1 - this.gun.efficiency) * this.mistG;
+    const onGarmentG = this.massOf(ground.open);
+    const onMaskG = this.massOf(ground.covered);
+    const onTargetG = this.massOf(ground.target);
+    return {
+      ground,
+      gm2,
+      ...figuresOf(gm2, ground, limits),
+      sprayedG,
+      onGarmentG,
+      onMaskG,
+      driftG,
+      offG: sprayedG - driftG - onGarmentG - onMaskG,
+      onTargetG,
+      wasteShare: sprayedG > 0 ? 1 - onTargetG / sprayedG : 0,
+    };
+  }
+
+  private massOf(cells: Uint8Array): number {
+    let sum = 0;
+    for (let i = 0; i < cells.length; i++) if (cells[i] === 1) sum += this.gm2[i];
+    return (sum * this.ground.grid.stepMm ** 2) / 1e6;
+  }
 }
 
 /** Value of the cell that holds a point; `null` off the grid. */

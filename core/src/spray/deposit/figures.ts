@@ -15,6 +15,9 @@ export interface MapFigures {
   edgeExcess: { all: number | null; sides: number | null; ends: number | null };
 }
 
+/** What a map is judged by. */
+export type MapLimits = Pick<DepositProblem, 'target' | 'lowGm2' | 'highGm2' | 'edgeMm'>;
+
 interface Sum {
   of: number;
   cells: number;
@@ -24,12 +27,7 @@ interface Sum {
 export function figuresOf(
   gm2: Float64Array,
   { grid, target, targetCells }: Pick<SprayGround, 'grid' | 'target' | 'targetCells'>,
-  {
-    target: shape,
-    lowGm2,
-    highGm2,
-    edgeMm,
-  }: Pick<DepositProblem, 'target' | 'lowGm2' | 'highGm2' | 'edgeMm'>,
+  { target: shape, lowGm2, highGm2, edgeMm }: MapLimits,
 ): MapFigures {
   const { x0, y0, stepMm, cols, rows } = grid;
   const corners = cornersOf(shape);

@@ -44,6 +44,9 @@ export const flowShare = (presses: readonly Press[], { onLagS, riseS, offLagS, f
     return Math.max(most, Math.min(open, kept));
   }, 0);
 
+/** Nothing of a press comes any more from here on, s. */
+export const flowEndS = ({ toS }: Press, { offLagS, fallS }: Trigger): number => toS + offLagS + fallS;
+
 /** Times between which the share of the flow is linear: corners of the ramps and where two of them cross. */
 function cornersOf(presses: readonly Press[], { onLagS, riseS, offLagS, fallS }: Trigger): number[] {
   const corners: number[] = [];
@@ -54,7 +57,10 @@ function cornersOf(presses: readonly Press[], { onLagS, riseS, offLagS, fallS }:
     if (riseS <= 0 || fallS <= 0) continue;
     for (let j = i; j < presses.length && presses[j].fromS + onLagS < closes + fallS; j++) {
       const other = presses[j].fromS + onLagS;
-      corners.push((1 + closes / fallS + other / riseS) / (1 / riseS + 1 / fallS));
+      const crossing = (1 + closes / fallS + other / riseS) / (1 / riseS + 1 / fallS);
+      const isOnBoth =
+        crossing > Math.max(other, closes) && crossing < Math.min(other + riseS, closes + fallS);
+      if (isOnBoth) corners.push(crossing);
     }
   }
   return corners.filter(Number.isFinite).sort((a, b) => a - b);

@@ -41,26 +41,38 @@ export function layStroke(map: Float64Array, grid: Grid, nozzle: Nozzle, stretch
   const lastCol = most(Math.max(from.x, to.x) + reachX, x0, cols);
   const firstRow = least(Math.min(from.y, to.y) - reachY, y0);
   const lastRow = most(Math.max(from.y, to.y) + reachY, y0, rows);
+  const whole1 = 2 * antiderivative(1);
+  // of a cell: how far beside the stroke, and when it is nearest; both go on evenly along a row
+  const besideStep = ((va * bx - vb * ax) / root) * stepMm;
+  const nearestStep = ((va * ax + vb * bx) / B) * stepMm;
+  const dx0 = x0 + (firstCol + 0.5) * stepMm - from.x;
   for (let row = firstRow; row <= lastRow; row++) {
     const dy = y0 + (row + 0.5) * stepMm - from.y;
-    for (let col = firstCol; col <= lastCol; col++) {
-      const dx = x0 + (col + 0.5) * stepMm - from.x;
-      const ra = ax * dx + ay * dy;
-      const rb = bx * dx + by * dy;
-      const beside = (va * rb - vb * ra) / root;
+    const [ra, rb] = [ax * dx0 + ay * dy, bx * dx0 + by * dy];
+    let beside = (va * rb - vb * ra) / root - besideStep;
+    let nearestS = (va * ra + vb * rb) / B - nearestStep;
+    for (let at = row * cols + firstCol; at <= row * cols + lastCol; at++) {
+      beside += besideStep;
+      nearestS += nearestStep;
       const C = 1 - beside * beside;
       if (C <= 0) continue;
-      const nearestS = (va * ra + vb * rb) / B;
-      const half = Math.sqrt(C / B);
-      const begin = Math.max(-nearestS, -half);
-      const end = Math.min(takesS - nearestS, half);
-      if (begin >= end) continue;
+      const half = Math.sqrt(C) / root;
+      const isBegun = -nearestS <= -half;
+      const isOver = takesS - nearestS >= half;
       const whole = raised(C, shape) * half;
+      if (isBegun && isOver) {
+        // the ramp's own part is odd about the nearest time, and cancels
+        map[at] += scale * (flowFrom + slope * nearestS) * whole * whole1;
+        continue;
+      }
+      const begin = isBegun ? -half : -nearestS;
+      const end = isOver ? half : takesS - nearestS;
+      if (begin >= end) continue;
       let dose =
         (flowFrom + slope * nearestS) * whole * (antiderivative(end / half) - antiderivative(begin / half));
       if (slope !== 0)
         dose += (slope * (fallen(C, B, begin, shape) - fallen(C, B, end, shape))) / (2 * B * (shape + 1));
-      map[row * cols + col] += scale * dose;
+      map[at] += scale * dose;
     }
   }
 }

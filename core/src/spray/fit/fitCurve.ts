@@ -36,11 +36,11 @@ export function curveOf(model: SprayerModel, passes: number): FitCurve {
       curve[c].sd = Math.sqrt(variance[i]);
       spray[c].sd = Math.sqrt(variance[i] + component.noiseSd ** 2);
     }
-    rows.low.push(mixtureQuantile(curve, 0.05));
-    rows.middle.push(mixtureQuantile(curve, 0.5));
-    rows.high.push(mixtureQuantile(curve, 0.95));
-    rows.sprayLow.push(mixtureQuantile(spray, 0.05));
-    rows.sprayHigh.push(mixtureQuantile(spray, 0.95));
+    rows.low.push(mixtureQuantile(curve, 0.05, rows.low.at(-1)));
+    rows.middle.push(mixtureQuantile(curve, 0.5, rows.middle.at(-1)));
+    rows.high.push(mixtureQuantile(curve, 0.95, rows.high.at(-1)));
+    rows.sprayLow.push(mixtureQuantile(spray, 0.05, rows.sprayLow.at(-1)));
+    rows.sprayHigh.push(mixtureQuantile(spray, 0.95, rows.sprayHigh.at(-1)));
   }
   const { sign } = model;
   const low = monotone(rows.low, sign);

@@ -5,15 +5,26 @@ export interface Bell {
   sd: number;
 }
 
-/** Standard normal distribution function: error function by Cody's rational form as in Hart (West, 2005), 14 digits. */
+/** Standard normal distribution function: the tail as a rational function (Hart, 1968, as in West, 2005), 14 digits. */
 export function normalBelow(x: number): number {
   const off = Math.abs(x);
   if (off > 37) return x > 0 ? 1 : 0;
   const tail = Math.exp((-off * off) / 2);
   let beyond: number;
   if (off < 7.07106781186547) {
-    const above = NEAR.above.reduce((sum, own) => sum * off + own, 0);
-    const below = NEAR.below.reduce((sum, own) => sum * off + own, 0);
+    let above = 3.52624965998911e-2 * off + 0.700383064443688;
+    above = above * off + 6.37396220353165;
+    above = above * off + 33.912866078383;
+    above = above * off + 112.079291497871;
+    above = above * off + 221.213596169931;
+    above = above * off + 220.206867912376;
+    let below = 8.83883476483184e-2 * off + 1.75566716318264;
+    below = below * off + 16.064177579207;
+    below = below * off + 86.7807322029461;
+    below = below * off + 296.564248779674;
+    below = below * off + 637.333633378831;
+    below = below * off + 793.826512519948;
+    below = below * off + 440.413735824752;
     beyond = (tail * above) / below;
   } else {
     let fraction = off + 0.65;
@@ -23,19 +34,12 @@ export function normalBelow(x: number): number {
   return x > 0 ? 1 - beyond : beyond;
 }
 
-const NEAR = {
-  above: [
-    3.52624965998911e-2, 0.700383064443688, 6.37396220353165, 33.912866078383, 112.079291497871,
-    221.213596169931, 220.206867912376,
-  ],
-  below: [
-    8.83883476483184e-2, 1.75566716318264, 16.064177579207, 86.7807322029461, 296.564248779674,
-    637.333633378831, 793.826512519948, 440.413735824752,
-  ],
-};
-
-/** The value that a share of a mixture lies below, by Newton's method kept between bounds that close in. */
-export function mixtureQuantile(bells: readonly Bell[], share: number): number {
+/**
+ * The value that a share of a mixture lies below, by Newton's method kept between bounds that close in.
+ *
+ * @param near where it is looked for first; the mean where nothing is known
+ */
+export function mixtureQuantile(bells: readonly Bell[], share: number, near?: number): number {
   let [low, high] = [Infinity, -Infinity];
   let [total, middle] = [0, 0];
   for (const { weight, mean, sd } of bells) {
@@ -45,7 +49,7 @@ export function mixtureQuantile(bells: readonly Bell[], share: number): number {
     middle += weight * mean;
   }
   const wanted = share * total;
-  let x = middle / total;
+  let x = near !== undefined && near > low && near < high ? near : middle / total;
   for (let i = 0; i < 60; i++) {
     let [below, density] = [0, 0];
     for (const { weight, mean, sd } of bells) {
@@ -60,7 +64,7 @@ export function mixtureQuantile(bells: readonly Bell[], share: number): number {
     else high = x;
     const next = density > 0 ? x - (below - wanted) / density : NaN;
     const to = next > low && next < high ? next : (low + high) / 2;
-    if (Math.abs(to - x) < 1e-9) return to;
+    if (Math.abs(to - x) < 1e-8) return to;
     x = to;
   }
   return x;

@@ -33,7 +33,7 @@ const NOISES = [0.01, 0.02, 0.03, 0.045, 0.07, 0.11].map((sd) => ({
   weight: Math.exp(-0.5 * (Math.log(sd / 0.03) / 0.6) ** 2),
 }));
 const OUTLIER = { weight: 0.02, variance: 1 };
-const LEAST_WEIGHT = 1e-7;
+const LEAST_WEIGHT = 1e-5; // a thousand hypotheses so unlikely together move no bound by a hundredth of it
 
 /** One hypothesis, solved: how crooked, how noisy, which weighing is wrong. */
 export interface Component {

@@ -48,6 +48,8 @@ const MARGIN_MM = 20;
 /** Spacings tried, as shares of a pass's half width. */
 const SPACINGS = { from: 0.1, to: 1.9, count: 61 };
 const FINEST_SHARE = 0.002;
+/** What is so much more uneven than the best on the grid is not refined: that gains a few per cent at most. */
+const NEAR = { factor: 1.2, points: 1 };
 
 /** Bands one way: how many, how far apart, and what they give across. */
 interface Way {
@@ -74,7 +76,8 @@ export function planPattern(problem: PatternProblem): PatternPlan {
   const bench = new PatternBench(problem);
   const found = bench.search();
   if (found.length === 0) return { pattern: null, reason: bench.whyNot() };
-  const refined = found.map((layout) => bench.refine(layout));
+  const near = NEAR.factor * Math.min(...found.map(({ cvHand }) => cvHand)) + NEAR.points;
+  const refined = found.filter(({ cvHand }) => cvHand <= near).map((layout) => bench.refine(layout));
   const best = Math.min(...refined.map(({ cvHand }) => cvHand));
   const close = best + Math.max(0.3, 0.05 * best);
   const bands = ({ across, down }: Layout): number => across.count + down.count;
@@ -123,8 +126,9 @@ class PatternBench {
     let least: Layout | null = null;
     for (const first of across)
       for (const second of down) {
-        const layout = this.judge(first, second);
-        if (layout !== null && (least === null || layout.cvHand < least.cvHand)) least = layout;
+        // the few flops that tell whether a pair is worth judging
+        if (least !== null && this.unevenness(first.sums, second.sums) >= least.cvHand) continue;
+        least = this.judge(first, second) ?? least;
       }
     return least;
   }
@@ -153,7 +157,7 @@ class PatternBench {
   }
 
   told({ across, down, speedMmPerS }: Layout): { pattern: HandPattern; predicted: PatternForecast } {
-    const { widthMm, heightMm, distanceMm, hand, targetGm2 } = this.problem;
+    const { widthMm, heightMm, distanceMm, targetGm2 } = this.problem;
     const [h, v] = [
       this.exactly(across.count, across.spacingMm, heightMm),
       this.exactly(down.count, down.spacingMm, widthMm),
@@ -179,7 +183,7 @@ class PatternBench {
       predicted: {
         meanGm2: targetGm2,
         cvPct: (100 * Math.sqrt(spread)) / landed,
-        cvHandPct: (100 * Math.sqrt(spread + ofHand(hand, h, v))) / landed,
+        cvHandPct: this.unevenness(h, v),
         sprayedG,
         wasteShare: 1 - (targetGm2 * widthMm * heightMm) / 1e6 / sprayedG,
         secondsPerBandH: across.count > 0 ? takes(widthMm) : null,
@@ -206,7 +210,7 @@ class PatternBench {
     return {
       ...way,
       spacingMm,
-      sums: bandSums(this.profile, { count: way.count, spacingMm, lengthMm, places: 240 }),
+      sums: bandSums(this.profile, { count: way.count, spacingMm, lengthMm, places: 120 }),
     };
   }
 
@@ -214,8 +218,14 @@ class PatternBench {
     return bandSums(this.profile, { count, spacingMm, lengthMm, places: 4000 });
   }
 
+  /** Expected coefficient of variation by this hand, %. */
+  private unevenness(h: BandSums, v: BandSums): number {
+    const variance = h.variance + v.variance + ofHand(this.problem.hand, h, v);
+    return (100 * Math.sqrt(variance)) / (h.mean + v.mean);
+  }
+
   private judge(across: Way, down: Way): Layout | null {
-    const { gun, targetGm2, hand, slowestMmPerS, fastestMmPerS, maxWasteShare } = this.problem;
+    const { gun, targetGm2, slowestMmPerS, fastestMmPerS, maxWasteShare } = this.problem;
     const landed = across.sums.mean + down.sums.mean;
     const speedMmPerS = (1e6 * gun.efficiency * gun.flowGPerS * landed) / targetGm2;
     if (speedMmPerS < slowestMmPerS || speedMmPerS > fastestMmPerS) {
@@ -229,8 +239,7 @@ class PatternBench {
       this.isWasteful = true;
       return null;
     }
-    const variance = across.sums.variance + down.sums.variance + ofHand(hand, across.sums, down.sums);
-    return { across, down, cvHand: (100 * Math.sqrt(variance)) / landed, speedMmPerS, wasteShare };
+    return { across, down, cvHand: this.unevenness(across.sums, down.sums), speedMmPerS, wasteShare };
   }
 
   private noteNearest(speedMmPerS: number): void {
