@@ -8,6 +8,7 @@ import { ShopWriting } from './writing.ts';
 import type { TSchema } from 'typebox';
 import { PLACEMENT_KEYS } from './placements.ts';
 import { Id, Version, nullable, shortText, strictObject } from './scalars.ts';
+import { NozzleFit } from './sprayers.ts';
 import type { Static } from './scalars.ts';
 import { HouseDocument, RatesDocument, versioned } from './shopSettings.ts';
 
@@ -276,8 +277,21 @@ export const MACHINE_DOCUMENTS = {
         mark: Type.Integer({ title: 'Mark', minimum: 0, maximum: 1000 }),
         gM2: measure('In one pass', 'arealMass', { exclusiveMinimum: 0, maximum: 2000 }),
       }),
-      { title: 'Dial, by mark', maxItems: 40, default: [] },
+      { title: 'Dial by its maker', maxItems: 40, default: [] },
     ),
+    setting: nullable(
+      strictObject({
+        name: shortText('What is set on it', 30),
+        least: Type.Number({ title: 'Least', exclusiveMinimum: 0, maximum: 100_000 }),
+        most: Type.Number({ title: 'Most', exclusiveMinimum: 0, maximum: 100_000 }),
+        step: Type.Number({ title: 'Smallest step', exclusiveMinimum: 0, maximum: 10_000 }),
+        sense: Type.Enum(['up', 'down'], {
+          title: 'More of it gives',
+          help: 'up: more fluid; down: less, as of a speed',
+        }),
+      }),
+    ),
+    nozzle: Type.String({ title: 'Nozzle in it', maxLength: 60, default: '' }),
   }),
   press: strictObject({
     opening: choice('Opens', ['clam', 'swing', 'draw']),
@@ -354,7 +368,14 @@ export const Material = strictObject({
   version: Version,
 });
 export type Material = Static<typeof Material>;
-export const Machine = strictObject({ id: Id, ...machineFields, properties: Properties, version: Version });
+export const Machine = strictObject({
+  id: Id,
+  ...machineFields,
+  properties: Properties,
+  /** Of a sprayer: what its weighings say. Never edited, only weighed anew. */
+  fits: Type.Optional(Type.Array(NozzleFit)),
+  version: Version,
+});
 export type Machine = Static<typeof Machine>;
 
 /** The parts of a material's and a machine's own document that a form or a table shows before its properties. */

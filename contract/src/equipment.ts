@@ -57,6 +57,7 @@ export function equipmentOf(
             ...SAYS_NOTHING[item.kind],
             ...item.properties,
             ...learntOf(item),
+            ...('fits' in item ? { fits: item.fits } : {}),
             ...testedScale(presses[item.id]),
           }) as T,
       );
@@ -92,7 +93,7 @@ const SAYS_NOTHING: Partial<Record<MaterialKind | MachineKind, Record<string, un
   powder: { blocksDye: false },
   printer: { gripPadMm: null },
   ink: { polyesterCureC: null, polyesterCureS: null },
-  sprayer: { dial: [] },
+  sprayer: { dial: [], setting: null, nozzle: '', fits: [] },
   press: { heatsPerMin: 12, coolsPerMin: 2.5 },
   'cap-press': { heatsPerMin: 12, coolsPerMin: 2.5, pressureScale: [] },
   'bought-in': { pull: 'slow', capPressC: null, capDwellS: null, capKPa: null },

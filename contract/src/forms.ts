@@ -16,6 +16,7 @@ import { strictObject } from './scalars.ts';
 import { BenchNoteInput } from './benchNotes.ts';
 import { CalibrationInput, PressureTestInput, SurveyInput } from './pressChecks.ts';
 import { BoughtPacketInput, ShelfMoveInput, ShelfPacketInput } from './shelf.ts';
+import { SprayWeighingInput } from './sprayers.ts';
 import { RatesDocument } from './shopSettings.ts';
 import { WritingDocument } from './writing.ts';
 
@@ -47,6 +48,7 @@ export const FORMS: Record<string, Record<string, TSchema>> = {
     calibration: CalibrationInput,
     'bench-note': BenchNoteInput,
   },
+  spray: { weighing: SprayWeighingInput },
   shelf: { packet: ShelfPacketInput, bought: BoughtPacketInput, move: ShelfMoveInput },
   words: {
     signed: Signed,

@@ -214,3 +214,4 @@ export {
   PrinterJob,
   PrinterJobInput,
 } from './printers.ts';
+export { NozzleFit, SprayWeighing, SprayWeighingInput, WithdrawnInput } from './sprayers.ts';

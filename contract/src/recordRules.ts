@@ -33,8 +33,31 @@ export const faultsOfMaterial = ({ kind, properties }: MaterialInput): FieldProb
   crossedSpans(MATERIAL_DOCUMENTS[kind], properties, '/properties');
 
 /** The same of a machine. */
-export const faultsOfMachine = ({ kind, properties }: MachineInput): FieldProblem[] =>
-  crossedSpans(MACHINE_DOCUMENTS[kind], properties, '/properties');
+export const faultsOfMachine = ({ kind, properties }: MachineInput): FieldProblem[] => [
+  ...crossedSpans(MACHINE_DOCUMENTS[kind], properties, '/properties'),
+  ...(kind === 'sprayer' ? faultsOfSetting(properties) : []),
+];
+
+/** A dial runs from less to more, in steps that fit into it. */
+function faultsOfSetting({ setting }: MachineInput['properties']): FieldProblem[] {
+  const { least, most, step } = (setting ?? {}) as { least?: unknown; most?: unknown; step?: unknown };
+  if (typeof least !== 'number' || typeof most !== 'number') return [];
+  if (least >= most)
+    return [
+      {
+        path: '/properties/setting/most',
+        message: `“Most” must be above “Least”, ${least}, but ${most} was given.`,
+      },
+    ];
+  return typeof step === 'number' && step > most - least
+    ? [
+        {
+          path: '/properties/setting/step',
+          message: `A step of ${step} leads out of the range from ${least} to ${most}: it must be smaller.`,
+        },
+      ]
+    : [];
+}
 
 function twice(names: readonly string[]): string[] {
   const seen = new Set<string>();

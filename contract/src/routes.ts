@@ -32,6 +32,7 @@ const KINDS = [
   'arealMass',
   'share',
   'count',
+  'mark',
   'flag',
 ] as const;
 const Kind = Type.Enum([...KINDS]);

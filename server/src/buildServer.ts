@@ -39,6 +39,7 @@ import { jobEndpoints } from './features/jobs/index.ts';
 import { PrinterService, printerEndpoints } from './features/printers/index.ts';
 import { paperEndpoints } from './features/papers/index.ts';
 import { benchEndpoints, pressEndpoints } from './features/presses/index.ts';
+import { sprayerEndpoints } from './features/sprayers/index.ts';
 import { printEndpoints } from './features/prints/index.ts';
 import { quoteEndpoints } from './features/quotes/index.ts';
 import { routeEndpoints } from './features/routes/index.ts';
@@ -247,6 +248,7 @@ function endpointsOf({
   const endpoints = [
     ...pressEndpoints(services.pressChecks),
     ...benchEndpoints(services.benchNotes),
+    ...sprayerEndpoints(services.sprayers),
     ...catalogueEndpoints(catalogue, services.weighings, services.lots),
     ...artworkEndpoints(services.artworks),
     ...orderEndpoints(services.orders),

@@ -1,3 +1,13 @@
+/** What is being worked out already is waited for; what failed is tried again. */
+export function once<T>(memory: Memory<Promise<T>>, key: string, work: () => Promise<T>): Promise<T> {
+  const known = memory.get(key);
+  if (known) return known;
+  const made = work();
+  memory.put(key, made);
+  made.catch(() => memory.forget(key));
+  return made;
+}
+
 /** The values used last, so many of them, for what never changes under its key. */
 export class Memory<T> {
   private readonly known = new Map<string, T>();

@@ -8,6 +8,7 @@ import { BackupService } from './features/backups/index.ts';
 import type { BackupPlace } from './features/backups/index.ts';
 import { CatalogueStore, LotService, WeighingService, WeighingStore } from './features/catalogue/index.ts';
 import { LayoutStore } from './features/film/index.ts';
+import { NozzleFits, SprayWeighingStore, SprayerService } from './features/sprayers/index.ts';
 import { ShelfStore } from './features/shelf/index.ts';
 import { JobService, JobStore } from './features/jobs/index.ts';
 import {
@@ -106,15 +107,7 @@ export function createServices(needs: Needs) {
     lots: ground.lots,
     orders,
     runs,
-    pressChecks: new PressCheckService({
-      db,
-      store: ground.checks,
-      machines: ground.machines,
-      calibrate: ground.calibrate,
-      follow,
-      now,
-    }),
-    benchNotes: new BenchNoteService({ db, now }),
+    ...createMeasuring(needs, ground, follow),
     sweep,
     weighings,
     ...routing,
@@ -126,6 +119,29 @@ export function createServices(needs: Needs) {
     ...createFilm({ ...needs, routes: routing.routes, artworks, catalogue, layoutStore, runs }),
   };
 }
+
+/** What is measured of the shop's machines. */
+const createMeasuring = (
+  { db, now }: Pick<Needs, 'db' | 'now'>,
+  ground: Ground,
+  follow: <T>(write: (tx: Tx) => Promise<T>) => Promise<T>,
+) => ({
+  pressChecks: new PressCheckService({
+    db,
+    store: ground.checks,
+    machines: ground.machines,
+    calibrate: ground.calibrate,
+    follow,
+    now,
+  }),
+  benchNotes: new BenchNoteService({ db, now }),
+  sprayers: new SprayerService({
+    store: ground.sprayWeighings,
+    readCatalogue: () => ground.catalogue.read(),
+    follow,
+    now,
+  }),
+});
 
 /** Writes what routes go by, and has those nobody has begun follow. */
 const followingBy =
@@ -152,7 +168,17 @@ function createGround({ db, queue, pictures, core, now }: Needs) {
     now,
   });
   const shelfStore = new ShelfStore(db);
-  const catalogue = new CatalogueStore(db, weighingStore, () => shelfStore.stock());
+  const sprayWeighings = new SprayWeighingStore(db);
+  const nozzleFits = new NozzleFits({
+    standing: () => sprayWeighings.standing(),
+    fit: (input) => core.run('fitSprayer', input),
+  });
+  const catalogue = new CatalogueStore(
+    db,
+    weighingStore,
+    () => shelfStore.stock(),
+    (own) => nozzleFits.with(own),
+  );
   const machines = async () => (await catalogue.read()).machines;
   const checks = new PressCheckStore(db);
   const calibrate = (input: CalibrationInput) => core.run('calibrate', calibrationOf(input));
@@ -172,6 +198,7 @@ function createGround({ db, queue, pictures, core, now }: Needs) {
     orderState,
     lineStates: new LineStates({ db, lines, orders: orderState, queue, now }),
     weighingStore,
+    sprayWeighings,
     catalogue,
     artworks,
     layoutStore: new LayoutStore(db),

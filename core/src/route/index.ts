@@ -35,6 +35,8 @@ export type {
   PrinterTask,
   Rack,
   Sprayer,
+  SprayerDial,
+  NozzleFit,
 } from './machines.ts';
 export { INK_USES, SHEET_KINDS } from './materials.ts';
 export type {

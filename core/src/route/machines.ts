@@ -1,3 +1,4 @@
+import type { SprayerTable } from '../spray/index.ts';
 import type { Range } from '../work/index.ts';
 
 /** What every thing of the set-up has. */
@@ -109,8 +110,31 @@ export interface Sprayer extends Named {
   /** A machine with a dial, or a gun in the hand. */
   isHandGun: boolean;
   widthMm: number;
-  /** What its dial gives in one pass, by its maker or by the scale; empty where nobody knows. */
+  /** What its dial gives in one pass, by its maker; empty where nobody knows. */
   dial: readonly { mark: number; gM2: number }[];
+  /** What is set on it; `null` where nothing is. */
+  setting: SprayerDial | null;
+  /** The nozzle that is in it, by the shop's own name. */
+  nozzle: string;
+  /** What weighings say of it. */
+  fits: readonly NozzleFit[];
+}
+
+/** A dial, a speed, a volume in per cent: whatever its maker calls it, and which way it goes. */
+export interface SprayerDial {
+  name: string;
+  least: number;
+  most: number;
+  /** Smallest change. */
+  step: number;
+  /** `up`: more is more fluid. */
+  sense: 'up' | 'down';
+}
+
+/** What a sprayer gives of one fluid by one of its nozzles. */
+export interface NozzleFit extends SprayerTable {
+  fluidId: string;
+  nozzle: string;
 }
 
 export interface Rack extends Named {

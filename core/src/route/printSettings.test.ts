@@ -10,7 +10,9 @@ import {
   shopWith,
   valueOf,
 } from '../fixtures/index.ts';
-import type { PrintInput } from './index.ts';
+import { sprayerTable } from '../spray/index.ts';
+import { inWords } from '../words/index.ts';
+import type { NozzleFit, PrintInput, Route, SprayerDial } from './index.ts';
 
 describe('how a print is laid down', () => {
   const printOf = (given: Partial<PrintInput>): ((key: string) => number) => {
@@ -60,6 +62,51 @@ describe('the dial of a sprayer', () => {
     expect(setFor(420), '280 is too little: twice 210').to.deep.equal([60, 2]);
     expect(setFor(800), 'three times 280').to.deep.equal([80, 3]);
     expect(setFor(20), 'nothing comes near: the least there is').to.deep.equal([20, 1]);
+  });
+
+  describe('that was weighed', () => {
+    const setting: SprayerDial = { name: 'Volume, %', least: 10, most: 100, step: 5, sense: 'up' };
+    // 1.5 g/m² a mark, half of what its table says
+    const weighed = [20, 35, 50, 65, 80].map((mark) => ({ setting: mark, passes: 1, gm2: 1.5 * mark }));
+    const fit = sprayerTable(setting, weighed, setting.step);
+    const fluidId = equipment.pretreatments.find(({ fibre }) => fibre === 'cotton')!.id;
+    const routeWith = (own: Partial<NozzleFit>, gM2: number): Route => {
+      const override = { operation: 'pretreat', setting: 'gM2', value: gM2, who: 'Ines', why: 'a test' };
+      const known = { dial, setting, nozzle: 'brass', fits: [{ ...fit, fluidId, nozzle: 'brass', ...own }] };
+      const sprayer = { ...equipment.sprayers[0], ...known };
+      return routeOf(lineOf({ process: 'dtg', overrides: [override], ...shopWith({ sprayers: [sprayer] }) }));
+    };
+    const dialOf = (route: Route) =>
+      route.operations.find(({ id }) => id === 'pretreat')!.settings.find(({ key }) => key === 'dial')!;
+
+    it('goes by the weighings before the maker’s table, in steps it can be set to', () => {
+      const setting90 = dialOf(routeWith({}, 90));
+      expect(setting90).to.deep.include({ value: 60, label: 'Volume, %', conflicts: [] });
+      expect(setting90.reasons.map(({ source, value }) => [source, value])).to.deep.equal([
+        ['proven', 60],
+        ['trade', 20],
+      ]);
+      expect(valueOf(routeWith({}, 90), 'pretreat', 'sprayPasses')).to.equal(1);
+    });
+
+    it('takes a second pass where one does not give enough', () => {
+      const route = routeWith({}, 220);
+      expect([valueOf(route, 'pretreat', 'dial'), valueOf(route, 'pretreat', 'sprayPasses')]).to.deep.equal([
+        75, 2,
+      ]);
+    });
+
+    it('says what it cannot give, at the end of its range', () => {
+      const most = dialOf(routeWith({}, 500));
+      expect(most.value).to.equal(100);
+      expect(inWords(most.reasons[0].said)).to.match(/does not give 500.g\/m²/);
+    });
+
+    it('does not go by another nozzle’s weighings', () => {
+      expect(dialOf(routeWith({ nozzle: 'steel' }, 90)).reasons.map(({ source }) => source)).to.deep.equal([
+        'trade',
+      ]);
+    });
   });
 
   it('is not spoken of where nobody knows what it gives', () => {

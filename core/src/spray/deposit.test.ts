@@ -95,7 +95,7 @@ describe('what a gun leaves on a garment', () => {
     // a tilt too small to matter takes the way of steps
     const stepped = covered({}, { tiltXDeg: 1e-9 });
     expect(stepped.meanGm2).to.be.closeTo(exact.meanGm2, 2e-5 * exact.meanGm2);
-    const most = exact.gm2.reduce((off, own, i) => Math.max(off, Math.abs(own - stepped.gm2[i]!)), 0);
+    const most = exact.gm2.reduce((off, own, i) => Math.max(off, Math.abs(own - stepped.gm2[i])), 0);
     expect(most).to.be.below(1e-3 * exact.maxGm2);
   });
 
@@ -131,7 +131,7 @@ describe('what a gun leaves on a garment', () => {
       spray({ garment: rect(0, 0, 400, 480), target: TARGET, path }),
       spray({ garment: rect(0, 0, 400, 480), target: TARGET, path: more }),
     ];
-    expect(after.gm2.every((own, i) => own >= before.gm2[i]! - 1e-9)).to.be.true;
+    expect(after.gm2.every((own, i) => own >= before.gm2[i] - 1e-9)).to.be.true;
     expect(after.onGarmentG).to.be.above(before.onGarmentG + 1.5);
   });
 
@@ -194,7 +194,7 @@ describe('what a gun leaves on a garment', () => {
     const path = (seed: number): PathPoint[] =>
       handPath(bands(), boxOf(TARGET), { wobble: { speed: 0.1, lateralMm: 8, heightMm: 5 }, seed });
     expect(path(3)).to.deep.equal(path(3));
-    expect(path(3)[40]!.y).to.not.equal(path(4)[40]!.y);
+    expect(path(3)[40].y).to.not.equal(path(4)[40].y);
   });
 
   it('is the same when it grows under a hand as when its whole way is known', () => {
@@ -223,6 +223,6 @@ describe('what a gun leaves on a garment', () => {
     const grown = practice.judged();
     expect(grown.sprayedG).to.be.closeTo(whole.sprayedG, 1e-9);
     expect(grown.sprayS).to.be.closeTo(whole.sprayS, 1e-9);
-    expect(grown.gm2.every((gm2, i) => Math.abs(gm2 - whole.gm2[i]!) < 1e-6)).to.be.true;
+    expect(grown.gm2.every((gm2, i) => Math.abs(gm2 - whole.gm2[i]) < 1e-6)).to.be.true;
   });
 });

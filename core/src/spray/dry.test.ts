@@ -46,7 +46,7 @@ describe('drying of a pretreated garment', () => {
     const perMinute = (airMPerS: number): number => {
       const phases = [air(600, { airMPerS }), air(60, { airMPerS })];
       const { ends } = dryCourse(tee(phases, { depositGm2: 300 }));
-      return ends[0]!.waterGm2 - ends[1]!.waterGm2;
+      return ends[0].waterGm2 - ends[1].waterGm2;
     };
     expect(perMinute(0)).to.be.closeTo(1.29, 0.015);
     expect(perMinute(1)).to.be.closeTo(2.35, 0.03);
@@ -101,7 +101,7 @@ describe('drying of a pretreated garment', () => {
     const whole = pressModel().map((kg) => 1000 * kg);
     expect(whole).to.have.length(4);
     // by how much: printed with the refusal, some g/m²
-    for (const [i, gm2] of whole.entries()) expect(coarse[i]!.waterGm2).to.be.closeTo(gm2, 2.5);
+    for (const [i, gm2] of whole.entries()) expect(coarse[i].waterGm2).to.be.closeTo(gm2, 2.5);
   });
 });
 
@@ -115,7 +115,7 @@ function pressModel(): number[] {
     ({
       kind: 'solid',
       id,
-      thicknessM: mm! / 1000,
+      thicknessM: mm / 1000,
       kWMK,
       densityKgM3,
       specificHeatJKgK,
@@ -173,6 +173,6 @@ function pressModel(): number[] {
       solid('pad', [9, 0.09, 450, 1250], { initialC: 40 }),
       solid('base', [5, 45, 7850, 480], { initialC: 30 }),
     ];
-    return simulate({ layers, phases, probes: [], doses: [], outputS: [1] }).water.cloth!;
+    return simulate({ layers, phases, probes: [], doses: [], outputS: [1] }).water.cloth;
   });
 }

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { monotone } from './fit/fitCurve.ts';
 import { mixtureQuantile, normalBelow } from './fit/mixture.ts';
 import { mulberry32, normalFrom } from './noise.ts';
-import { fitSprayer } from './index.ts';
+import { fitSprayer, nearestSetting, readSprayer, sprayerTable } from './index.ts';
 import type { SprayWeighing, SprayerSetting } from './index.ts';
 
 const DIAL: SprayerSetting = { least: 1, most: 10, sense: 'up' };
@@ -103,6 +103,19 @@ describe('the fit of a sprayer', () => {
     expect(fit.settingFor(1.1 * most, 2).passesUntried).to.be.true;
     expect(fit.gm2At(9, 1).extrapolates).to.be.true;
     expect(fit.gm2At(4, 2).gm2 / fit.gm2At(4, 1).gm2).to.be.closeTo(2, 0.02);
+  });
+
+  it('says the same when it is kept as a table', () => {
+    const fit = fitSprayer(DIAL, WEIGHED);
+    const kept = readSprayer(
+      JSON.parse(JSON.stringify(sprayerTable(DIAL, WEIGHED, 0.5))) as ReturnType<typeof sprayerTable>,
+    );
+    expect(kept.gm2At(4.3, 1).sprayHigh).to.be.closeTo(fit.gm2At(4.3, 1).sprayHigh, 0.02);
+    expect(kept.settingFor(150, 2).setting).to.be.closeTo(fit.settingFor(150, 2).setting!, 1e-3);
+    expect(kept.settingFor(150, 2).passesUntried).to.be.true;
+    expect(sprayerTable(DIAL, WEIGHED, 0.5).next[0].setting % 0.5).to.equal(0);
+    expect(nearestSetting(DIAL, 0.5, 4.3)).to.equal(4.5);
+    expect(nearestSetting(DIAL, 0.5, 40)).to.equal(10);
   });
 
   it('asks for the weighing that would teach most: far from those there are', () => {

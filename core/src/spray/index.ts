@@ -16,7 +16,9 @@ export type { NozzleFault, NozzleRow, RowDeposit, SprayRun } from './nozzleRow.t
 export { USUAL_ROOM, freshLossGM2S } from './evaporation.ts';
 export type { RoomAir } from './evaporation.ts';
 export { fitSprayer } from './fit/sprayerFit.ts';
-export type { Gm2AtSetting, SettingForGm2, SprayerFit } from './fit/sprayerFit.ts';
+export type { Gm2AtSetting, SettingForGm2, SprayerAnswers, SprayerFit } from './fit/sprayerFit.ts';
+export { nearestSetting, readSprayer, sprayerTable } from './fit/sprayerTable.ts';
+export type { SprayerTable } from './fit/sprayerTable.ts';
 export type { SprayWeighing, SprayerSetting } from './fit/sprayerModel.ts';
 export { USUAL_CHART, verdictOf, weighChart } from './chart/weighChart.ts';
 export type { AmountVerdict, ChartPoint, ChartSetting, WeighChart } from './chart/weighChart.ts';

@@ -60,7 +60,7 @@ describe('a machine’s nozzle row', () => {
     const blocked = sprayRow(run({ faults: [fault({ flowShare: 0 })] }));
     expect(blocked.stripe!.atMm).to.be.closeTo(-105, 1.1);
     expect(blocked.excess).to.be.null;
-    expect(blocked.gm2.every((own, i) => own <= blocked.healthyGm2[i]! + 1e-9)).to.be.true;
+    expect(blocked.gm2.every((own, i) => own <= blocked.healthyGm2[i] + 1e-9)).to.be.true;
     // out and back retrace the same line: no shallower
     const twice = sprayRow(run({ passes: 2, faults: [fault({ flowShare: 0 })] }));
     expect(twice.stripe!.depthShare).to.be.closeTo(blocked.stripe!.depthShare, 1e-9);

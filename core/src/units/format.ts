@@ -99,6 +99,8 @@ function defaultDigits(value: number, kind: QuantityKind, system: UnitSystem): n
       return Math.abs(value) < 10 ? 2 : 1;
     case 'area':
       return 3;
+    case 'mark':
+      return Number.isInteger(value) ? 0 : Number.isInteger(Math.round(1000 * value) / 100) ? 1 : 2;
     default:
       return 0;
   }

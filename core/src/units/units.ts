@@ -11,6 +11,8 @@ export type QuantityKind =
   | 'arealMass'
   | 'share'
   | 'count'
+  /** A place on a machine's own scale: a dial, a speed, a volume in per cent. */
+  | 'mark'
   /** 1 for yes, 0 for no. */
   | 'flag';
 
@@ -38,6 +40,7 @@ export const SI_UNIT: Record<QuantityKind, string> = {
   arealMass: 'g/m²',
   share: '',
   count: '',
+  mark: '',
   flag: '',
 };
 
@@ -107,6 +110,7 @@ const EXAMPLES: Record<QuantityKind, string> = {
   arealMass: '130 g/m²',
   share: '60 %',
   count: '24',
+  mark: '4.5',
   flag: 'yes or no',
 };
 

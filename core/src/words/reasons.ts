@@ -105,6 +105,24 @@ export const REASONS = {
     isSolid
       ? `Solids take the least, of ${f.percent(min)} to ${f.percent(max)}: more puddles.`
       : `${f.percent(min)} to ${f.percent(max)}; less where it puddles.`,
+  'reason.sprayer-weighed': (
+    p: {
+      sprayer: string;
+      n: number;
+      gives: number;
+      low: number;
+      high: number;
+      passes: number;
+      isGuessed: boolean;
+    },
+    f: Figures,
+  ) =>
+    `${p.n} weighings of this fluid on the nozzle in ${p.sprayer}: ${f.q(p.gives, 'arealMass')} in ${p.passes === 1 ? 'one pass' : `${p.passes} passes`}, nine sprays in ten within ${f.span(p.low, p.high, 'arealMass')}.${p.isGuessed ? ' Beyond what was weighed: weigh one there first.' : ''}`,
+  'reason.sprayer-cannot': (
+    p: { sprayer: string; n: number; wanted: number; gives: number; passes: number },
+    f: Figures,
+  ) =>
+    `${p.sprayer} does not give ${f.q(p.wanted, 'arealMass')} of this fluid by ${p.n} weighings; nearest is ${f.q(p.gives, 'arealMass')} in ${p.passes === 1 ? 'one pass' : `${p.passes} passes`}. ${p.gives < p.wanted ? 'Spray once more and weigh, or put a larger nozzle in.' : 'Take a finer nozzle, or thin it as its maker allows.'}`,
   'reason.sprayer-table': (
     { sprayer, gives, passes }: { sprayer: string; gives: number; passes: number },
     f: Figures,

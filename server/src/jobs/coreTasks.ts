@@ -3,6 +3,8 @@ import { faultsOf, sheetOut } from '@saltflat/core/film';
 import type { FilmProblem, Placement } from '@saltflat/core/film';
 import { calibratePress } from '@saltflat/core/heat';
 import { platesRead } from '@saltflat/core/press';
+import { sprayerTable } from '@saltflat/core/spray';
+import type { SprayWeighing, SprayerSetting } from '@saltflat/core/spray';
 import { atOnce } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
 
@@ -15,6 +17,17 @@ export const CORE_TASKS = {
     faultsOf(problem, placements),
   ),
   sheetOut: atOnce(sheetOut),
+  fitSprayer: atOnce(
+    ({
+      range,
+      weighings,
+      step,
+    }: {
+      range: SprayerSetting;
+      weighings: readonly SprayWeighing[];
+      step: number;
+    }) => sprayerTable(range, weighings, step),
+  ),
 } satisfies Tasks;
 
 export type CoreTasks = typeof CORE_TASKS;

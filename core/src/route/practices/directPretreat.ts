@@ -1,15 +1,16 @@
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
-import type { Limit, Setting } from '../../work/index.ts';
+import { nearestSetting, readSprayer } from '../../spray/index.ts';
+import type { Limit, ReasonSource, Setting } from '../../work/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
 import { areaScale, fluidFor, sprayerFor } from '../equip.ts';
 import { isMostlyPolyester, needsWhite } from '../fabric.ts';
-import type { Sprayer } from '../machines.ts';
+import type { NozzleFit, Sprayer, SprayerDial } from '../machines.ts';
 import type { Pretreatment } from '../materials.ts';
 import { alone, around, byHand, on } from '../practiceParts.ts';
 import type { Practice, Settle } from '../practice.ts';
-import { houseCheck, tradeReason } from '../proposals.ts';
+import { houseCheck } from '../proposals.ts';
 import { makerReason, spanOf } from '../resolveSetting.ts';
 import { TRADE } from '../tradeRanges.ts';
 
@@ -56,7 +57,7 @@ export const directPretreat: Practice = {
       phases: sprayer.isHandGun
         ? [byHand('spray', 75 + rollS)]
         : around(40 + rollS, [alone('spray', 15, { isTimed: false })]),
-      settings: [perArea, ...sprayerDial(sprayer, perArea.value, settle)],
+      settings: [perArea, ...sprayerDial(sprayer, fluid, perArea.value, settle)],
       checks: [
         say('check.weigh'),
         say('check.print-area-only'),
@@ -86,11 +87,86 @@ export const directPretreat: Practice = {
   },
 };
 
+/** Dial and passes: by this shop's weighings of the fluid on the nozzle that is in it, else by the maker's table. */
+function sprayerDial(sprayer: Sprayer, fluid: Pretreatment, gM2: number, settle: Settle): Setting[] {
+  const fit = sprayer.fits.find(({ fluidId, nozzle }) => fluidId === fluid.id && nozzle === sprayer.nozzle);
+  const found = fit && sprayer.setting ? byWeighings(sprayer, sprayer.setting, fit, gM2) : null;
+  const table = byTable(sprayer, gM2);
+  const ways = [found, table].filter((own) => own !== null);
+  const [best] = ways;
+  if (best === undefined) return [];
+  const { setting, dial } = sprayer;
+  const marks = dial.map((own) => own.mark);
+  return [
+    settle({
+      key: 'dial',
+      sets: 'dial',
+      label: setting?.name ?? 'Dial',
+      kind: 'mark',
+      reasons: ways.map(({ source, said, mark }) => ({ source, said, value: mark })),
+      limits: [],
+      ability: setting
+        ? { min: setting.least, max: setting.most }
+        : { min: Math.min(...marks), max: Math.max(...marks) },
+    }),
+    settle({
+      key: 'sprayPasses',
+      sets: 'spray-passes',
+      label: 'Spray passes',
+      kind: 'count',
+      reasons: ways.map(({ source, said, passes }) => ({ source, said, value: passes })),
+      limits: [],
+      ability: { min: 1, max: MOST_PASSES },
+    }),
+  ];
+}
+
 const MOST_PASSES = 4; // out and back twice (assumption)
 
-/** Dial and passes by the sprayer's own table: the fewest passes that come within a tenth, else the nearest. */
-function sprayerDial({ name, dial }: Sprayer, gM2: number, settle: Settle): Setting[] {
-  if (dial.length === 0) return [];
+/** A way to set a sprayer, and who says so. */
+interface SprayWay {
+  source: ReasonSource;
+  said: Said;
+  mark: number;
+  passes: number;
+}
+
+/**
+ * By the fit: one pass where it gives enough within what was weighed, else two. What neither gives is said with the nearest
+ * end of the range, so that nobody takes it for what was wanted.
+ */
+function byWeighings({ name }: Sprayer, setting: SprayerDial, fit: NozzleFit, gM2: number): SprayWay {
+  const asked = readSprayer(fit);
+  const tries = [1, 2].map((passes) => asked.settingFor(gM2, passes));
+  const reached = tries.filter((own) => own.setting !== null);
+  const tried = reached.filter(({ passesUntried }) => !passesUntried);
+  const best = tried.find(({ extrapolates }) => !extrapolates) ?? tried[0] ?? reached[0];
+  const isLessThanAny = gM2 < asked.settingFor(gM2, 1).reachable[0];
+  const end = isLessThanAny === (setting.sense === 'up') ? setting.least : setting.most;
+  const passes = best?.passes ?? (isLessThanAny ? 1 : 2);
+  const wished = best?.setting ?? end;
+  const mark = nearestSetting(setting, setting.step, wished);
+  const {
+    gm2: gives,
+    sprayLow: low,
+    sprayHigh: high,
+    extrapolates,
+    passesUntried,
+  } = asked.gm2At(mark, passes);
+  const isGuessed = extrapolates || passesUntried;
+  return {
+    source: 'proven',
+    said: best
+      ? say('reason.sprayer-weighed', { sprayer: name, n: fit.n, gives, low, high, passes, isGuessed })
+      : say('reason.sprayer-cannot', { sprayer: name, n: fit.n, wanted: gM2, gives, passes }),
+    mark,
+    passes,
+  };
+}
+
+/** By the sprayer's own table: the fewest passes that come within a tenth, else the nearest. */
+function byTable({ name, dial }: Sprayer, gM2: number): SprayWay | null {
+  if (dial.length === 0) return null;
   const off = ({ gives }: { gives: number }): number => Math.abs(gives - gM2);
   const bests = Array.from({ length: MOST_PASSES }, (_, i) =>
     dial
@@ -99,28 +175,12 @@ function sprayerDial({ name, dial }: Sprayer, gM2: number, settle: Settle): Sett
   );
   const nearest = bests.reduce((best, own) => (off(own) < off(best) ? own : best));
   const { mark, passes, gives } = bests.find((own) => off(own) <= gM2 / 10) ?? nearest;
-  const said = say('reason.sprayer-table', { sprayer: name, gives, passes });
-  const marks = dial.map((own) => own.mark);
-  return [
-    settle({
-      key: 'dial',
-      sets: 'dial',
-      label: 'Dial',
-      kind: 'count',
-      reasons: [tradeReason(mark, said)],
-      limits: [],
-      ability: { min: Math.min(...marks), max: Math.max(...marks) },
-    }),
-    settle({
-      key: 'sprayPasses',
-      sets: 'spray-passes',
-      label: 'Spray passes',
-      kind: 'count',
-      reasons: [tradeReason(passes, said)],
-      limits: [],
-      ability: { min: 1, max: MOST_PASSES },
-    }),
-  ];
+  return {
+    source: 'trade',
+    said: say('reason.sprayer-table', { sprayer: name, gives, passes }),
+    mark,
+    passes,
+  };
 }
 
 const isFleece = ({ garment }: Pick<PrintInput, 'garment'>): boolean =>

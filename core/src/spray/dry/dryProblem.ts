@@ -26,7 +26,7 @@ export interface DryProblem {
   waterShare: number;
   cloth: Cloth;
   clothGm2: number;
-  room: Pick<RoomAir, 'tempC' | 'rh'>;
+  room: Omit<RoomAir, 'airMPerS'>;
   startC: number;
   padC: number;
   phases: readonly DryPhase[];

@@ -15,48 +15,75 @@ export interface FitCurve {
 /** Places t that a curve is told at. */
 export const PLACES = Array.from({ length: CURVE_PLACES }, (_, i) => i / (CURVE_PLACES - 1));
 
-/** Quantiles of the mixture at each place, each made monotone, read off linearly between. */
-export function curveOf(model: SprayerModel, passes: number): FitCurve {
+/** Quantiles of ln(g/m²) at each place: the sprayer's own curve within 90 %, and one spray's, each only rising or only falling. */
+export interface CurveRows {
+  low: readonly number[];
+  middle: readonly number[];
+  high: readonly number[];
+  sprayLow: readonly number[];
+  sprayHigh: readonly number[];
+}
+
+/** Quantiles of the mixture, made monotone. */
+export function curveRows(model: SprayerModel, passes: number): CurveRows {
   const solved = model.components.map((component) => ({
     component,
     ...model.posterior(component, PLACES, passes === 2),
   }));
-  const rows = {
-    low: [] as number[],
-    middle: [] as number[],
-    high: [] as number[],
-    sprayLow: [] as number[],
-    sprayHigh: [] as number[],
-  };
   const curve: Bell[] = solved.map(({ component }) => ({ weight: component.weight, mean: 0, sd: 0 }));
-  const spray: Bell[] = solved.map(({ component }) => ({ weight: component.weight, mean: 0, sd: 0 }));
+  const spray: Bell[] = curve.map((bell) => ({ ...bell }));
+  const rows: Record<keyof CurveRows, number[]> = {
+    low: [],
+    middle: [],
+    high: [],
+    sprayLow: [],
+    sprayHigh: [],
+  };
   for (const i of PLACES.keys()) {
     for (const [c, { component, mean, variance }] of solved.entries()) {
-      curve[c].mean = spray[c].mean = mean[i]!;
+      curve[c].mean = spray[c].mean = mean[i];
       curve[c].sd = Math.sqrt(variance[i]);
       spray[c].sd = Math.sqrt(variance[i] + component.noiseSd ** 2);
     }
-    rows.low.push(mixtureQuantile(curve, 0.05, rows.low.at(-1)));
-    rows.middle.push(mixtureQuantile(curve, 0.5, rows.middle.at(-1)));
-    rows.high.push(mixtureQuantile(curve, 0.95, rows.high.at(-1)));
-    rows.sprayLow.push(mixtureQuantile(spray, 0.05, rows.sprayLow.at(-1)));
-    rows.sprayHigh.push(mixtureQuantile(spray, 0.95, rows.sprayHigh.at(-1)));
+    for (const name of ROWS) {
+      const { of, share } = QUANTILES[name];
+      rows[name].push(mixtureQuantile(of === 'spray' ? spray : curve, share, rows[name].at(-1)));
+    }
   }
-  const { sign } = model;
-  const low = monotone(rows.low, sign);
-  const middle = monotone(rows.middle, sign);
-  const high = monotone(rows.high, sign);
-  const sprayLow = monotone(rows.sprayLow, sign);
-  const sprayHigh = monotone(rows.sprayHigh, sign);
+  return eachRow((name) => monotone(rows[name], model.sign));
+}
+
+const QUANTILES: Record<keyof CurveRows, { of: 'curve' | 'spray'; share: number }> = {
+  low: { of: 'curve', share: 0.05 },
+  middle: { of: 'curve', share: 0.5 },
+  high: { of: 'curve', share: 0.95 },
+  sprayLow: { of: 'spray', share: 0.05 },
+  sprayHigh: { of: 'spray', share: 0.95 },
+};
+const ROWS = Object.keys(QUANTILES) as (keyof CurveRows)[];
+
+/** Rows made one by one. */
+export const eachRow = (make: (name: keyof CurveRows) => readonly number[]): CurveRows => ({
+  low: make('low'),
+  middle: make('middle'),
+  high: make('high'),
+  sprayLow: make('sprayLow'),
+  sprayHigh: make('sprayHigh'),
+});
+
+/** Reads a curve off its rows, linearly between places. */
+export function readCurve(rows: CurveRows, sign: 1 | -1): FitCurve {
+  const { low, middle, high } = rows;
   const ends = [Math.exp(middle[0]), Math.exp(middle.at(-1)!)] as const;
+  const at = (name: keyof CurveRows, t: number): number => Math.exp(readAt(rows[name], t));
   return {
     reachable: [Math.min(...ends), Math.max(...ends)],
     at: (t) => ({
-      gm2: Math.exp(readAt(middle, t)),
-      low: Math.exp(readAt(low, t)),
-      high: Math.exp(readAt(high, t)),
-      sprayLow: Math.exp(readAt(sprayLow, t)),
-      sprayHigh: Math.exp(readAt(sprayHigh, t)),
+      gm2: at('middle', t),
+      low: at('low', t),
+      high: at('high', t),
+      sprayLow: at('sprayLow', t),
+      sprayHigh: at('sprayHigh', t),
     }),
     where: (gm2) => {
       const y = Math.log(gm2);

@@ -1,6 +1,6 @@
-import { curveOf } from './fitCurve.ts';
-import type { FitCurve } from './fitCurve.ts';
-import { SprayerModel } from './sprayerModel.ts';
+import { curveRows, readCurve } from './fitCurve.ts';
+import type { CurveRows, FitCurve } from './fitCurve.ts';
+import { SprayerModel, placeOf, settingAt, signOf } from './sprayerModel.ts';
 import type { SprayWeighing, SprayerSetting } from './sprayerModel.ts';
 import { bestNext } from './bestNext.ts';
 import type { NextWeighing } from './bestNext.ts';
@@ -35,8 +35,14 @@ export type SettingForGm2 = SettingAsked &
     | { setting: null; reason: 'less-than-the-machine-gives' | 'more-than-the-machine-gives' }
   );
 
+/** What can be asked of a sprayer that was weighed. */
+export interface SprayerAnswers {
+  gm2At: (setting: number, passes: number) => Gm2AtSetting;
+  settingFor: (gm2: number, passes: number) => SettingForGm2;
+}
+
 /** How a sprayer's setting becomes an amount, from what was weighed. */
-export interface SprayerFit {
+export interface SprayerFit extends SprayerAnswers {
   n: number;
   /** Scatter of one spray about the curve, %. */
   noisePct: number;
@@ -44,10 +50,10 @@ export interface SprayerFit {
   dataRange: readonly [number, number];
   /** Weighings that are more likely wrong than not. */
   outliers: { index: number; probability: number }[];
-  gm2At: (setting: number, passes: number) => Gm2AtSetting;
-  settingFor: (gm2: number, passes: number) => SettingForGm2;
   /** Which weighing would teach most. @param settings that can be set; `null` for any */
   next: (passes: number, settings: readonly number[] | null) => NextWeighing;
+  /** The curve as it is kept. */
+  rows: (passes: number) => CurveRows;
 }
 
 /**
@@ -59,16 +65,10 @@ export interface SprayerFit {
  */
 export function fitSprayer(range: SprayerSetting, weighings: readonly SprayWeighing[]): SprayerFit {
   const model = new SprayerModel(range, weighings);
-  const curves = new Map<number, FitCurve>();
-  const curve = (passes: number): FitCurve => {
-    const known = curves.get(passes) ?? curveOf(model, passes);
-    curves.set(passes, known);
-    return known;
-  };
+  const rows = remembered((passes) => curveRows(model, passes));
   const used = weighings.map(({ setting }) => setting);
   const dataRange = [Math.min(...used), Math.max(...used)] as const;
-  const extrapolates = (setting: number): boolean => setting < dataRange[0] || setting > dataRange[1];
-  const isUntried = (passes: number): boolean => weighings.every((own) => own.passes !== passes);
+  const tried = new Set(weighings.map(({ passes }) => passes));
   return {
     n: weighings.length,
     noisePct: 100 * model.meanNoise,
@@ -76,21 +76,41 @@ export function fitSprayer(range: SprayerSetting, weighings: readonly SprayWeigh
     outliers: Array.from(model.outlierShares, (probability, index) => ({ index, probability })).filter(
       ({ probability }) => probability > 0.5,
     ),
+    ...answersOf({ range, dataRange, tried, rows }),
+    next: (passes, settings) => bestNext(model, passes, settings),
+    rows,
+  };
+}
+
+/** What a curve is read with. */
+interface Known {
+  range: SprayerSetting;
+  dataRange: readonly [number, number];
+  /** Numbers of passes that were weighed. */
+  tried: ReadonlySet<number>;
+  rows: (passes: number) => CurveRows;
+}
+
+/** Answers both ways by curves that are known. */
+export function answersOf({ range, dataRange, tried, rows }: Known): SprayerAnswers {
+  const curve = remembered((passes): FitCurve => readCurve(rows(passes), signOf(range)));
+  const extrapolates = (setting: number): boolean => setting < dataRange[0] || setting > dataRange[1];
+  return {
     gm2At: (setting, passes) => ({
       setting,
       passes,
-      ...curve(passes).at(model.placeOf(setting)),
+      ...curve(passes).at(placeOf(range, setting)),
       extrapolates: extrapolates(setting),
-      passesUntried: isUntried(passes),
+      passesUntried: !tried.has(passes),
     }),
     settingFor: (gm2, passes) => {
       const own = curve(passes);
-      const asked = { gm2, passes, passesUntried: isUntried(passes), reachable: own.reachable };
+      const asked = { gm2, passes, passesUntried: !tried.has(passes), reachable: own.reachable };
       if (gm2 < own.reachable[0]) return { ...asked, setting: null, reason: 'less-than-the-machine-gives' };
       if (gm2 > own.reachable[1]) return { ...asked, setting: null, reason: 'more-than-the-machine-gives' };
       const { place, early, late } = own.where(gm2);
-      const [a, b] = [model.settingAt(early), model.settingAt(late)];
-      const setting = model.settingAt(place);
+      const [a, b] = [settingAt(range, early), settingAt(range, late)];
+      const setting = settingAt(range, place);
       return {
         ...asked,
         setting,
@@ -99,6 +119,14 @@ export function fitSprayer(range: SprayerSetting, weighings: readonly SprayWeigh
         extrapolates: extrapolates(setting),
       };
     },
-    next: (passes, settings) => bestNext(model, passes, settings),
+  };
+}
+
+function remembered<T>(make: (passes: number) => T): (passes: number) => T {
+  const made = new Map<number, T>();
+  return (passes) => {
+    const known = made.get(passes) ?? make(passes);
+    made.set(passes, known);
+    return known;
   };
 }

@@ -8,6 +8,15 @@ export interface SprayerSetting {
   sense: Sense;
 }
 
+/** @returns +1 where more setting gives more, -1 where it gives less */
+export const signOf = ({ sense }: SprayerSetting): 1 | -1 => (sense === 'up' ? 1 : -1);
+
+/** Where a setting is in its range by its logarithm: 0 at the least, 1 at the most. */
+export const placeOf = ({ least, most }: SprayerSetting, setting: number): number =>
+  Math.log(setting / least) / Math.log(most / least);
+
+export const settingAt = ({ least, most }: SprayerSetting, t: number): number => least * (most / least) ** t;
+
 /** One weighing: what a setting gave with so many passes. */
 export interface SprayWeighing {
   setting: number;
@@ -85,15 +94,15 @@ export class SprayerModel {
 
   /** @returns +1 where the curve rises along t, -1 where it falls */
   get sign(): 1 | -1 {
-    return this.range.sense === 'up' ? 1 : -1;
+    return signOf(this.range);
   }
 
   placeOf(setting: number): number {
-    return Math.log(setting / this.range.least) / this.span;
+    return placeOf(this.range, setting);
   }
 
   settingAt(t: number): number {
-    return this.range.least * Math.exp(this.span * t);
+    return settingAt(this.range, t);
   }
 
   /** Curve of so many passes at places t in one component, before its noise: means and variances; what they come from too. */

@@ -9,6 +9,7 @@ import { defineJob } from './jobs.ts';
 import { defineRequestKey } from './requestKeys.ts';
 import { defineEvent, defineOutcome, defineRun, defineRunLine, defineTally } from './runs.ts';
 import { defineMove, definePacket, defineUse } from './shelf.ts';
+import { defineSprayWeighing } from './sprayers.ts';
 import {
   defineBenchNote,
   defineChange,
@@ -43,6 +44,7 @@ export function defineModels(sequelize: Sequelize) {
     lots: defineLot(sequelize),
     pressChecks: definePressCheck(sequelize),
     benchNotes: defineBenchNote(sequelize),
+    sprayWeighings: defineSprayWeighing(sequelize),
     blobs: defineBlob(sequelize),
     artworks: defineArtwork(sequelize),
     figures: defineFigures(sequelize),

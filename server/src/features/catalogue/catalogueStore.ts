@@ -21,6 +21,8 @@ export class CatalogueStore {
     private readonly weighings: WeighingStore,
     /** Transfers that are free of each kind that is kept in packets. */
     private readonly shelfStock: () => Promise<Map<string, number>>,
+    /** Machines with what was weighed of them. */
+    private readonly withFits: (machines: readonly Machine[]) => Promise<Machine[]>,
   ) {}
 
   /** The whole set-up. Shared by everybody who reads it: never written to. */
@@ -90,7 +92,7 @@ export class CatalogueStore {
     return {
       styles: styles.map(toStyle),
       materials: withStock(withWeighings(materials.map(toMaterial), weighings), onShelf),
-      machines: machines.map(toMachine),
+      machines: await this.withFits(machines.map(toMachine)),
     };
   }
 }

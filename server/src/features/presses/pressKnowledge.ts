@@ -3,7 +3,7 @@ import type { CalibrationInput, KnownPresses, Machine, SurveyInput } from '@salt
 import type { Calibrated } from '@saltflat/core/heat';
 import { centred, pressKnown, testedMarks } from '@saltflat/core/press';
 import type { PlateSize, PlatesRead } from '@saltflat/core/press';
-import { Memory } from '../../memory.ts';
+import { Memory, once } from '../../memory.ts';
 import type { PressCheckStore } from './pressCheckStore.ts';
 
 interface Needs {
@@ -52,14 +52,4 @@ export class PressKnowledge {
     }
     return known;
   }
-}
-
-/** What is being worked out already is waited for; what failed is tried again. */
-function once<T>(memory: Memory<Promise<T>>, id: string, work: () => Promise<T>): Promise<T> {
-  const known = memory.get(id);
-  if (known) return known;
-  const made = work();
-  memory.put(id, made);
-  made.catch(() => memory.forget(id));
-  return made;
 }

@@ -1,0 +1,78 @@
+import { randomUUID } from 'node:crypto';
+import type { SprayWeighing, SprayWeighingInput } from '@saltflat/contract';
+import { USUAL_ROOM, amountOn, freshLossGM2S } from '@saltflat/core/spray';
+import type { InferAttributes } from 'sequelize';
+import type { Database, Tx } from '../../db/connection.ts';
+import type { SprayWeighingRow } from '../../db/models/sprayers.ts';
+
+/** Garments weighed before and after the sprayer: written once; taken back, and given again, at most. */
+export class SprayWeighingStore {
+  constructor(private readonly db: Database) {}
+
+  /** Of one sprayer, newest first. */
+  async of(machineId: string): Promise<SprayWeighing[]> {
+    return this.find({ machineId });
+  }
+
+  /** Every one that stands, newest first. */
+  async standing(): Promise<SprayWeighing[]> {
+    return this.find({ isWithdrawn: false });
+  }
+
+  async insert(machineId: string, input: SprayWeighingInput, at: Date, tx: Tx): Promise<SprayWeighing> {
+    const { by, ...own } = input;
+    const row = { id: randomUUID(), machineId, ...own, byName: by, at, isWithdrawn: false };
+    await this.db.models.sprayWeighings.create(row, { transaction: tx });
+    return toWeighing(row);
+  }
+
+  /** @returns `null` where there is no such weighing */
+  async withdraw(id: string, isWithdrawn: boolean, tx: Tx): Promise<SprayWeighing | null> {
+    const { sprayWeighings } = this.db.models;
+    await sprayWeighings.update({ isWithdrawn }, { where: { id }, transaction: tx });
+    const row = await sprayWeighings.findByPk(id, { transaction: tx, raw: true });
+    return row && toWeighing(row);
+  }
+
+  private async find(
+    where: Partial<Pick<SprayWeighing, 'machineId' | 'isWithdrawn'>>,
+  ): Promise<SprayWeighing[]> {
+    const rows = await this.db.models.sprayWeighings.findAll({
+      where,
+      order: [['at', 'desc'], ['id', 'asc']], // prettier-ignore
+      raw: true,
+    });
+    return rows.map(toWeighing);
+  }
+}
+
+function toWeighing({
+  id,
+  machineId,
+  at,
+  isWithdrawn,
+  byName,
+  ...own
+}: InferAttributes<SprayWeighingRow>): SprayWeighing {
+  const { widthMm, heightMm, beforeG, afterG, elapsedS, roomC, humidity } = own;
+  const room = { ...USUAL_ROOM, tempC: roomC ?? USUAL_ROOM.tempC, rh: humidity ?? USUAL_ROOM.rh };
+  const { gm2 } = amountOn(
+    { beforeG, afterG, areaMm2: widthMm * heightMm, targetGm2: 100, elapsedS },
+    freshLossGM2S(room),
+  );
+  const input: SprayWeighingInput = {
+    fluidId: own.fluidId,
+    nozzle: own.nozzle,
+    setting: own.setting,
+    passes: own.passes,
+    widthMm,
+    heightMm,
+    beforeG,
+    afterG,
+    elapsedS,
+    roomC,
+    humidity,
+    by: byName,
+  };
+  return { id, machineId, at: at.toISOString(), input, gm2, isWithdrawn };
+}
