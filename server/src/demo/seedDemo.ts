@@ -8,6 +8,7 @@ import {
   DEMO_MATERIALS,
   DEMO_PACKETS,
   DEMO_PRESSURE_TESTS,
+  DEMO_SPRAY_WEIGHINGS,
   DEMO_SURVEYS,
   inventRun,
 } from '@saltflat/demo';
@@ -75,6 +76,20 @@ export async function seedDemo(
     await clock.at(nowMs - daysAgo * DAY_MS, () =>
       services.pressChecks.addPressure(pressNamed(press), input),
     );
+  for (const { sprayer, fluid, daysAgo, ...own } of DEMO_SPRAY_WEIGHINGS) {
+    const { id: machineId = '', properties } = catalogue.machines.find(({ name }) => name === sprayer) ?? {};
+    const input = {
+      ...own,
+      fluidId: catalogue.materials.find(({ name }) => name === fluid)?.id ?? '',
+      nozzle: String(properties?.nozzle),
+      widthMm: 340,
+      heightMm: 400,
+      roomC: 22,
+      humidity: 0.48,
+      by: PEOPLE[0] ?? '',
+    };
+    await clock.at(nowMs - daysAgo * DAY_MS, () => services.sprayers.weigh(machineId, input));
+  }
   const context = { services, clock, nowMs, catalogue, artworkIds };
   for (const [i, order] of orders.entries()) {
     await seedOrder(order, i + 1, context);

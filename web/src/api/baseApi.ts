@@ -16,6 +16,7 @@ export const TAGS = [
   'Job',
   'PressCheck',
   'BenchNote',
+  'SprayWeighing',
   'FilmLayout',
   'Shelf',
   'Printer',

@@ -17,6 +17,7 @@ const STALE: Record<string, readonly Tag[]> = {
   job: ['Job'],
   'press-check': ['PressCheck'],
   'bench-note': ['BenchNote'],
+  'spray-weighing': ['SprayWeighing', 'Catalogue'],
   'film-layout': ['FilmLayout', 'Route', 'Quote'], // its lines' film is known better now
   shelf: ['Shelf', 'Catalogue'], // what is free counts as stock
   everything: TAGS,

@@ -77,6 +77,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../pages/FilmLayoutPage.tsx')).FilmLayoutPage }),
           },
           {
+            path: 'spray/:machineId?',
+            lazy: async () => ({ Component: (await import('../pages/SprayPage.tsx')).SprayPage }),
+          },
+          {
             path: 'presses/bench',
             lazy: async () => ({ Component: (await import('../pages/BenchPage.tsx')).BenchPage }),
           },

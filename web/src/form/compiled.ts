@@ -10,6 +10,7 @@ const SHEETS = {
   machines: (): Sheet => import('./checks/machines.js'),
   settings: (): Sheet => import('./checks/settings.js'),
   press: (): Sheet => import('./checks/press.js'),
+  spray: (): Sheet => import('./checks/spray.js'),
   shelf: (): Sheet => import('./checks/shelf.js'),
   words: (): Sheet => import('./checks/words.js'),
 };

@@ -6,6 +6,7 @@ export const PLACES = [
   { path: '/artwork', name: t('Artwork'), key: 'a' },
   { path: '/route', name: t('Route'), key: 'r' },
   { path: '/film', name: t('Film'), key: 'm' },
+  { path: '/spray', name: t('Spray'), key: 'y' },
   { path: '/presses', name: t('Presses'), key: 'p' },
   { path: '/floor', name: t('Floor'), key: 'f' },
   { path: '/ledger', name: t('Ledger'), key: 'l' },

@@ -8,7 +8,7 @@ export { RowLink } from './actions/RowLink.tsx';
 export { Tabs } from './actions/Tabs.tsx';
 export { ToggleField } from './actions/ToggleField.tsx';
 export { Chart } from './charts/Chart.tsx';
-export type { ChartData, MapData } from './charts/chartData.ts';
+export type { ChartData, MapData, PlotData } from './charts/chartData.ts';
 export { CheckField, CheckSet } from './fields/CheckField.tsx';
 export { ChoiceField, SuggestField } from './fields/ChoiceField.tsx';
 export { ColourField } from './fields/ColourField.tsx';

@@ -6,14 +6,14 @@ import { saveCsv } from '../tables/saveCsv.ts';
 import { saveFile } from '../tables/saveFile.ts';
 import { SimpleTable } from '../tables/SimpleTable.tsx';
 import { Refusal } from '../states/Note.tsx';
-import { chartRows, chartWords, isMap } from './chartData.ts';
-import type { ChartData, MapData } from './chartData.ts';
+import { chartRows, chartWords, isMap, isPlot } from './chartData.ts';
+import type { AnyChart } from './chartData.ts';
 import type { DrawnChart } from './drawChart.ts';
 
 interface Props {
   /** What it shows; also the name of its files. */
   title: string;
-  data: ChartData | MapData;
+  data: AnyChart;
   heightPx?: number;
 }
 
@@ -93,7 +93,9 @@ export function Chart({ title, data, heightPx = 220 }: Props) {
             isNumber: i > 0,
             cell: (row: (string | number)[]) => {
               const value = row[i] ?? '';
-              return i > 0 && typeof value === 'number' && !isMap(data) ? data.up.write(value) : value;
+              return i > 0 && typeof value === 'number' && !isMap(data) && !isPlot(data)
+                ? data.up.write(value)
+                : value;
             },
           }))}
         />

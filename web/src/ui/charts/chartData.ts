@@ -31,20 +31,57 @@ export interface MapData {
   sides: { top: string; bottom: string };
 }
 
-export const isMap = (data: ChartData | MapData): data is MapData => 'cellName' in data;
+/** What was measured, as points in a plane, with the curves and the band drawn through them. */
+export interface PlotData {
+  along: { title: string; write: (value: number) => string; min: number; max: number };
+  up: { title: string; write: (value: number) => string; min?: number; max?: number };
+  /** Dashed: a bound rather than the thing itself. */
+  curves: readonly { name: string; points: readonly PlotPoint[]; isDashed?: boolean }[];
+  /** Between two curves. */
+  band: { name: string; points: readonly (readonly [x: number, low: number, high: number])[] } | null;
+  /** Hollow: doubted, or beside what the curves are of. */
+  dots: readonly { x: number; y: number; words: string; isHollow?: boolean }[];
+  /** What the dots are. */
+  dotsName: string;
+}
+export type PlotPoint = readonly [x: number, y: number];
+
+export type AnyChart = ChartData | MapData | PlotData;
+
+export const isMap = (data: AnyChart): data is MapData => 'cellName' in data;
+export const isPlot = (data: AnyChart): data is PlotData => 'dots' in data;
 
 /** The same as a table: a heading, then a row a place along; empty where there is no value. */
-export const chartRows = (data: ChartData | MapData): (string | number)[][] =>
-  isMap(data)
-    ? [[t('Place'), t('Value')], ...data.spots.map(({ name, text }) => [name, text])]
-    : [
-        [data.along.title, ...data.series.map(({ name }) => name)],
-        ...data.along.values.map((value, i) => [value, ...data.series.map(({ values }) => values[i] ?? '')]),
-      ];
+export function chartRows(data: AnyChart): (string | number)[][] {
+  if (isMap(data)) return [[t('Place'), t('Value')], ...data.spots.map(({ name, text }) => [name, text])];
+  if (isPlot(data))
+    return [
+      [data.along.title, data.up.title, data.dotsName],
+      ...data.dots.map(({ x, y, words }) => [data.along.write(x), data.up.write(y), words]),
+    ];
+  return [
+    [data.along.title, ...data.series.map(({ name }) => name)],
+    ...data.along.values.map((value, i) => [value, ...data.series.map(({ values }) => values[i] ?? '')]),
+  ];
+}
 
 /** In a sentence: from where to where each series goes, for who does not see the drawing. */
-export const chartWords = (data: ChartData | MapData): string =>
-  isMap(data) ? data.spots.map(({ name, text }) => `${name}: ${text}`).join('; ') : courseWords(data);
+export function chartWords(data: AnyChart): string {
+  if (isMap(data)) return data.spots.map(({ name, text }) => `${name}: ${text}`).join('; ');
+  return isPlot(data) ? plotWords(data) : courseWords(data);
+}
+
+const plotWords = ({ along, up, curves, dots, dotsName }: PlotData): string =>
+  [
+    ...curves.flatMap(({ name, points }) => {
+      const [first, last] = [points[0], points.at(-1)];
+      if (first === undefined || last === undefined) return [];
+      const at = ([x, y]: PlotPoint): string =>
+        t('{value} at {place}', { value: up.write(y), place: along.write(x) });
+      return [t('{name}: from {first} to {last}', { name, first: at(first), last: at(last) })];
+    }),
+    `${dotsName}: ${dots.length}`,
+  ].join('; ');
 
 const courseWords = ({ along, up, series }: ChartData): string =>
   series

@@ -9,8 +9,9 @@ import {
 import { init, use } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 import { SANS, TOKENS } from '../theme/tokens.ts';
-import { isMap } from './chartData.ts';
-import type { ChartData, MapData } from './chartData.ts';
+import { isMap, isPlot } from './chartData.ts';
+import type { AnyChart, ChartData, MapData } from './chartData.ts';
+import { plotOption } from './plotOption.ts';
 
 use([
   BarChart,
@@ -34,7 +35,7 @@ const LEGEND_ROW_PX = 20;
 const TEXT = { fontFamily: SANS, color: TOKENS.muted, fontSize: 12 } as const;
 
 export interface DrawnChart {
-  show: (data: ChartData | MapData) => void;
+  show: (data: AnyChart) => void;
   resize: () => void;
   /** The picture, at twice its size, as an address. */
   png: () => string;
@@ -49,11 +50,16 @@ export interface DrawnChart {
 export function drawChart(place: HTMLElement, isStill: boolean): DrawnChart {
   const chart = init(place, null, { renderer: 'canvas' });
   return {
-    show: (data) => chart.setOption(isMap(data) ? mapOption(data) : courseOption(data, isStill), true),
+    show: (data) => chart.setOption(optionOf(data, isStill), true),
     resize: () => chart.resize(),
     png: () => chart.getDataURL({ type: 'png', pixelRatio: 2, backgroundColor: TOKENS.surface }),
     end: () => chart.dispose(),
   };
+}
+
+function optionOf(data: AnyChart, isStill: boolean) {
+  if (isMap(data)) return mapOption(data);
+  return isPlot(data) ? plotOption(data, isStill) : courseOption(data, isStill);
 }
 
 const courseOption = ({ along, up, series, isStacked = false }: ChartData, isStill: boolean) => ({

@@ -1,0 +1,4 @@
+export { FitView } from './fit/FitView.tsx';
+export { WeighingForm } from './fit/WeighingForm.tsx';
+export { fluidsOf, sprayersOf } from './sprayers.ts';
+export type { ShownSprayer } from './sprayers.ts';
