@@ -292,6 +292,19 @@ export const MACHINE_DOCUMENTS = {
       }),
     ),
     nozzle: Type.String({ title: 'Nozzle in it', maxLength: 60, default: '' }),
+    gun: nullable(
+      strictObject({
+        flowGPerMin: Type.Number({ title: 'Gun gives, g a minute', exclusiveMinimum: 0, maximum: 5000 }),
+        coneWide: Type.Number({
+          title: 'Cone, long side',
+          exclusiveMinimum: 0,
+          maximum: 5,
+          help: 'its width by its distance: 1 where it is as wide as the gun is far',
+        }),
+        coneNarrow: Type.Number({ title: 'Cone, short side', exclusiveMinimum: 0, maximum: 5 }),
+        landsShare: Type.Number({ title: 'Lands, as a share', exclusiveMinimum: 0, maximum: 1 }),
+      }),
+    ),
   }),
   press: strictObject({
     opening: choice('Opens', ['clam', 'swing', 'draw']),

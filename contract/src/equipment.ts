@@ -93,7 +93,7 @@ const SAYS_NOTHING: Partial<Record<MaterialKind | MachineKind, Record<string, un
   powder: { blocksDye: false },
   printer: { gripPadMm: null },
   ink: { polyesterCureC: null, polyesterCureS: null },
-  sprayer: { dial: [], setting: null, nozzle: '', fits: [] },
+  sprayer: { dial: [], setting: null, nozzle: '', gun: null, fits: [] },
   press: { heatsPerMin: 12, coolsPerMin: 2.5 },
   'cap-press': { heatsPerMin: 12, coolsPerMin: 2.5, pressureScale: [] },
   'bought-in': { pull: 'slow', capPressC: null, capDwellS: null, capKPa: null },

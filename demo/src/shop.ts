@@ -194,8 +194,8 @@ export const DEMO_MACHINES: readonly MachineInput[] = [
   machine('hand-iron', 'Hand iron', { plateC: { min: 60, max: 200 } }),
   machine('oven', 'Drawer oven', { chamberC: { min: 40, max: 200 }, widthMm: 620, heightMm: 640 }),
   machine('griddle', 'Bench griddle', { surfaceC: { min: 60, max: 220 }, widthMm: 500, heightMm: 300 }),
-  machine('sprayer', 'Spray box', { isHandGun: false, widthMm: 400, dial: [{ mark: 20, gM2: 70 }, { mark: 40, gM2: 140 }, { mark: 60, gM2: 205 }, { mark: 80, gM2: 270 }], setting: { name: 'Volume, %', least: 10, most: 100, step: 5, sense: 'up' }, nozzle: 'brass 0.4' }),
-  machine('sprayer', 'Hand gun', { isHandGun: true, widthMm: 250, dial: [], setting: null, nozzle: 'fan 0.8' }),
+  machine('sprayer', 'Spray box', { isHandGun: false, widthMm: 400, dial: [{ mark: 20, gM2: 70 }, { mark: 40, gM2: 140 }, { mark: 60, gM2: 205 }, { mark: 80, gM2: 270 }], setting: { name: 'Volume, %', least: 10, most: 100, step: 5, sense: 'up' }, nozzle: 'brass 0.4', gun: null }),
+  machine('sprayer', 'Hand gun', { isHandGun: true, widthMm: 250, dial: [], setting: null, nozzle: 'fan 0.8', gun: { flowGPerMin: 240, coneWide: 1, coneNarrow: 0.4, landsShare: 0.9 } }),
   machine('rack', 'Tall rack', { places: 40 }),
   machine('cooling-table', 'Steel table', { places: 6, isMetal: true }),
 ]; // prettier-ignore

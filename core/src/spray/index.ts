@@ -8,6 +8,9 @@ export { USUAL_HAND, USUAL_MOST_BANDS, USUAL_MOST_WASTE, planPattern } from './p
 export type { PatternForecast, PatternPlan, PatternProblem } from './pattern/planPattern.ts';
 export { sampleAt, simulateDeposit } from './deposit/deposit.ts';
 export type { Deposit } from './deposit/deposit.ts';
+export { practiceAdvice } from './deposit/practiceAdvice.ts';
+export type { SprayAdvice } from './deposit/practiceAdvice.ts';
+export { poseAt } from './deposit/flowing.ts';
 export { SprayPractice } from './deposit/practice.ts';
 export { sprayGround } from './deposit/ground.ts';
 export type { DepositProblem, SprayGround } from './deposit/ground.ts';

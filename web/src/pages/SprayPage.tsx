@@ -11,7 +11,7 @@ import {
   useSprayWeighingsQuery,
   useWithdrawSprayWeighingMutation,
 } from '../api/sprayersApi.ts';
-import { FitView, WeighingForm, fluidsOf, sprayersOf } from '../features/spray/index.ts';
+import { FitView, HandView, WeighingForm, fluidsOf, sprayersOf } from '../features/spray/index.ts';
 import type { ShownSprayer } from '../features/spray/index.ts';
 import { useKeys } from '../keys/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
@@ -68,9 +68,9 @@ export function SprayPage() {
       />
       <Tabs
         label={t('Sprayers')}
-        tabs={sprayers.map(({ id, name, fits }) => ({
+        tabs={sprayers.map(({ id, name, setting, fits }) => ({
           value: id,
-          label: `${name}${fits.length === 0 ? ' ◌' : ''}`,
+          label: `${name}${setting !== null && fits.length === 0 ? ' ◌' : ''}`,
         }))}
         value={chosen.id}
         onChange={(id) => void navigate(`/spray/${id}`)}
@@ -78,8 +78,9 @@ export function SprayPage() {
         <FillSplit columns="minmax(0, 1fr)" below={0}>
           <Scroll>
             <Stack gap={12} pad="12px 0">
+              {chosen.gun && <HandView key={chosen.id} gun={chosen.gun} />}
               {chosen.setting === null ? (
-                <NothingSet sprayer={chosen} />
+                chosen.gun === null && <NothingSet sprayer={chosen} />
               ) : (
                 <OneSprayer key={chosen.id} sprayer={chosen} setting={chosen.setting} catalogue={catalogue} />
               )}

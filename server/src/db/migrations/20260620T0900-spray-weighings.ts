@@ -39,7 +39,7 @@ export const sprayWeighings: Migration = {
       for each row execute function tell_change('spray-weighing', 'machine_id');
     create trigger revise_spray_weighing after insert or update on spray_weighing
       for each statement execute function count_revision();
-    update machine set properties = properties || jsonb_build_object('nozzle', '', 'setting', case
+    update machine set properties = properties || jsonb_build_object('nozzle', '', 'gun', null, 'setting', case
       when jsonb_array_length(coalesce(properties -> 'dial', '[]')) > 1 then (
         select jsonb_build_object('name', 'Dial', 'least', greatest(min(mark), 1), 'most', max(mark), 'step', 1, 'sense', 'up')
         from (select (own ->> 'mark')::double precision mark from jsonb_array_elements(properties -> 'dial') own) marks
@@ -48,7 +48,7 @@ export const sprayWeighings: Migration = {
     where kind = 'sprayer';
   `,
   down: `
-    update machine set properties = properties - 'nozzle' - 'setting' where kind = 'sprayer';
+    update machine set properties = properties - 'nozzle' - 'setting' - 'gun' where kind = 'sprayer';
     drop table spray_weighing;
     drop function refuse_reweighing;
   `,

@@ -1,3 +1,4 @@
+export { HandView } from './hand/HandView.tsx';
 export { FitView } from './fit/FitView.tsx';
 export { WeighingForm } from './fit/WeighingForm.tsx';
 export { fluidsOf, sprayersOf } from './sprayers.ts';

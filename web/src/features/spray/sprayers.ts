@@ -11,6 +11,16 @@ export interface ShownSprayer {
   /** The nozzle in it. */
   nozzle: string;
   fits: readonly NozzleFit[];
+  /** What a hand gun gives; `null` where nobody measured. */
+  gun: HandGun | null;
+}
+
+/** A hand gun’s flow and cone, as the shop says them. */
+export interface HandGun {
+  flowGPerMin: number;
+  coneWide: number;
+  coneNarrow: number;
+  landsShare: number;
 }
 
 /** The sprayers in use. Their documents were checked when they were stored. */
@@ -24,6 +34,7 @@ const shownSprayer = ({ id, name, properties, fits = [] }: Machine): ShownSpraye
   setting: (properties.setting as SprayerDial | null | undefined) ?? null,
   nozzle: typeof properties.nozzle === 'string' ? properties.nozzle : '',
   fits,
+  gun: (properties.gun as HandGun | null | undefined) ?? null,
 });
 
 export const fluidsOf = ({ materials }: Pick<Catalogue, 'materials'>): Material[] =>
