@@ -89,13 +89,6 @@ await run(async () => {
     await page.keyboard.press('w');
     await measured();
   });
-  await shoot('artwork-out', `/artwork/${club.lines[0].id}`, 'Findings', async () => {
-    await measured();
-    await page.getByRole('tab', { name: 'Out' }).click();
-    await page.locator('.art-canvas canvas').focus();
-    await page.keyboard.press('m');
-    await measured();
-  });
   await shoot('route', `/route/${club.lines[0].id}`, 'shaded: four of five runs');
   await shoot('route-why', `/route/${night.lines[0].id}`, 'Cure the print', async () => {
     await page
@@ -130,6 +123,11 @@ await run(async () => {
   await page.setViewportSize({ width: 1280, height: 800 });
   await shoot('presses', '/presses', 'What it tells', () => page.waitForTimeout(800));
   const { machines } = await ask('/catalogue');
+  await shoot('spray', '/spray', 'Ask it', () => page.waitForTimeout(800));
+  const gunId = machines.find(({ name }) => name === 'Hand gun').id;
+  await shoot('spray-hand', `/spray/${gunId}`, 'trigger held from end to end', () =>
+    page.waitForTimeout(1500),
+  );
   const pressId = machines.find(({ name }) => name === 'Press A').id;
   await shoot('calibration', `/presses/${pressId}/calibration`, 'never calibrated', async () => {
     await page.getByRole('button', { name: 'Calibrate this press' }).click();
@@ -142,11 +140,6 @@ await run(async () => {
   const { styles } = await ask('/catalogue');
   const hoodie = styles.find(({ name }) => name === 'Breakwater hoodie');
   await shoot('shop', `/shop/blanks/${hoodie.id}`, 'Save the changes');
-  await shoot('shop-methods', '/shop/methods', 'Film: peel', async () => {
-    await page.getByRole('group', { name: 'Film: peel' }).getByRole('radio', { name: /^Hot/ }).check();
-    await page.getByRole('status', { name: 'What changed in the routes' }).waitFor();
-    await page.evaluate(() => globalThis.scrollTo(0, 0));
-  });
   await browser.close();
   server.stop();
   cluster.stop();

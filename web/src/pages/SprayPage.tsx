@@ -11,7 +11,14 @@ import {
   useSprayWeighingsQuery,
   useWithdrawSprayWeighingMutation,
 } from '../api/sprayersApi.ts';
-import { FitView, HandView, WeighingForm, fluidsOf, sprayersOf } from '../features/spray/index.ts';
+import {
+  FitView,
+  HandView,
+  NozzleView,
+  WeighingForm,
+  fluidsOf,
+  sprayersOf,
+} from '../features/spray/index.ts';
 import type { ShownSprayer } from '../features/spray/index.ts';
 import { useKeys } from '../keys/index.ts';
 import { personNamed, usePerson } from '../person/personSlice.ts';
@@ -26,6 +33,7 @@ import {
   Scroll,
   Stack,
   Tabs,
+  ToggleField,
   useToast,
 } from '../ui/index.ts';
 import { t } from '../words/index.ts';
@@ -82,7 +90,7 @@ export function SprayPage() {
               {chosen.setting === null ? (
                 chosen.gun === null && <NothingSet sprayer={chosen} />
               ) : (
-                <OneSprayer key={chosen.id} sprayer={chosen} setting={chosen.setting} catalogue={catalogue} />
+                <Machine key={chosen.id} sprayer={chosen} setting={chosen.setting} catalogue={catalogue} />
               )}
             </Stack>
           </Scroll>
@@ -107,13 +115,35 @@ const NothingSet = ({ sprayer }: { sprayer: ShownSprayer }) => (
   </Empty>
 );
 
+const VIEWS = [
+  { value: 'dial', label: t('Dial') },
+  { value: 'nozzles', label: t('Nozzles') },
+] as const;
+
+/** A machine: what its dial gives, and what a nozzle at fault looks like. */
+function Machine(props: Omit<OneProps, 'views'>) {
+  const [view, setView] = useState<(typeof VIEWS)[number]['value']>('dial');
+  const views = props.sprayer.isHandGun ? null : (
+    <ToggleField label={t('What is shown')} isNameHidden value={view} options={VIEWS} onChange={setView} />
+  );
+  if (view === 'dial') return <OneSprayer {...props} views={views} />;
+  return (
+    <>
+      <div>{views}</div>
+      <NozzleView />
+    </>
+  );
+}
+
 interface OneProps {
   sprayer: ShownSprayer;
   setting: SprayerDial;
   catalogue: Catalogue;
+  /** The way to the other views of the sprayer. */
+  views: React.ReactNode;
 }
 
-function OneSprayer({ sprayer, setting, catalogue }: OneProps) {
+function OneSprayer({ sprayer, setting, catalogue, views }: OneProps) {
   const { data: weighings, error, refetch } = useSprayWeighingsQuery(sprayer.id);
   const [add] = useAddSprayWeighingMutation();
   const [withdraw] = useWithdrawSprayWeighingMutation();
@@ -180,6 +210,7 @@ function OneSprayer({ sprayer, setting, catalogue }: OneProps) {
         onFluid={setFluid}
         weighings={weighings}
         onWithdraw={takeBack}
+        views={views}
         action={
           <Button look="primary" onClick={() => setWeighing(true)} hint="w">
             {t('Weigh a garment')}

@@ -1,4 +1,4 @@
-import { SprayPractice, planPattern, simulateDeposit } from '@saltflat/core/spray';
+import { SprayPractice, planPattern, simulateDeposit, sprayRow } from '@saltflat/core/spray';
 import type { Deposit, DepositProblem, PathPoint } from '@saltflat/core/spray';
 import { atOnce } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
@@ -43,6 +43,7 @@ function practise({ session, problem, from, points }: PracticeQuestion): ShownDe
 
 const TASKS = {
   plan: atOnce(planPattern),
+  row: atOnce(sprayRow),
   deposit: atOnce((problem: DepositProblem) => shown(simulateDeposit(problem)), moved),
   practise: atOnce(practise, moved),
 } satisfies Tasks;

@@ -43,6 +43,7 @@ export const plotOption = ({ along, up, curves, band, dots, dotsName }: PlotData
   },
   yAxis: {
     type: 'value' as const,
+    axisLine: { show: true, onZero: false, lineStyle: { color: TOKENS.edge } },
     name: up.title,
     nameTextStyle: { ...TEXT, align: 'left' as const },
     axisLabel: { ...TEXT, formatter: up.write, hideOverlap: true },

@@ -5,7 +5,7 @@ import type { SprayerDial } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
 import { useState } from 'react';
 import { useUnits } from '../../../units/writingSlice.ts';
-import { NumberField, Panel, QuantityField, Stack } from '../../../ui/index.ts';
+import { Columns, NumberField, Panel, QuantityField, Stack } from '../../../ui/index.ts';
 import { t } from '../../../words/index.ts';
 
 interface Props {
@@ -21,8 +21,8 @@ export function AskFit({ fit, setting, passes }: Props) {
   const [mark, setMark] = useState<number | null>(null);
   const asked = readSprayer(fit);
   return (
-    <Panel title={t('Ask it')} pad="8px 16px 14px">
-      <Stack gap={12}>
+    <Panel title={t('Ask it')} pad="14px 16px 14px">
+      <Columns gap={24} least={260}>
         <Stack gap={4}>
           <QuantityField
             label={t('Wanted on the garment')}
@@ -45,7 +45,7 @@ export function AskFit({ fit, setting, passes }: Props) {
                 : givesWords(asked, mark, passes)}
           </Answer>
         </Stack>
-      </Stack>
+      </Columns>
     </Panel>
   );
 }

@@ -18,6 +18,8 @@ interface Props {
   /** Of this sprayer, newest first. */
   weighings: readonly SprayWeighing[];
   onWithdraw: (weighing: SprayWeighing) => void;
+  /** The way to the other views of the sprayer. */
+  views: React.ReactNode;
   /** Beside what is chosen. */
   action: React.ReactNode;
 }
@@ -31,6 +33,7 @@ export function FitView({
   onFluid,
   weighings,
   onWithdraw,
+  views,
   action,
 }: Props) {
   const dates = useDates();
@@ -46,6 +49,7 @@ export function FitView({
     <Stack gap={12}>
       <Row gap={12} align="end" justify="space-between">
         <Row gap={12} align="end">
+          {views}
           <div style={{ width: 220 }}>
             <SelectField
               label={t('Fluid')}
@@ -97,7 +101,7 @@ export function FitView({
                     fluid,
                     nozzle: nozzleName(nozzle),
                   })}
-                  heightPx={380}
+                  heightPx={270}
                   data={fitPlot({
                     name: setting.name,
                     passes: Number(passes),
@@ -111,17 +115,15 @@ export function FitView({
               </>
             )}
           </Panel>
-        </Stack>
-        <Stack gap={12}>
           {fit && <AskFit fit={fit} setting={setting} passes={Number(passes)} />}
-          <WeighingList
-            name={setting.name}
-            weighings={own}
-            fit={fit}
-            passes={Number(passes)}
-            onWithdraw={onWithdraw}
-          />
         </Stack>
+        <WeighingList
+          name={setting.name}
+          weighings={own}
+          fit={fit}
+          passes={Number(passes)}
+          onWithdraw={onWithdraw}
+        />
       </Split>
     </Stack>
   );

@@ -21,17 +21,6 @@ export function WeighingList({ name, weighings, fit, passes, onWithdraw }: Props
   return (
     <Panel title={t('Weighings')} pad="8px 16px 12px">
       <Stack gap={8}>
-        {next && (
-          <p className="small">
-            {t(
-              'One more at {setting} would teach most: the curve would be {share} % surer over its whole range.',
-              {
-                setting: formatQuantity(Math.round(10 * next.setting) / 10, 'mark'),
-                share: Math.round(100 * (1 - Math.sqrt(1 - next.reduction))),
-              },
-            )}
-          </p>
-        )}
         <SimpleTable<SprayWeighing>
           label={t('Weighings')}
           keyOf={({ id }) => id}
@@ -65,7 +54,7 @@ export function WeighingList({ name, weighings, fit, passes, onWithdraw }: Props
             },
             {
               key: 'undo',
-              title: '',
+              title: t('Counts'),
               cell: (weighing) => (
                 <Row gap={0} justify="end">
                   <IconButton
@@ -83,6 +72,17 @@ export function WeighingList({ name, weighings, fit, passes, onWithdraw }: Props
             },
           ]}
         />
+        {next && (
+          <p className="small">
+            {t(
+              'One more at {setting} would teach most: the curve would be {share} % surer over its whole range.',
+              {
+                setting: formatQuantity(Math.round(10 * next.setting) / 10, 'mark'),
+                share: Math.round(100 * (1 - Math.sqrt(1 - next.reduction))),
+              },
+            )}
+          </p>
+        )}
       </Stack>
     </Panel>
   );
