@@ -43,31 +43,9 @@ const problem = (stepMm: number, isWobbling = false): DepositProblem => ({
 const millimetres = problem(1);
 const wobbling = problem(1, true);
 
-/** The plain sum: at each of many moments, 4 mm apart, every cell that the cone may reach. */
-function plainMap({ path }: DepositProblem): Float64Array {
-  const map = new Float64Array(400 * 500);
-  const [P, Q, n] = [0.5, 0.2, 2];
-  for (let i = 0; i + 1 < path.length; i++) {
-    const [from, to] = [path[i], path[i + 1]];
-    if (from?.on !== true || to === undefined) continue;
-    const steps = Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / 4);
-    const mass = (4 * 0.9 * (to.t - from.t)) / steps;
-    const isTurned = from.rotDeg === 90;
-    const [rx, ry] = isTurned ? [P * from.z, Q * from.z] : [Q * from.z, P * from.z];
-    for (let k = 0; k < steps; k++) {
-      const x = from.x + ((k + 0.5) / steps) * (to.x - from.x);
-      const y = from.y + ((k + 0.5) / steps) * (to.y - from.y);
-      for (let row = Math.max(0, Math.floor(y - ry)); row < Math.min(500, y + ry + 1); row++)
-        for (let col = Math.max(0, Math.floor(x - rx)); col < Math.min(400, x + rx + 1); col++) {
-          const s = 1 - ((col + 0.5 - x) / rx) ** 2 - ((row + 0.5 - y) / ry) ** 2;
-          if (s > 0)
-            map[row * 400 + col] =
-              (map[row * 400 + col] ?? 0) + (1e6 * mass * (n + 1) * s ** n) / (Math.PI * rx * ry);
-        }
-    }
-  }
-  return map;
-}
+/** The plain sum: the same cone at each of many moments, some 4 mm apart, cell by cell, as a gun needs it that tilts. */
+const byMoments = (own: DepositProblem): unknown =>
+  simulateDeposit({ ...own, path: own.path.map((point) => ({ ...point, tiltXDeg: 1e-9 })) }).gm2;
 
 const weighings = Array.from({ length: 20 }, (_, i) => ({
   setting: 1 + (i * 9) / 19,
@@ -124,7 +102,7 @@ const CASES: Case[] = [
     budget: 0.25,
     budgetMs: 60,
     work: map,
-    against: () => plainMap(millimetres),
+    against: () => byMoments(millimetres),
   },
   {
     name: 'the same by a hand that wobbles',
@@ -132,7 +110,7 @@ const CASES: Case[] = [
     budget: null,
     budgetMs: 250,
     work: () => simulateDeposit(wobbling),
-    against: () => plainMap(wobbling),
+    against: () => byMoments(wobbling),
   },
   {
     name: 'a frame of practising at 4 mm',

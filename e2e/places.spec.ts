@@ -25,6 +25,7 @@ test('axe finds nothing on any place, on a phone, a screen and a wide one, in ei
     [`/artwork/${lineId}`, 'An opaque black box round the art'],
     ['/route', 'Night Flight Team'],
     [`/route/${lineId}`, 'Cure the print'],
+    ['/spray', 'Ask it'],
     ['/presses', 'What it tells'],
     ['/presses/bench', 'Bond, needed'],
     ['/floor', 'Ready to start'],

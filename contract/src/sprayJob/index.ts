@@ -1,4 +1,4 @@
 export { dotted } from './parts.ts';
 export type { SprayWarning } from './parts.ts';
 export { readSprayJob, sprayBatch } from './readSprayJob.ts';
-export type { SprayJob, SprayReading } from './readSprayJob.ts';
+export type { SprayJob } from './readSprayJob.ts';

@@ -30,18 +30,6 @@ export function boxOf(shape: SprayShape): Box {
   return { x0: Math.min(...xs), y0: Math.min(...ys), x1: Math.max(...xs), y1: Math.max(...ys) };
 }
 
-/** Area by the shoelace formula, mm²; of a line that crosses itself, the difference of its loops. */
-export function areaOf(shape: SprayShape): number {
-  const corners = cornersOf(shape);
-  let twice = 0;
-  for (let i = 0; i < corners.length; i++) {
-    const [ax, ay] = corners[i];
-    const [bx, by] = corners[(i + 1) % corners.length];
-    twice += ax * by - bx * ay;
-  }
-  return Math.abs(twice) / 2;
-}
-
 /** Square cells over a box, from its least corner; those at the far sides may stand over. */
 export interface Grid {
   x0: number;

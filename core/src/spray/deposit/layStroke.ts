@@ -41,41 +41,64 @@ export function layStroke(map: Float64Array, grid: Grid, nozzle: Nozzle, stretch
   const lastCol = most(Math.max(from.x, to.x) + reachX, x0, cols);
   const firstRow = least(Math.min(from.y, to.y) - reachY, y0);
   const lastRow = most(Math.max(from.y, to.y) + reachY, y0, rows);
+  if (lastCol < firstCol || lastRow < firstRow) return; // beside the garment
   const whole1 = 2 * antiderivative(1);
   // of a cell: how far beside the stroke, and when it is nearest; both go on evenly along a row
   const besideStep = ((va * bx - vb * ax) / root) * stepMm;
   const nearestStep = ((va * ax + vb * bx) / B) * stepMm;
   const dx0 = x0 + (firstCol + 0.5) * stepMm - from.x;
+  // a stroke along x or y, as they usually are: how far beside it a cell is hangs on its row or its column alone
+  const isAlongRows = Math.abs(besideStep) < STRAIGHT;
+  const isAcrossRows = Math.abs(nearestStep * root) < STRAIGHT;
+  const halves = new Float64Array(lastCol + 1);
+  const wholes = new Float64Array(lastCol + 1);
   for (let row = firstRow; row <= lastRow; row++) {
     const dy = y0 + (row + 0.5) * stepMm - from.y;
     const [ra, rb] = [ax * dx0 + ay * dy, bx * dx0 + by * dy];
-    let beside = (va * rb - vb * ra) / root - besideStep;
-    let nearestS = (va * ra + vb * rb) / B - nearestStep;
-    for (let at = row * cols + firstCol; at <= row * cols + lastCol; at++) {
-      beside += besideStep;
-      nearestS += nearestStep;
-      const C = 1 - beside * beside;
-      if (C <= 0) continue;
-      const half = Math.sqrt(C) / root;
-      const isBegun = -nearestS <= -half;
+    const beside0 = (va * rb - vb * ra) / root;
+    const nearest0 = (va * ra + vb * rb) / B;
+    if (isAlongRows && Math.abs(beside0) >= 1) continue;
+    if (row === firstRow || !isAcrossRows) {
+      const last = isAlongRows ? firstCol : lastCol;
+      for (let col = firstCol; col <= last; col++) {
+        const beside = beside0 + (col - firstCol) * besideStep;
+        const C = 1 - beside * beside;
+        halves[col] = C > 0 ? Math.sqrt(C) / root : 0;
+        wholes[col] = C > 0 ? raised(C, shape) * halves[col] : 0;
+      }
+      if (isAlongRows) {
+        halves.fill(halves[firstCol]);
+        wholes.fill(wholes[firstCol]);
+      }
+    }
+    for (let col = firstCol; col <= lastCol; col++) {
+      const half = halves[col];
+      if (half <= 0) continue;
+      const nearestS = nearest0 + (col - firstCol) * nearestStep;
+      const isBegun = nearestS >= half;
       const isOver = takesS - nearestS >= half;
-      const whole = raised(C, shape) * half;
+      const at = row * cols + col;
       if (isBegun && isOver) {
         // the ramp's own part is odd about the nearest time, and cancels
-        map[at] += scale * (flowFrom + slope * nearestS) * whole * whole1;
+        map[at] += scale * (flowFrom + slope * nearestS) * wholes[col] * whole1;
         continue;
       }
       const begin = isBegun ? -half : -nearestS;
       const end = isOver ? half : takesS - nearestS;
       if (begin >= end) continue;
-      let dose =
-        (flowFrom + slope * nearestS) * whole * (antiderivative(end / half) - antiderivative(begin / half));
-      if (slope !== 0)
+      const covered = antiderivative(end / half) - antiderivative(begin / half);
+      let dose = (flowFrom + slope * nearestS) * wholes[col] * covered;
+      if (slope !== 0) {
+        const C = half * half * B;
         dose += (slope * (fallen(C, B, begin, shape) - fallen(C, B, end, shape))) / (2 * B * (shape + 1));
+      }
       map[at] += scale * dose;
     }
   }
 }
+
+/** A stroke that strays by less over all its cells is straight. */
+const STRAIGHT = 1e-12;
 
 /** s^(n+1) at a time from the nearest. */
 const fallen = (C: number, B: number, tau: number, shape: number): number =>
