@@ -11,7 +11,6 @@ const STATED: Partial<Record<Key, readonly [min: number, max: number]>> = {
   prePressCapS: [3, 10],
   pretreatmentCottonGM2: [110, 180],
   pretreatmentFleeceFactor: [2, 3],
-  pretreatmentPolyesterFactor: [1.2, 1.4],
   dryBurstS: [10, 15],
   airDryS: [20 * 60, 40 * 60],
   airDryPressS: [5, 15],

@@ -90,8 +90,7 @@ export const TRADE = {
   // pretreatment
   pretreatmentCottonGM2: trade(110, 180, 130),
   pretreatmentFleeceFactor: trade(2, 3, 2.2),
-  pretreatmentPolyesterFactor: trade(1.2, 1.4, 1.3),
-  pretreatmentTolerance: assumed(0.1, 0.2, 0.15),
+  pretreatmentTolerance: assumed(0.05, 0.2, 0.1),
   dryBurstS: trade(10, 15, 12),
   dryBursts: assumed(2, 5, 3),
   dryBurstsFleece: assumed(4, 8, 5),

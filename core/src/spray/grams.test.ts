@@ -33,6 +33,12 @@ describe('grams for a job', () => {
     expect(wantedGm2('cotton-knit', 'pale')).to.deep.equal({ targetGm2: 0, rangeGm2: [0, 60] });
   });
 
+  it('wants a fifth to two fifths more on polyester, and two to three times as much on fleece', () => {
+    const tee = wantedGm2('cotton-knit', 'dark').targetGm2;
+    expect(wantedGm2('polyester-knit', 'dark').targetGm2 / tee).to.be.within(1.2, 1.4);
+    expect(wantedGm2('fleece', 'dark').targetGm2 / tee).to.be.within(2, 3);
+  });
+
   it('adds up for the line, in ml and bottles', () => {
     const line = gramsFor({ ...USUAL_GRAMS, targetGm2: 130, sprayMm2: 111_600, count: 24, bottleMl: 500 });
     expect(line.gramsOn).to.be.closeTo(14.508, 1e-9);

@@ -32,6 +32,7 @@ import {
 import type { PressureWish } from '../proposals.ts';
 import { spanOf } from '../resolveSetting.ts';
 import { stackOf } from '../stack.ts';
+import { USUAL_DRYING } from '../../spray/index.ts';
 import { TRADE } from '../tradeRanges.ts';
 import { fluidWish, isSprayed } from './directPretreat.ts';
 
@@ -160,8 +161,9 @@ function dryingPlate(input: PrintInput): Parameters<Settle>[0] {
   return plateProposal(input, [own.reason]);
 }
 
-/** Water on the print area as pretreatment leaves it, g/m²: nearly all of the fluid is water (assumption). */
-const fluidWaterGM2 = (input: PrintInput): number => Math.round(0.9 * fluidWish(input).wished);
+/** Water on the print area as pretreatment leaves it, g/m². */
+const fluidWaterGM2 = (input: PrintInput): number =>
+  Math.round(USUAL_DRYING.waterShare * fluidWish(input).wished);
 
 function burstDry(input: PrintInput, settle: Settle): OperationDraft {
   const sheet = coverSheetFor(input, 'pretreatment');

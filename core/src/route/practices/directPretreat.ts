@@ -1,6 +1,7 @@
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
-import { nearestSetting, readSprayer } from '../../spray/index.ts';
+import { nearestSetting, readSprayer, wantedGm2 } from '../../spray/index.ts';
+import type { Cloth } from '../../spray/index.ts';
 import type { Limit, ReasonSource, Setting } from '../../work/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
@@ -200,17 +201,32 @@ function fluidSheet(
   };
 }
 
-/** What the fabric asks for, g/m², and why: polyester takes more, by its share; fleece drinks more than any tee. */
-export function fluidWish(input: Pick<PrintInput, 'garment'>): { wished: number; said: Said } {
-  const { polyester } = input.garment.fibres;
-  const { start: base, ...span } = TRADE.pretreatmentCottonGM2;
-  const factor = TRADE.pretreatmentPolyesterFactor;
-  const times = (own: number): number => Math.round(base * own);
-  if (isFleece(input))
-    return { wished: times(TRADE.pretreatmentFleeceFactor.start), said: say('reason.pretreat-fleece') };
-  const wished = times(1 + (factor.start - 1) * polyester);
-  if (polyester >= 1) return { wished, said: say('reason.pretreat-polyester', spanOf(factor)) };
-  return polyester > 0
-    ? { wished, said: say('reason.pretreat-blend', { share: polyester }) }
-    : { wished, said: say('reason.pretreat-tee', spanOf(span)) };
+/** What the cloth asks for, g/m², and why: by its fibres and, by the root, its weight; fleece drinks more than any tee. */
+export function fluidWish({ garment }: Pick<PrintInput, 'garment'>): { wished: number; said: Said } {
+  const { massGM2 } = garment;
+  const cloth = clothOf(garment);
+  const wanted = (own: Cloth): number => wantedGm2(own, 'dark', massGM2).targetGm2;
+  const [min, max] = wantedGm2(cloth, 'dark', massGM2).rangeGm2;
+  const wished = Math.round(
+    KNITS.includes(cloth) ? byFibres(garment.fibres.polyester, wanted) : wanted(cloth),
+  );
+  return { wished, said: say('reason.pretreat-cloth', { cloth, clothGM2: massGM2, wished, min, max }) };
+}
+
+const KNITS: readonly Cloth[] = ['cotton-knit', 'blend', 'polyester-knit'];
+
+function clothOf({ construction, fibres }: PrintInput['garment']): Cloth {
+  if (isMostlyPolyester({ fibres })) return 'polyester-knit';
+  if (construction === 'fleece') return 'fleece';
+  if (construction === 'woven') return 'canvas';
+  return fibres.polyester > 0 ? 'blend' : 'cotton-knit';
+}
+
+/** A knit between cotton and polyester: evenly from one to the half-and-half blend and on to the other. */
+function byFibres(polyester: number, wanted: (cloth: Cloth) => number): number {
+  const mix = (from: Cloth, to: Cloth, share: number): number =>
+    wanted(from) + share * (wanted(to) - wanted(from));
+  return polyester <= 0.5
+    ? mix('cotton-knit', 'blend', 2 * polyester)
+    : mix('blend', 'polyester-knit', 2 * polyester - 1);
 }
