@@ -24,20 +24,19 @@ const point = (own: Partial<PathPoint>): PathPoint => ({
   ...own,
 });
 const rect = (...own: [number, number, number, number]): SprayShape => ({ rect: own });
-const spray = (own: Partial<DepositProblem>): Deposit =>
-  simulateDeposit({
-    gun: gun(),
-    garment: rect(-500, -400, 1000, 800),
-    target: rect(-100, -100, 200, 200),
-    mask: null,
-    lowGm2: 104,
-    highGm2: 162.5,
-    edgeMm: 30,
-    stepMm: 4,
-    seed: 1,
-    path: [],
-    ...own,
-  });
+/** A large sheet with a square in its middle to be covered. */
+const SHEET: Omit<DepositProblem, 'path'> = {
+  gun: gun(),
+  garment: rect(-500, -400, 1000, 800),
+  target: rect(-100, -100, 200, 200),
+  mask: null,
+  lowGm2: 104,
+  highGm2: 162.5,
+  edgeMm: 30,
+  stepMm: 4,
+  seed: 1,
+};
+const spray = (own: Partial<DepositProblem>): Deposit => simulateDeposit({ ...SHEET, path: [], ...own });
 const bands = (own: Partial<HandPattern> = {}): HandPattern => ({
   ...USUAL_PATTERN,
   kind: 'bands',
@@ -208,17 +207,7 @@ describe('what a gun leaves on a garment', () => {
     ];
     const own = { ...USUAL_GUN, flowGPerS: 4 };
     const whole = spray({ gun: own, path });
-    const practice = new SprayPractice({
-      gun: own,
-      garment: rect(-500, -400, 1000, 800),
-      target: rect(-100, -100, 200, 200),
-      mask: null,
-      lowGm2: 104,
-      highGm2: 162.5,
-      edgeMm: 30,
-      stepMm: 4,
-      seed: 1,
-    });
+    const practice = new SprayPractice({ ...SHEET, gun: own });
     for (const at of path) practice.move(at);
     const grown = practice.judged();
     expect(grown.sprayedG).to.be.closeTo(whole.sprayedG, 1e-9);
