@@ -21,5 +21,7 @@ export { countdownS, partId, planOfLine, readStepId, stepId } from './runPlan.ts
 export type { PartName, RunLine, RunOperation, RunPlan, SharedSheet } from './runPlan.ts';
 export { currentIn } from './needs.ts';
 export type { Loss, PartState, PieceOutcome, RunState, StepState } from './runState.ts';
+export { weighedIn } from './weighedIn.ts';
+export type { WeighedPiece } from './weighedIn.ts';
 export { judgeWeighIn } from './weighIn.ts';
 export type { WeighResult } from './weighIn.ts';

@@ -2,7 +2,7 @@ import { rich, t } from '../../words/index.ts';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { sayOverrule } from '@saltflat/core/artwork';
 import { sheetWords } from '@saltflat/core/route';
-import { countdownS, liesBeside } from '@saltflat/core/run';
+import { countdownS, liesBeside, weighedIn } from '@saltflat/core/run';
 import { plannedMode, timedPhases, traceHeat } from '@saltflat/core/work';
 import type { Operation, Role } from '@saltflat/core/work';
 import { formatClock, formatQuantity } from '@saltflat/core/units';
@@ -145,7 +145,12 @@ export function NextPanel({
         <Timer moment={moment} nowMs={nowMs} />
       </NextBody>
       {isWeighed && operation.weighIn && (
-        <WeighIn weighIn={operation.weighIn} step={action.step} onWeigh={onWeigh} />
+        <WeighIn
+          weighIn={operation.weighIn}
+          step={action.step}
+          before={weighedIn(live.state.steps, (own) => operationOf(live.run, own)?.weighIn ?? null)}
+          onWeigh={onWeigh}
+        />
       )}
       {isJudged && (
         <Inspection

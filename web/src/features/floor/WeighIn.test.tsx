@@ -1,5 +1,5 @@
 import type { Device } from '@saltflat/contract';
-import type { StepState } from '@saltflat/core/run';
+import type { StepState, WeighedPiece } from '@saltflat/core/run';
 import { act } from '@testing-library/react';
 import { expect } from 'chai';
 import { deviceSpoke } from '../../api/liveSlice.ts';
@@ -10,12 +10,13 @@ const scale = (part: Partial<Device>): Device =>
   ({ id: 'scale', name: 'Scale', unit: 'g', value: 180, isStable: true, fault: null, ...part }) as Device;
 
 describe('the weight of a piece', () => {
-  const shown = (step: Partial<StepState>) => {
+  const shown = (step: Partial<StepState>, before: readonly WeighedPiece[] = []) => {
     const weighed: [what: string, massG: number][] = [];
     const own = show(
       <WeighIn
         weighIn={{ targetG: 20, toleranceG: 2 }}
         step={{ beforeG: null, afterG: null, ...step } as StepState}
+        before={before}
         onWeigh={(what, massG) => weighed.push([what, massG])}
       />,
     );
@@ -48,6 +49,28 @@ describe('the weight of a piece', () => {
     getByText(/too much: let it dry longer/);
     await user.click(getByRole('button', { name: /^Take the weight after/ }));
     expect(weighed).to.deep.equal([['after', 205]]);
+  });
+
+  it('stands under those before it, with the question that two too dry ones ask', () => {
+    const piece = (step: string, pct: number, own: Partial<WeighedPiece> = {}): WeighedPiece => ({
+      step,
+      pct,
+      addedG: pct / 5,
+      verdict: pct < 80 ? 'too-little' : 'ok',
+      signals: [],
+      side: null,
+      isAgain: false,
+      ...own,
+    });
+    const { getByRole, getByText } = shown({}, [
+      piece('1', 101),
+      piece('2', 74),
+      piece('3', 71, { isAgain: true }),
+    ]);
+    expect(getByRole('list', { name: 'Weighed so far' }).textContent).to.match(
+      /1 ● 101 %, right.*3 ◆ 71 %, too little/,
+    );
+    getByText(/twice in a row off to one side: the nozzle, the pump, the bottle\?/);
   });
 
   it('cannot be taken from a scale that fails, which says why', () => {

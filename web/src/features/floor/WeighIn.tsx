@@ -1,15 +1,18 @@
 import { t } from '../../words/index.ts';
-import type { StepState, WeighResult } from '@saltflat/core/run';
+import type { StepState, WeighResult, WeighedPiece } from '@saltflat/core/run';
 import { judgeWeighIn } from '@saltflat/core/run';
 import { formatQuantity, scaleDigits } from '@saltflat/core/units';
 import { useUnits } from '../../units/writingSlice.ts';
 import { BigFigure, WeighFrame } from './floorParts.tsx';
 import { useDevice } from '../../api/liveSlice.ts';
 import { Button, Note } from '../../ui/index.ts';
+import { WeighedSoFar } from './WeighedSoFar.tsx';
 
 interface Props {
   weighIn: { targetG: number; toleranceG: number };
   step: StepState;
+  /** Garments of the run that were weighed in before. */
+  before: readonly WeighedPiece[];
   onWeigh: (what: 'before' | 'after', massG: number) => void;
 }
 
@@ -20,7 +23,7 @@ const VERDICTS: Record<WeighResult['verdict'], string> = {
 };
 
 /** Weighs the garment before and after pretreatment, straight off the scale. */
-export function WeighIn({ weighIn, step, onWeigh }: Props) {
+export function WeighIn({ weighIn, step, before, onWeigh }: Props) {
   const system = useUnits();
   // as a scale shows it: a tenth of a gram
   const mass = (massG: number): string => formatQuantity(massG, 'mass', system, scaleDigits(system));
@@ -52,6 +55,8 @@ export function WeighIn({ weighIn, step, onWeigh }: Props) {
             <dt>{t('On it now')}</dt>
             <dd>
               {mass(soFar.addedG)} {VERDICTS[soFar.verdict]}
+              {soFar.verdict === 'too-little' &&
+                t(': {grams} more', { grams: mass(weighIn.targetG - soFar.addedG) })}
             </dd>
           </div>
         )}
@@ -64,6 +69,7 @@ export function WeighIn({ weighIn, step, onWeigh }: Props) {
       >
         {what === 'before' ? t('Take the weight before') : t('Take the weight after')}
       </Button>
+      <WeighedSoFar pieces={before} />
     </WeighFrame>
   );
 }
