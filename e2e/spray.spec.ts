@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
-import { openLine } from './shop.ts';
+import { discPng, finishStep, nextTitle, openLine, openOnFloor, orderOverApi } from './shop.ts';
 
 /** Weighs one garment of 340 × 400 mm, by keys and fields. */
 async function weigh(page: Page, setting: number, afterG: number): Promise<void> {
@@ -126,4 +126,42 @@ test('a nozzle at fault is known by its stripe', async ({ page }) => {
   await page.getByRole('button', { name: 'Leans sideways' }).click();
   await expect(known).toContainText(/\d+ % more \d+\smm beside it\./);
   expect(await axeFindings(page)).toEqual([]);
+});
+
+test('six shirts are weighed in: the third is too wet and is let dry, two too dry ones ask for the nozzle', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  const { lineId } = await orderOverApi(page.request, 98, 6, discPng(98), 'dtg', { pieceFlow: 'batch' });
+  await openOnFloor(page, lineId);
+  for (let piece = 0; piece < 6; piece++) await finishStep(page, 'Pre-press the blank');
+  await expect(nextTitle(page)).toHaveText('Pretreat and weigh');
+  const weighIn = page.getByRole('group', { name: 'Weigh in' });
+  const wanted = Number(/on the piece([\d.]+)/.exec((await weighIn.textContent()) ?? '')?.[1]);
+  const soFar = page.getByRole('list', { name: 'Weighed so far' });
+  const onScale = (target: number) =>
+    page.request.post('/api/v1/devices/scale/drive', { data: { target, noise: 0 } });
+  const shirt = async (share: number, says: RegExp): Promise<void> => {
+    await onScale(150);
+    await expect(weighIn.getByText(/^150\.\d/)).toBeVisible();
+    await page.keyboard.press('Space');
+    await onScale(150 + share * wanted);
+    await expect(weighIn.getByText(says)).toBeVisible();
+    await page.getByRole('button', { name: 'Take the weight after' }).click();
+    await finishStep(page, 'Pretreat and weigh');
+    await finishStep(page, 'Dry the pretreatment'); // wet fluid does not wait for the others
+  };
+  await shirt(1.01, /right amount/);
+  await shirt(0.97, /right amount/);
+  await shirt(1.32, /too much: let it dry longer/);
+  await expect(soFar).toContainText(/3 ◆ 13\d %, too much/);
+  expect(await axeFindings(page)).toEqual([]);
+  await shirt(0.85, /too little: spray once more: \d+\.\d\sg more/);
+  await expect(weighIn.getByRole('status')).toHaveCount(0);
+  await shirt(0.84, /too little/);
+  await expect(weighIn.getByRole('status')).toContainText(
+    'twice in a row off to one side: the nozzle, the pump, the bottle?',
+  );
+  await shirt(1, /right amount/);
+  await expect(nextTitle(page)).toHaveText('Load and print');
 });

@@ -2,6 +2,8 @@ import { styled } from '@mui/material/styles';
 import { TOKENS } from '../theme/tokens.ts';
 
 const NARROW = '@media (max-width: 980px)';
+/** All places stand side by side, in longer words too. */
+const ROOMY = '@media (min-width: 1600px)';
 
 /** Jumps over the bar: the first thing the Tab key meets. */
 export const SkipLink = styled('a')({
@@ -28,7 +30,9 @@ export const TopBar = styled('header')({
   '& nav a': {
     display: 'inline-flex',
     alignItems: 'center',
-    padding: '0 12px',
+    padding: '0 9px',
+    fontStretch: '90%',
+    [ROOMY]: { padding: '0 12px', fontStretch: '100%' },
     color: TOKENS.ink,
     textDecoration: 'none',
     borderBlock: '2px solid transparent',
