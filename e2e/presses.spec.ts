@@ -191,9 +191,11 @@ test('a press is calibrated from a logger’s file and washed recipes, and its r
   await expect(form.getByRole('img', { name: /^Read less modelled/ })).toBeVisible();
 
   await form.getByRole('button', { name: '4 Recipes whose wash is known' }).click();
-  await form.getByRole('button', { name: 'Add one that held' }).click();
-  await form.getByRole('button', { name: 'Add one that came off' }).click();
   const dwell = form.getByLabel('Dwell');
+  await form.getByRole('button', { name: 'Add one that held' }).click();
+  await expect(dwell).toHaveCount(1); // what is folded out is still moving
+  await form.getByRole('button', { name: 'Add one that came off' }).click();
+  await expect(dwell).toHaveCount(2);
   await dwell.nth(0).fill('11');
   await dwell.nth(1).fill('16');
   await expect(form).toContainText(/Something else than heat made that one come off/); // and the contacts still count

@@ -51,7 +51,7 @@ export function AskFit({ fit, setting, passes }: Props) {
 }
 
 const Answer = ({ isWarning = false, children }: { isWarning?: boolean; children: React.ReactNode }) => (
-  <p className={isWarning ? 'alarm' : ''} style={{ margin: 0 }} aria-live="polite">
+  <p className={isWarning ? 'alarm' : ''} style={{ margin: 0, minHeight: '3lh' }} aria-live="polite">
     {children}
   </p>
 );
