@@ -1,7 +1,6 @@
 import type { Catalogue, Machine, RouteVersion, SprayWeighing, SprayWeighingInput } from '@saltflat/contract';
 import { expect } from 'chai';
-import { orderInput, planned, startTestServer, upload } from './testing/testServer.ts';
-import { discPng } from './testing/testServer.ts';
+import { discPng, orderInput, planned, startTestServer, upload } from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 describe('what is weighed of sprayers', function () {

@@ -1,9 +1,9 @@
-import { CLOTHS, CLOTH_FACTS, DRY_COVERS, USUAL_DRYING, USUAL_ROOM } from '@saltflat/core/spray';
+import { CLOTHS, CLOTH_FACTS, DRY_COVERS, USUAL_DRYING, roomWith } from '@saltflat/core/spray';
 import type { DryCover, DryPhase, DryProblem } from '@saltflat/core/spray';
 import { Type } from 'typebox';
 import type { Static } from '../scalars.ts';
 import type { Faults } from './parts.ts';
-import { Above0, Room, Share, listAt, figureAt, roomOf, at } from './parts.ts';
+import { Above0, Room, Share, listAt, figureAt, at } from './parts.ts';
 
 const PLATE = { least: 40, most: 230 };
 const Plate = Type.Number({
@@ -77,7 +77,7 @@ export function readDry(data: unknown, faults: Faults): DryReading | null {
   if (job === null || faults.fields.length > 0) return null;
   const { depositGm2, waterShare, fabric, startC, padC, weighBack = null } = job;
   const cloth = fabric?.kind ?? 'cotton-knit';
-  const { tempC, rh } = roomOf(job.room, USUAL_ROOM);
+  const { tempC, rh } = roomWith(job.room);
   return {
     problem: {
       depositGm2,

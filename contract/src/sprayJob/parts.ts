@@ -1,4 +1,3 @@
-import type { RoomAir } from '@saltflat/core/spray';
 import { Type } from 'typebox';
 import type { TSchema } from 'typebox';
 import { DomainError } from '../problems.ts';
@@ -143,16 +142,6 @@ export interface SprayWarning {
   code: string;
   path: string;
 }
-
-/** Air of a room, where it is given. */
-export const roomOf = (
-  room: { tempC?: number; rh?: number; airMPerS?: number } | undefined,
-  usual: RoomAir,
-): RoomAir => ({
-  tempC: room?.tempC ?? usual.tempC,
-  rh: room?.rh ?? usual.rh,
-  airMPerS: room?.airMPerS ?? usual.airMPerS,
-});
 
 /** `/weighings/1/afterG` as `weighings[1].afterG`. */
 export const dotted = (path: string): string =>

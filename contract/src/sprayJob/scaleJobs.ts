@@ -1,9 +1,9 @@
-import { SIGNAL_RULES, USUAL_CHART, USUAL_ROOM, freshLossGM2S } from '@saltflat/core/spray';
+import { SIGNAL_RULES, USUAL_CHART, amountSlip, freshLossGM2S, roomWith } from '@saltflat/core/spray';
 import type { ChartSetting, SprayWeighing, SprayerSetting, Weighed } from '@saltflat/core/spray';
 import { Type } from 'typebox';
 import type { FieldProblem } from '../problems.ts';
 import type { Static } from '../scalars.ts';
-import { Above0, AtLeast0, Passes, Room, at, figureAt, listAt, roomOf } from './parts.ts';
+import { Above0, AtLeast0, Passes, Room, at, figureAt, listAt } from './parts.ts';
 import type { SprayWarning, Faults } from './parts.ts';
 
 const Name = (title: string) => Type.String({ title, minLength: 1, maxLength: 200 });
@@ -88,7 +88,6 @@ export interface ChartReading {
 }
 
 const LATE_S = 600;
-const GRAMS_AN_OUNCE = 28.35;
 
 export function readFit(data: unknown, faults: Faults): FitReading | null {
   const job = faults.part(FitJob, data);
@@ -160,7 +159,7 @@ export function readChart(data: unknown, faults: Faults): ChartReading | null {
 }
 
 const lossOf = (room: Static<typeof Room> | undefined): number =>
-  room?.evapGm2PerS ?? freshLossGM2S(roomOf(room, USUAL_ROOM));
+  room?.evapGm2PerS ?? freshLossGM2S(roomWith(room));
 
 const gm2Of = (
   { gm2, beforeG = NaN, afterG = NaN, elapsedS = 0 }: Static<typeof FitJob>['weighings'][number],
@@ -235,9 +234,8 @@ function* warningsOf(
   for (const [i, { place, gm2: stated, elapsedS = 0 }] of kept.entries()) {
     const gm2 = weighings[i]?.gm2 ?? NaN;
     const path = `weighings[${place}].${stated === undefined ? 'afterG' : 'gm2'}`;
-    const inGrams = gm2 * GRAMS_AN_OUNCE;
-    if (gm2 < 10 && inGrams >= 40 && inGrams <= 1000) yield { code: 'ounces?', path };
-    else if (gm2 < 10 || gm2 > 1000) yield { code: 'implausible', path };
+    const slip = amountSlip(gm2);
+    if (slip !== null) yield { code: slip, path };
     if (elapsedS > LATE_S) yield { code: 'weighed-late', path: `weighings[${place}].elapsedS` };
   }
 }

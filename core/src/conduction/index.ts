@@ -1,10 +1,11 @@
 export {
-  KELVIN,
   SIGMA,
   WATER_CP,
   airKWMK,
   boilingC,
   evaporationKgM2S,
+  fourthPowerK,
+  naturalHWM2K,
   squaresViewFactor,
   vaporisationJKg,
 } from './physics.ts';

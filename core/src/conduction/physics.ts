@@ -7,6 +7,12 @@ export const KELVIN = 273.15;
 export const WATER_CP = 4186;
 const ATMOSPHERE_PA = 101_325;
 
+/** The fourth power of an absolute temperature, K⁴. */
+export function fourthPowerK(tempC: number): number {
+  const k = tempC + KELVIN;
+  return k * k * k * k;
+}
+
 /** Latent heat of vaporisation, J/kg (linear fit to steam tables, 0–150 °C). */
 export const vaporisationJKg = (tempC: number): number => 2.501e6 - 2440 * tempC;
 

@@ -1,8 +1,8 @@
 import {
-  KELVIN,
   SIGMA,
   airKWMK,
   evaporationKgM2S,
+  fourthPowerK,
   naturalHWM2K,
   squaresViewFactor,
   vaporisationJKg,
@@ -58,16 +58,11 @@ const linear =
 /** Flux into a surface at a temperature, without evaporation. */
 type FluxLaw = (surfaceC: number) => number;
 
-const fourth = (tempC: number): number => {
-  const k = tempC + KELVIN;
-  return k * k * k * k;
-};
-
 function openFlux({ roomC, emissivity, lengthM, facing, leastHWM2K }: FreeSurface): FluxLaw {
-  const room4 = fourth(roomC);
+  const room4 = fourthPowerK(roomC);
   return (ts) =>
     Math.max(leastHWM2K, naturalHWM2K(ts - roomC, lengthM, facing)) * (roomC - ts) +
-    emissivity * SIGMA * (room4 - fourth(ts));
+    emissivity * SIGMA * (room4 - fourthPowerK(ts));
 }
 
 /** Under a plate: exchange between grey plates in view, still air in the gap, and the room's air as far as it reaches in. */
@@ -77,10 +72,10 @@ function gapFlux(own: Extract<Boundary, { kind: 'gap' }>): FluxLaw {
   const view = squaresViewFactor(sideM / gapM);
   const exchange = 1 / (1 / plateEmissivity + 1 / emissivity - 1);
   const shielded = 1 / (1 + (gapM / shieldM) ** 4);
-  const plate4 = fourth(plateC);
-  const room4 = fourth(roomC);
+  const plate4 = fourthPowerK(plateC);
+  const room4 = fourthPowerK(roomC);
   return (ts) => {
-    const ts4 = fourth(ts);
+    const ts4 = fourthPowerK(ts);
     return (
       view * exchange * SIGMA * (plate4 - ts4) +
       (1 - view) * emissivity * SIGMA * (room4 - ts4) +

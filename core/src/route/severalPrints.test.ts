@@ -238,8 +238,8 @@ describe('a garment with several prints', () => {
             route.operations.filter(({ takes }) => takes.includes(`transfer-${id}`)).length,
             `transfer ${id} is put on once`,
           ).to.equal(route.usesBlanks ? 1 : 0);
-    }, 300);
-    expect(several, 'lines of several prints are among them').to.be.above(2); // some twenty, by chance
+    }, 600); // some forty of them have several prints
+    expect(several).to.be.above(10);
   });
 
   it('costs less hands than its prints one by one, and more than either', () => {

@@ -1,4 +1,4 @@
-import { evaporationKgM2S, SIGMA, KELVIN, vaporisationJKg } from '../conduction/index.ts';
+import { SIGMA, evaporationKgM2S, fourthPowerK, naturalHWM2K, vaporisationJKg } from '../conduction/index.ts';
 
 /** Air of a room. */
 export interface RoomAir {
@@ -10,27 +10,30 @@ export interface RoomAir {
 
 export const USUAL_ROOM: RoomAir = { tempC: 23, rh: 0.5, airMPerS: 0 };
 
+/** A room of which only some is known: the rest as usual. */
+export const roomWith = ({
+  tempC,
+  rh,
+  airMPerS,
+}: { [K in keyof RoomAir]?: number | null | undefined } = {}): RoomAir => ({
+  tempC: tempC ?? USUAL_ROOM.tempC,
+  rh: rh ?? USUAL_ROOM.rh,
+  airMPerS: airMPerS ?? USUAL_ROOM.airMPerS,
+});
+
 const EMISSIVITY = 0.9;
 const LEAST_H = 3; // W/m²K: the air of a room is never quite still (trade model, 2–5)
 const SIDE_M = 0.3;
 
-/** Natural convection over a level face, W/m²K (McAdams, laminar, for air). */
-export function naturalH(surfaceC: number, roomC: number, sideM = SIDE_M): number {
-  const off = surfaceC - roomC;
-  return Math.max(LEAST_H, (off >= 0 ? 1.32 : 0.59) * Math.sqrt(Math.sqrt(Math.abs(off) / sideM)));
-}
-
-/** The fourth power of an absolute temperature, K⁴. */
-export function fourthPower(tempC: number): number {
-  const squared = (tempC + KELVIN) * (tempC + KELVIN);
-  return squared * squared;
-}
+/** Natural convection over a level face that looks up, W/m²K, never less than a room's own draughts. */
+export const naturalH = (surfaceC: number, roomC: number, sideM = SIDE_M): number =>
+  Math.max(LEAST_H, naturalHWM2K(surfaceC - roomC, sideM, 'up'));
 
 /** Convection and radiation into an open face, W/m², without what evaporates. @param convection a factor on the first of the two */
 export function openHeat(surfaceC: number, { tempC, airMPerS }: RoomAir, convection = 1): number {
   return (
     convection * (naturalH(surfaceC, tempC) + 6 * Math.sqrt(airMPerS)) * (tempC - surfaceC) +
-    EMISSIVITY * SIGMA * (fourthPower(tempC) - fourthPower(surfaceC))
+    EMISSIVITY * SIGMA * (fourthPowerK(tempC) - fourthPowerK(surfaceC))
   );
 }
 

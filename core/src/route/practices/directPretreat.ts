@@ -138,11 +138,11 @@ interface SprayWay {
  */
 function byWeighings({ name }: Sprayer, setting: SprayerDial, fit: NozzleFit, gM2: number): SprayWay {
   const asked = readSprayer(fit);
-  const tries = [1, 2].map((passes) => asked.settingFor(gM2, passes));
-  const reached = tries.filter((own) => own.setting !== null);
+  const single = asked.settingFor(gM2, 1);
+  const reached = [single, asked.settingFor(gM2, 2)].filter((own) => own.setting !== null);
   const tried = reached.filter(({ passesUntried }) => !passesUntried);
   const best = tried.find(({ extrapolates }) => !extrapolates) ?? tried[0] ?? reached[0];
-  const isLessThanAny = gM2 < asked.settingFor(gM2, 1).reachable[0];
+  const isLessThanAny = gM2 < single.reachable[0];
   const end = isLessThanAny === (setting.sense === 'up') ? setting.least : setting.most;
   const passes = best?.passes ?? (isLessThanAny ? 1 : 2);
   const wished = best?.setting ?? end;

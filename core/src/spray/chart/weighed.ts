@@ -1,3 +1,5 @@
+import { freshLossGM2S, roomWith } from '../evaporation.ts';
+
 /** One garment on the scale: before, after, and how long it waited in between. */
 export interface Weighed {
   beforeG: number;
@@ -25,6 +27,29 @@ export function amountOn(
   const evapG = lossGM2S * areaM2 * elapsedS;
   const gm2 = (afterG - beforeG + evapG) / areaM2;
   return { gm2, pct: (100 * gm2) / targetGm2, evapG };
+}
+
+/** What two weighings of a garment put on it, in a room that may be known in part. */
+export function sprayedOn(own: {
+  beforeG: number;
+  afterG: number;
+  widthMm: number;
+  heightMm: number;
+  elapsedS: number;
+  roomC: number | null;
+  humidity: number | null;
+}): { gm2: number; evapG: number } {
+  const room = roomWith({ tempC: own.roomC, rh: own.humidity });
+  return amountOn({ ...own, areaMm2: own.widthMm * own.heightMm, targetGm2: 1 }, freshLossGM2S(room));
+}
+
+const GRAMS_AN_OUNCE = 28.35;
+
+/** What an amount looks like that no garment takes: weights typed in ounces, or another slip; `null` where it can be. */
+export function amountSlip(gm2: number): 'ounces?' | 'implausible' | null {
+  const inGrams = gm2 * GRAMS_AN_OUNCE;
+  if (gm2 < 10 && inGrams >= 40 && inGrams <= 1000) return 'ounces?';
+  return gm2 < 10 || gm2 > 1000 ? 'implausible' : null;
 }
 
 /** Grams to spray after, where there is less than the tolerance allows; 0 else. */

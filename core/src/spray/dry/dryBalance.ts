@@ -4,11 +4,12 @@ import {
   boilingC,
   SIGMA,
   evaporationKgM2S,
+  fourthPowerK,
   squaresViewFactor,
   vaporisationJKg,
 } from '../../conduction/index.ts';
 import { CLOTH_FACTS } from '../cloth.ts';
-import { evaporationH, fourthPower, naturalH, openHeat } from '../evaporation.ts';
+import { evaporationH, naturalH, openHeat } from '../evaporation.ts';
 import { DRY_COVERS } from './dryProblem.ts';
 import type { DryFactors, DryPhase, DryProblem } from './dryProblem.ts';
 
@@ -251,10 +252,10 @@ export class DryBalance {
     const between = 1 / (2 / emissivity - 1);
     const shielded = 1 / (1 + (gapM / shieldM) ** 4);
     const exchange = { hWM2K, relativeHumidity: rh };
-    const [plate4, room4] = [fourthPower(plateC), fourthPower(roomC)];
+    const [plate4, room4] = [fourthPowerK(plateC), fourthPowerK(roomC)];
     return (out) => {
       const ts = tempC[0];
-      const ts4 = fourthPower(ts);
+      const ts4 = fourthPowerK(ts);
       const fromPlate =
         view * between * SIGMA * (plate4 - ts4) +
         ((shielded * airKWMK((plateC + ts) / 2)) / gapM) * (plateC - ts);

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { SprayWeighing, SprayWeighingInput } from '@saltflat/contract';
-import { USUAL_ROOM, amountOn, freshLossGM2S } from '@saltflat/core/spray';
+import { sprayedOn } from '@saltflat/core/spray';
 import type { InferAttributes } from 'sequelize';
 import type { Database, Tx } from '../../db/connection.ts';
 import type { SprayWeighingRow } from '../../db/models/sprayers.ts';
@@ -55,11 +55,7 @@ function toWeighing({
   ...own
 }: InferAttributes<SprayWeighingRow>): SprayWeighing {
   const { widthMm, heightMm, beforeG, afterG, elapsedS, roomC, humidity } = own;
-  const room = { ...USUAL_ROOM, tempC: roomC ?? USUAL_ROOM.tempC, rh: humidity ?? USUAL_ROOM.rh };
-  const { gm2 } = amountOn(
-    { beforeG, afterG, areaMm2: widthMm * heightMm, targetGm2: 100, elapsedS },
-    freshLossGM2S(room),
-  );
+  const { gm2 } = sprayedOn(own);
   const input: SprayWeighingInput = {
     fluidId: own.fluidId,
     nozzle: own.nozzle,

@@ -1,5 +1,5 @@
 import type { Material, SprayWeighing, SprayWeighingInput } from '@saltflat/contract';
-import { USUAL_ROOM, amountOn, freshLossGM2S } from '@saltflat/core/spray';
+import { amountSlip, sprayedOn } from '@saltflat/core/spray';
 import type { SprayerDial } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UseFormReturn } from 'react-hook-form';
@@ -247,27 +247,21 @@ function Scales({ form, problems }: PartProps) {
   );
 }
 
-const GRAMS_AN_OUNCE = 28.35;
-
 /** What that comes to, and whether it can be. */
 function Found({ values }: { values: Values }) {
-  const { beforeG, afterG, widthMm, heightMm, elapsedS, roomC, humidity } = values;
+  const { beforeG, afterG } = values;
   if (beforeG === null || afterG === null) return null;
   if (afterG <= beforeG) return <Note tone="alarm">{t('After must weigh more than before.')}</Note>;
-  const room = { ...USUAL_ROOM, tempC: roomC ?? USUAL_ROOM.tempC, rh: humidity ?? USUAL_ROOM.rh };
-  const { gm2, evapG } = amountOn(
-    { beforeG, afterG, areaMm2: widthMm * heightMm, targetGm2: 100, elapsedS },
-    freshLossGM2S(room),
-  );
+  const { gm2, evapG } = sprayedOn({ ...values, beforeG, afterG });
   const is = formatQuantity(Math.round(gm2), 'arealMass');
-  const isOunces = gm2 < 10 && gm2 * GRAMS_AN_OUNCE >= 40 && gm2 * GRAMS_AN_OUNCE <= 1000;
-  if (isOunces)
+  const slip = amountSlip(gm2);
+  if (slip === 'ounces?')
     return (
       <Note tone="alarm">
         {t('That is {is}: were the weights typed in ounces? They are taken as grams.', { is })}
       </Note>
     );
-  if (gm2 < 10 || gm2 > 1000)
+  if (slip === 'implausible')
     return <Note tone="alarm">{t('That is {is}, which no garment takes: is the area right?', { is })}</Note>;
   return (
     <p>

@@ -1,8 +1,9 @@
 import { handPath } from '@saltflat/core/spray';
 import type { HandPattern, PathPoint, PatternPlan } from '@saltflat/core/spray';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useKeys } from '../../../keys/index.ts';
 import { sprayTasks } from '../../../worker/sprayClient.ts';
+import { useAnswer } from '../../../worker/useAnswer.ts';
 import type { ShownDeposit } from '../../../worker/sprayClient.ts';
 import { Button, CheckField, Note, Panel, Row, Split, Stack, ToggleField } from '../../../ui/index.ts';
 import { t } from '../../../words/index.ts';
@@ -32,13 +33,20 @@ export function HandView({ gun: own }: { gun: HandGun }) {
   const [job, setJob] = useState<HandJob>(USUAL_JOB);
   const [view, setView] = useState<View>('bands');
   const [seed, setSeed] = useState(1);
-  const plan = usePlan(gun, job);
+  const plan = useAnswer<PatternPlan>(
+    () => sprayTasks.ask('plan', patternProblem(gun, job)).answer,
+    [gun, job],
+  );
   const pattern = plan?.pattern ?? null;
   const shown = useMemo(
     () => (pattern === null ? null : view === 'stroke' ? strokeOf(pattern) : pattern),
     [pattern, view],
   );
-  const deposit = useDeposit({ gun, job, pattern: shown, seed });
+  const deposit = useAnswer<ShownDeposit | null>(async () => {
+    if (shown === null) return null;
+    const path = handPath(shown, boxOf(job), { wobble: HANDS[job.hand].wobble, seed });
+    return sprayTasks.ask('deposit', { ...ground(gun, job, CHART_STEP_MM), path }).answer;
+  }, [gun, job, shown, seed]);
   const practice = usePractice(gun, job);
   const [hasSound, setSound] = useState(true);
   const steadyPath = useMemo(() => (pattern === null ? null : pathOf(pattern, job)), [pattern, job]);
@@ -52,10 +60,10 @@ export function HandView({ gun: own }: { gun: HandGun }) {
     () => ({
       job,
       deposit: practice.deposit,
-      bands: shown === null ? [] : bandsOf(pathOf(shown, job)),
+      bands: bandsOf(steadyPath ?? []),
       marker: metronome.marker,
     }),
-    [job, practice.deposit, shown, metronome.marker],
+    [job, practice.deposit, steadyPath, metronome.marker],
   );
   return (
     <Split columns="minmax(400px, 1fr) minmax(290px, 330px) minmax(300px, 360px)" below={1000}>
@@ -152,44 +160,4 @@ function bandsOf(path: readonly PathPoint[]): Scene['bands'] {
     const to = path[i + 1];
     return from.on && to ? [{ from: [from.x, from.y] as const, to: [to.x, to.y] as const }] : [];
   });
-}
-
-/** The bands for a job; the former ones until the new are there. */
-function usePlan(gun: ReturnType<typeof gunOf>, job: HandJob): PatternPlan | null {
-  const [plan, setPlan] = useState<PatternPlan | null>(null);
-  useEffect(() => {
-    let isGone = false;
-    void sprayTasks.ask('plan', patternProblem(gun, job)).answer.then((found) => !isGone && setPlan(found));
-    return () => {
-      isGone = true;
-    };
-  }, [gun, job]);
-  return plan;
-}
-
-interface Sprayed {
-  gun: ReturnType<typeof gunOf>;
-  job: HandJob;
-  pattern: HandPattern | null;
-  seed: number;
-}
-
-/** What such a hand makes of a pattern. */
-function useDeposit({ gun, job, pattern, seed }: Sprayed): ShownDeposit | null {
-  const [deposit, setDeposit] = useState<ShownDeposit | null>(null);
-  useEffect(() => {
-    if (pattern === null) {
-      setDeposit(null);
-      return undefined;
-    }
-    let isGone = false;
-    const path = handPath(pattern, boxOf(job), { wobble: HANDS[job.hand].wobble, seed });
-    void sprayTasks
-      .ask('deposit', { ...ground(gun, job, CHART_STEP_MM), path })
-      .answer.then((found) => !isGone && setDeposit(found));
-    return () => {
-      isGone = true;
-    };
-  }, [gun, job, pattern, seed]);
-  return deposit;
 }

@@ -3,7 +3,7 @@ import type { UnitSystem } from '@saltflat/core/units';
 import type { ShownDeposit } from '../../../worker/sprayClient.ts';
 import type { MapData } from '../../../ui/index.ts';
 import { t } from '../../../words/index.ts';
-import { DEPOSIT_RAMP, RAMP_MOST } from './drawDeposit.ts';
+import { DEPOSIT_RAMP, RAMP_MOST } from '../depositRamp.ts';
 import { garmentOf } from './handJob.ts';
 import type { HandJob } from './handJob.ts';
 

@@ -1,14 +1,8 @@
 import type { ShownDeposit } from '../../../worker/sprayClient.ts';
 import { TOKENS } from '../../../ui/index.ts';
+import { rampColour } from '../depositRamp.ts';
 import type { HandJob } from './handJob.ts';
 import { garmentOf } from './handJob.ts';
-
-/** From nothing over the right amount to far too much; told apart by lightness alone as well. */
-export const DEPOSIT_RAMP = ['#FFFFFF', '#D6E9EA', '#8FC3C6', '#0B6B73', '#083F48', '#1B0F2A'];
-/** Of the wanted amount, what the ramp's end stands for. */
-export const RAMP_MOST = 1.75;
-
-const RGB = DEPOSIT_RAMP.map((hex) => [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)));
 
 /** What a canvas shows of a spray: the map on the garment, the area, the bands to follow and where the hand should be. */
 export interface Scene {
@@ -63,12 +57,7 @@ function picture({ gm2, cols, rows }: NonNullable<Scene['deposit']>, wanted: num
   if (!context) return canvas;
   const image = context.createImageData(cols, rows);
   for (const [i, own] of gm2.entries()) {
-    const place = Math.min(RGB.length - 1.001, (own / (RAMP_MOST * wanted)) * (RGB.length - 1));
-    const low = RGB[Math.floor(place)] ?? [];
-    const high = RGB[Math.floor(place) + 1] ?? low;
-    const share = place - Math.floor(place);
-    for (const k of [0, 1, 2])
-      image.data[4 * i + k] = (low[k] ?? 0) + share * ((high[k] ?? 0) - (low[k] ?? 0));
+    image.data.set(rampColour(own / wanted), 4 * i);
     image.data[4 * i + 3] = 255;
   }
   context.putImageData(image, 0, 0);

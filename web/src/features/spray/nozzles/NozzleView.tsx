@@ -1,9 +1,10 @@
 import type { RowDeposit } from '@saltflat/core/spray';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useUnits } from '../../../units/writingSlice.ts';
 import { sprayTasks } from '../../../worker/sprayClient.ts';
+import { useAnswer } from '../../../worker/useAnswer.ts';
 import {
   Chart,
   NumberField,
@@ -16,7 +17,7 @@ import {
 } from '../../../ui/index.ts';
 import type { PlotData } from '../../../ui/index.ts';
 import { t } from '../../../words/index.ts';
-import { DEPOSIT_RAMP, RAMP_MOST } from '../hand/drawDeposit.ts';
+import { rampColour } from '../depositRamp.ts';
 import { NOZZLE_FAULTS, USUAL_ROW, runOf } from './nozzleFaults.ts';
 import type { FaultName, RowShown } from './nozzleFaults.ts';
 
@@ -24,7 +25,7 @@ import type { FaultName, RowShown } from './nozzleFaults.ts';
 export function NozzleView() {
   const system = useUnits();
   const [row, setRow] = useState(USUAL_ROW);
-  const deposit = useRow(row);
+  const deposit = useAnswer(() => sprayTasks.ask('row', runOf(row)).answer, [row]);
   return (
     <Split columns="minmax(420px, 1fr) minmax(320px, 420px)" below={1000}>
       <Panel label={t('What the stripe looks like')} pad="12px 16px">
@@ -106,27 +107,12 @@ export function NozzleView() {
 const isWithin = (value: number | null, least: number, most: number): value is number =>
   value !== null && Number.isInteger(value) && value >= least && value <= most;
 
-function useRow(row: RowShown): RowDeposit | null {
-  const [deposit, setDeposit] = useState<RowDeposit | null>(null);
-  useEffect(() => {
-    let isGone = false;
-    void sprayTasks.ask('row', runOf(row)).answer.then((found) => !isGone && setDeposit(found));
-    return () => {
-      isGone = true;
-    };
-  }, [row]);
-  return deposit;
-}
-
 /** The garment as the eye sees it: the profile drawn out along the travel. */
 function Stripe({ deposit, row }: { deposit: RowDeposit; row: RowShown }) {
   const { gm2, healthy } = deposit;
   const stops = Array.from({ length: 60 }, (_, i) => {
     const value = gm2[Math.round((i / 59) * (gm2.length - 1))] ?? 0;
-    const share = Math.min(1, value / (RAMP_MOST * healthy.meanGm2));
-    const place = share * (DEPOSIT_RAMP.length - 1);
-    const low = Math.min(DEPOSIT_RAMP.length - 2, Math.floor(place));
-    return `color-mix(in srgb, ${DEPOSIT_RAMP[low + 1] ?? ''} ${Math.round(100 * (place - low))}%, ${DEPOSIT_RAMP[low] ?? ''})`;
+    return `rgb(${rampColour(value / healthy.meanGm2).join(', ')})`;
   });
   return (
     <div
