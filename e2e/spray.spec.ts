@@ -170,3 +170,99 @@ test('six shirts are weighed in: the third is too wet and is let dry, two too dr
   await shirt(1, /right amount/);
   await expect(nextTitle(page)).toHaveText('Load and print');
 });
+
+test('a masked print is sprayed by the machine: the scale finds the nozzle that closes, and a bottle that runs dry is told', async ({
+  page,
+}) => {
+  const { lineId } = await orderOverApi(page.request, 110, 3, discPng(110), 'dtg', {
+    pieceFlow: 'batch',
+    sprayArea: 'mask',
+  });
+  const devices = (await (await page.request.get('/api/v1/sprayers')).json()) as {
+    machineId: string;
+    name: string;
+  }[];
+  const box = devices.find(({ name }) => name === 'Spray box')!;
+  const turn = (data: object) => page.request.post(`/api/v1/sprayers/${box.machineId}/drive`, { data });
+  await openOnFloor(page, lineId);
+  for (let piece = 0; piece < 3; piece++) await finishStep(page, 'Pre-press the blank');
+  await expect(nextTitle(page)).toHaveText('Pretreat and weigh');
+  await expect(page.getByText(/Under a mask cut 15\smm outside the print/)).toBeVisible();
+  const weighIn = page.getByRole('group', { name: 'Weigh in' });
+  const sprayer = page.getByRole('region', { name: 'At the sprayer' });
+  const spray = async (): Promise<void> => {
+    await page.request.post('/api/v1/devices/scale/drive', { data: { target: 150, noise: 0 } });
+    await expect(weighIn.getByText(/^150\.\d/)).toBeVisible();
+    await expect(sprayer.getByRole('button', { name: 'Spray it on Spray box' })).toBeDisabled();
+    await page.getByRole('button', { name: 'Take the weight before' }).click();
+    await sprayer.getByRole('button', { name: 'Spray it on Spray box' }).click();
+  };
+  const keep = async (): Promise<void> => {
+    await page.getByRole('button', { name: 'Take the weight after' }).click();
+    await finishStep(page, 'Pretreat and weigh');
+    await finishStep(page, 'Dry the pretreatment');
+  };
+  await spray();
+  await expect(sprayer.getByRole('status')).toContainText(/Sprayed \d+\.\d\sml/);
+  await expect(weighIn.getByText(/right amount/)).toBeVisible();
+  await keep();
+  await turn({ openShare: 0.7 });
+  await spray();
+  await expect(weighIn.getByText(/too little: spray once more/)).toBeVisible();
+  expect(await axeFindings(page)).toEqual([]);
+  await keep();
+  await turn({ openShare: 1, bottleMl: 5 });
+  await spray();
+  await expect(sprayer.getByRole('alert')).toContainText('ran dry in the middle');
+  await sprayer.getByRole('button', { name: 'Put on a full bottle' }).click();
+  await expect(sprayer).toContainText(/1000\sml of 1000\sml in the bottle|1\sl of 1\sl in the bottle/);
+});
+
+test('garments of the floor are counted in the fit, and drying is compared by schools and by the scale', async ({
+  page,
+}) => {
+  await page.goto('/spray');
+  await page.getByRole('button', { name: 'Weighed in' }).click();
+  const garments = page.getByRole('table', { name: 'Garments weighed in' });
+  await expect(page.getByRole('img', { name: /Spray box: weighed in/ })).toBeVisible();
+  expect(await axeFindings(page)).toEqual([]);
+  await garments
+    .getByRole('button', { name: /^Count K-/ })
+    .first()
+    .click();
+  await expect(garments).toContainText('● counts');
+
+  await page.getByRole('tab', { name: 'Drying' }).click();
+  const schools = page.getByRole('table', { name: 'Schools of drying' });
+  await expect(schools.getByRole('row').nth(3)).toContainText(/Hung in the air.*\d+:\d+\smin/);
+  await schools.getByRole('button', { name: 'Hung in the air' }).click();
+  await expect(page.getByRole('img', { name: /Hung in the air: water left/ })).toBeVisible();
+  const back = page.getByRole('region', { name: 'Weigh back' });
+  await back.getByLabel('Dry, before spraying').fill('180');
+  await back.getByLabel('Now').fill('190');
+  // 100 g/m² more, less 16 of what stays of the fluid, and 15 that the room gave before: wet
+  await expect(back.getByRole('status')).toContainText(/◆ wet/);
+  await back.getByLabel('Now').fill('181.5');
+  await expect(back.getByRole('status')).toContainText(/● ready to print/);
+  await back.getByLabel('Now').fill('150');
+  await expect(back.getByRole('status')).toContainText(/weighs less than it can/);
+  expect(await axeFindings(page)).toEqual([]);
+});
+
+test('the grams of each line stand together, and a line’s area is practised by hand', async ({ page }) => {
+  const { lineId } = await openLine(page.request, 'K-218');
+  await page.goto('/spray');
+  await page.getByRole('tab', { name: 'To spray' }).click();
+  const line = page.getByRole('region', { name: 'K-218' });
+  await expect(line).toContainText(/\d+\.\d\sg ± \d+\.\d\sg on each/);
+  await expect(line).toContainText(
+    /\d+\sml of Fen Primer for the line, with what goes beside: a bottle of 1000\sml at hand/,
+  );
+  await expect(line.getByRole('link', { name: 'K-218' })).toHaveAttribute('href', `/route/${lineId}`);
+  expect(await axeFindings(page)).toEqual([]);
+  await line.getByRole('button', { name: 'Practise it by hand' }).click();
+  await expect(page.getByRole('tab', { name: 'Hand gun' })).toHaveAttribute('aria-selected', 'true');
+  const asked = new URL(page.url()).searchParams;
+  await expect(page.getByLabel('Wanted on the garment')).toHaveValue(asked.get('gm2') ?? 'none');
+  await expect(page.getByRole('region', { name: 'Bands' })).toContainText(/trigger held|too little/);
+});

@@ -8,11 +8,6 @@ import { openCluster } from './lib/postgres.mjs';
 import { run, say } from './lib/say.mjs';
 import { startDemoServer } from './lib/testServer.mjs';
 
-/** A made-up logger under a transfer's glue, a reading a second. */
-const LOG = [24, 24, 67, 91, 104, 111, 117, 121, 123, 126, 128, 129, 131, 132, 132, 134, 135]
-  .map((tempC, s) => `${s},${tempC}`)
-  .join('\n');
-
 await run(async () => {
   ensureChromium();
   const home = testHome();
@@ -42,8 +37,6 @@ await run(async () => {
   };
   const club = await orderOf('Gull+Rock');
   const night = await orderOf('Night+Flight');
-  const lantern = await orderOf('Lantern');
-  const crew = await orderOf('Breakwater');
   const marker = await orderOf('Marker');
   const runId = marker.lines[0].activeRunId;
 
@@ -75,10 +68,6 @@ await run(async () => {
   });
   const measured = () => page.getByText(/^Measured\./).waitFor({ timeout: 60_000 });
   await shoot('artwork', `/artwork/${night.lines[0].id}`, 'An opaque black box', measured);
-  await shoot('artwork-findings', `/artwork/${lantern.lines[0].id}`, 'A soft glow', async () => {
-    await page.keyboard.press('e');
-    await measured();
-  });
   await shoot('artwork-white', `/artwork/${night.lines[0].id}`, 'An opaque black box', async () => {
     await page
       .getByRole('button', { name: /out everywhere/ })
@@ -99,11 +88,6 @@ await run(async () => {
     await page.getByRole('form', { name: 'Values being tried' }).waitFor();
     await page.evaluate(() => globalThis.scrollTo(0, 0));
   });
-  await shoot('route-placement', `/route/${crew.lines[0].id}`, 'Made with', async () => {
-    await page.getByRole('button', { name: /^Quote/ }).click();
-    await page.getByRole('region', { name: 'Placement, left chest' }).scrollIntoViewIfNeeded();
-    await page.waitForTimeout(3000); // the picture is made for this page
-  });
   await shoot('shelf', '/film/shelf', 'Would do for');
   await shoot('film', '/film', 'Waiting for film', async () => {
     await page.getByRole('combobox', { name: 'Lies by' }).selectOption({ label: 'Outlines' });
@@ -118,6 +102,22 @@ await run(async () => {
     await page.keyboard.press('Space');
     await page.waitForTimeout(500);
   });
+  const primed = await orderOf('Tide+Table');
+  const { id: primedRun } = await (
+    await page.request.post(`${server.url}/api/v1/runs`, {
+      data: { lineIds: [primed.lines[0].id], by: 'Ines' },
+    })
+  ).json();
+  await shoot('floor-loading', `/floor/${primedRun}`, 'Press the pretreated blank', async () => {
+    const title = page.getByRole('region', { name: 'Next' }).getByRole('heading', { level: 2 });
+    for (let press = 0; press < 40 && !/Load and print/.test(await title.innerText()); press++) {
+      await page.keyboard.press('Space');
+      await page.waitForTimeout(250);
+    }
+    await page.getByRole('region', { name: 'Before the first print' }).scrollIntoViewIfNeeded();
+    await page.mouse.wheel(0, 500);
+    await page.waitForTimeout(3000); // the picture is made for this page
+  });
   await page.setViewportSize({ width: 390, height: 844 });
   await shoot('floor-phone', `/floor/${runId}`, 'Ready to start');
   await page.setViewportSize({ width: 1280, height: 800 });
@@ -128,15 +128,9 @@ await run(async () => {
   await shoot('spray-hand', `/spray/${gunId}`, 'trigger held from end to end', () =>
     page.waitForTimeout(1500),
   );
-  const pressId = machines.find(({ name }) => name === 'Press A').id;
-  await shoot('calibration', `/presses/${pressId}/calibration`, 'never calibrated', async () => {
-    await page.getByRole('button', { name: 'Calibrate this press' }).click();
-    await page
-      .getByLabel('Logger’s file')
-      .setInputFiles({ name: 'tee.csv', mimeType: 'text/csv', buffer: Buffer.from(LOG) });
-    await page.locator('canvas').nth(1).waitFor();
-  });
+  await shoot('spray-drying', '/spray/drying', 'Hung in the air', () => page.waitForTimeout(1500));
   await shoot('ledger', '/ledger', 'scrap');
+  await shoot('upkeep', '/shop/upkeep', 'Looked at before printing');
   const { styles } = await ask('/catalogue');
   const hoodie = styles.find(({ name }) => name === 'Breakwater hoodie');
   await shoot('shop', `/shop/blanks/${hoodie.id}`, 'Save the changes');

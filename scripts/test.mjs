@@ -1,8 +1,8 @@
 // Everything: types, lint, boundaries, dead code, format, unit and server tests, then the journeys in a browser.
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
-import { join } from 'node:path';
-import { SERVER_ARGS, ensureBuilt } from './lib/build.mjs';
+import { dirname, join } from 'node:path';
+import { BUILT, SERVER_ARGS, ensureBuilt } from './lib/build.mjs';
 import { compileChecks } from './lib/checks.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { checkNode, ensurePackages } from './lib/packages.mjs';
@@ -37,7 +37,13 @@ const CHECKS = [
   ['format', bin('prettier'), ['--check', '.']],
 ];
 
+/** How each kind of suite says how many passed and failed. */
+const MOCHA = [/(\d+) passing/, /(\d+) failing/];
+const PLAYWRIGHT = [/(\d+) passed/, /(\d+) failed/];
+
 const counts = { passed: 0, failed: 0 };
+/** What failed, told once more at the end: a long run is read from there. */
+const failures = [];
 
 await run(async () => {
   checkNode();
@@ -55,48 +61,52 @@ await run(async () => {
       'unit and server tests',
       bin('mocha'),
       ['--exit', '--parallel', '--jobs', '2'], // of files, which share nothing but the cluster
-      { SALTFLAT_TEST_DATABASE: cluster.url, SALTFLAT_BUILT_SERVER: JSON.stringify(SERVER_ARGS) },
-      /(\d+) passing/,
-      /(\d+) failing/,
+      {
+        SALTFLAT_TEST_DATABASE: cluster.url,
+        SALTFLAT_BUILT_SERVER: JSON.stringify(SERVER_ARGS),
+        SALTFLAT_BUILT_PROGRAMS: dirname(BUILT.server),
+      },
     );
     await suite(
       'component tests',
       bin('mocha'),
       ['--config', 'web/testing/.mocharc.json', '--exit'], // apart: they stand on a document, which servers must not see
       { TSX_TSCONFIG_PATH: join(ROOT, 'web', 'tsconfig.json') },
-      /(\d+) passing/,
-      /(\d+) failing/,
     );
     report(LINT, await linting);
     const server = await startDemoServer(cluster, { log: join(home, 'server.log') });
-    const env = { SALTFLAT_E2E_URL: server.url, SALTFLAT_E2E_DATABASE: server.databaseUrl };
     await suite(
       'journeys',
       bin('playwright'),
       ['test', '--config', 'e2e/playwright.config.ts'],
-      env,
-      /(\d+) passed/,
-      /(\d+) failed/,
+      { SALTFLAT_E2E_URL: server.url, SALTFLAT_E2E_DATABASE: server.databaseUrl },
+      PLAYWRIGHT,
     );
     server.stop();
   } finally {
     cluster.stop();
   }
+  for (const failure of failures) say(`\n${failure}`);
   say(`${counts.passed} passed, ${counts.failed} failed`);
   if (counts.failed > 0) process.exitCode = 1;
 });
 
 function report([name], { code, text }) {
   say(`\n— ${name}`);
-  if (code !== 0) process.stdout.write(text);
+  if (code !== 0) {
+    process.stdout.write(text);
+    failures.push(`— ${name}\n${text.slice(-2000)}`);
+  }
   counts[code === 0 ? 'passed' : 'failed']++;
 }
 
-async function suite(name, command, args, env, passed, failed) {
-  const { code, text } = await stream(`\n— ${name}`, command, args, env);
+async function suite(name, command, args, env, [passed, failed] = MOCHA) {
+  say(`\n— ${name}`);
+  const { code, text } = await stream(command, args, env);
   const count = (pattern) => Number(pattern.exec(text)?.[1] ?? 0);
   counts.passed += count(passed);
   counts.failed += Math.max(count(failed), code === 0 ? 0 : 1);
+  if (code !== 0) failures.push(`— ${name}\n${text.slice(Math.max(0, text.search(failed)))}`);
 }
 
 /** Several at once would mix their lines: what one says is kept until it is done. */
@@ -113,8 +123,7 @@ function quiet([, command, args]) {
   });
 }
 
-function stream(title, command, args, env) {
-  say(title);
+function stream(command, args, env) {
   return new Promise((resolve) => {
     const child = spawn(command, args, {
       cwd: ROOT,

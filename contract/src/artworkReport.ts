@@ -104,6 +104,7 @@ export const ArtworkReport = Type.Unsafe<ArtFigures>(
       filmM2: Amount,
       pretreatG: Amount,
       pretreatM2: Amount,
+      sprayM2: strictObject({ box: Amount, shape: Amount }),
       water: strictObject({
         inkG: Amount,
         pretreatG: Amount,

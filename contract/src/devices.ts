@@ -1,5 +1,6 @@
 import { Type } from 'typebox';
 import type { FilmPrinter } from './printers.ts';
+import type { SprayerDevice } from './sprayers.ts';
 import { Instant, nullable, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
@@ -47,6 +48,7 @@ export type LiveMessage =
         | 'job'
         | 'press-check'
         | 'bench-note'
+        | 'care'
         | 'film-layout'
         | 'shelf'
         | 'everything';
@@ -54,4 +56,5 @@ export type LiveMessage =
     }
   | { kind: 'device'; device: Device }
   | { kind: 'printer'; printer: FilmPrinter }
+  | { kind: 'sprayer'; sprayer: SprayerDevice }
   | { kind: 'clock'; serverAt: string };

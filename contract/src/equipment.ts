@@ -53,7 +53,7 @@ export function equipmentOf(
           ({
             id: item.id,
             name: item.name,
-            ...('stock' in item ? { stock: item.stock } : {}),
+            ...('stock' in item ? { stock: item.stock, stockUnit: item.stockUnit } : {}),
             ...SAYS_NOTHING[item.kind],
             ...item.properties,
             ...learntOf(item),

@@ -44,6 +44,20 @@ export { Device, DeviceDrive } from './devices.ts';
 export { FindQuery, Found } from './find.ts';
 export type { LiveMessage } from './devices.ts';
 export { equipmentOf, garmentOf, patchOf } from './equipment.ts';
+export {
+  CARE_KINDS,
+  Care,
+  MissingNozzles,
+  PlatenHeight,
+  PlatenHeightInput,
+  PrintStart,
+  PrintStartInput,
+  Upkeep,
+  UpkeepDone,
+  UpkeepInput,
+  UpkeepRow,
+} from './care.ts';
+export type { CareInputs, CareKind } from './care.ts';
 export { ComparisonAnswer, ComparisonQuery } from './comparisons.ts';
 export {
   ArtworkChoice,
@@ -210,8 +224,19 @@ export {
   FilmPrinter,
   JOB_PARTS,
   PRINTER_FAULTS,
+  PlatenMove,
   PrinterDrive,
   PrinterJob,
   PrinterJobInput,
 } from './printers.ts';
-export { NozzleFit, SprayWeighing, SprayWeighingInput, WithdrawnInput } from './sprayers.ts';
+export {
+  FloorWeighing,
+  FloorWeighingInput,
+  NozzleFit,
+  SprayInput,
+  SprayWeighing,
+  SprayWeighingInput,
+  SprayerDevice,
+  SprayerDrive,
+  WithdrawnInput,
+} from './sprayers.ts';

@@ -57,7 +57,7 @@ const PrintDocument = strictObject({
     whiteMl: Amount,
     powderG: Amount,
     filmM2: Amount,
-    pretreatmentM2: Amount,
+    sprayM2: strictObject({ box: Amount, shape: Amount }),
   }),
   placement: strictObject({
     key: Type.Enum([...PLACEMENT_KEYS], { title: 'Placement' }),
@@ -68,7 +68,7 @@ const PrintDocument = strictObject({
 
 /** All that a route is planned from, as one document: what the command line reads, and what the server plans from. */
 export const LineDocument = strictObject({
-  format: Type.Literal(6),
+  format: Type.Literal(7),
   pieces: Type.Integer({ title: 'Pieces', minimum: 1 }),
   blankCents: Type.Number({ title: 'Price of the blank, cents', minimum: 0 }),
   garment: GarmentDocument,

@@ -1,5 +1,6 @@
 import { Type } from 'typebox';
-import { Id, nullable, shortText, strictObject } from './scalars.ts';
+import { MissingNozzles } from './care.ts';
+import { Id, Instant, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 
 /** What a printer does one after the other within a job. */
@@ -50,8 +51,16 @@ export const FilmPrinter = strictObject({
   jobs: Type.Array(PrinterJob),
   /** It prints nothing until somebody has looked. */
   isHeld: Type.Boolean(),
+  /** The test pattern it printed last; `null` where it printed none since it was switched on. */
+  pattern: nullable(strictObject({ at: Instant, missing: MissingNozzles })),
+  /** Of a printer with a platen: how many steps up it stands, and whether its sensor objects to what lies on it. */
+  platen: nullable(strictObject({ step: Type.Integer(), isObjecting: Type.Boolean() })),
   /** How the stand-in is driven. */
-  drive: strictObject({ speed: Type.Number(), nextFault: Type.Enum([...PRINTER_FAULTS]) }),
+  drive: strictObject({
+    speed: Type.Number(),
+    nextFault: Type.Enum([...PRINTER_FAULTS]),
+    garmentMm: Type.Number(),
+  }),
 });
 export type FilmPrinter = Static<typeof FilmPrinter>;
 
@@ -62,11 +71,18 @@ export const PrinterJobInput = strictObject({
 });
 export type PrinterJobInput = Static<typeof PrinterJobInput>;
 
+/** The platen goes up or down, step by step. */
+export const PlatenMove = strictObject({ by: Type.Integer({ title: 'Steps', minimum: -40, maximum: 40 }) });
+
 /** Turns the knobs of a simulated printer; what is left out stays. */
 export const PrinterDrive = strictObject({
   speed: Type.Optional(Type.Number({ title: 'Times as fast', minimum: 1, maximum: 600 })),
   nextFault: Type.Optional(Type.Enum([...PRINTER_FAULTS], { title: 'Goes wrong next' })),
   colourMl: Type.Optional(Type.Number({ title: 'Colour, ml', minimum: 0, maximum: 5000 })),
   whiteMl: Type.Optional(Type.Number({ title: 'White, ml', minimum: 0, maximum: 5000 })),
+  clogged: Type.Optional(Type.Integer({ title: 'Clogged nozzles', minimum: 0, maximum: 30 })),
+  /** Lets it stand for so long. */
+  standH: Type.Optional(Type.Number({ title: 'Left standing, h', minimum: 0, maximum: 1000 })),
+  garmentMm: Type.Optional(Type.Number({ title: 'Thickness on the platen, mm', minimum: 0, maximum: 25 })),
 });
 export type PrinterDrive = Static<typeof PrinterDrive>;

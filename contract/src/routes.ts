@@ -1,3 +1,4 @@
+import { BLANK_KINDS } from '@saltflat/core/blank';
 import type { PieceCost } from '@saltflat/core/cost';
 import { SOURCE_ROLES } from '@saltflat/core/route';
 import type { Route } from '@saltflat/core/route';
@@ -160,6 +161,32 @@ const PlacementDocument = strictObject({
 
 const Role = Type.Enum([...SOURCE_ROLES], { title: 'Chosen for' });
 
+const Loading = strictObject({
+  platen: strictObject({ name: Type.String(), widthMm: Type.Number(), heightMm: Type.Number() }),
+  kind: Type.Enum([...BLANK_KINDS]),
+  edge: Type.Enum(['collar', 'edge']),
+  isSplit: Type.Boolean(),
+  isHooped: Type.Boolean(),
+  sizes: Type.Array(
+    strictObject({
+      size: Type.String(),
+      scale: Type.Number(),
+      garment: strictObject({ xMm: Type.Number(), yMm: Type.Number() }),
+      edgeAboveMm: Type.Number(),
+      print: strictObject({
+        xMm: Type.Number(),
+        yMm: Type.Number(),
+        widthMm: Type.Number(),
+        heightMm: Type.Number(),
+      }),
+      tape: Type.Array(Type.Enum(['left', 'right', 'below'])),
+      riser: nullable(strictObject({ fromMm: Type.Number(), toMm: Type.Number() })),
+    }),
+  ),
+  riserMm: nullable(Type.Number()),
+  pad: Type.Array(Type.Enum(['zip', 'thick-seams', 'panel-seam', 'drawcord'])),
+});
+
 const RoutePrint = strictObject({
   id: Type.String(),
   process: Process,
@@ -188,6 +215,7 @@ const RoutePrint = strictObject({
       durationS: Type.Number(),
     }),
   ),
+  loading: Type.Optional(nullable(Loading)),
 });
 
 /** The document a route version keeps for ever. */

@@ -1,3 +1,4 @@
+import { READY_ITEMS } from '@saltflat/core/care';
 import { RUN_EVENT_KINDS, VERDICTS } from '@saltflat/core/run';
 import { FLOWS, ROLES } from '@saltflat/core/work';
 import { Type } from 'typebox';
@@ -34,6 +35,12 @@ const Payload = strictObject({
     }),
   ),
   phase: Type.Optional(Type.Integer({ title: 'Phase', minimum: 1, maximum: 100 })),
+  ready: Type.Optional(
+    strictObject({
+      missed: Type.Array(Type.Enum([...READY_ITEMS]), { title: 'Left out', uniqueItems: true }),
+      nozzlesMissing: nullable(Type.Integer({ title: 'Nozzles missing', minimum: 0, maximum: 1000 })),
+    }),
+  ),
   lost: Type.Optional(
     strictObject({
       part: shortText('Part', 120),
@@ -115,6 +122,8 @@ const line = {
   customer: Type.String(),
   dueAt: Instant,
   garment: Type.String(),
+  /** Its style, whatever the colour: what a platen is set for. */
+  style: Type.String(),
   colourHex: Type.String(),
   prints: Type.Array(
     strictObject({ id: PrintId, placement: Type.Enum([...PLACEMENT_KEYS]), artworkId: nullable(Id) }),
@@ -251,6 +260,8 @@ export const LedgerRow = strictObject({
       step: Type.String(),
       /** It was begun so long after its window had closed, s. */
       lateS: Type.Optional(Type.Integer({ minimum: 1 })),
+      /** Of a print: what was left out or not right before it, where somebody noted that. */
+      missed: Type.Optional(Type.Array(Type.Enum([...READY_ITEMS]))),
     }),
   ),
   /** Lots of materials that were in use then, as far as they are known. */

@@ -70,4 +70,67 @@ export const SprayWeighing = strictObject({
 });
 export type SprayWeighing = Static<typeof SprayWeighing>;
 
+/** A garment weighed in on the floor, on this sprayer. */
+export const FloorWeighing = strictObject({
+  runId: Id,
+  step: Type.String(),
+  /** “K-218”. */
+  code: Type.String(),
+  at: Instant,
+  by: Type.String(),
+  beforeG: Type.Number(),
+  afterG: Type.Number(),
+  /** What it was to get, with what dried off before the scale left out. */
+  targetG: Type.Number(),
+  toleranceG: Type.Number(),
+  /** Sprayed, mm². */
+  areaMm2: Type.Number(),
+  /** What was to be set; `null` where the route said nothing. */
+  setting: nullable(Type.Number()),
+  passes: nullable(Type.Integer()),
+  fluidId: nullable(Id),
+  /** Between both weighings beyond what the work takes, s. */
+  waitedS: Type.Number(),
+  /** It counts in the fit. */
+  isTaken: Type.Boolean(),
+});
+export type FloorWeighing = Static<typeof FloorWeighing>;
+
+/** Takes a garment of the floor among the weighings of its sprayer. */
+export const FloorWeighingInput = strictObject({
+  runId: Id,
+  step: shortText('Step', 400),
+  /** The dial was where the route wanted it: a person says so. */
+  by: shortText('Who', 60, 'Who says so?'),
+});
+export type FloorWeighingInput = Static<typeof FloorWeighingInput>;
+
 export const WithdrawnInput = strictObject({ isWithdrawn: Type.Boolean() });
+
+/** A sprayer that says what it does. */
+export const SprayerDevice = strictObject({
+  machineId: Id,
+  name: Type.String(),
+  isSimulated: Type.Boolean(),
+  /** Left in its bottle, and what a full one holds, ml. */
+  bottleMl: Type.Number(),
+  bottleSizeMl: Type.Number(),
+  /** The spray before; `null` where there was none since it was switched on. */
+  last: nullable(
+    strictObject({ at: Instant, runId: Id, step: Type.String(), ml: Type.Number(), ranDry: Type.Boolean() }),
+  ),
+  /** How the stand-in is driven: how far its nozzle stands open. */
+  drive: strictObject({ openShare: Type.Number() }),
+});
+export type SprayerDevice = Static<typeof SprayerDevice>;
+
+/** One garment is sprayed. */
+export const SprayInput = strictObject({ runId: Id, step: shortText('Step', 20_000) });
+export type SprayInput = Static<typeof SprayInput>;
+
+/** Turns the knobs of a simulated sprayer; what is left out stays. */
+export const SprayerDrive = strictObject({
+  openShare: Type.Optional(Type.Number({ title: 'Nozzle open, share', minimum: 0, maximum: 1 })),
+  bottleMl: Type.Optional(Type.Number({ title: 'In the bottle, ml', minimum: 0, maximum: 5000 })),
+});
+export type SprayerDrive = Static<typeof SprayerDrive>;

@@ -23,7 +23,7 @@ export function demoLine(): LineDocument {
   if (!style || !colour) throw new Error('the demo has no Harbour tee');
   const patch = patchOf(styles);
   return {
-    format: 6,
+    format: 7,
     pieces: 24,
     blankCents: 343,
     garment: { ...garmentOf(style, colour), features: [...style.features] },
@@ -50,7 +50,7 @@ export function demoLine(): LineDocument {
           whiteMl: 0.3,
           powderG: 1.4,
           filmM2: 0.048,
-          pretreatmentM2: 0.055,
+          sprayM2: { box: 0.055, shape: 0.05 },
         },
         placement: { key: 'full-front', dropMm: 75, grades: [] },
       },

@@ -28,7 +28,6 @@ import {
   deviceEndpoints,
   simulateDevice,
 } from './features/devices/index.ts';
-import type { DeviceService } from './features/devices/index.ts';
 import { filmEndpoints } from './features/film/index.ts';
 import { findEndpoints } from './features/find/index.ts';
 import { healthEndpoints, watchLoop } from './features/health/index.ts';
@@ -39,7 +38,8 @@ import { jobEndpoints } from './features/jobs/index.ts';
 import { PrinterService, printerEndpoints } from './features/printers/index.ts';
 import { paperEndpoints } from './features/papers/index.ts';
 import { benchEndpoints, pressEndpoints } from './features/presses/index.ts';
-import { sprayerEndpoints } from './features/sprayers/index.ts';
+import { StandInSprayers, sprayerEndpoints } from './features/sprayers/index.ts';
+import { careEndpoints } from './features/care/index.ts';
 import { printEndpoints } from './features/prints/index.ts';
 import { quoteEndpoints } from './features/quotes/index.ts';
 import { routeEndpoints } from './features/routes/index.ts';
@@ -158,10 +158,12 @@ export async function buildServer(options: ServerOptions) {
   const ground = await openGround(options);
   if (options.isWorking ?? true) await startWorking(ground);
   const { db, clock, services } = ground;
-  const { devices, printers } = createDevices(ground);
+  const standIns = createDevices(ground);
+  const { devices, printers, sprayers } = standIns;
   const beginnings = createBeginnings(ground, options.log);
   const live = createLiveStream(clock.now);
   printers.subscribe((printer) => live.send({ kind: 'printer', printer }));
+  sprayers.subscribe((sprayer) => live.send({ kind: 'sprayer', sprayer }));
   devices.subscribe((device) => live.send({ kind: 'device', device }));
   const everything: LiveMessage = { kind: 'changed', noun: 'everything', id: '' };
   const forgetAll = (): void => {
@@ -187,7 +189,7 @@ export async function buildServer(options: ServerOptions) {
     readLoop: () => loop.read(),
     refuseUnready: () => refuseUnready(db.sequelize),
   });
-  const endpoints = endpointsOf({ db, services, devices, printers, health, beginnings, now: clock.now });
+  const endpoints = endpointsOf({ db, services, standIns, health, beginnings, now: clock.now });
   const app = createApp({
     log: options.log,
     hosts: options.hosts ?? [],
@@ -218,28 +220,34 @@ function createDevices({ clock, services }: Pick<Ground, 'clock' | 'services'>) 
     ],
     clock.now,
   );
-  const printers = new PrinterService({
+  const needs = {
     machines: async () => (await services.catalogue.read()).machines,
-    stepOf: (runId, step) => services.runs.stepOf(runId, step),
+    stepOf: (runId: string, step: string) => services.runs.stepOf(runId, step),
     now: clock.now,
+  };
+  const scaleShows = (): number => devices.list().find(({ id }) => id === 'scale')?.drive.target ?? 0;
+  const sprayers = new StandInSprayers({
+    ...needs,
+    putOnScale: (g) => {
+      if (scaleShows() > 0) devices.drive('scale', { target: scaleShows() + g }); // an empty one stays empty
+    },
   });
-  return { devices, printers };
+  return { devices, printers: new PrinterService(needs), sprayers };
 }
+type StandIns = ReturnType<typeof createDevices>;
 
 /** Everything the API does, with the page that describes it. */
 function endpointsOf({
   db,
   services,
-  devices,
-  printers,
+  standIns,
   health,
   beginnings,
   now,
 }: {
   db: Database;
   services: Services;
-  devices: DeviceService;
-  printers: PrinterService;
+  standIns: StandIns;
   health: Endpoint[];
   beginnings: BeginningService;
   now: () => number;
@@ -248,7 +256,8 @@ function endpointsOf({
   const endpoints = [
     ...pressEndpoints(services.pressChecks),
     ...benchEndpoints(services.benchNotes),
-    ...sprayerEndpoints(services.sprayers),
+    ...sprayerEndpoints(services.sprayers, standIns.sprayers),
+    ...careEndpoints(services.care),
     ...catalogueEndpoints(catalogue, services.weighings, services.lots),
     ...artworkEndpoints(services.artworks),
     ...orderEndpoints(services.orders),
@@ -268,8 +277,8 @@ function endpointsOf({
     }),
     ...ledgerEndpoints(db, now),
     ...findEndpoints(db),
-    ...deviceEndpoints(devices),
-    ...printerEndpoints(printers),
+    ...deviceEndpoints(standIns.devices),
+    ...printerEndpoints(standIns.printers),
     ...backupEndpoints(services.backups),
     ...beginningEndpoints(beginnings),
     ...health,

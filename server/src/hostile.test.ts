@@ -38,7 +38,7 @@ const CALLS = Number(process.env.SALTFLAT_HOSTILE_CALLS ?? 3000);
 /** Who has not answered by then hangs; how soon it answers is for the benchmark to say. */
 const HUNG_MS = 120_000;
 const LARGEST_BYTES = 2 * 1024 * 1024; // a line that was planned a hundred times tells all its versions
-/** Its one thread held up for so long by a call, three times of three, is no busy machine any more. */
+/** No call may keep its one thread at work for longer in one go: ms of a processor, whatever else the machine does. */
 const HELD_UP_MS = 1000;
 
 const KEYS = ['key-number-one', 'key-number-two', 'short', 'x'.repeat(101), randomUUID()];
@@ -256,28 +256,19 @@ describe('whatever is sent', function () {
   });
 
   it('is answered: taken or refused in a sentence, and shortly, by a server that nothing holds up', async () => {
-    // a machine that is busy with something else holds the server up once: what it does itself it does again
-    const heldUp: number[] = [];
-    for (
-      let attempt = 0;
-      attempt < 3 && (heldUp.length === 0 || Math.min(...heldUp) >= HELD_UP_MS);
-      attempt++
-    ) {
-      program = await startProgram(server.databaseUrl, 'all');
-      const { codes, faults, heldUpMs } = await storm(program.url);
-      heldUp.push(heldUpMs);
-      expect(faults).to.deep.equal([]);
-      expect([...codes], 'some was taken, some refused').to.include.members([200, 201, 400, 404, 415]);
-      await kill(program.child, 'SIGTERM');
-    }
-    expect(Math.min(...heldUp), 'the longest time its thread was held up, ms').to.be.below(HELD_UP_MS);
+    program = await startProgram(server.databaseUrl, 'all');
+    const { codes, faults, workedMs } = await storm(program.url);
+    expect(faults).to.deep.equal([]);
+    expect([...codes], 'some was taken, some refused').to.include.members([200, 201, 400, 404, 415]);
+    expect(workedMs, 'the longest its thread worked in one go, ms').to.be.within(1, HELD_UP_MS);
+    await kill(program.child, 'SIGTERM');
   });
 
   /** All calls once, one after the other. */
-  async function storm(url: string): Promise<{ codes: Set<number>; faults: string[]; heldUpMs: number }> {
+  async function storm(url: string): Promise<{ codes: Set<number>; faults: string[]; workedMs: number }> {
     const codes = new Set<number>();
     const faults: string[] = [];
-    let heldUpMs = 0;
+    let workedMs = 0;
     for (let at = 0; at < CALLS; at++) {
       const asked = new Sender(at, ids).call(endpoints[at % endpoints.length]!);
       const answer = await send(url, asked);
@@ -292,9 +283,12 @@ describe('whatever is sent', function () {
       if (answer.text.length > LARGEST_BYTES && !what.includes('/pixels'))
         faults.push(`${answer.text.length} bytes to ${what}`);
       if (at % 200 === 199 || at === CALLS - 1)
-        heldUpMs = Math.max(heldUpMs, ((await (await fetch(`${url}/health`)).json()) as Health).loop.maxMs);
+        workedMs = Math.max(
+          workedMs,
+          ((await (await fetch(`${url}/health`)).json()) as Health).loop.maxWorkMs,
+        );
     }
-    return { codes, faults, heldUpMs };
+    return { codes, faults, workedMs };
   }
 
   it('leaves the shop working', async () => {

@@ -2,10 +2,19 @@ import type { FilmPrinter, Problem, Run } from '@saltflat/contract';
 import { compileSteps } from '@saltflat/core/run';
 import { runPlanOf } from '@saltflat/contract';
 import { expect } from 'chai';
-import { chestOrder, discPng, event, startTestServer, upload } from './testing/testServer.ts';
+import { countdownS } from '@saltflat/core/work';
+import {
+  chestOrder,
+  discPng,
+  event,
+  directRun,
+  startTestServer,
+  until,
+  upload,
+} from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
-describe('printers of film', function () {
+describe('printers', function () {
   let server: TestServer;
   before(async () => {
     server = await startTestServer();
@@ -24,7 +33,7 @@ describe('printers of film', function () {
 
     const wrong = await sendIt({ step: ready });
     expect((wrong.body as Problem).detail).to.equal(
-      'Only film is sent to a printer, and this step prints none.',
+      'Only prints are sent to a printer, and this step is none.',
     );
     const sent = (await sendIt().expect(201)).body as FilmPrinter;
     const [job] = sent.jobs;
@@ -45,12 +54,10 @@ describe('printers of film', function () {
 
     const knobs = `/api/v1/printers/${sent.machineId}/drive`;
     await server.api.post(knobs).send({ speed: 600 }).expect(200);
-    let now = sent;
-    await expectSoon(async () => {
-      now = (await server.get<FilmPrinter[]>('/printers')).find(
-        ({ machineId }) => machineId === sent.machineId,
-      )!;
-      return now.jobs[0]?.state === 'done';
+    const now = await until(async () => {
+      const told = await server.get<FilmPrinter[]>('/printers');
+      const own = told.find(({ machineId }) => machineId === sent.machineId);
+      return own?.jobs[0]?.state === 'done' ? own : null;
     });
     expect(now.jobs[0]?.colourMl).to.be.closeTo(used(', colour'), 1e-6);
     expect(now.tankMl - now.whiteMl).to.be.closeTo(used(', white'), 1e-6);
@@ -59,14 +66,25 @@ describe('printers of film', function () {
       .post(`/api/v1/runs/${run.id}/events`)
       .send({ events: [ready, step].map((own) => event('step-completed', own!)) })
       .expect(200);
-    expect(((await sendIt()).body as Problem).detail).to.equal('This film is printed already.');
+    expect(((await sendIt()).body as Problem).detail).to.equal('This is printed already.');
+  });
+
+  it('print a garment in one job, white first, whatever they do with film, and its ink falls by the estimate', async () => {
+    const run = await directRun(server);
+    const operation = run.lines[0]!.route.operations.find(({ role }) => role === 'print')!;
+    const input = { runId: run.id, step: `${operation.id}/1.blank.1`, part: 'whole' };
+    const sent = (await server.api.post('/api/v1/printer-jobs').send(input).expect(201)).body as FilmPrinter;
+    expect([sent.name, sent.whiteJobs]).to.deep.equal(['Direct printer', 'two']);
+    expect(sent.jobs[0]).to.include({ layer: 'white', state: 'printing' });
+    // as long as the route's own countdown
+    expect(sent.jobs[0]!.leftS).to.be.closeTo(countdownS(operation, 1), 1.5);
+    await server.api.post(`/api/v1/printers/${sent.machineId}/drive`).send({ speed: 600 }).expect(200);
+    const now = await until(async () => {
+      const told = await server.get<FilmPrinter[]>('/printers');
+      const own = told.find(({ machineId }) => machineId === sent.machineId);
+      return own?.jobs[0]?.state === 'done' ? own : null;
+    });
+    const white = operation.consumes.find(({ what }) => what.endsWith(', white'))!.amount;
+    expect(now.tankMl - now.whiteMl).to.be.closeTo(white, 1e-6);
   });
 });
-
-async function expectSoon(is: () => Promise<boolean>): Promise<void> {
-  for (let n = 0; n < 100; n++) {
-    if (await is()) return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  expect.fail('it did not come');
-}

@@ -6,6 +6,7 @@ import { RequestKeys } from './db/requestKeys.ts';
 import { ArtworkService, ArtworkStore, PreparationStore } from './features/artworks/index.ts';
 import { BackupService } from './features/backups/index.ts';
 import type { BackupPlace } from './features/backups/index.ts';
+import { CareService, CareStore } from './features/care/index.ts';
 import { CatalogueStore, LotService, WeighingService, WeighingStore } from './features/catalogue/index.ts';
 import { LayoutStore } from './features/film/index.ts';
 import { NozzleFits, SprayWeighingStore, SprayerService } from './features/sprayers/index.ts';
@@ -135,7 +136,14 @@ const createMeasuring = (
     now,
   }),
   benchNotes: new BenchNoteService({ db, now }),
+  care: new CareService({
+    db,
+    store: new CareStore(db),
+    readCatalogue: () => ground.catalogue.read(),
+    now,
+  }),
   sprayers: new SprayerService({
+    db,
     store: ground.sprayWeighings,
     readCatalogue: () => ground.catalogue.read(),
     follow,

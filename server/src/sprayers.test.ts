@@ -1,6 +1,25 @@
-import type { Catalogue, Machine, RouteVersion, SprayWeighing, SprayWeighingInput } from '@saltflat/contract';
+import type {
+  Catalogue,
+  Device,
+  FloorWeighing,
+  Machine,
+  Problem,
+  RouteVersion,
+  SprayWeighing,
+  SprayWeighingInput,
+  SprayerDevice,
+} from '@saltflat/contract';
 import { expect } from 'chai';
-import { discPng, orderInput, planned, startTestServer, upload } from './testing/testServer.ts';
+import {
+  discPng,
+  event,
+  directRun,
+  orderInput,
+  planned,
+  startTestServer,
+  until,
+  upload,
+} from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 describe('what is weighed of sprayers', function () {
@@ -90,10 +109,11 @@ describe('what is weighed of sprayers', function () {
           .send({ isWithdrawn: true })
           .expect(200);
     await planned(server, body.id);
-    const until = Date.now() + 10_000;
-    while ((await dial()).value === 65 && Date.now() < until)
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    expect((await dial()).value).to.be.within(85, 90);
+    const moved = await until(async () => {
+      const { value } = await dial();
+      return value === 65 ? null : value;
+    });
+    expect(moved).to.be.within(85, 90);
   });
 
   it('cannot be changed once it is kept, only taken back and given again', async () => {
@@ -140,5 +160,66 @@ describe('what is weighed of sprayers', function () {
     expect((answer.body as { detail: string }).detail).to.match(/what is set on Hand gun/);
     const oven = server.catalogue.machines.find(({ kind }) => kind === 'oven')!;
     expect((await send(weighing(40), oven.id)).status).to.equal(404);
+  });
+
+  it('knows a nozzle that is only written otherwise: it gets no second fit', async () => {
+    const refusal = (await send(weighing(50, { nozzle: 'Brass  0.4' })).expect(400)).body as Problem;
+    expect(refusal.detail).to.contain('a second fit of one nozzle');
+    expect(refusal.fields?.[0]?.path).to.equal('/nozzle');
+  });
+
+  it('comes of a stand-in as the route wants it, onto what lies on the scale, and nothing else is sprayed', async () => {
+    const run = await directRun(server, 8);
+    const operations = run.lines[0]!.route.operations;
+    const stepOf = (role: string): string => `${operations.find((own) => own.role === role)!.id}/1.blank.1`;
+    const onScale = async (): Promise<number> =>
+      (await server.get<Device[]>('/devices')).find(({ id }) => id === 'scale')!.drive.target;
+    const spray = (role: string, machineId = boxId) =>
+      server.api.post(`/api/v1/sprayers/${machineId}/sprays`).send({ runId: run.id, step: stepOf(role) });
+    await spray('spray').expect(201);
+    expect(await onScale(), 'nothing lay on it').to.equal(0);
+    await server.api.post('/api/v1/devices/scale/drive').send({ target: 150 }).expect(200);
+    const said = (await spray('spray').expect(201)).body as SprayerDevice;
+    const { weighIn } = operations.find(({ role }) => role === 'spray')!;
+    expect((await onScale()) - 150).to.be.closeTo(weighIn!.targetG, 0.031 * weighIn!.targetG);
+    // 65 in 100 land on it; 1.03 g a ml; two sprays, each three in a hundred off at most
+    const ml = weighIn!.targetG / 0.65 / 1.03;
+    expect(said.bottleSizeMl - said.bottleMl).to.be.closeTo(2 * ml, 0.062 * ml);
+    expect(((await spray('print').expect(409)).body as Problem).detail).to.contain('this step is none');
+    const gun = server.catalogue.machines.find(({ name }) => name === 'Hand gun')!;
+    expect(((await spray('spray', gun.id).expect(409)).body as Problem).detail).to.contain('another sprayer');
+    const oven = server.catalogue.machines.find(({ kind }) => kind === 'oven')!;
+    await server.api.post(`/api/v1/sprayers/${oven.id}/refill`).expect(404);
+    await server.api.post(`/api/v1/sprayers/${boxId}/drive`).send({ openShare: 1.2 }).expect(400);
+  });
+
+  it('takes a garment that the floor weighed in among the weighings, once', async () => {
+    const run = await directRun(server, 6);
+    const operations = run.lines[0]!.route.operations;
+    const spray = operations.find(({ role }) => role === 'spray')!;
+    const step = `${spray.id}/1.blank.1`;
+    const before = operations
+      .slice(0, operations.indexOf(spray))
+      .map(({ id }) => event('step-completed', `${id}/1.blank.1`));
+    const reading = (what: 'before' | 'after', massG: number) =>
+      event('reading-taken', step, { reading: { what, massG } });
+    const events = [...before, reading('before', 150), reading('after', 150 + spray.weighIn!.targetG)];
+    await server.api.post(`/api/v1/runs/${run.id}/events`).send({ events }).expect(200);
+    const path = `/machines/${boxId}/floor-weighings`;
+    const [own, ...more] = await server.get<FloorWeighing[]>(path);
+    expect(more).to.deep.equal([]);
+    const value = (sets: string): number => spray.settings.find((setting) => setting.sets === sets)!.value;
+    expect(own).to.include({ step, beforeG: 150, setting: value('dial'), isTaken: false, waitedS: 0 });
+    const take = () => server.api.post(`/api/v1${path}`).send({ runId: run.id, step, by: 'Ada' });
+    const taken = (await take().expect(201)).body as SprayWeighing;
+    // what it was to get is what it got
+    expect(taken.gm2).to.be.closeTo(value('fluid'), 0.02 * value('fluid'));
+    expect(taken.input).to.include({
+      setting: value('dial'),
+      passes: value('spray-passes'),
+      nozzle: 'brass 0.4',
+    });
+    expect(((await take().expect(409)).body as Problem).detail).to.contain('already');
+    expect((await server.get<FloorWeighing[]>(path))[0]?.isTaken).to.equal(true);
   });
 });

@@ -102,24 +102,25 @@ describe('a line document', () => {
     expect(materials.map(({ what, cents }) => [what, cents.toFixed(6)])).to.deep.equal(
       before.map(({ what, cents }) => [what, (what === 'Scree Matt Cold 75' ? filmCents : cents).toFixed(6)]),
     );
-    expect(line).to.deep.include({ format: 6, house: DEFAULT_HOUSE, rates: DEFAULT_RATES, overrides: [] });
+    expect(line).to.deep.include({ format: 7, house: DEFAULT_HOUSE, rates: DEFAULT_RATES, overrides: [] });
     expect(line.sizes.map(({ cents }) => cents)).to.deep.equal([343, 343, 343, 343]);
   });
 
   it('of the time before a line had several prints has one', () => {
     const stored = golden('line-3') as unknown as {
       process: string;
-      print: object;
+      print: { pretreatmentM2: number };
       placement: { key: string; dropMm: number; sizes: unknown[]; areas: unknown[]; grades: unknown[] };
     };
     const line = readLineDocument(stored);
     const { key, dropMm, grades, sizes, areas } = stored.placement;
+    const { pretreatmentM2, ...needs } = stored.print;
     expect(line.prints).to.deep.equal([
       {
         id: '1',
         process: stored.process,
         artwork: '',
-        print: stored.print,
+        print: { ...needs, sprayM2: { box: pretreatmentM2, shape: pretreatmentM2 } }, // its shape was not known
         placement: { key, dropMm, grades },
       },
     ]);

@@ -90,9 +90,20 @@ const sayReadyMade = ({ garment, patch, prints, house, rates, ...older }: Older)
   rates: { linesPerWarmUp: DEFAULT_RATES.linesPerWarmUp, ...(rates as object) },
 });
 
+/** Format 7 knows a print's own shape beside its rectangle; of older ones it is as large. */
+const sayShape = ({ prints, house, ...older }: Older): Older => ({
+  ...older,
+  format: 7,
+  prints: (prints as Older[]).map(({ print, ...rest }) => {
+    const { pretreatmentM2, ...needs } = print as Older;
+    return { ...rest, print: { ...needs, sprayM2: { box: pretreatmentM2, shape: pretreatmentM2 } } };
+  }),
+  house: { sprayArea: 'box', ...(house as object) },
+});
+
 const CHAIN: FormatChain = {
   name: 'line document',
-  steps: [sayEverything, sayFlow, sayPrints, sayFabrics, sayReadyMade],
+  steps: [sayEverything, sayFlow, sayPrints, sayFabrics, sayReadyMade, sayShape],
 };
 
 /**

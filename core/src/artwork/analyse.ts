@@ -17,6 +17,7 @@ import type { ShapeMasks } from './shape.ts';
 import { finish, keptStage, withShare } from './stages.ts';
 import { applyStep } from './steps/index.ts';
 import type { ArtStep } from './steps/index.ts';
+import { sprayNeedOf } from './sprayed.ts';
 import { vanishingShare } from './thinParts.ts';
 import { listWarnings } from './warnings.ts';
 import { COLOUR_WATER_G_ML, PRETREATMENT_WATER, WHITE_WATER_G_ML, measureWater } from './water.ts';
@@ -25,7 +26,7 @@ import { defaultUnderbase, layWhiteRows, leastWhite, startWhite, whitePx, wantWh
 import type { UnderbaseSettings, WhiteWork, Whites } from './white.ts';
 
 /** Counted up when the same pixels and job give other figures: stored figures say which analysis made them. */
-export const ANALYSIS_VERSION = 1;
+export const ANALYSIS_VERSION = 2;
 
 /** All that was worked out on the way, for pictures and exports. */
 export interface ArtAnalysis {
@@ -167,6 +168,7 @@ function* analysing(stages: Stages, job: ArtJob): Generator<void, ArtAnalysis> {
     ...seen,
     colours: coloursOf(scan),
     white: whiteFigures(scan, whites, pitchMm, underbase),
+    sprayM2: sprayNeedOf(scan, whites, pitchMm, process),
     ...printed,
     underbase,
     laydown,

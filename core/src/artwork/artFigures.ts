@@ -3,6 +3,7 @@ import type { Finding } from './finding.ts';
 import type { InkUse, Laydown, Separation } from './ink.ts';
 import type { Box } from './pixels.ts';
 import type { ShapeFigures } from './shape.ts';
+import type { SprayNeed } from './sprayed.ts';
 import type { ArtStep } from './steps/index.ts';
 import type { Water } from './water.ts';
 import type { PrintProcess, UnderbaseSettings } from './white.ts';
@@ -74,6 +75,8 @@ export interface ArtFigures extends ShapeFigures, InkUse {
   white: WhiteFigures;
   /** Share of the ink that would need white but gets none; `null` where white is printed. */
   unprintableLightShare: number | null;
+  /** What has to be pretreated where it is printed directly. */
+  sprayM2: SprayNeed;
   water: Water;
   /** Codes of what is wrong, in the order things are looked at. */
   warnings: string[];

@@ -32,6 +32,7 @@ export type SeenFigures = Omit<
   | 'knockout'
   | 'colours'
   | 'white'
+  | 'sprayM2'
   | 'water'
   | 'warnings'
   | 'findings'

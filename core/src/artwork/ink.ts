@@ -1,3 +1,4 @@
+import { USUAL_GRAMS } from '../spray/index.ts';
 import type { Box } from './pixels.ts';
 import type { ColourTable } from './colourTable.ts';
 import { whitePx } from './white.ts';
@@ -103,7 +104,6 @@ export interface InkUse {
 }
 
 export const FILM_MARGIN_MM = 5; // round the print on its piece of film
-export const SPRAY_MARGIN_MM = 15; // pretreatment reaches beyond the print so that no edge is dry
 
 interface Printed {
   colours: ColourTable;
@@ -135,7 +135,7 @@ export function measureInk(printed: Printed): InkUse {
   const area = (marginMm: number): number =>
     boxMm === null ? 0 : ((boxMm.w + 2 * marginMm) * (boxMm.h + 2 * marginMm)) / 1e6;
   const isOnFilm = process === 'dtf' || process === 'sub';
-  const pretreatM2 = process === 'dtg-dark' ? area(SPRAY_MARGIN_MM) : 0;
+  const pretreatM2 = process === 'dtg-dark' ? area(USUAL_GRAMS.marginMm) : 0;
   return {
     coverage,
     ml,

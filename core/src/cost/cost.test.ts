@@ -69,12 +69,12 @@ describe('what is used up', () => {
   };
 
   it('is a cover sheet by every closing under it', () => {
-    // transfer and second press; one cure; four bursts of a cure; three to dry
+    // transfer and second press; one cure; four bursts of a cure; four to dry
     expect(used({ process: 'dtf' }, 'Parchment').cents).to.be.closeTo(2 * 0.6, 1e-9);
     expect(used({ process: 'dtg' }, 'Parchment').cents).to.be.closeTo(0.6, 1e-9);
     const bursts = { process: 'dtg', house: { ...DEFAULT_HOUSE, directCure: 'bursts' } } as const;
     expect(used(bursts, 'Parchment').cents).to.be.closeTo(4 * 0.6, 1e-9);
-    expect(used({ process: 'dtg' }, 'Primer parchment').cents).to.be.closeTo(3 * 0.6, 1e-9);
+    expect(used({ process: 'dtg' }, 'Primer parchment').cents).to.be.closeTo(4 * 0.6, 1e-9);
   });
 
   it('is what holds film on a platen: tape, alcohol, or nothing', () => {

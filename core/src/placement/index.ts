@@ -5,7 +5,7 @@ export type { GarmentOutline } from './outlines.ts';
 export { overlaps } from './overlaps.ts';
 export { PLACEMENTS, PLACEMENT_KEYS, dropFrom, placedTwice, placementsOn } from './placements.ts';
 export type { NamedPlacement, PlacementKey } from './placements.ts';
-export { crossesPocket, meanAreaScale, planPlacement } from './planPlacement.ts';
+export { crossesPocket, meanAreaScale, planPlacement, pocketTopMm } from './planPlacement.ts';
 export type {
   Grade,
   LinePlacement,

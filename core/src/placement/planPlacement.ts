@@ -291,10 +291,14 @@ const POCKET_TOP_MM: Partial<Record<Garment['kind'], number>> = {
   apron: 470,
 };
 
+/** How far below the collar its front pocket begins, mm; `null` where it has none. */
+export const pocketTopMm = (garment: Garment): number | null =>
+  hasFeature(garment, 'pocket') ? (POCKET_TOP_MM[garment.kind] ?? null) : null;
+
 /** True when the print reaches onto a pocket. */
 export function crossesPocket(garment: Garment, key: PlacementKey, sizes: readonly SizePlacement[]): boolean {
-  const top = POCKET_TOP_MM[garment.kind];
-  if (!hasFeature(garment, 'pocket') || top === undefined) return false;
+  const top = pocketTopMm(garment);
+  if (top === null) return false;
   const isInFront =
     key === 'full-front' || key === 'apron-front' || (garment.kind === 'tee' && key === 'left-chest');
   return isInFront && sizes.some(({ dropMm, heightMm }) => dropMm + heightMm > top);

@@ -11,6 +11,7 @@ export const CAUTIONS = {
   steam: say('caution.steam'),
   dust: say('caution.dust'),
   irritant: say('caution.irritant'),
+  mist: say('caution.mist'),
   headStrike: say('caution.head-strike'),
   blade: say('caution.blade'),
   alcohol: say('caution.alcohol'),

@@ -1,5 +1,6 @@
 import type { LinePlacement, PlacementPlan, Reach } from '../placement/index.ts';
 import type { Garment } from '../blank/index.ts';
+import type { LoadingCard } from './loading.ts';
 import type { Flow, Lane, Operation, Ref } from '../work/index.ts';
 import type { Said } from '../words/index.ts';
 import type { HouseMethods } from './house.ts';
@@ -74,8 +75,11 @@ export interface PrintNeeds {
   whiteMl: number;
   powderG: number;
   filmM2: number;
-  /** Area to be sprayed, m²; 0 when nothing is. */
-  pretreatmentM2: number;
+  /**
+   * What is to be sprayed with its margin, m²: the rectangle round the print, and what a mask leaves open of it; 0 when nothing
+   * is.
+   */
+  sprayM2: { box: number; shape: number };
 }
 
 /** A person's own value for one setting. */
@@ -166,6 +170,8 @@ export interface RoutePrint {
   placement: PlacementPlan;
   sources: RouteSource[];
   heatedAgain: HeatedAgain[];
+  /** How it lies on a direct printer's platen; `null` off one, absent in routes from before there were cards. */
+  loading?: LoadingCard | null;
 }
 
 /** How a line is made: its blank once, its prints in the order that harms least. */

@@ -25,6 +25,7 @@ export const DEFAULT_HOUSE: HouseMethods = {
   coverSheet: 'parchment',
   preheat: 'short',
   spraying: 'machine',
+  sprayArea: 'box',
   rollering: 'rollered',
   pretreatmentDrying: 'press',
   dryPressure: 'light',

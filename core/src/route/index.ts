@@ -85,3 +85,4 @@ export { isFullFuse } from './meltSettings.ts';
 export { powderClosesS, powderOpensS } from './wetClock.ts';
 export { withMoreSpares } from './withMoreSpares.ts';
 export type { MoreSpares } from './withMoreSpares.ts';
+export type { LoadedSize, LoadingCard } from './loading.ts';

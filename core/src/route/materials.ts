@@ -4,6 +4,8 @@ import type { Named } from './machines.ts';
 /** A thing that is used up; `null` or absent where nobody counts it. */
 export interface Stocked extends Named {
   stock?: number | null;
+  /** What the stock is counted in, as the shop writes it. */
+  stockUnit?: string;
 }
 
 export interface Film extends Stocked {

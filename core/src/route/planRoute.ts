@@ -18,6 +18,7 @@ import type {
 } from './documents.ts';
 import { fibreWords, isMostlyPolyester, needsWhite } from './fabric.ts';
 import { heatsAfter } from './heatedAgain.ts';
+import { loadingCard } from './loadingCard.ts';
 import { placementOf } from './placing.ts';
 import { PROCESS_NAMES } from './processNames.ts';
 import { PROCESS_MODULES } from './processes/index.ts';
@@ -141,6 +142,7 @@ function routePrints(input: RouteInput, { applied }: LineWork): RoutePrint[] {
       placement: i === 0 ? { ...placement, problems: [...placement.problems, ...meeting] } : placement,
       sources: sourcesOf(viewOf(input, print)),
       heatedAgain: heatsAfter(input.garment, print, applied.slice(i + 1)),
+      loading: loadingCard(viewOf(input, print), placement),
     };
   });
 }

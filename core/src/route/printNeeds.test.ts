@@ -16,6 +16,7 @@ const figures = (own: Partial<ArtFigures> = {}): ArtFigures =>
     ml: { c: 0.01, m: 0.02, y: 0.04, k: 0.08, w: 0.16, h: 0.32 },
     powderG: 1.35,
     filmM2: 0.048,
+    sprayM2: { box: 0.05, shape: 0.04 },
     ...own,
   }) as ArtFigures;
 
@@ -28,13 +29,9 @@ describe('what a route needs of a print', () => {
     expect(needs).to.deep.include({ whiteShare: 0.6, powderG: 1.35, filmM2: 0.048 });
   });
 
-  it('is sprayed 15 mm beyond the ink on every side', () => {
-    expect(printNeedsOf(figures()).pretreatmentM2).to.be.closeTo((230 * 240) / 1e6, 1e-12);
-  });
-
-  it('is the whole file and no spray where there is no ink at all', () => {
+  it('is the whole file where there is no ink at all', () => {
     const empty = printNeedsOf(figures({ bboxMm: null, inkMm2: 0 }));
-    expect(empty).to.deep.include({ widthMm: 240, heightMm: 260, pretreatmentM2: 0 });
+    expect(empty).to.deep.include({ widthMm: 240, heightMm: 260 });
   });
 });
 

@@ -8,8 +8,6 @@ import { PRINTS_WITH } from './sources/roles.ts';
 import { TRADE } from './tradeRanges.ts';
 import { WHITE_ABILITY } from './whiteSettings.ts';
 
-const SPRAY_MARGIN_MM = 15; // pretreatment reaches beyond the print so that no edge is dry
-
 /** What film ink lays down where no film ink is set up, ml/m² (assumption: mid of trade practice). */
 const FILM_LAYDOWN = { colourMlM2: 7, whiteMlM2: 16 };
 const POWDER_G_M2 = 45; // likewise
@@ -122,9 +120,7 @@ interface Tried {
 
 /** What the route needs to know of one print, out of its figures. */
 export function printNeedsOf(figures: ArtFigures): PrintNeeds {
-  const { widthMm, heightMm, bboxMm, inkMm2, coverage, ml, powderG, filmM2 } = figures;
-  const sprayedMm2 =
-    bboxMm === null ? 0 : (bboxMm.w + 2 * SPRAY_MARGIN_MM) * (bboxMm.h + 2 * SPRAY_MARGIN_MM);
+  const { widthMm, heightMm, bboxMm, inkMm2, coverage, ml, powderG, filmM2, sprayM2 } = figures;
   return {
     lineWidthMm: widthMm,
     widthMm: bboxMm?.w ?? widthMm,
@@ -135,6 +131,6 @@ export function printNeedsOf(figures: ArtFigures): PrintNeeds {
     whiteMl: ml.w + ml.h,
     powderG,
     filmM2,
-    pretreatmentM2: sprayedMm2 / 1e6,
+    sprayM2,
   };
 }

@@ -1,3 +1,5 @@
+import { USUAL_GRAMS } from '../spray/index.ts';
+import { fluidForLine } from './practices/directPretreat.ts';
 import { isCap } from '../blank/index.ts';
 import { plannedMode, settingFor } from '../work/index.ts';
 import type { Operation, Setting, SettingRole } from '../work/index.ts';
@@ -217,6 +219,29 @@ const outOfStock: Detector = (input) =>
     return isOut ? [at(null, null, say('slip.out-of-stock', { thing: name }))] : [];
   });
 
+/** Grams in a unit that fluids are kept in; others are not reckoned with. */
+const GRAMS_IN: Readonly<Record<string, number>> = {
+  kg: 1000,
+  g: 1,
+  l: 1000 * USUAL_GRAMS.densityGPerMl,
+  ml: USUAL_GRAMS.densityGPerMl,
+};
+
+/** Pretreatment for all pieces, with what goes beside them, against what is there. */
+const fluidShort: Detector = (input, operations) => {
+  const sprayed = operations.find(({ role }) => role === 'spray');
+  const [used] = sprayed?.consumes ?? [];
+  const fluid = input.equipment.pretreatments.find(({ id }) => id === used?.id);
+  const grams = GRAMS_IN[fluid?.stockUnit ?? ''];
+  if (!sprayed || !used || !fluid || grams === undefined || fluid.stock == null || fluid.stock === 0)
+    return [];
+  const needG = fluidForLine(used.amount, input.pieces).lineMl * USUAL_GRAMS.densityGPerMl;
+  const stockG = fluid.stock * grams;
+  return needG <= stockG
+    ? []
+    : [at(sprayed.id, null, say('slip.fluid-short', { fluid: fluid.name, needG, stockG }))];
+};
+
 /** What is printed for this line lies ready. */
 const liesOnShelf: Detector = (input) => {
   const isPrinted = input.process === 'dtf' || input.process === 'dtf-platen';
@@ -246,6 +271,7 @@ function manyPlatesOnPolyester({ garment, prints }: RouteInput, operations: read
 }
 
 const DETECTORS: readonly Detector[] = [
+  fluidShort,
   wrongPeel,
   otherOrigin,
   wayNotThere,

@@ -240,6 +240,28 @@ describe('deriveRun', () => {
     ]);
   });
 
+  it('keeps what was looked at before the first print with what is printed, and begins nothing by it', () => {
+    const operations = OPERATIONS.map((own) =>
+      own.id === 'print' ? { ...own, role: 'print' as const } : own,
+    );
+    const of = planOfLine({ lanes: [FILM, BLANK], operations }, 2);
+    const noted = event('readied', film('print', '1-2'), 5, {
+      ready: { missed: ['nozzles'], nozzlesMissing: 2 },
+    });
+    const idle = deriveRun(of, [noted]);
+    expect(idle.steps.filter(({ status }) => status !== 'idle')).to.deep.equal([]);
+    expect(idle.readied['1/print']).to.include({ nozzlesMissing: 2, by: 'Ada' });
+    const printed = deriveRun(of, [noted, ...sheet('1-2', 10)]);
+    expect(madeIn(of, printed)('1.film.1')[0]).to.deep.equal({
+      role: 'print',
+      step: film('print', '1-2'),
+      missed: ['nozzles'],
+    });
+    const undone = deriveRun(of, [noted, event('undone', null, 6, { eventId: noted.id })]);
+    expect(undone.readied).to.deep.equal({});
+    expect(deriveRun(of, [event('readied', 'nowhere/1.film.1', 5, noted.payload)]).ignored).to.have.length(1);
+  });
+
   it('knows what was begun after its window had closed, and by how much; what was in time is not told', () => {
     const operations: RunOperation[] = [
       operation('print', 'film', { role: 'print', ...timed(60), waitAfter: wait(0, 300) }),

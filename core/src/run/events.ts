@@ -1,3 +1,4 @@
+import type { ReadyItem } from '../care/index.ts';
 import type { Flow } from '../work/index.ts';
 
 /** What the floor may send. Each event happened on a device; the same event sent twice counts once. */
@@ -6,6 +7,7 @@ export const RUN_EVENT_KINDS = [
   'phase-started',
   'step-completed',
   'reading-taken',
+  'readied',
   'piece-inspected',
   'part-lost',
   'flow-changed',
@@ -28,6 +30,8 @@ export interface RunEventPayload {
   phase?: number;
   /** Of a part that was spoiled on the way: what, whether another is made, and what was seen. */
   lost?: { part: string; isReplaced: boolean; faults: string[]; note?: string; photo?: string };
+  /** Of what was looked at before the first print: what was left out or not right, and nozzles that were missing, if anybody counted. */
+  ready?: { missed: ReadyItem[]; nozzlesMissing: number | null };
   /** How the pieces go on. */
   flow?: Flow;
   /** Of a problem, in the person's words. */

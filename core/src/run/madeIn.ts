@@ -1,9 +1,11 @@
+import type { ReadyItem } from '../care/index.ts';
 import { workedS } from '../work/index.ts';
 import type { Role } from '../work/index.ts';
 import { shapeOf } from './lineShape.ts';
 import { linesOf, operationFor, shapeFor } from './needs.ts';
 import type { Lines } from './needs.ts';
 import type { RunPlan } from './runPlan.ts';
+import { readiedKey } from './runState.ts';
 import type { PartState, RunState, StepState } from './runState.ts';
 
 /** A step something went through, and what was done to it there. */
@@ -13,6 +15,8 @@ export interface MadeIn {
   step: string;
   /** It was begun so long after the window before it had closed, s; only where it was. */
   lateS?: number;
+  /** Of a print: what was left out or not right of what is looked at before it; only where somebody noted it. */
+  missed?: ReadyItem[];
 }
 
 /** Where what became of a piece was decided: its film, its spray, its heat. */
@@ -31,11 +35,12 @@ export function madeIn(plan: RunPlan, state: RunState): (part: string) => MadeIn
     const own = lines.get(line);
     const role = own && shapeOf(own).byId.get(operation)?.role;
     if (status !== 'done' || completedAt === null || role === undefined) continue;
+    const noted = role === 'print' ? state.readied[readiedKey(step)] : undefined;
     for (const part of parts) {
       const lateS = lateBy(step, state.parts[part], { lines, doneAt });
       if (lateS === 0 && !TELLING.includes(role)) continue;
-      const late = lateS > 0 ? { lateS } : {};
-      through.set(part, [...(through.get(part) ?? []), { role, step: id, ...late, at: completedAt }]);
+      const told = { ...(lateS > 0 && { lateS }), ...(noted && { missed: noted.missed }) };
+      through.set(part, [...(through.get(part) ?? []), { role, step: id, ...told, at: completedAt }]);
     }
   }
   const joined = new Map<string, string[]>();

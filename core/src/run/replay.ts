@@ -8,9 +8,8 @@ import type { CurrentPart, Lines } from './needs.ts';
 import { partId, readStepId, stepId } from './runPlan.ts';
 import type { PartName, RunLine, RunOperation, RunPlan } from './runPlan.ts';
 import { Serving } from './serving.ts';
+import { NO_STEP, notePhase, noteReading, noteReady } from './noting.ts';
 import type { Loss, PartState, RunState, StepState } from './runState.ts';
-
-const NO_STEP = 'there is no such step';
 
 /** A run's state as events are applied to it one after another, none of them taken back. */
 export class Replay {
@@ -38,6 +37,7 @@ export class Replay {
       parts: Object.create(null) as RunState['parts'], // a dictionary from the beginning: thousands of names
       serving: Object.create(null) as RunState['serving'],
       flow: plan.flow,
+      readied: {},
       pieces: 0,
       settled: Object.fromEntries(plan.lines.map(({ key }) => [key, 0])),
       finishedLines: Object.fromEntries(plan.lines.map(({ key }) => [key, null])),
@@ -91,6 +91,8 @@ export class Replay {
         return null;
       case 'part-lost':
         return this.takeLoss(event);
+      case 'readied':
+        return noteReady(event, this.state, this.lines, this.most);
       default:
         return this.takeStep(event);
     }
@@ -104,14 +106,8 @@ export class Replay {
     const own = this.settle(step);
     this.begin(own, event.at);
     const { reading, inspection, phase } = event.payload;
-    if (event.kind === 'phase-started' && phase !== undefined) {
-      own.phase = phase;
-      own.phaseAt = event.at;
-    }
-    if (event.kind === 'reading-taken' && reading) {
-      if (reading.what === 'before') own.beforeG = reading.massG;
-      else own.afterG = reading.massG;
-    }
+    if (event.kind === 'phase-started' && phase !== undefined) notePhase(own, phase, event.at);
+    if (event.kind === 'reading-taken' && reading) noteReading(own, reading, event.at);
     if (event.kind === 'step-completed' || event.kind === 'piece-inspected') this.complete(own, event.at);
     if (event.kind === 'piece-inspected' && inspection) {
       for (const id of own.parts) this.judge(this.state.parts[id], own, event, inspection);
@@ -418,6 +414,8 @@ export class Replay {
       phaseAt: null,
       beforeG: null,
       afterG: null,
+      beforeAt: null,
+      afterAt: null,
       isAgain: parts.some((part) => part.includes('~')),
     };
   }

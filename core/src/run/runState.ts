@@ -1,4 +1,5 @@
 import type { Verdict } from './events.ts';
+import type { ReadyItem } from '../care/index.ts';
 import type { Flow } from '../work/index.ts';
 import type { PartName } from './runPlan.ts';
 
@@ -21,6 +22,9 @@ export interface StepState {
   phaseAt: string | null;
   beforeG: number | null;
   afterG: number | null;
+  /** When the scale said so. */
+  beforeAt: string | null;
+  afterAt: string | null;
   /** It makes something again that was lost. */
   isAgain: boolean;
 }
@@ -73,6 +77,19 @@ export interface Loss {
   by: string;
 }
 
+/** What was looked at before the first print of a line. */
+export interface Readied {
+  /** Left out, or not right; nothing is held up by it. */
+  missed: ReadyItem[];
+  nozzlesMissing: number | null;
+  at: string;
+  by: string;
+}
+
+/** Names what is looked at before an operation of a line. */
+export const readiedKey = ({ line, operation }: Pick<StepState, 'line' | 'operation'>): string =>
+  `${line}/${operation}`;
+
 /** Names a lane's part for a piece, whichever it is by then; the first that is made for it has that very name. */
 export const servingKey = (line: string, lane: string, piece: number): string => `${line}.${lane}.${piece}`;
 
@@ -84,6 +101,8 @@ export interface RunState {
   /** The part that is for a piece now, by {@link servingKey}, where it is not the first that was made for it. */
   serving: Record<string, string>;
   flow: Flow;
+  /** What was noted before the first print, by {@link readiedKey}; the newest note of each. */
+  readied: Record<string, Readied>;
   /** Pieces planned or begun so far, replacements included. */
   pieces: number;
   /** Pieces of each line that are judged for good: good ones, and scrapped ones that are not made again. */

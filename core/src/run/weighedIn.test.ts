@@ -1,5 +1,7 @@
 import { expect } from 'chai';
-import { weighedIn } from './index.ts';
+import { roomWith } from '../spray/index.ts';
+import { cottonTee, lineOf, routeOf } from '../fixtures/index.ts';
+import { driedMeanwhileG, weighedIn } from './index.ts';
 import type { StepState } from './index.ts';
 
 const step = (id: string, addedG: number | null, completedAt: string | null = null): StepState =>
@@ -46,5 +48,33 @@ describe('garments of a run that were weighed in', () => {
 
   it('are none where nothing is weighed', () => {
     expect(weighedIn([step('a', 20)], () => null)).to.deep.equal([]);
+  });
+});
+
+describe('what dried off before the scale', () => {
+  const { operations } = routeOf(lineOf({ process: 'dtg', garment: cottonTee }));
+  const spray = operations.find(({ role }) => role === 'spray')!;
+  const gM2 = spray.settings.find(({ sets }) => sets === 'fluid')!.value;
+  const START = Date.parse('2031-01-01T10:00:00Z');
+  const dried = (afterS: number | null, nowS = 0): number =>
+    driedMeanwhileG(
+      spray,
+      {
+        beforeAt: new Date(START).toISOString(),
+        afterAt: afterS === null ? null : new Date(START + 1000 * afterS).toISOString(),
+      },
+      { nowMs: START + 1000 * nowS, room: roomWith() },
+    );
+
+  it('is nothing for who goes straight to the scale, and 1.29 g/m² each minute after', () => {
+    // load 30 s, spray 15 s, unload and roll 20 s: so long the work itself takes
+    expect(dried(60)).to.equal(0);
+    const areaM2 = spray.weighIn!.targetG / gM2;
+    expect(dried(65 + 300)).to.be.closeTo(5 * 1.29 * areaM2, 0.05 * areaM2);
+    expect(dried(null, 65 + 300)).to.be.closeTo(dried(65 + 300), 1e-9);
+  });
+
+  it('stops at half an hour: what hung overnight was dried, not on its way', () => {
+    expect(dried(40_000)).to.be.closeTo(dried(65 + 1800), 1e-9);
   });
 });

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { boilingC, simulate } from '../conduction/index.ts';
 import type { Layer, Phase, Stack } from '../conduction/index.ts';
-import { USUAL_DRYING, dryCourse, weighedBackGm2 } from './index.ts';
+import { USUAL_DRYING, compareDrying, dryCourse, weighedBackGm2 } from './index.ts';
 import type { DryPhase, DryProblem } from './index.ts';
 
 const press = (s: number, own: Partial<Extract<DryPhase, { kind: 'press' }>> = {}): DryPhase => ({
@@ -50,6 +50,24 @@ describe('drying of a pretreated garment', () => {
     };
     expect(perMinute(0)).to.be.closeTo(1.29, 0.015);
     expect(perMinute(1)).to.be.closeTo(2.35, 0.03);
+  });
+
+  it('compares the schools: the press in a minute, a plate held above in minutes, air in most of an hour', () => {
+    const { phases: _phases, ...cloth } = tee([]);
+    const [pressed, hovered, hung] = compareDrying(cloth, {
+      ...{ plateC: 165, kPa: 35, cover: 'parchment', burstS: 10, openS: 3 },
+      ...{ gapMm: 10, layS: 8, airMPerS: 0, sides: 2 },
+    });
+    // four bursts of ten seconds with three of air between leave 6 g/m², three leave 36: ready is 20
+    expect([pressed.closings, pressed.takesS.usual]).to.deep.equal([4, 4 * 10 + 3 * 3]);
+    expect(hovered.takesS.usual! - 8).to.be.within(120, 400);
+    expect(hung.takesS.usual! / 60).to.be.within(35, 60);
+    for (const { course, takesS } of [pressed, hovered, hung]) {
+      expect(course.state).to.equal('ready');
+      expect(takesS.early!).to.be.at.most(takesS.usual!);
+      expect(takesS.usual!).to.be.at.most(takesS.late!);
+      expect(course.ends.at(-1)!.t).to.be.closeTo(takesS.usual!, 1e-6);
+    }
   });
 
   it('takes over an hour in still air, and never gets ready in a damp room', () => {

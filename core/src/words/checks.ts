@@ -154,7 +154,20 @@ export const CHECKS = {
     `${PLACE_NAMES[place]} is under the plate too: cover it`,
   // direct print
   'check.weigh': () => 'Weigh before and after',
+  'check.fluid-for-line': (
+    {
+      fluid,
+      ml,
+      bottles,
+      bottleMl,
+      cents,
+    }: { fluid: string; ml: number; bottles: number; bottleMl: number; cents: number },
+    f: Figures,
+  ) =>
+    `${f.q(ml, 'volume', 0)} of ${fluid} for the line, with what goes beside: ${bottles === 1 ? 'a bottle' : `${bottles} bottles`} of ${f.q(bottleMl, 'volume', 0)} at hand, ${f.money(cents)}`,
   'check.print-area-only': () => 'Only the print area and a margin; fold nothing on itself',
+  'check.mask': ({ marginMm }: { marginMm: number }, f: Figures) =>
+    `Under a mask cut ${f.q(marginMm, 'length', 0)} outside the print: dry and clean, flat on the cloth, lifted straight up`,
   'check.two-strips': ({ sprayer }: { sprayer: string }) =>
     `Wider than ${sprayer} sprays: two strips side by side, without a gap`,
   'check.hand-bands': (_: object, f: Figures) =>
@@ -263,6 +276,7 @@ export const CAUTION_WORDS = {
   'caution.steam': () => 'Steam comes out sideways when the press opens: stand back.',
   'caution.dust': () =>
     'Fine dust: mask, gloves and eye protection, no open flame. Sweep it damp. See the maker’s safety sheet.',
+  'caution.mist': () => 'Its mist drifts: keep it from printers and from powder, and don’t breathe it.',
   'caution.irritant': () =>
     'Pretreatment irritates skin and eyes: gloves and glasses. See the maker’s safety sheet.',
   'caution.head-strike': () =>

@@ -107,6 +107,16 @@ export const HOUSE_WORDS = {
     machine: ['Spray machine', 'The same every time once its dial is weighed in.'],
     hand: ['Hand gun in bands', 'Any size and shape; wants practice and the scale.'],
   }),
+  sprayArea: school('Pretreatment: area', {
+    box: [
+      'The rectangle round the print',
+      'Nothing to cut; what lies beside the art may show on dark cloth.',
+    ],
+    mask: [
+      'The print’s own shape, by a mask',
+      'Less on the garment and no square to be seen; a mask to cut for each print and to wash.',
+    ],
+  }),
   rollering: school('Pretreatment: worked in', {
     rollered: ['Rolled in, one direction', 'Lays the fibres; a roller to wash.'],
     left: ['Left as sprayed', 'Quicker; fibres stand up more.'],

@@ -67,6 +67,9 @@ export const LIMITS = {
     `the sheet of “${fluid}”: less is dull, more stains and stiffens.`,
   'limit.glue': ({ powder }: { powder: string }) => `the glue “${powder}” has only melted there.`,
   'limit.tape': ({ tape }: { tape: string }) => `the tape “${tape}” holds no more.`,
+  // the balance of heat and water
+  'limit.still-wet': () => 'less leaves free water in it, however well the heat passes (model).',
+  'limit.baked-stiff': () => 'more bakes it dry and stiff, and it yellows (model).',
   // practice, where no sheet speaks
   'limit.practice': ({ what }: { what: keyof typeof OUTSIDE }) => `${OUTSIDE[what]} (trade).`,
   'limit.powder-load': () =>

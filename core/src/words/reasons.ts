@@ -27,6 +27,21 @@ const PRETREATED = {
   canvas: 'canvas and other wovens',
 };
 
+/** Pretreatment that is dried. */
+export interface OfPretreatment {
+  gM2: number;
+}
+
+/** What a model of drying says, and how early or late it may be; `null`: not that way. */
+export interface DryBand {
+  usual: number | null;
+  early: number | null;
+  late: number | null;
+}
+
+const bandText = (early: number | null, late: number | null, write: (value: number) => string): string =>
+  `${early === null ? '' : write(early)} to ${late === null ? 'far more' : write(late)}`;
+
 /** Why a setting is what it is. */
 export const REASONS = {
   /** From before sentences were kept as codes: as it was written then. */
@@ -235,6 +250,21 @@ export const REASONS = {
     isFleece
       ? `Fleece holds twice the fluid and gives it up slowly: ${min} to ${max}.`
       : `Until dry to the touch over the print area: ${min} to ${max}; three is usual.`,
+  'reason.dry-balance-bursts': ({ gM2, usual, early, late }: OfPretreatment & DryBand, f: Figures) =>
+    usual === null
+      ? `By the balance of heat and water these bursts do not make ${f.q(gM2, 'arealMass')} ready to print: hotter, longer, or in air first.`
+      : `By the balance of heat and water ${f.q(gM2, 'arealMass')} is ready to print after ${usual} ${usual === 1 ? 'burst' : 'bursts'}, ${bandText(early, late, String)} by how well the heat passes. The scale is the check.`,
+  'reason.dry-balance-hover': ({ gM2, usual, early, late }: OfPretreatment & DryBand, f: Figures) =>
+    usual === null
+      ? `By the balance of heat and water ten minutes do not dry ${f.q(gM2, 'arealMass')} to the touch under a plate held this high and hot.`
+      : `By the balance of heat and water ${f.q(gM2, 'arealMass')} is dry to the touch after ${f.q(usual, 'duration')}, ${bandText(early, late, (s) => f.q(s, 'duration'))} by how well the heat passes.`,
+  'reason.dry-balance-air': (
+    { gM2, roomC, rh, usual, early, late }: OfPretreatment & DryBand & { roomC: number; rh: number },
+    f: Figures,
+  ) =>
+    usual === null
+      ? `By the balance of heat and water four hours of still air at ${f.q(roomC, 'temperature')} and ${f.percent(rh)} do not dry ${f.q(gM2, 'arealMass')} to the touch.`
+      : `By the balance of heat and water ${f.q(gM2, 'arealMass')} is dry to the touch after ${f.q(usual, 'duration')} hung in still air at ${f.q(roomC, 'temperature')} and ${f.percent(rh)}, ${bandText(early, late, (s) => f.q(s, 'duration'))} by the air. Moving or warm air is quicker.`,
   'reason.dry-hover': ({ min, max }: Span, f: Figures) => `Until no steam is seen: ${f.seconds(min, max)}.`,
   'reason.white-fabric': () => 'Fabric swallows white: as much as one pass lays is the usual start.',
   'reason.white-choke': () => 'White stays this far inside the colour so that no white rim shows.',

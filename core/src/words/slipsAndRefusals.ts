@@ -65,6 +65,11 @@ export const SLIPS = {
     `What came with the transfer asks for ${kind.replace('-', ', ')} over it, and none is set up for ink: planned with “${sheet}”.`,
   'slip.out-of-stock': ({ thing }: { thing: string }) =>
     `“${thing}” is what this line is planned with, and none is in stock: order it, or choose another.`,
+  'slip.fluid-short': (
+    { fluid, needG, stockG }: { fluid: string; needG: number; stockG: number },
+    f: Figures,
+  ) =>
+    `This line takes ${f.q(needG, 'mass', 0)} of “${fluid}” with what goes beside, and ${f.q(stockG, 'mass', 0)} are in stock: order some first.`,
   'slip.on-shelf': ({ transfer, stock }: { transfer: string; stock: number | null }) =>
     `“${transfer}” lies on the shelf${stock === null ? '' : ` ${stock === 1 ? 'once' : `${stock} times`}`}: this line could take it in place of printing.`,
   'slip.worn-sheet': ({

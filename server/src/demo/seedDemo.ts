@@ -8,8 +8,10 @@ import {
   DEMO_MATERIALS,
   DEMO_PACKETS,
   DEMO_PRESSURE_TESTS,
+  DEMO_PRINT_STARTS,
   DEMO_SPRAY_WEIGHINGS,
   DEMO_SURVEYS,
+  DEMO_UPKEEP,
   inventRun,
 } from '@saltflat/demo';
 import type { DemoArt, DemoLine, DemoOrder } from '@saltflat/demo';
@@ -69,12 +71,15 @@ export async function seedDemo(
         services.shelf.enter({ materialId: kind.id, ...own, by: PEOPLE[0] ?? '' }),
       );
   }
-  const pressNamed = (name: string): string => catalogue.machines.find((own) => own.name === name)?.id ?? '';
+  const machineNamed = (name: string): string =>
+    catalogue.machines.find((own) => own.name === name)?.id ?? '';
   for (const { press, daysAgo, input } of DEMO_SURVEYS)
-    await clock.at(nowMs - daysAgo * DAY_MS, () => services.pressChecks.addSurvey(pressNamed(press), input));
+    await clock.at(nowMs - daysAgo * DAY_MS, () =>
+      services.pressChecks.addSurvey(machineNamed(press), input),
+    );
   for (const { press, daysAgo, input } of DEMO_PRESSURE_TESTS)
     await clock.at(nowMs - daysAgo * DAY_MS, () =>
-      services.pressChecks.addPressure(pressNamed(press), input),
+      services.pressChecks.addPressure(machineNamed(press), input),
     );
   for (const { sprayer, fluid, daysAgo, ...own } of DEMO_SPRAY_WEIGHINGS) {
     const { id: machineId = '', properties } = catalogue.machines.find(({ name }) => name === sprayer) ?? {};
@@ -90,11 +95,40 @@ export async function seedDemo(
     };
     await clock.at(nowMs - daysAgo * DAY_MS, () => services.sprayers.weigh(machineId, input));
   }
+  await seedCare(services, { clock, nowMs, machineNamed });
   const context = { services, clock, nowMs, catalogue, artworkIds };
   for (const [i, order] of orders.entries()) {
     await seedOrder(order, i + 1, context);
     onProgress((i + 1) / orders.length);
   }
+}
+
+/** What was looked at and done on the machines lately. */
+async function seedCare(
+  { care }: Pick<Services, 'care'>,
+  {
+    clock,
+    nowMs,
+    machineNamed,
+  }: Pick<Context, 'clock' | 'nowMs'> & { machineNamed: (name: string) => string },
+): Promise<void> {
+  const by = PEOPLE[0] ?? '';
+  for (const { machine, task, daysAgo, isSkipped = false } of DEMO_UPKEEP)
+    await clock.at(nowMs - daysAgo * DAY_MS, () =>
+      care.noteUpkeep(machineNamed(machine), { task, isSkipped, by }),
+    );
+  for (const { machine, daysAgo, white, cleanings } of DEMO_PRINT_STARTS)
+    await clock.at(nowMs - daysAgo * DAY_MS, () =>
+      care.noteStart(machineNamed(machine), {
+        isAgitated: true,
+        missing: white.length > 0 ? { white: [...white] } : {},
+        cleanings,
+        roomC: 21,
+        humidity: 0.47,
+        note: '',
+        by,
+      }),
+    );
 }
 
 /** The made-up shop’s blanks, materials and machines. */

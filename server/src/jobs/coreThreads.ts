@@ -2,6 +2,7 @@ import { Worker } from 'node:worker_threads';
 import { DomainError } from '@saltflat/contract';
 import { HostDied, TaskClient } from '@saltflat/core/task';
 import type { AnswerOf, FromHost, HostPort, InputOf } from '@saltflat/core/task';
+import { programBeside } from '../programBeside.ts';
 import type { CoreTasks } from './coreTasks.ts';
 
 const HEAP_MB = 256;
@@ -39,13 +40,14 @@ export function createCoreThreads(open: () => HostPort = openThread): CoreThread
 
 function openThread(): HostPort {
   const limits = { resourceLimits: { maxOldGenerationSizeMb: HEAP_MB } };
-  // from the bundle; from source in tests, where the thread has to learn to read it first
-  const worker = import.meta.url.endsWith('.ts')
+  const { url, isSource } = programBeside(import.meta.url, 'coreThread');
+  const worker = isSource
     ? new Worker(
-        `import('tsx/esm/api').then(({ register }) => { register(); return import(${JSON.stringify(new URL('./coreThread.ts', import.meta.url).href)}); })`,
+        // the thread has to learn to read it first
+        `import('tsx/esm/api').then(({ register }) => { register(); return import(${JSON.stringify(url.href)}); })`,
         { ...limits, eval: true },
       )
-    : new Worker(new URL('./coreThread.js', import.meta.url), limits);
+    : new Worker(url, limits);
   worker.unref(); // nobody waits for it where the program ends
   return {
     send: (message) => worker.postMessage(message),

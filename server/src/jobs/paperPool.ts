@@ -1,5 +1,6 @@
 import { DomainError } from '@saltflat/contract';
 import { Piscina } from 'piscina';
+import { programBeside } from '../programBeside.ts';
 import type { PaperTask } from './paperThread.ts';
 
 const MOST_WAITING = 30;
@@ -12,9 +13,9 @@ export interface PaperPool {
 }
 
 export function createPaperPool(): PaperPool {
-  const isSource = import.meta.url.endsWith('.ts'); // run from source in tests, from the bundle otherwise
+  const { url, isSource } = programBeside(import.meta.url, 'paperThread');
   const pool = new Piscina({
-    filename: new URL(isSource ? './paperThread.ts' : './paperThread.js', import.meta.url).href,
+    filename: url.href,
     minThreads: 0,
     maxThreads: 1,
     maxQueue: MOST_WAITING,

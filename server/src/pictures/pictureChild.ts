@@ -8,6 +8,7 @@ import type { ProblemCode } from '@saltflat/contract';
 import { HostDied, TaskClient, TaskFailed } from '@saltflat/core/task';
 import type { FromHost, HostPort, InputOf, ToHost } from '@saltflat/core/task';
 import type { Readable, Writable } from 'node:stream';
+import { programBeside } from '../programBeside.ts';
 import { framePort } from './framePort.ts';
 import type { PictureAnswer, PictureKind, PictureTasks } from './pictureTasks.ts';
 
@@ -16,11 +17,6 @@ const BEHIND_OTHERS = 10; // niceness: whoever asks for a page goes first
 const HEAP_MB = 700;
 /** By the clock it may take so many times what it may take of a processor: on a busy machine it waits for others; this finds one that stands still. */
 const STANDS_STILL = 10;
-/** Read from source in tests, from the bundle otherwise. */
-const IS_SOURCE = import.meta.url.endsWith('.ts');
-const PROGRAM = fileURLToPath(
-  new URL(IS_SOURCE ? './pictureProcess.ts' : './pictureProcess.js', import.meta.url),
-);
 /** A picture of a stranger is read here: of all that the server knows, nothing but where programs and fonts are. */
 const HANDED_ON = ['PATH', 'HOME', 'LANG', 'TMPDIR', 'XDG_CACHE_HOME', 'XDG_CONFIG_HOME', 'FONTCONFIG_PATH'];
 
@@ -43,9 +39,10 @@ export class PictureChild {
   isGone = false;
 
   constructor() {
+    const { url, isSource } = programBeside(import.meta.url, 'pictureProcess');
     this.child = spawn(
       process.execPath,
-      [`--max-old-space-size=${HEAP_MB}`, ...(IS_SOURCE ? ['--import', 'tsx'] : []), PROGRAM],
+      [`--max-old-space-size=${HEAP_MB}`, ...(isSource ? ['--import', 'tsx'] : []), fileURLToPath(url)],
       {
         stdio: ['pipe', 'pipe', 'ignore'],
         env: {

@@ -18,13 +18,13 @@ const small = Buffer.from(
   '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect width="40" height="30" fill="red"/></svg>',
 );
 
-const draw = (pool: Pictures, bytes: Buffer, name: string): Promise<string> =>
+const draw = (pool: Pictures, bytes: Buffer, name: string, megapixels = 5.76): Promise<string> =>
   pool
     .run(
       {
         kind: 'thumbnail',
         question: { name, widthPx: 2400 },
-        megapixels: 5.76,
+        megapixels,
         bytes: () => Promise.resolve(bytes),
       },
       (done) => (done.bytes.length > 0 ? 'drawn' : 'empty'),
@@ -53,11 +53,11 @@ function children(): { pid: number; environment: string }[] {
 
 describe('pictures in processes of their own', function () {
   it('are let go where they take too long, and the next ones are drawn', async () => {
-    const pool = createPicturePool(() => ({ seconds: 6, memoryMb: 2000 }));
+    const pool = createPicturePool((megapixels) => ({ seconds: megapixels > 1 ? 6 : 120, memoryMb: 2000 }));
     const [first, second, third] = await Promise.all([
       draw(pool, endless(0), 'endless.svg'),
       draw(pool, endless(1), 'endless too.svg'),
-      draw(pool, small, 'small.svg'),
+      draw(pool, small, 'small.svg', 0.1),
     ]);
     expect(first).to.equal(
       'picture-too-heavy: “endless.svg” takes more than 6 s to draw. Export the art as a PNG at the size it is printed.',
@@ -76,7 +76,7 @@ describe('pictures in processes of their own', function () {
   });
 
   it('are begun again in another process where theirs dies, and tell how far they are', async () => {
-    const pool = createPicturePool(() => ({ seconds: 30, memoryMb: 2000 }));
+    const pool = createPicturePool(() => ({ seconds: 120, memoryMb: 2000 }));
     const noise = await sharp({
       create: {
         width: 1500,

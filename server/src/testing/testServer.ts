@@ -23,15 +23,9 @@ import { seedShop } from '../demo/seedDemo.ts';
 
 /** A server on a database of its own, with the made-up shop's blanks and materials but no orders. */
 export async function startTestServer() {
-  const databaseUrl = await createDatabase();
-  const server = await buildServer({
-    databaseUrl,
-    webFolder: null,
-    log: pino({ level: process.env.TEST_LOG ?? 'silent' }),
-    now: Date.now,
-    isDemo: false,
-  });
-  await seedShop(server.services);
+  seeded ??= seedDatabase();
+  const databaseUrl = await createDatabase(await seeded);
+  const server = await openServer(databaseUrl);
   const api = supertest(server.app);
   /** What a path of the API answers. */
   const get = async <T>(path: string): Promise<T> => (await api.get(`/api/v1${path}`).expect(200)).body as T;
@@ -40,14 +34,38 @@ export async function startTestServer() {
 
 export type TestServer = Awaited<ReturnType<typeof startTestServer>>;
 
-/** An empty database on the cluster the tests were given. */
-export async function createDatabase(): Promise<string> {
+/** One with the made-up shop in it, made once by each process that tests: the others are copies of it. */
+let seeded: Promise<string> | null = null;
+
+async function seedDatabase(): Promise<string> {
+  const databaseUrl = await createDatabase();
+  const server = await openServer(databaseUrl);
+  await seedShop(server.services);
+  await server.stop(); // nobody may be at it while it is copied
+  return new URL(databaseUrl).pathname.slice(1);
+}
+
+const openServer = (databaseUrl: string) =>
+  buildServer({
+    databaseUrl,
+    webFolder: null,
+    log: pino({ level: process.env.TEST_LOG ?? 'silent' }),
+    now: Date.now,
+    isDemo: false,
+  });
+
+/**
+ * A database on the cluster the tests were given.
+ *
+ * @param template the name of one that it is a copy of; left out, it is empty
+ */
+export async function createDatabase(template?: string): Promise<string> {
   const base = process.env.SALTFLAT_TEST_DATABASE;
   if (!base) throw new Error('SALTFLAT_TEST_DATABASE is not set: run the tests with “npm test”.');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   const client = new pg.Client({ connectionString: base });
   await client.connect();
-  await client.query(`create database ${name}`);
+  await client.query(`create database ${name}${template === undefined ? '' : ` template ${template}`}`);
   await client.end();
   return base.replace(/\/[^/]*$/, `/${name}`);
 }
@@ -160,11 +178,7 @@ export const orderInput = (
 /** Takes in an order with art and waits until its route is planned. */
 export async function plannedOrder(server: TestServer, own: Partial<OrderInput> = {}): Promise<Order> {
   const { body: artwork } = (await upload(server, await discPng(), 'disc.png')) as { body: { id: string } };
-  const { body } = (await server.api
-    .post('/api/v1/orders')
-    .send(orderInput(server, artwork.id, own))
-    .expect(201)) as { body: Order };
-  return planned(server, body.id);
+  return ordered(server, orderInput(server, artwork.id, own));
 }
 
 /** How transfers lie on a roll in tests: by boxes, a trimmer’s room between them. */
@@ -194,10 +208,27 @@ export async function chestOrder(
 ): Promise<Order> {
   const print = { placement: 'left-chest', dropMm: 75, widthMm: 70, process, artworkId } as const;
   const line = { ...lineInput(server), sizes: [{ size: 'M', quantity }], prints: [print], house };
-  const { body } = (await server.api
-    .post('/api/v1/orders')
-    .send(orderInput(server, null, { lines: [line] }))
-    .expect(201)) as { body: Order };
+  return ordered(server, orderInput(server, null, { lines: [line] }));
+}
+
+/** A line of direct prints on the floor, with art of its own. @param scale of its disc, see {@link discPng} */
+export async function directRun(server: TestServer, scale?: number): Promise<Run> {
+  const { body: artwork } = (await upload(server, await discPng(scale), 'direct.png')) as {
+    body: { id: string };
+  };
+  const lines = [lineInput(server, { artworkId: artwork.id, process: 'dtg' })];
+  const [line] = (await ordered(server, orderInput(server, null, { lines }))).lines;
+  return (
+    await server.api
+      .post('/api/v1/runs')
+      .send({ lineIds: [line?.id], by: 'Ada' })
+      .expect(201)
+  ).body as Run;
+}
+
+/** Takes in an order, and waits for its plans. */
+async function ordered(server: TestServer, input: OrderInput): Promise<Order> {
+  const { body } = (await server.api.post('/api/v1/orders').send(input).expect(201)) as { body: Order };
   return planned(server, body.id);
 }
 

@@ -17,9 +17,11 @@ export const TAGS = [
   'PressCheck',
   'BenchNote',
   'SprayWeighing',
+  'Care',
   'FilmLayout',
   'Shelf',
   'Printer',
+  'Sprayer',
 ] as const;
 
 const rawQuery = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 30_000 });

@@ -1,7 +1,7 @@
 import type { LiveMessage } from '@saltflat/contract';
 import type { Dispatch } from '@reduxjs/toolkit';
 import { TAGS, baseApi } from './baseApi.ts';
-import { connectionChanged, deviceSpoke, printerSpoke } from './liveSlice.ts';
+import { connectionChanged, deviceSpoke, printerSpoke, sprayerSpoke } from './liveSlice.ts';
 import { noteServerTime } from './serverClock.ts';
 import { shareLive } from './sharedLive.ts';
 
@@ -17,6 +17,7 @@ const STALE: Record<string, readonly Tag[]> = {
   job: ['Job'],
   'press-check': ['PressCheck'],
   'bench-note': ['BenchNote'],
+  care: ['Care'],
   'spray-weighing': ['SprayWeighing', 'Catalogue'],
   'film-layout': ['FilmLayout', 'Route', 'Quote'], // its lines' film is known better now
   shelf: ['Shelf', 'Catalogue'], // what is free counts as stock
@@ -49,6 +50,7 @@ export function startLive(dispatch: Dispatch): void {
     if (message.kind === 'clock') noteServerTime(message.serverAt);
     else if (message.kind === 'device') dispatch(deviceSpoke(message.device));
     else if (message.kind === 'printer') dispatch(printerSpoke(message.printer));
+    else if (message.kind === 'sprayer') dispatch(sprayerSpoke(message.sprayer));
     else mark(STALE[message.noun] ?? []);
   };
   shareLive((news) => {

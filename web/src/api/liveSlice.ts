@@ -1,4 +1,4 @@
-import type { Device, FilmPrinter } from '@saltflat/contract';
+import type { Device, FilmPrinter, SprayerDevice } from '@saltflat/contract';
 import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
 import { useSelector } from 'react-redux';
@@ -8,12 +8,13 @@ interface LiveState {
   devices: Partial<Record<Device['id'], Device>>;
   /** By the machine. */
   printers: Partial<Record<string, FilmPrinter>>;
+  sprayers: Partial<Record<string, SprayerDevice>>;
 }
 
 /** What the server tells by itself: that it is there, and what its devices say. */
 export const liveSlice = createSlice({
   name: 'live',
-  initialState: (): LiveState => ({ connection: 'connecting', devices: {}, printers: {} }),
+  initialState: (): LiveState => ({ connection: 'connecting', devices: {}, printers: {}, sprayers: {} }),
   reducers: {
     connectionChanged: (state, { payload }: PayloadAction<LiveState['connection']>) => {
       state.connection = payload;
@@ -24,10 +25,13 @@ export const liveSlice = createSlice({
     printerSpoke: (state, { payload }: PayloadAction<FilmPrinter>) => {
       state.printers[payload.machineId] = payload;
     },
+    sprayerSpoke: (state, { payload }: PayloadAction<SprayerDevice>) => {
+      state.sprayers[payload.machineId] = payload;
+    },
   },
 });
 
-export const { connectionChanged, deviceSpoke, printerSpoke } = liveSlice.actions;
+export const { connectionChanged, deviceSpoke, printerSpoke, sprayerSpoke } = liveSlice.actions;
 
 export const useConnection = (): LiveState['connection'] =>
   useSelector((state: { live: LiveState }) => state.live.connection);
@@ -40,3 +44,7 @@ export const useDevice = (id: Device['id']): Device | undefined =>
 /** What a printer said last; nothing while it has not spoken. */
 export const useSpokenPrinter = (machineId: string): FilmPrinter | undefined =>
   useSelector((state: { live: LiveState }) => state.live.printers[machineId]);
+
+/** What a sprayer said last; nothing while it has not spoken. */
+export const useSpokenSprayer = (machineId: string): SprayerDevice | undefined =>
+  useSelector((state: { live: LiveState }) => state.live.sprayers[machineId]);

@@ -22,6 +22,22 @@ const printersApi = baseApi.injectEndpoints({
       query: (machineId) => ({ url: `/printers/${machineId}/clear`, method: 'POST' }),
       invalidatesTags: [...STALE],
     }),
+    printPattern: build.mutation<FilmPrinter, string>({
+      query: (machineId) => ({ url: `/printers/${machineId}/pattern`, method: 'POST' }),
+      invalidatesTags: [...STALE],
+    }),
+    cleanPrinter: build.mutation<FilmPrinter, string>({
+      query: (machineId) => ({ url: `/printers/${machineId}/clean`, method: 'POST' }),
+      invalidatesTags: [...STALE],
+    }),
+    movePlaten: build.mutation<FilmPrinter, { machineId: string; by: number }>({
+      query: ({ machineId, by }) => ({
+        url: `/printers/${machineId}/platen`,
+        method: 'POST',
+        body: { by },
+      }),
+      invalidatesTags: [...STALE],
+    }),
     drivePrinter: build.mutation<FilmPrinter, PrinterDrive & { machineId: string }>({
       query: ({ machineId, ...body }) => ({ url: `/printers/${machineId}/drive`, method: 'POST', body }),
       invalidatesTags: [...STALE],
@@ -35,6 +51,9 @@ export const {
   useCancelJobMutation,
   useClearPrinterMutation,
   useDrivePrinterMutation,
+  usePrintPatternMutation,
+  useCleanPrinterMutation,
+  useMovePlatenMutation,
 } = printersApi;
 
 /** A printer as it said last: asked for once, then heard. */

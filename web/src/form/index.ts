@@ -8,5 +8,6 @@ export { keepDraft, readDraft } from './keptDraft.ts';
 export { Overtaken } from './Overtaken.tsx';
 export { useDraftForm } from './useDraftForm.ts';
 export type { DraftForm } from './useDraftForm.ts';
+export { useKept } from './useKept.ts';
 export { useFilled } from './useFilled.ts';
 export type { Filling } from './useFilled.ts';

@@ -3,13 +3,15 @@ import { useSelector } from 'react-redux';
 import type { Device } from '@saltflat/contract';
 import { problemMessage } from '../api/problemMessage.ts';
 import { usePrintersQuery } from '../api/printersApi.ts';
-import { DevicePanel, PrinterKnobs, useDevicesQuery } from '../features/devices/index.ts';
+import { useSprayersQuery } from '../api/sprayersApi.ts';
+import { DevicePanel, PrinterKnobs, SprayerKnobs, useDevicesQuery } from '../features/devices/index.ts';
 import { Columns, Failed, Loading, PageHead } from '../ui/index.ts';
 
 /** The devices the shop reads, and knobs for the simulated ones. */
 export function DevicesPage() {
   const { data, error, refetch } = useDevicesQuery();
   const { data: printers } = usePrintersQuery();
+  const { data: sprayers } = useSprayersQuery();
   const live = useSelector(
     (state: { live: { devices: Partial<Record<Device['id'], Device>> } }) => state.live.devices,
   );
@@ -31,6 +33,9 @@ export function DevicesPage() {
         ))}
         {printers?.map((printer) => (
           <PrinterKnobs key={printer.machineId} asked={printer} />
+        ))}
+        {sprayers?.map((sprayer) => (
+          <SprayerKnobs key={sprayer.machineId} asked={sprayer} />
         ))}
       </Columns>
     </>

@@ -13,6 +13,7 @@ import {
   RatesPanel,
   RecordEditor,
   RecordTable,
+  UpkeepPanel,
   WritingPanel,
   rowsOf,
   standInsOf,
@@ -44,6 +45,7 @@ const PARTS = [
   ['blanks', t('Blanks')],
   ['materials', t('Materials')],
   ['machines', t('Machines')],
+  ['upkeep', t('Upkeep')],
   ['lots', t('Lots in use')],
   ['methods', t('House methods')],
   ['prices', t('Prices')],
@@ -83,6 +85,7 @@ export function ShopPage() {
                 <ImportPanel list="methods" />
               </>
             )}
+            {part === 'upkeep' && <UpkeepPanel />}
             {part === 'lots' && <LotsPanel materials={data.materials} />}
             {part === 'prices' && <RatesPanel rates={data.rates.document} version={data.rates.version} />}
             {part === 'writing' && (

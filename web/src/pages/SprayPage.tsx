@@ -2,26 +2,32 @@ import type { Catalogue, SprayWeighing } from '@saltflat/contract';
 import type { SprayerDial } from '@saltflat/core/route';
 import { useState } from 'react';
 import { useDispatch } from 'react-redux';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
+import { useOpenLinesQuery } from '../api/linesApi.ts';
 import { useAttempt } from '../api/useAttempt.ts';
 import {
   useAddSprayWeighingMutation,
+  useFloorWeighingsQuery,
+  useTakeFloorWeighingMutation,
   useSprayWeighingsQuery,
   useWithdrawSprayWeighingMutation,
 } from '../api/sprayersApi.ts';
 import {
   FitView,
   HandView,
+  LinesToSpray,
   NozzleView,
+  DryingView,
+  WeighedView,
   WeighingForm,
   fluidsOf,
   sprayersOf,
 } from '../features/spray/index.ts';
-import type { ShownSprayer } from '../features/spray/index.ts';
+import type { AreaToSpray, ShownSprayer } from '../features/spray/index.ts';
 import { useKeys } from '../keys/index.ts';
-import { personNamed, usePerson } from '../person/personSlice.ts';
+import { personNamed, usePerson, useSignature } from '../person/personSlice.ts';
 import {
   Button,
   Empty,
@@ -38,9 +44,14 @@ import {
 } from '../ui/index.ts';
 import { t } from '../words/index.ts';
 
+// beside the sprayers’ own addresses
+const DRYING = 'drying';
+const LINES = 'lines';
+
 /** Pretreatment: what each sprayer gives by what is set on it, found by weighing. */
 export function SprayPage() {
   const { machineId } = useParams();
+  const [asked] = useSearchParams();
   const navigate = useNavigate();
   const { data: catalogue, error, refetch } = useCatalogueQuery();
   if (error)
@@ -52,6 +63,7 @@ export function SprayPage() {
   if (!catalogue) return <Loading what={t('the sprayers')} />;
   const sprayers = sprayersOf(catalogue);
   const chosen = sprayers.find(({ id }) => id === machineId) ?? sprayers[0];
+  const aside = machineId === DRYING || machineId === LINES ? machineId : null;
   if (!chosen)
     return (
       <Empty
@@ -76,18 +88,26 @@ export function SprayPage() {
       />
       <Tabs
         label={t('Sprayers')}
-        tabs={sprayers.map(({ id, name, setting, fits }) => ({
-          value: id,
-          label: `${name}${setting !== null && fits.length === 0 ? ' ◌' : ''}`,
-        }))}
-        value={chosen.id}
+        tabs={[
+          ...sprayers.map(({ id, name, setting, fits }) => ({
+            value: id,
+            label: `${name}${setting !== null && fits.length === 0 ? ' ◌' : ''}`,
+          })),
+          { value: LINES, label: t('To spray') },
+          { value: DRYING, label: t('Drying') },
+        ]}
+        value={aside ?? chosen.id}
         onChange={(id) => void navigate(`/spray/${id}`)}
       >
         <FillSplit columns="minmax(0, 1fr)" below={0}>
           <Scroll>
             <Stack gap={12} pad="12px 0">
-              {chosen.gun && <HandView key={chosen.id} gun={chosen.gun} />}
-              {chosen.setting === null ? (
+              {aside === DRYING && <DryingView />}
+              {aside === LINES && <ToSpray gunId={sprayers.find(({ gun }) => gun !== null)?.id ?? null} />}
+              {aside === null && chosen.gun && (
+                <HandView key={`${chosen.id} ${asked.toString()}`} gun={chosen.gun} area={areaOf(asked)} />
+              )}
+              {aside !== null ? null : chosen.setting === null ? (
                 chosen.gun === null && <NothingSet sprayer={chosen} />
               ) : (
                 <Machine key={chosen.id} sprayer={chosen} setting={chosen.setting} catalogue={catalogue} />
@@ -97,6 +117,41 @@ export function SprayPage() {
         </FillSplit>
       </Tabs>
     </>
+  );
+}
+
+/** The area that an address names; `null` where it names none, or one that no garment has. */
+function areaOf(asked: URLSearchParams): AreaToSpray | null {
+  const [widthMm = 0, heightMm = 0, gm2 = 0] = ['wide', 'high', 'gm2'].map((name) => Number(asked.get(name)));
+  const isIn = (value: number, least: number, most: number): boolean => value >= least && value <= most;
+  return isIn(widthMm, 40, 800) && isIn(heightMm, 40, 1000) && isIn(gm2, 10, 600)
+    ? { widthMm, heightMm, gm2 }
+    : null;
+}
+
+const MOST_LINES = 60;
+
+/** Lines on order that are printed directly. */
+function ToSpray({ gunId }: { gunId: string | null }) {
+  const { data, error, refetch } = useOpenLinesQuery({ limit: MOST_LINES });
+  const navigate = useNavigate();
+  if (error)
+    return (
+      <Failed title={t('The lines cannot be shown')} onRetry={() => void refetch()}>
+        {problemMessage(error)}
+      </Failed>
+    );
+  if (!data) return <Loading what={t('the lines')} />;
+  return (
+    <LinesToSpray
+      lines={data.items.filter(({ processes }) => processes.includes('dtg'))}
+      onPractise={
+        gunId === null
+          ? null
+          : ({ widthMm, heightMm, gm2 }) =>
+              void navigate(`/spray/${gunId}?wide=${widthMm}&high=${heightMm}&gm2=${gm2}`)
+      }
+    />
   );
 }
 
@@ -117,6 +172,7 @@ const NothingSet = ({ sprayer }: { sprayer: ShownSprayer }) => (
 
 const VIEWS = [
   { value: 'dial', label: t('Dial') },
+  { value: 'weighed', label: t('Weighed in') },
   { value: 'nozzles', label: t('Nozzles') },
 ] as const;
 
@@ -130,7 +186,38 @@ function Machine(props: Omit<OneProps, 'views'>) {
   return (
     <>
       <div>{views}</div>
-      <NozzleView />
+      {view === 'weighed' ? <OnFloor sprayer={props.sprayer} name={props.setting.name} /> : <NozzleView />}
+    </>
+  );
+}
+
+/** What the floor weighed in on it, over all runs. */
+function OnFloor({ sprayer, name }: { sprayer: ShownSprayer; name: string }) {
+  const { data, error, refetch } = useFloorWeighingsQuery(sprayer.id);
+  const [take] = useTakeFloorWeighingMutation();
+  const attempt = useAttempt();
+  const by = useSignature();
+  const [taking, setTaking] = useState<string | null>(null);
+  if (error)
+    return (
+      <Failed title={t('What was weighed in cannot be shown')} onRetry={() => void refetch()}>
+        {problemMessage(error)}
+      </Failed>
+    );
+  if (!data) return <Loading what={t('what was weighed in')} />;
+  return (
+    <>
+      <Refusal {...attempt.refusal('take')} />
+      <WeighedView
+        name={sprayer.name}
+        setting={name}
+        weighings={data}
+        takingStep={attempt.isBusy('take') ? taking : null}
+        onTake={({ runId, step }) => {
+          setTaking(step);
+          void attempt.make('take', () => take({ machineId: sprayer.id, input: { runId, step, by } }));
+        }}
+      />
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '../words/t.ts';
 import { createSlice } from '@reduxjs/toolkit';
 import type { PayloadAction } from '@reduxjs/toolkit';
 import { useSelector } from 'react-redux';
@@ -20,6 +21,9 @@ export const personSlice = createSlice({
 });
 
 export const { personNamed } = personSlice.actions;
+
+/** A name as it was written beside something; of who had not said one, that. */
+export const signedBy = (name: string): string => (name === NOBODY ? t('not named') : name);
 
 export const usePerson = (): string =>
   useSelector((state: { person: { name: string } }) => state.person.name);

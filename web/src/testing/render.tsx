@@ -5,8 +5,8 @@ import { MemoryRouter } from 'react-router';
 import { createStore } from '../app/store.ts';
 import { Look, Toasts } from '../ui/index.ts';
 
-/** What was not found, without the whole page around it. */
-configure({ getElementError: (message) => new Error(message ?? 'not found') });
+/** What was not found, without the whole page around it. What comes is waited for longer than a second: machines are slow. */
+configure({ getElementError: (message) => new Error(message ?? 'not found'), asyncUtilTimeout: 15_000 });
 
 afterEach(() => {
   cleanup();

@@ -15,6 +15,7 @@ export { ColourField } from './fields/ColourField.tsx';
 export { DateTimeField } from './fields/DateTimeField.tsx';
 export { FileDrop } from './fields/FileDrop.tsx';
 export { FieldProblem } from './fields/FieldProblem.tsx';
+export { MarkGrid } from './fields/MarkGrid.tsx';
 export { NumberField } from './fields/NumberField.tsx';
 export { QuantityField } from './fields/QuantityField.tsx';
 export { ReasonSelect } from './fields/ReasonSelect.tsx';

@@ -1,5 +1,5 @@
-import { SprayPractice, planPattern, simulateDeposit, sprayRow } from '@saltflat/core/spray';
-import type { Deposit, DepositProblem, PathPoint } from '@saltflat/core/spray';
+import { SprayPractice, compareDrying, planPattern, simulateDeposit, sprayRow } from '@saltflat/core/spray';
+import type { Deposit, DepositProblem, DryWays, PathPoint, WetCloth } from '@saltflat/core/spray';
 import { atOnce } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
 import { serveHere } from './serveHere.ts';
@@ -44,6 +44,7 @@ function practise({ session, problem, from, points }: PracticeQuestion): ShownDe
 const TASKS = {
   plan: atOnce(planPattern),
   row: atOnce(sprayRow),
+  dry: atOnce(({ cloth, ways }: { cloth: WetCloth; ways: DryWays }) => compareDrying(cloth, ways)),
   deposit: atOnce((problem: DepositProblem) => shown(simulateDeposit(problem)), moved),
   practise: atOnce(practise, moved),
 } satisfies Tasks;

@@ -1,4 +1,6 @@
 import { say } from '../../words/index.ts';
+import { MOST_BURSTS } from '../../spray/index.ts';
+import type { Operation } from '../../work/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import { cureHeat } from '../cureSheet.ts';
 import type { PrintInput } from '../documents.ts';
@@ -32,9 +34,9 @@ import {
 import type { PressureWish } from '../proposals.ts';
 import { spanOf } from '../resolveSetting.ts';
 import { stackOf } from '../stack.ts';
-import { USUAL_DRYING } from '../../spray/index.ts';
+import { airTime, burstCount, hoverTime, waterGM2 } from '../dryingBalance.ts';
 import { TRADE } from '../tradeRanges.ts';
-import { fluidWish, isSprayed } from './directPretreat.ts';
+import { isSprayed } from './directPretreat.ts';
 
 /** Gets the water out of the pretreatment under a hot plate. */
 export const directDry: Practice = {
@@ -43,8 +45,10 @@ export const directDry: Practice = {
   part: 'blank',
   station: 'press',
   applies: (input) => isSprayed(input) && input.house.pretreatmentDrying !== 'air',
-  plan: (input, settle) =>
-    input.house.pretreatmentDrying === 'hover' ? hoverDry(input, settle) : burstDry(input, settle),
+  plan: (input, settle, before) =>
+    input.house.pretreatmentDrying === 'hover'
+      ? hoverDry(input, settle, before)
+      : burstDry(input, settle, before),
 };
 
 /** The rack instead: softest hand. */
@@ -54,19 +58,21 @@ export const directAirDry: Practice = {
   part: 'blank',
   station: 'rack',
   applies: (input) => isSprayed(input) && input.house.pretreatmentDrying === 'air',
-  plan: (input, settle) => {
+  plan: (input, settle, before) => {
     const { rack } = input.equipment;
-    const { start, min } = TRADE.airDryS;
+    const { start } = TRADE.airDryS;
+    const balance = airTime(input, before);
     const time = settle({
       key: 'restS',
       sets: 'rest',
       label: 'On the rack',
       kind: 'duration',
       reasons: [
-        houseReason(input, 'pretreatmentDrying', start),
+        houseReason(input, 'pretreatmentDrying', null),
+        balance.reason,
         tradeReason(start, say('reason.air-dry', spanOf(TRADE.airDryS))),
       ],
-      limits: [{ min, max: null, said: say('limit.practice', { what: 'drying-in-air' }) }],
+      limits: balance.limits,
       ability: { min: 60, max: 14400 },
     });
     return {
@@ -161,11 +167,9 @@ function dryingPlate(input: PrintInput): Parameters<Settle>[0] {
   return plateProposal(input, [own.reason]);
 }
 
-/** Water on the print area as pretreatment leaves it, g/m². */
-const fluidWaterGM2 = (input: PrintInput): number =>
-  Math.round(USUAL_DRYING.waterShare * fluidWish(input).wished);
+const OPEN_S = 10; // the plate up, the sheet turned: a person's own time between two closings (assumption)
 
-function burstDry(input: PrintInput, settle: Settle): OperationDraft {
+function burstDry(input: PrintInput, settle: Settle, before: readonly Operation[]): OperationDraft {
   const sheet = coverSheetFor(input, 'pretreatment');
   const isFleece = input.garment.construction === 'fleece';
   const temp = settle(dryingPlate(input));
@@ -175,6 +179,12 @@ function burstDry(input: PrintInput, settle: Settle): OperationDraft {
       [practiceLimit(TRADE.dryBurstS, 'dry-burst')],
     ),
   );
+  const pressure = settle(pressureProposal(input, dryPressure(input)));
+  const balance = burstCount(input, before, {
+    press: { plateC: temp.value, s: burst.value, kPa: pressure.value },
+    sheet,
+    openS: OPEN_S,
+  });
   const range = isFleece ? TRADE.dryBurstsFleece : TRADE.dryBursts;
   const bursts = settle({
     key: 'bursts',
@@ -183,13 +193,13 @@ function burstDry(input: PrintInput, settle: Settle): OperationDraft {
     kind: 'count',
     reasons: [
       houseReason(input, 'pretreatmentDrying', null),
+      balance.reason,
       tradeReason(range.start, say('reason.dry-bursts', { isFleece, ...spanOf(range) })),
     ],
-    limits: [practiceLimit(range, 'dry-bursts')],
-    ability: { min: 1, max: 12 },
+    limits: balance.limits,
+    ability: { min: 1, max: MOST_BURSTS },
   });
-  const pressure = settle(pressureProposal(input, dryPressure(input)));
-  const laid = stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) });
+  const laid = stackOf(input, { sheet, wetGM2: waterGM2(input, before) });
   const closings = Array.from({ length: bursts.value }, (_, i) =>
     heat(`burst ${i + 1}`, temp.value, burst.value, closed(pressure.value), laid),
   );
@@ -197,7 +207,7 @@ function burstDry(input: PrintInput, settle: Settle): OperationDraft {
     title: 'Dry the pretreatment',
     unit: 'piece',
     on: onPress(input),
-    phases: around(10, inBursts(closings, { label: 'open, turn the sheet', handsS: 10 })),
+    phases: around(10, inBursts(closings, { label: 'open, turn the sheet', handsS: OPEN_S })),
     settings: [temp, burst, bursts, pressure],
     sheet: keptSheet(sheet),
     checks: [say('check.open-and-turn'), say('check.dry-to-touch')],
@@ -207,23 +217,25 @@ function burstDry(input: PrintInput, settle: Settle): OperationDraft {
   };
 }
 
-function hoverDry(input: PrintInput, settle: Settle): OperationDraft {
+function hoverDry(input: PrintInput, settle: Settle, before: readonly Operation[]): OperationDraft {
   const sheet = coverSheetFor(input, 'pretreatment');
   const temp = settle(dryingPlate(input));
   const gap = settle(gapProposal());
+  const balance = hoverTime(input, before, { plateC: temp.value, gapMm: gap.value });
   const hover = settle(
     hoverProposal(
       'Hover',
       [
-        houseReason(input, 'pretreatmentDrying', TRADE.dryHoverS.start),
+        houseReason(input, 'pretreatmentDrying', null),
+        balance.reason,
         tradeReason(TRADE.dryHoverS.start, say('reason.dry-hover', spanOf(TRADE.dryHoverS))),
       ],
-      [practiceLimit(TRADE.dryHoverS, 'dry-hover')],
+      balance.limits,
     ),
   );
   const dwell = settle(layingTime(true));
   const pressure = settle(pressureProposal(input, dryPressure(input)));
-  const laid = stackOf(input, { sheet, wetGM2: fluidWaterGM2(input) });
+  const laid = stackOf(input, { sheet, wetGM2: waterGM2(input, before) });
   return {
     title: 'Hover dry, then press once',
     unit: 'piece',

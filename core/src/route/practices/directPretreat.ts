@@ -1,7 +1,7 @@
 import { say } from '../../words/index.ts';
 import type { Said } from '../../words/index.ts';
-import { nearestSetting, readSprayer, wantedGm2 } from '../../spray/index.ts';
-import type { Cloth } from '../../spray/index.ts';
+import { USUAL_GRAMS, gramsFor, nearestSetting, readSprayer, wantedGm2 } from '../../spray/index.ts';
+import type { Cloth, GramsForLine } from '../../spray/index.ts';
 import type { Limit, ReasonSource, Setting } from '../../work/index.ts';
 import { CAUTIONS } from '../cautions.ts';
 import type { PrintInput } from '../documents.ts';
@@ -47,7 +47,11 @@ export const directPretreat: Practice = {
       limits: [sheet],
       ability: { min: 1, max: 1000 },
     });
-    const targetG = Math.round(print.pretreatmentM2 * areaScale(input) * perArea.value * 10) / 10;
+    const isMasked = house.sprayArea === 'mask';
+    const gramsOver = (areaM2: number): number =>
+      Math.round(areaM2 * areaScale(input) * perArea.value * 10) / 10;
+    const targetG = gramsOver(isMasked ? print.sprayM2.shape : print.sprayM2.box);
+    const sprayedG = gramsOver(print.sprayM2.box); // a mask keeps off the cloth what it catches, and saves none
     const sprayer = sprayerFor(input);
     const isRolled = house.rollering === 'rollered';
     const rollS = isRolled ? 10 : 0;
@@ -61,14 +65,15 @@ export const directPretreat: Practice = {
       settings: [perArea, ...sprayerDial(sprayer, fluid, perArea.value, settle)],
       checks: [
         say('check.weigh'),
-        say('check.print-area-only'),
+        fluidWords(fluid, fluidForLine(sprayedG, input.pieces)),
+        isMasked ? say('check.mask', { marginMm: USUAL_GRAMS.marginMm }) : say('check.print-area-only'),
         ...(print.widthMm > sprayer.widthMm ? [say('check.two-strips', { sprayer: sprayer.name })] : []),
         ...(sprayer.isHandGun ? [say('check.hand-bands')] : []),
         isRolled ? say('check.roll-in') : houseCheck(input, 'rollering'),
         say('check.dry-within', { withinS: fluid.dryByS }),
       ],
       look: say('look.mist'),
-      cautions: [CAUTIONS.irritant, CAUTIONS.fumes],
+      cautions: [CAUTIONS.irritant, CAUTIONS.mist],
       weighIn: {
         targetG,
         toleranceG: Math.max(0.5, Math.round(targetG * TRADE.pretreatmentTolerance.start * 10) / 10),
@@ -77,9 +82,9 @@ export const directPretreat: Practice = {
         {
           id: fluid.id,
           what: fluid.name,
-          amount: targetG,
+          amount: sprayedG,
           kind: 'mass',
-          cents: (targetG / 1000) * fluid.centsPerKg,
+          cents: (sprayedG / 1000) * fluid.centsPerKg,
           isAssumed: true,
         },
       ],
@@ -87,6 +92,19 @@ export const directPretreat: Practice = {
     };
   },
 };
+
+/** Fluid for all of a line's pieces, with what goes beside them, what primes the nozzle, and a little over. */
+export const fluidForLine = (targetG: number, pieces: number): GramsForLine =>
+  gramsFor({ ...USUAL_GRAMS, targetGm2: targetG, sprayMm2: 1e6, count: pieces });
+
+const fluidWords = ({ name, centsPerKg }: Pretreatment, { lineMl, bottles }: GramsForLine): Said =>
+  say('check.fluid-for-line', {
+    fluid: name,
+    ml: Math.round(lineMl),
+    bottles,
+    bottleMl: USUAL_GRAMS.bottleMl,
+    cents: Math.round((lineMl * USUAL_GRAMS.densityGPerMl * centsPerKg) / 1000),
+  });
 
 /** Dial and passes: by this shop's weighings of the fluid on the nozzle that is in it, else by the maker's table. */
 function sprayerDial(sprayer: Sprayer, fluid: Pretreatment, gM2: number, settle: Settle): Setting[] {
@@ -215,7 +233,11 @@ export function fluidWish({ garment }: Pick<PrintInput, 'garment'>): { wished: n
 
 const KNITS: readonly Cloth[] = ['cotton-knit', 'blend', 'polyester-knit'];
 
-function clothOf({ construction, fibres }: PrintInput['garment']): Cloth {
+/** The class of cloth that figures of pretreatment are known for. */
+export function clothOf({
+  construction,
+  fibres,
+}: Pick<PrintInput['garment'], 'construction' | 'fibres'>): Cloth {
   if (isMostlyPolyester({ fibres })) return 'polyester-knit';
   if (construction === 'fleece') return 'fleece';
   if (construction === 'woven') return 'canvas';

@@ -45,7 +45,7 @@ interface Face {
  * Vapour leaves all cells in proportion to their water; what boils leaves at once, and in a closed press only that.
  */
 export class DryBalance {
-  private readonly problem: DryProblem;
+  private readonly problem: Omit<DryProblem, 'phases'>;
   private readonly factors: DryFactors;
   private readonly capacity: number;
   private readonly thicknessM: number;
@@ -60,7 +60,7 @@ export class DryBalance {
   private totalWater = 0;
   private totalC = 0;
 
-  constructor(problem: DryProblem, factors: DryFactors) {
+  constructor(problem: Omit<DryProblem, 'phases'>, factors: DryFactors) {
     const { cloth, clothGm2, startC, padC } = problem;
     const { densityKgM3, specificHeatJKgK } = CLOTH_FACTS[cloth];
     this.problem = problem;
@@ -294,5 +294,5 @@ export const boundGm2 = ({ cloth, clothGm2 }: Pick<DryProblem, 'cloth' | 'clothG
   CLOTH_FACTS[cloth].boundShare * clothGm2;
 
 /** Water on the cloth to begin with, g/m²: what was sprayed, and what it always holds in a room. */
-export const waterStartGm2 = (problem: DryProblem): number =>
+export const waterStartGm2 = (problem: Omit<DryProblem, 'phases'>): number =>
   problem.depositGm2 * problem.waterShare + problem.room.rh * boundGm2(problem);

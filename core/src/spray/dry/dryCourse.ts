@@ -1,8 +1,8 @@
-import { DryBalance, boundGm2, waterStartGm2 } from './dryBalance.ts';
+import { boundGm2, waterStartGm2 } from './dryBalance.ts';
 import { DRY_BAND } from './dryProblem.ts';
 import type { DryFactors, DryProblem } from './dryProblem.ts';
-
-export type DryState = 'wet' | 'touch-dry' | 'ready' | 'over-dried';
+import { DryRun } from './dryRun.ts';
+import type { DryState } from './dryRun.ts';
 
 /** A time, s, and when it would be if the model were as wrong as it may be; `null`: not within what is done. */
 export interface DryTime {
@@ -30,8 +30,6 @@ export interface DryCourse {
   isCool: boolean;
 }
 
-const READY_SHARE = 2 / 3; // of what the fibres hold (trade rule)
-const HOT_DRY = { gm2: 3, tempC: 110, mostS: 15 };
 const COOL_C = 40;
 
 /** How a pretreated garment dries in what is done to it, with the band of what the model may be off. */
@@ -67,51 +65,13 @@ interface Followed {
 }
 
 function followed(problem: DryProblem, factors: DryFactors): Followed {
-  const balance = new DryBalance(problem, factors);
-  const bound = boundGm2(problem);
-  const watch = new Crossings(waterStartGm2(problem), [bound, READY_SHARE * bound]);
-  const ends: Followed['ends'] = [];
-  let hotDryS = 0;
-  let endS = 0;
-  for (const phase of problem.phases) {
-    balance.run(phase, (timeS, stepS, waterKgM2, meanC) => {
-      const gm2 = 1000 * waterKgM2;
-      watch.see(timeS, stepS, gm2);
-      if (gm2 <= HOT_DRY.gm2 && meanC >= HOT_DRY.tempC) hotDryS += stepS;
-    });
-    endS += phase.s;
-    ends.push({ t: endS, waterGm2: 1000 * balance.waterKgM2, tempC: balance.meanC });
-  }
-  const left = ends.at(-1)!.waterGm2;
-  const state =
-    hotDryS > HOT_DRY.mostS
-      ? 'over-dried'
-      : left <= READY_SHARE * bound
-        ? 'ready'
-        : left <= bound
-          ? 'touch-dry'
-          : 'wet';
-  return { ends, touchDryS: watch.at[0]!, readyS: watch.at[1]!, hotDryS, state };
-}
-
-/** When water first comes down to each of some levels, linearly within a step. */
-class Crossings {
-  readonly at: (number | null)[];
-  private readonly levels: readonly number[];
-  private last: number;
-
-  constructor(startGm2: number, levels: readonly number[]) {
-    this.levels = levels;
-    this.last = startGm2;
-    this.at = levels.map((level) => (startGm2 <= level ? 0 : null));
-  }
-
-  see(timeS: number, stepS: number, gm2: number): void {
-    for (let i = 0; i < this.levels.length; i++)
-      if (this.at[i] === null && gm2 <= this.levels[i])
-        this.at[i] = timeS - stepS * ((this.levels[i] - gm2) / (this.last - gm2 || 1));
-    this.last = gm2;
-  }
+  const run = new DryRun(problem, factors);
+  const ends = problem.phases.map((phase) => {
+    run.go(phase);
+    return { t: run.timeS, waterGm2: run.waterGm2, tempC: run.meanC };
+  });
+  const { touchDryS, readyS, hotDryS, state } = run;
+  return { ends, touchDryS, readyS, hotDryS, state };
 }
 
 /** Water left by the scale, g/m²: the honest check. Against the dry garment before spraying, whose own moisture the room gives. */

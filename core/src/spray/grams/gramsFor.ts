@@ -46,7 +46,7 @@ export function gramsFor(problem: GramsProblem): GramsForLine {
 
 /** What nobody says otherwise (trade ranges). */
 export const USUAL_GRAMS = {
-  marginMm: 15,
+  marginMm: 15, // beyond the print, so that no edge is dry
   densityGPerMl: 1.03,
   tolerancePct: 10,
   count: 1,

@@ -10,6 +10,7 @@ import { defineRequestKey } from './requestKeys.ts';
 import { defineEvent, defineOutcome, defineRun, defineRunLine, defineTally } from './runs.ts';
 import { defineMove, definePacket, defineUse } from './shelf.ts';
 import { defineSprayWeighing } from './sprayers.ts';
+import { defineCare } from './care.ts';
 import {
   defineBenchNote,
   defineChange,
@@ -45,6 +46,7 @@ export function defineModels(sequelize: Sequelize) {
     pressChecks: definePressCheck(sequelize),
     benchNotes: defineBenchNote(sequelize),
     sprayWeighings: defineSprayWeighing(sequelize),
+    care: defineCare(sequelize),
     blobs: defineBlob(sequelize),
     artworks: defineArtwork(sequelize),
     figures: defineFigures(sequelize),

@@ -1,4 +1,4 @@
-import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
+import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
 import {
   TABLE,
   columns,
@@ -34,6 +34,8 @@ export interface SprayWeighingRow extends Model<
   byName: string;
   at: Date;
   isWithdrawn: boolean;
+  /** “run step” of the floor it was taken from; `null` where it was weighed in its place. */
+  runStep: CreationOptional<string | null>;
 }
 
 export const defineSprayWeighing = (sequelize: Sequelize) =>
@@ -56,6 +58,7 @@ export const defineSprayWeighing = (sequelize: Sequelize) =>
       byName: text,
       at: instant,
       isWithdrawn: flag,
+      runStep: orNull(text),
     }),
     TABLE,
   );

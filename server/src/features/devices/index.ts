@@ -1,4 +1,3 @@
 export { deviceEndpoints } from './deviceEndpoints.ts';
 export { createDeviceService } from './deviceService.ts';
-export type { DeviceService } from './deviceService.ts';
 export { HYGROMETER, ROOM_THERMOMETER, SCALE, THERMOMETER, simulateDevice } from './simulatedDevice.ts';

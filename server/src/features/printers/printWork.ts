@@ -25,10 +25,15 @@ export function printWork({ run, state, step }: PrintStep, part: PrinterJobInput
   const [first] = lines;
   const settingS = (role: SettingRole): number =>
     first?.operation.settings.find(({ sets }) => sets === role)?.value ?? 0;
+  const isDirect = isDirectStep({ run, step });
   const inkS = lines.reduce(
     (sum, { operation, count }) =>
-      sum + count * timedPhases(operation).reduce((all, { eachS }) => all + eachS, 0),
-    0,
+      sum +
+      timedPhases(operation).reduce(
+        (all, { eachS, onceS }) => all + count * eachS + (isDirect ? onceS : 0),
+        0,
+      ),
+    isDirect ? -settingS('pause') : 0,
   );
   const used = (is: (own: Consumption) => boolean): number =>
     lines.reduce(
@@ -43,11 +48,25 @@ export function printWork({ run, state, step }: PrintStep, part: PrinterJobInput
   const white = { layer: 'white', durationS: inkS / 2, ml: used(isWhite) } as const;
   const set = { layer: 'set', durationS: settingS('after-pause'), ml: 0 } as const;
   return {
-    name: `${lines.map(({ code }) => code).join(' + ')}, ${step.parts.length} transfers`,
+    name: isDirect
+      ? `${lines.map(({ code }) => code).join(' + ')}, a piece`
+      : `${lines.map(({ code }) => code).join(' + ')}, ${step.parts.length} transfers`,
     mode: modeOf(first?.operation.checks ?? []),
     areaM2: used(({ kind }) => kind === 'area'),
-    layers: part === 'second' ? [white, set] : [colour, pause, white, set],
+    // on cloth the white lies below
+    layers: isDirect
+      ? [white, pause, colour]
+      : part === 'second'
+        ? [white, set]
+        : [colour, pause, white, set],
   };
+}
+
+/** A garment is printed, not film. */
+export function isDirectStep({ run, step }: Pick<PrintStep, 'run' | 'step'>): boolean {
+  const line = run.lines.find(({ key }) => key === step.line);
+  const lane = line?.route.operations[step.index]?.lane;
+  return line?.route.lanes.find(({ id }) => id === lane)?.part === 'blank';
 }
 
 /** The mode that a route prints in, as its checks say it. */

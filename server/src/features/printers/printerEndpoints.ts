@@ -1,10 +1,10 @@
-import { FilmPrinter, PrinterDrive, PrinterJobInput } from '@saltflat/contract';
+import { FilmPrinter, PlatenMove, PrinterDrive, PrinterJobInput } from '@saltflat/contract';
 import { Type } from 'typebox';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import type { PrinterService } from './printerService.ts';
 
-export const printerEndpoints = (printers: PrinterService): Endpoint[] => [
+const jobEndpoints = (printers: PrinterService): Endpoint[] => [
   endpoint(
     {
       method: 'get',
@@ -43,6 +43,32 @@ export const printerEndpoints = (printers: PrinterService): Endpoint[] => [
     },
     ({ params }) => printers.clear(params.id ?? ''),
   ),
+];
+
+const deviceEndpoints = (printers: PrinterService): Endpoint[] => [
+  endpoint(
+    {
+      method: 'post',
+      path: '/printers/:id/pattern',
+      summary: 'Print the test pattern of its nozzles',
+      answer: FilmPrinter,
+    },
+    ({ params }) => printers.printPattern(params.id ?? ''),
+  ),
+  endpoint(
+    { method: 'post', path: '/printers/:id/clean', summary: 'Clean the heads', answer: FilmPrinter },
+    ({ params }) => printers.clean(params.id ?? ''),
+  ),
+  endpoint(
+    {
+      method: 'post',
+      path: '/printers/:id/platen',
+      summary: 'Move the platen up or down',
+      body: PlatenMove,
+      answer: FilmPrinter,
+    },
+    ({ params, body }) => printers.movePlaten(params.id ?? '', body.by),
+  ),
   endpoint(
     {
       method: 'post',
@@ -53,4 +79,9 @@ export const printerEndpoints = (printers: PrinterService): Endpoint[] => [
     },
     ({ params, body }) => printers.drive(params.id ?? '', body),
   ),
+];
+
+export const printerEndpoints = (printers: PrinterService): Endpoint[] => [
+  ...jobEndpoints(printers),
+  ...deviceEndpoints(printers),
 ];

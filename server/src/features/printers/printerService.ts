@@ -1,7 +1,7 @@
-import { DomainError } from '@saltflat/contract';
 import type { FilmPrinter, Machine, PrinterDrive, PrinterJobInput } from '@saltflat/contract';
 import { plannedMode } from '@saltflat/core/work';
-import { printWork } from './printWork.ts';
+import { StandIns, operationToDo } from '../../standIns.ts';
+import { isDirectStep, printWork } from './printWork.ts';
 import type { PrintStep } from './printWork.ts';
 import { SimulatedPrinter } from './simulatedPrinter.ts';
 
@@ -14,33 +14,37 @@ interface Needs {
 
 /** Printers that film is sent to: a stand-in for each that is set up. What stands in them is each server’s own. */
 export class PrinterService {
-  private readonly known = new Map<string, SimulatedPrinter>();
-  private readonly listeners = new Set<(printer: FilmPrinter) => void>();
+  private readonly standIns: StandIns<FilmPrinter, SimulatedPrinter>;
   /** Those that were at work when they were last looked at. */
   private readonly atWork = new Set<SimulatedPrinter>();
   private readonly timer: NodeJS.Timeout;
 
   constructor(private readonly needs: Needs) {
+    this.standIns = new StandIns({
+      ...needs,
+      kind: 'printer',
+      make: (machine) => standInFor(machine, needs.now()),
+      unknown: 'There is no such printer in this shop.',
+    });
     this.timer = setInterval(() => this.tellAtWork(), 1000);
     this.timer.unref();
   }
 
-  async list(): Promise<FilmPrinter[]> {
-    const machines = (await this.needs.machines()).filter(isPrinter);
-    return machines.map((machine) => this.standIn(machine).read(this.needs.now()));
+  list(): Promise<FilmPrinter[]> {
+    return this.standIns.list();
   }
 
-  /** Sends a step’s film to its printer. */
+  /** Sends a step’s film, or the garment on its platen, to its printer. */
   async send(input: PrinterJobInput): Promise<FilmPrinter> {
     const own = await this.needs.stepOf(input.runId, input.step);
-    const { run, step } = own;
-    const operation = run.lines.find(({ key }) => key === step.line)?.route.operations[step.index];
-    if (operation?.role !== 'print')
-      throw new DomainError('not-now', 'Only film is sent to a printer, and this step prints none.');
-    if (step.status === 'done' || step.status === 'dropped')
-      throw new DomainError('not-now', 'This film is printed already.');
+    const operation = operationToDo(own, 'print', {
+      other: 'Only prints are sent to a printer, and this step is none.',
+      done: 'This is printed already.',
+    });
     const id = plannedMode(operation).machine?.id;
-    return this.change(id ?? '', (printer, nowMs) => printer.add(input, printWork(own, input.part), nowMs));
+    return this.change(id ?? '', (printer, nowMs) =>
+      printer.add(input, printWork(own, input.part), nowMs, isDirectStep(own)),
+    );
   }
 
   cancel(machineId: string, jobId: string): Promise<FilmPrinter> {
@@ -55,54 +59,51 @@ export class PrinterService {
     return this.change(machineId, (printer, nowMs) => printer.turn(knobs, nowMs));
   }
 
+  printPattern(machineId: string): Promise<FilmPrinter> {
+    return this.change(machineId, (printer, nowMs) => printer.printPattern(nowMs));
+  }
+
+  clean(machineId: string): Promise<FilmPrinter> {
+    return this.change(machineId, (printer, nowMs) => printer.clean(nowMs));
+  }
+
+  movePlaten(machineId: string, by: number): Promise<FilmPrinter> {
+    return this.change(machineId, (printer, nowMs) => printer.movePlaten(by, nowMs));
+  }
+
   subscribe(listener: (printer: FilmPrinter) => void): () => void {
-    this.listeners.add(listener);
-    return () => this.listeners.delete(listener);
+    return this.standIns.subscribe(listener);
   }
 
   stop(): void {
     clearInterval(this.timer);
   }
 
-  private async change(
+  private change(
     machineId: string,
     act: (printer: SimulatedPrinter, nowMs: number) => void,
   ): Promise<FilmPrinter> {
-    const machine = (await this.needs.machines()).find(({ id }) => id === machineId);
-    if (!machine || !isPrinter(machine))
-      throw new DomainError('not-found', 'There is no such printer in this shop.');
-    const printer = this.standIn(machine);
-    act(printer, this.needs.now());
-    if (printer.isAtWork(this.needs.now())) this.atWork.add(printer);
-    const said = printer.read(this.needs.now());
-    this.tell(said);
-    return said;
-  }
-
-  private standIn({ id: machineId, name, properties }: Machine): SimulatedPrinter {
-    const known = this.known.get(machineId);
-    if (known) return known;
-    const whiteJobs = properties.whiteJobs === 'two' ? 'two' : 'one';
-    const made = new SimulatedPrinter({ machineId, name, whiteJobs }, this.needs.now());
-    this.known.set(machineId, made);
-    return made;
+    return this.standIns.change(machineId, (printer, nowMs) => {
+      act(printer, nowMs);
+      if (printer.isAtWork(nowMs)) this.atWork.add(printer);
+    });
   }
 
   /** Those at work say so each second, and once more when they have ended. */
   private tellAtWork(): void {
     const nowMs = this.needs.now();
-    if (this.listeners.size === 0) return;
-    for (const printer of this.known.values()) {
+    if (!this.standIns.isHeard()) return;
+    for (const printer of this.standIns.all()) {
       const isAtWork = printer.isAtWork(nowMs);
-      if (isAtWork || this.atWork.has(printer)) this.tell(printer.read(nowMs));
+      if (isAtWork || this.atWork.has(printer)) this.standIns.tell(printer.read(nowMs));
       if (isAtWork) this.atWork.add(printer);
       else this.atWork.delete(printer);
     }
   }
-
-  private tell(printer: FilmPrinter): void {
-    for (const listener of this.listeners) listener(printer);
-  }
 }
 
-const isPrinter = ({ kind }: Machine): boolean => kind === 'printer';
+function standInFor({ id: machineId, name, properties }: Machine, nowMs: number): SimulatedPrinter {
+  const whiteJobs = properties.whiteJobs === 'two' ? 'two' : 'one';
+  const hasPlaten = Array.isArray(properties.platens) && properties.platens.length > 0;
+  return new SimulatedPrinter({ machineId, name, whiteJobs, hasPlaten }, nowMs);
+}

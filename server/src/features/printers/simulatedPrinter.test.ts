@@ -20,7 +20,7 @@ const work = (layers: PrintWork['layers'] = [COLOUR, PAUSE, WHITE]): PrintWork =
   layers,
 });
 const printer = (whiteJobs: 'one' | 'two' = 'one'): SimulatedPrinter =>
-  new SimulatedPrinter({ machineId: RUN, name: 'Film printer', whiteJobs }, 0);
+  new SimulatedPrinter({ machineId: RUN, name: 'Film printer', whiteJobs, hasPlaten: true }, 0);
 const at = (own: SimulatedPrinter, s: number): PrinterJob[] => own.read(1000 * s).jobs;
 const refusal = (act: () => void): string => {
   try {
@@ -93,6 +93,40 @@ describe('a simulated film printer', () => {
     expect(at(own, 300 + 149)[1]).to.include({ state: 'printing', layer: 'white' });
     expect(at(own, 300 + 151)[1]).to.include({ state: 'failed' });
     expect(at(own, 300 + 151)[1]?.fault).to.contain('white ran out');
+  });
+
+  it('loses nozzles as it stands and by a strike, shows them in its pattern, and gets them back by cleaning', () => {
+    const own = printer();
+    const missing = (s: number): number => {
+      own.printPattern(1000 * s);
+      return Object.values(own.read(1000 * s).pattern?.missing ?? {}).flat().length;
+    };
+    expect(missing(60)).to.equal(0);
+    // thirty per cent of a loss each half hour: 96 of them leave it whole once in 10^15
+    expect(missing(2 * 86_400)).to.be.greaterThan(4);
+    own.clean(2 * 86_400_000);
+    expect(missing(2 * 86_400 + 1)).to.equal(0);
+    own.turn({ clogged: 2 }, 2 * 86_400_000 + 1000);
+    expect(own.read(2 * 86_400_000 + 2000).pattern?.missing).to.deep.equal({}); // until another is printed
+    expect(missing(2 * 86_400 + 3)).to.equal(2);
+    own.clean(2 * 86_400_000 + 4000);
+    expect(missing(2 * 86_400 + 5)).to.equal(2); // clogged ones want more than one
+    own.clean(2 * 86_400_000 + 6000);
+    expect(missing(2 * 86_400 + 7)).to.equal(0);
+    const { whiteMl, tankMl } = own.read(2 * 86_400_000 + 8000);
+    expect(tankMl - whiteMl).to.be.closeTo(3 * 4 + 6 * 0.1, 1e-9);
+  });
+
+  it('has a platen whose sensor objects to what comes too near the head, and says so', () => {
+    const own = printer();
+    own.turn({ garmentMm: 3 }, 0);
+    own.movePlaten(24, 0);
+    expect(own.read(0).platen).to.deep.equal({ step: 24, isObjecting: false }); // 12 + 3 of 15 mm
+    own.movePlaten(1, 0);
+    expect(own.read(0).platen).to.deep.equal({ step: 25, isObjecting: true });
+    expect(refusal(() => own.movePlaten(40, 0))).to.contain('at its highest');
+    own.add(input('a'), work(), 0);
+    expect(refusal(() => own.clean(1000))).to.contain('is at work');
   });
 
   it('refuses in words what it cannot print, and what it prints already', () => {

@@ -1,8 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { DomainError } from '@saltflat/contract';
 import type { FilmPrinter, PrinterDrive, PrinterJob, PrinterJobInput } from '@saltflat/contract';
+import { SimulatedNozzles } from './simulatedNozzles.ts';
 
 type Layer = PrinterJob['layer'];
+
+/** A platen goes up by half a millimetre a step; its sensor objects to what comes nearer the head than it may. */
+const PLATEN = { stepMm: 0.5, clearMm: 15, most: 40 };
+/** Ink that a cleaning and a test pattern take of each, ml (trade range). */
+const CLEAN_ML = 4;
+const PATTERN_ML = 0.1;
 
 /** What is to be printed: how long each layer takes, and what it lays down. */
 export interface PrintWork extends Pick<PrinterJob, 'name' | 'mode' | 'areaM2'> {
@@ -40,26 +47,34 @@ const FAULTS: Record<'feed' | 'head-strike', string> = {
 export class SimulatedPrinter {
   private jobs: Job[] = [];
   private readonly ink = { colour: TANK_ML, white: TANK_ML };
-  private drive: FilmPrinter['drive'] = { speed: 1, nextFault: 'none' };
+  private drive: FilmPrinter['drive'] = { speed: 1, nextFault: 'none', garmentMm: 1 };
+  private readonly nozzles: SimulatedNozzles;
+  private lastPattern: FilmPrinter['pattern'] = null;
+  private platenStep = 0;
   private isHeld = false;
 
   /** @param atMs when it was switched on, ms since 1970 */
   constructor(
-    private readonly machine: Pick<FilmPrinter, 'machineId' | 'name' | 'whiteJobs'>,
+    private readonly machine: Pick<FilmPrinter, 'machineId' | 'name' | 'whiteJobs'> & { hasPlaten: boolean },
     private atMs: number,
-  ) {}
+  ) {
+    this.nozzles = new SimulatedNozzles(parseInt(machine.machineId.slice(0, 8), 16) || 1);
+  }
 
   read(nowMs: number): FilmPrinter {
     this.advance(nowMs);
     const { colour: colourMl, white: whiteMl } = this.ink;
+    const { hasPlaten, ...machine } = this.machine;
     return {
-      ...this.machine,
+      ...machine,
       isSimulated: true,
       colourMl,
       whiteMl,
       tankMl: TANK_ML,
       jobs: this.jobs.map(toJob),
       isHeld: this.isHeld,
+      pattern: this.lastPattern,
+      platen: hasPlaten ? { step: this.platenStep, isObjecting: this.isObjecting() } : null,
       drive: { ...this.drive },
     };
   }
@@ -70,10 +85,11 @@ export class SimulatedPrinter {
     return !this.isHeld && this.jobs.some(({ state }) => !OVER.includes(state));
   }
 
-  add(input: PrinterJobInput, work: PrintWork, nowMs: number): void {
+  /** @param isDirect on a garment: white and colour in one job, whatever it does with film */
+  add(input: PrinterJobInput, work: PrintWork, nowMs: number, isDirect = false): void {
     this.advance(nowMs);
     const { whiteJobs, name } = this.machine;
-    if ((input.part === 'whole') !== (whiteJobs === 'one'))
+    if ((input.part === 'whole') !== (isDirect || whiteJobs === 'one'))
       throw new DomainError('not-now', `${name} prints colour and white in ${whiteJobs === 'one' ? 'one job' : 'two jobs'}.`); // prettier-ignore
     const same = this.jobs.find(
       ({ input: own, state }) =>
@@ -117,11 +133,60 @@ export class SimulatedPrinter {
     this.begin();
   }
 
-  turn({ speed, nextFault, colourMl, whiteMl }: PrinterDrive, nowMs: number): void {
+  /** Prints its test pattern: what it shows is what stands open now. */
+  printPattern(nowMs: number): void {
     this.advance(nowMs);
-    this.drive = { speed: speed ?? this.drive.speed, nextFault: nextFault ?? this.drive.nextFault };
+    this.refuseAtWork();
+    this.spill(PATTERN_ML);
+    this.lastPattern = { at: new Date(nowMs).toISOString(), missing: this.nozzles.pattern() };
+  }
+
+  clean(nowMs: number): void {
+    this.advance(nowMs);
+    this.refuseAtWork();
+    this.spill(CLEAN_ML);
+    this.nozzles.clean();
+  }
+
+  /** @throws DomainError where it has no platen, or the step is beyond its travel */
+  movePlaten(by: number, nowMs: number): void {
+    this.advance(nowMs);
+    const { name, hasPlaten } = this.machine;
+    if (!hasPlaten) throw new DomainError('not-now', `${name} has no platen that goes up and down.`);
+    const step = this.platenStep + by;
+    if (step < 0 || step > PLATEN.most)
+      throw new DomainError('not-now', `The platen of ${name} is at its ${by < 0 ? 'lowest' : 'highest'}.`);
+    this.platenStep = step;
+  }
+
+  turn(
+    { speed, nextFault, colourMl, whiteMl, clogged, standH, garmentMm }: PrinterDrive,
+    nowMs: number,
+  ): void {
+    this.advance(nowMs);
+    this.drive = {
+      speed: speed ?? this.drive.speed,
+      nextFault: nextFault ?? this.drive.nextFault,
+      garmentMm: garmentMm ?? this.drive.garmentMm,
+    };
+    if (clogged !== undefined) this.nozzles.clog(clogged);
+    if (standH !== undefined) this.nozzles.stand(3600 * standH);
     this.ink.colour = colourMl ?? this.ink.colour;
     this.ink.white = whiteMl ?? this.ink.white;
+  }
+
+  private isObjecting(): boolean {
+    return this.platenStep * PLATEN.stepMm + this.drive.garmentMm > PLATEN.clearMm;
+  }
+
+  private refuseAtWork(): void {
+    if (this.current())
+      throw new DomainError('not-now', `${this.machine.name} is at work: wait for its queue, or stop it.`);
+  }
+
+  private spill(ml: number): void {
+    this.ink.colour = Math.max(0, this.ink.colour - ml);
+    this.ink.white = Math.max(0, this.ink.white - ml);
   }
 
   /** Lets it work until now. */
@@ -130,9 +195,11 @@ export class SimulatedPrinter {
     this.atMs = Math.max(this.atMs, nowMs);
     while (leftS > 0 && !this.isHeld) {
       const job = this.current();
-      if (!job) return;
+      if (!job) break;
+      this.nozzles.print();
       leftS = this.work(job, leftS);
     }
+    if (leftS > 0) this.nozzles.stand(leftS);
     this.begin();
   }
 
@@ -164,6 +231,7 @@ export class SimulatedPrinter {
       this.fail(job, `The ${layer} ran out: this sheet is spoiled. Fill it up, clean, check the nozzles.`);
     else if (job.doneS >= strikesS && this.drive.nextFault !== 'none') {
       this.fail(job, FAULTS[this.drive.nextFault]);
+      if (this.drive.nextFault === 'head-strike') this.nozzles.strike();
       this.drive = { ...this.drive, nextFault: 'none' };
     } else if (job.doneS >= durationS) {
       // who does not cancel in the pause has the white put on colour that is still wet

@@ -271,7 +271,7 @@ export function documentOf({
   });
   const pieces = sizes.reduce((sum, { quantity }) => sum + quantity, 0);
   return {
-    format: 6,
+    format: 7,
     pieces,
     blankCents: sizes.reduce((sum, { quantity, cents }) => sum + quantity * cents, 0) / pieces,
     garment: { ...garmentOf(style, colourOf(style, line)), features: [...style.features] },

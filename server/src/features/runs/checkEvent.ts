@@ -31,6 +31,7 @@ const badTime = (message: string): DomainError =>
 const NEEDED: Partial<Record<RunEventInput['kind'], keyof RunEventInput['payload']>> = {
   'reading-taken': 'reading',
   'phase-started': 'phase',
+  readied: 'ready',
   'piece-inspected': 'inspection',
   'part-lost': 'lost',
   'flow-changed': 'flow',

@@ -13,7 +13,7 @@ interface HeadRow extends Omit<RunHead, 'createdAt' | 'finishedAt' | 'lines'> {
 }
 
 const LINE = `json_build_object('key', w.key, 'lineId', l.id, 'orderId', l.order_id, 'code', l.code, 'customer', k.name, 'dueAt', o.due_at,
-  'garment', c.name || ' ' || s.name, 'colourHex', c.hex, 'routeNumber', v.number,
+  'garment', c.name || ' ' || s.name, 'style', s.name, 'colourHex', c.hex, 'routeNumber', v.number,
   'prints', (select json_agg(json_build_object('id', p.id, 'placement', p.placement, 'artworkId', p.artwork_id) order by p.position)
     from line_print p where p.line_id = l.id),
   'pieces', w.pieces, 'artOverrule', l.art_overrule, 'finishedAt', w.finished_at)`;

@@ -19,9 +19,35 @@ export class SprayWeighingStore {
     return this.find({ isWithdrawn: false });
   }
 
-  async insert(machineId: string, input: SprayWeighingInput, at: Date, tx: Tx): Promise<SprayWeighing> {
+  /** Names of nozzles that weighings of a sprayer were written with. */
+  async nozzles(machineId: string): Promise<string[]> {
+    const rows = await this.db.models.sprayWeighings.findAll({
+      attributes: ['nozzle'],
+      where: { machineId },
+      group: ['nozzle'],
+      raw: true,
+    });
+    return rows.map(({ nozzle }) => nozzle);
+  }
+
+  /** Steps of the floor that are among the weighings, each as “run step”. */
+  async floorSteps(machineId: string): Promise<Set<string>> {
+    const rows = await this.db.models.sprayWeighings.findAll({
+      attributes: ['runStep'],
+      where: { machineId },
+      raw: true,
+    });
+    return new Set(rows.flatMap(({ runStep }) => runStep ?? []));
+  }
+
+  async insert(
+    machineId: string,
+    input: SprayWeighingInput,
+    { at, runStep = null }: { at: Date; runStep?: string | null },
+    tx: Tx,
+  ): Promise<SprayWeighing> {
     const { by, ...own } = input;
-    const row = { id: randomUUID(), machineId, ...own, byName: by, at, isWithdrawn: false };
+    const row = { id: randomUUID(), machineId, ...own, byName: by, at, isWithdrawn: false, runStep };
     await this.db.models.sprayWeighings.create(row, { transaction: tx });
     return toWeighing(row);
   }
@@ -53,7 +79,7 @@ function toWeighing({
   isWithdrawn,
   byName,
   ...own
-}: InferAttributes<SprayWeighingRow>): SprayWeighing {
+}: Omit<InferAttributes<SprayWeighingRow>, 'runStep'>): SprayWeighing {
   const { widthMm, heightMm, beforeG, afterG, elapsedS, roomC, humidity } = own;
   const { gm2 } = sprayedOn(own);
   const input: SprayWeighingInput = {

@@ -1,10 +1,22 @@
 import { DomainError, refused } from '@saltflat/contract';
-import type { Catalogue, SprayWeighing, SprayWeighingInput } from '@saltflat/contract';
-import type { Tx } from '../../db/connection.ts';
+import type {
+  Catalogue,
+  FloorWeighing,
+  FloorWeighingInput,
+  SprayWeighing,
+  SprayWeighingInput,
+} from '@saltflat/contract';
+import { waitedForScaleS } from '@saltflat/core/run';
+import { settingFor } from '@saltflat/core/work';
+import type { Operation } from '@saltflat/core/work';
+import type { Database, Tx } from '../../db/connection.ts';
+import { readFloorWeighings } from './floorWeighingReads.ts';
+import type { FloorReading } from './floorWeighingReads.ts';
 import type { SprayWeighingStore } from './sprayWeighingStore.ts';
 import { sprayerSetting } from './sprayerSetting.ts';
 
 interface Needs {
+  db: Database;
   store: SprayWeighingStore;
   readCatalogue: () => Promise<Pick<Catalogue, 'machines' | 'materials'>>;
   /** Writes, and has the routes nobody has begun follow: their dial goes by what was weighed. */
@@ -44,7 +56,68 @@ export class SprayerService {
         '/afterG',
         `After must weigh more than before, ${input.beforeG} g, but ${input.afterG} g was given: were the two exchanged?`,
       );
-    return follow((tx) => store.insert(machineId, input, new Date(now()), tx));
+    const twin = (await store.nozzles(machineId)).find(
+      (known) => known !== input.nozzle && folded(known) === folded(input.nozzle),
+    );
+    if (twin !== undefined)
+      throw refused(
+        '/nozzle',
+        `${machine.name} has weighings of a nozzle “${twin}”: write it the same, or this would be a second fit of one nozzle.`,
+      );
+    return follow((tx) => store.insert(machineId, input, { at: new Date(now()) }, tx));
+  }
+
+  /** Garments weighed in on the floor after a sprayer, newest first. */
+  async onFloor(machineId: string): Promise<FloorWeighing[]> {
+    await this.sprayer(machineId);
+    const { db, store } = this.needs;
+    const [readings, taken] = await Promise.all([
+      readFloorWeighings(db, machineId),
+      store.floorSteps(machineId),
+    ]);
+    return readings.flatMap((reading) => floorWeighing(reading, taken) ?? []);
+  }
+
+  /**
+   * Takes a garment of the floor among a sprayer's weighings: what its route wanted set was set, says who presses.
+   *
+   * @throws DomainError where there is none, it says too little, or it is among them already
+   */
+  async takeFromFloor(machineId: string, { runId, step, by }: FloorWeighingInput): Promise<SprayWeighing> {
+    const { store, follow } = this.needs;
+    const { machine } = await this.sprayer(machineId);
+    const own = (await this.onFloor(machineId)).find((known) => known.runId === runId && known.step === step);
+    if (!own) throw new DomainError('not-found', 'No garment was weighed in before and after in that step.');
+    if (own.isTaken) throw new DomainError('not-now', 'It is among the weighings already.');
+    const { setting, passes, fluidId, beforeG, afterG, areaMm2, waitedS } = own;
+    if (setting === null || fluidId === null)
+      throw new DomainError(
+        'not-now',
+        'Its route did not say what was to be set: weigh one in the place itself.',
+      );
+    if (afterG <= beforeG)
+      throw new DomainError(
+        'not-now',
+        'It weighed no more after than before: that says nothing of the sprayer.',
+      );
+    const sideMm = Math.sqrt(areaMm2);
+    const input: SprayWeighingInput = {
+      fluidId,
+      nozzle: typeof machine.properties.nozzle === 'string' ? machine.properties.nozzle : '',
+      setting,
+      passes: passes === 2 ? 2 : 1,
+      widthMm: sideMm,
+      heightMm: sideMm,
+      beforeG,
+      afterG,
+      elapsedS: Math.min(3600, waitedS),
+      roomC: null,
+      humidity: null,
+      by,
+    };
+    return follow((tx) =>
+      store.insert(machineId, input, { at: new Date(own.at), runStep: `${runId} ${step}` }, tx),
+    );
   }
 
   /** Takes a weighing back, or gives it again. */
@@ -60,4 +133,28 @@ export class SprayerService {
     if (!machine) throw new DomainError('not-found', `There is no sprayer ${machineId.slice(0, 8)}.`);
     return { machine, materials };
   }
+}
+
+/** Written otherwise and yet the same: capitals and blanks make no other nozzle. */
+const folded = (name: string): string => name.toLowerCase().replaceAll(/\s+/g, '');
+
+/** @returns `null` where the route is from before amounts were weighed in */
+function floorWeighing(reading: FloorReading, taken: ReadonlySet<string>): FloorWeighing | null {
+  const { runId, step, code, by, beforeG, afterG, beforeAt, afterAt } = reading;
+  const operation = reading.operation as Operation; // as it was checked when its route was kept
+  const gM2 = settingFor(operation, 'fluid')?.value ?? 0;
+  const { weighIn } = operation;
+  if (weighIn === null || gM2 <= 0) return null;
+  return {
+    ...{ runId, step, code, by, beforeG, afterG },
+    at: new Date(afterAt).toISOString(),
+    targetG: weighIn.targetG,
+    toleranceG: weighIn.toleranceG,
+    areaMm2: (1e6 * weighIn.targetG) / gM2,
+    setting: settingFor(operation, 'dial')?.value ?? null,
+    passes: settingFor(operation, 'spray-passes')?.value ?? null,
+    fluidId: operation.consumes[0]?.id ?? null,
+    waitedS: waitedForScaleS(operation, beforeAt, Date.parse(afterAt)),
+    isTaken: taken.has(`${runId} ${step}`),
+  };
 }

@@ -1,7 +1,17 @@
 import type { FilmPrinter } from '@saltflat/contract';
 import { useClearPrinterMutation, useDrivePrinterMutation, usePrinter } from '../../api/printersApi.ts';
 import { useAttempt } from '../../api/useAttempt.ts';
-import { Button, Mark, Panel, Refusal, Row, SelectField, SimpleTable, Stack } from '../../ui/index.ts';
+import {
+  Button,
+  Mark,
+  NumberField,
+  Panel,
+  Refusal,
+  Row,
+  SelectField,
+  SimpleTable,
+  Stack,
+} from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 
 const SPEEDS = [1, 10, 60, 300];
@@ -76,6 +86,16 @@ export function PrinterKnobs({ asked }: { asked: FilmPrinter }) {
             options={FAULTS}
             onChange={(nextFault) => turn({ nextFault })}
           />
+          {printer.platen && (
+            <NumberField
+              label={t('Thickness on the platen')}
+              unit="mm"
+              width={190}
+              value={knobs.garmentMm}
+              span={[0, 25]}
+              onChange={(garmentMm) => garmentMm !== null && turn({ garmentMm })}
+            />
+          )}
         </Row>
         <Row gap={8}>
           <Button size="small" onClick={() => turn({ colourMl: tankMl, whiteMl: tankMl })}>
@@ -83,6 +103,12 @@ export function PrinterKnobs({ asked }: { asked: FilmPrinter }) {
           </Button>
           <Button size="small" onClick={() => turn({ whiteMl: 2 })}>
             {t('Nearly empty the white')}
+          </Button>
+          <Button size="small" onClick={() => turn({ clogged: 2 })}>
+            {t('Clog two nozzles')}
+          </Button>
+          <Button size="small" onClick={() => turn({ standH: 14 })}>
+            {t('Let it stand overnight')}
           </Button>
           {isHeld && (
             <Button size="small" onClick={() => void attempt.make('drive', () => clear(machineId))}>

@@ -48,7 +48,8 @@ export function LaySettingsPanel({ settings, film, onChange, onRoll }: Props) {
             value={gapMm}
             system={units}
             usual={gapMm}
-            onChange={(value) => value !== null && value >= 0 && value <= 50 && onChange({ gapMm: value })}
+            span={[0, 50]}
+            onChange={(value) => value !== null && onChange({ gapMm: value })}
           />
           <QuantityField
             label={t('Empty edge')}
@@ -56,9 +57,8 @@ export function LaySettingsPanel({ settings, film, onChange, onRoll }: Props) {
             value={edgeMm}
             system={units}
             usual={edgeMm}
-            onChange={(value) =>
-              value !== null && value >= 0 && 2 * value < least && onChange({ edgeMm: value })
-            }
+            span={[0, (least - 1) / 2]}
+            onChange={(value) => value !== null && onChange({ edgeMm: value })}
           />
         </Row>
         <FilmTaken settings={settings} film={film} onChange={onChange} onRoll={onRoll} />

@@ -1,11 +1,12 @@
 import { t } from '../../words/index.ts';
 import { runPlanOf } from '@saltflat/contract/runPlan';
-import { filmMade } from '@saltflat/core/run';
+import { filmMade, readiedKey } from '@saltflat/core/run';
 import { useDispatch } from 'react-redux';
 import { Link } from 'react-router';
 import { usePutAwayLeftOverMutation, useRunShelfQuery } from '../../api/shelfApi.ts';
 import { useAttempt } from '../../api/useAttempt.ts';
 import { useSignature } from '../../person/personSlice.ts';
+import { readyWords } from './before/readyWords.ts';
 import { codesOf } from './moments.ts';
 import { eventHappened, makeEvent } from './outboxSlice.ts';
 import type { LiveRun } from './useRunState.ts';
@@ -58,9 +59,35 @@ export function FinishedRun({ live }: { live: LiveRun }) {
           scrapped: count('scrap'),
         })}
         {againWords(state)}
+        <ReadyBefore live={live} />
         <LeftOver live={live} by={by} />
       </Empty>
     </Panel>
+  );
+}
+
+/** What was noted before each line’s first print; where nothing was, that is said too. */
+function ReadyBefore({ live: { run, state } }: { live: LiveRun }) {
+  const rows = run.lines.flatMap(({ key, code, route }) =>
+    route.operations
+      .filter(({ role }) => role === 'print')
+      .map(({ id }) => ({
+        name: `${code} ${id}`,
+        code,
+        noted: state.readied[readiedKey({ line: key, operation: id })],
+      })),
+  );
+  const told = rows.filter(({ noted }) => noted === undefined || noted.missed.length > 0);
+  if (told.length === 0) return null;
+  return (
+    <ul aria-label={t('Before printing')} style={{ margin: '10px 0 0', padding: 0, listStyle: 'none' }}>
+      {told.map(({ name, code, noted }) => (
+        <li key={name} className="small">
+          ◆ {run.lines.length > 1 && `${code}: `}
+          {noted ? readyWords(noted) : t('Nobody noted what was looked at before printing.')}
+        </li>
+      ))}
+    </ul>
   );
 }
 

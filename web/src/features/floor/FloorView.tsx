@@ -56,7 +56,8 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
     if (role === 'inspect') return;
     const what = action.step.beforeG === null ? 'before' : 'after';
     if (weighIn !== null && (action.step.beforeG === null || action.step.afterG === null)) {
-      if (scale?.isStable && scale.value !== null)
+      const isLess = what === 'after' && (scale?.value ?? 0) < (action.step.beforeG ?? 0);
+      if (scale?.isStable && scale.value !== null && !isLess)
         record(live, 'reading-taken', action.step.id, { reading: { what, massG: scale.value } });
     } else if (action.kind === 'phase')
       record(live, 'phase-started', action.step.id, { phase: action.step.phase + 1 });
@@ -139,6 +140,7 @@ export function FloorView({ runs, chosenRunId, onChoose, stationName }: Props) {
             onWeigh={(what, massG) =>
               record(moment.live, 'reading-taken', moment.action.step.id, { reading: { what, massG } })
             }
+            onReady={(ready) => record(moment.live, 'readied', moment.action.step.id, { ready })}
             onJudge={(inspection) =>
               record(moment.live, 'piece-inspected', moment.action.step.id, { inspection })
             }

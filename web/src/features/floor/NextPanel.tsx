@@ -2,7 +2,8 @@ import { rich, t } from '../../words/index.ts';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { sayOverrule } from '@saltflat/core/artwork';
 import { sheetWords } from '@saltflat/core/route';
-import { countdownS, liesBeside, weighedIn } from '@saltflat/core/run';
+import { countdownS, driedMeanwhileG, liesBeside, readiedKey, weighedIn } from '@saltflat/core/run';
+import type { StepState } from '@saltflat/core/run';
 import { plannedMode, timedPhases, traceHeat } from '@saltflat/core/work';
 import type { Operation, Role } from '@saltflat/core/work';
 import { formatClock, formatQuantity } from '@saltflat/core/units';
@@ -12,6 +13,9 @@ import { HeatTrace } from '../../trace/index.ts';
 import { Link } from 'react-router';
 import { useUnits } from '../../units/writingSlice.ts';
 import { useWords } from '../../units/useWords.ts';
+import { BeforePrint } from './before/BeforePrint.tsx';
+import { LoadingHere } from './before/LoadingHere.tsx';
+import { CheckList } from './CheckList.tsx';
 import { FilmCard } from './filmCard/index.ts';
 import { Inspection } from './Inspection.tsx';
 import type { Judgement } from './Inspection.tsx';
@@ -31,11 +35,19 @@ import {
 } from './floorParts.tsx';
 import { PrinterPanel } from './PrinterPanel.tsx';
 import { ShelfTake } from './ShelfTake.tsx';
+import { SprayerPanel } from './SprayerPanel.tsx';
+import { useRoom } from './useRoom.ts';
+import { WeighBack } from './WeighBack.tsx';
 import { WeighIn } from './WeighIn.tsx';
 import { Button, Note, Stack } from '../../ui/index.ts';
 
 /** Where somebody would stop the piece for what was overruled: as it is printed, and as it is judged. */
 const TELLS_OVERRULE: readonly Role[] = ['print', 'inspect'];
+/** What is sprayed and dried is judged by the eye: what to look at stands beside it. Film has a card of its own. */
+const TELLS_CHECKS: readonly Role[] = ['spray', 'dry'];
+
+/** Where a sprayed garment may go on the scale again. */
+const DRIES: readonly Role[] = ['dry', 'flatten'];
 
 interface Props {
   moment: Moment;
@@ -44,6 +56,7 @@ interface Props {
   slips: readonly Said[];
   onPrimary: () => void;
   onWeigh: (what: 'before' | 'after', massG: number) => void;
+  onReady: React.ComponentProps<typeof BeforePrint>['onReady'];
   onJudge: (judgement: Judgement) => void;
   onSpoiled: () => void;
   onProblem: () => void;
@@ -72,6 +85,7 @@ export function NextPanel({
   slips,
   onPrimary,
   onWeigh,
+  onReady,
   onJudge,
   onSpoiled,
   onProblem,
@@ -79,6 +93,7 @@ export function NextPanel({
 }: Props) {
   const system = useUnits();
   const words = useWords();
+  const room = useRoom();
   const { live, action } = moment;
   const operation = operationOf(live.run, action.step);
   if (!operation) return null;
@@ -86,6 +101,16 @@ export function NextPanel({
   const lines = linesIn(live, action.step);
   const primary = primaryOf(moment, nowMs);
   const timerS = countdownS(operation, action.step);
+  const driedG = (step: StepState): number => {
+    const own = operationOf(live.run, step);
+    return own ? driedMeanwhileG(own, step, { nowMs, room }) : 0;
+  };
+  const sprayed = live.state.steps.find(
+    (own) =>
+      own.afterG !== null &&
+      own.parts.some((part) => action.step.parts.includes(part)) &&
+      operationOf(live.run, own)?.role === 'spray',
+  );
   const isJudged = operation.role === 'inspect';
   const isWeighed =
     operation.weighIn !== null && (action.step.beforeG === null || action.step.afterG === null);
@@ -111,6 +136,9 @@ export function NextPanel({
           <NextTitle>{t(operation.title)}</NextTitle>
           <SettingsLine operation={operation} system={system} />
           <Look>{words(operation.look)}</Look>
+          {TELLS_CHECKS.includes(operation.role) && (
+            <CheckList operation={operation} label={t('What to look at')} />
+          )}
           {action.isTaken && (
             <Note tone="caution" role="status">
               {rich(
@@ -148,10 +176,12 @@ export function NextPanel({
         <WeighIn
           weighIn={operation.weighIn}
           step={action.step}
-          before={weighedIn(live.state.steps, (own) => operationOf(live.run, own)?.weighIn ?? null)}
+          driedG={driedG(action.step)}
+          before={weighedIn(live.state.steps, (own) => operationOf(live.run, own)?.weighIn ?? null, driedG)}
           onWeigh={onWeigh}
         />
       )}
+      {DRIES.includes(operation.role) && sprayed && <WeighBack sprayed={sprayed} />}
       {isJudged && (
         <Inspection
           key={action.step.id}
@@ -178,7 +208,13 @@ export function NextPanel({
           {t('Undo last')}
         </Button>
       </NextActions>
+      <BeforePrint
+        key={`${live.run.id} ${readiedKey(action.step)}`}
+        {...{ live, action, operation, nowMs, onReady }}
+      />
+      <LoadingHere live={live} action={action} operation={operation} />
       <PrinterPanel live={live} action={action} operation={operation} onStart={onPrimary} />
+      <SprayerPanel live={live} action={action} operation={operation} />
       <ShelfTake live={live} action={action} operation={operation} nowMs={nowMs} />
       <FilmCard live={live} action={action} operation={operation} nowMs={nowMs} onWeigh={onWeigh} />
       <NextTrace>

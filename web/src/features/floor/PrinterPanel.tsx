@@ -28,11 +28,12 @@ export function PrinterPanel({ live, action, operation, onStart }: Props) {
   const { route } = lineOf(live.run, action.step.line);
   const lane = route.lanes.find(({ id }) => id === operation.lane);
   const machineId = plannedMode(operation).machine?.id;
-  return operation.role === 'print' && lane?.part === 'transfer' && machineId != null ? (
+  return operation.role === 'print' && machineId != null ? (
     <AtPrinter
       machineId={machineId}
       runId={live.run.id}
       step={action.step.id}
+      isDirect={lane?.part === 'blank'}
       onSent={() => action.kind === 'start' && onStart()}
     />
   ) : null;
@@ -42,10 +43,12 @@ interface AtProps {
   machineId: string;
   runId: string;
   step: string;
+  /** Onto a garment: in one job. */
+  isDirect: boolean;
   onSent: () => void;
 }
 
-function AtPrinter({ machineId, runId, step, onSent }: AtProps) {
+function AtPrinter({ machineId, runId, step, isDirect, onSent }: AtProps) {
   const printer = usePrinter(machineId);
   const [send] = useSendToPrinterMutation();
   const [clear] = useClearPrinterMutation();
@@ -53,7 +56,7 @@ function AtPrinter({ machineId, runId, step, onSent }: AtProps) {
   if (!printer) return null;
   const own = printer.jobs.filter((job) => job.runId === runId && job.step === step);
   const last = own.at(-1);
-  const next = nextPart(printer, last);
+  const next = nextPart(isDirect ? { whiteJobs: 'one' } : printer, last);
   const ahead = printer.jobs.filter(
     ({ state }) => state === 'printing' || state === 'waiting' || state === 'pausing',
   );
@@ -107,7 +110,10 @@ const SEND_WORDS: Record<PrinterJobInput['part'], string> = {
 };
 
 /** What is sent next, if anything: the whole, the first of two jobs, or its second once the first was cancelled in its pause. */
-function nextPart({ whiteJobs }: FilmPrinter, last: PrinterJob | undefined): PrinterJobInput['part'] | null {
+function nextPart(
+  { whiteJobs }: Pick<FilmPrinter, 'whiteJobs'>,
+  last: PrinterJob | undefined,
+): PrinterJobInput['part'] | null {
   const begin = whiteJobs === 'one' ? 'whole' : 'first';
   if (!last || last.state === 'failed') return begin;
   if (last.state !== 'cancelled') return null;
@@ -143,9 +149,9 @@ function JobState({ printer, job }: { printer: FilmPrinter; job: PrinterJob }) {
         />
       )}
       <span className="muted small">
-        {t('{mode}, {area} m² of film · laid down: colour {colour} ml, white {white} ml', {
-          mode: mode === '' ? t('one mode') : mode,
-          area: areaM2.toFixed(3),
+        {mode === '' ? t('one mode') : mode}
+        {areaM2 > 0 && t(', {area} m² of film', { area: areaM2.toFixed(3) })}
+        {t(' · laid down: colour {colour} ml, white {white} ml', {
           colour: colourMl.toFixed(1),
           white: whiteMl.toFixed(1),
         })}
@@ -170,7 +176,9 @@ function JobState({ printer, job }: { printer: FilmPrinter; job: PrinterJob }) {
             ? t(
                 'Printed. Look whether the white lies under all of the colour and nowhere beside it: film that moved shows a rim.',
               )
-            : t('Printed. Powder comes while it is wet.')}
+            : areaM2 > 0
+              ? t('Printed. Powder comes while it is wet.')
+              : t('Printed. Nothing touches the wet ink.')}
         </Note>
       )}
       {isWet && (

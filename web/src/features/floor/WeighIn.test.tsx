@@ -10,12 +10,13 @@ const scale = (part: Partial<Device>): Device =>
   ({ id: 'scale', name: 'Scale', unit: 'g', value: 180, isStable: true, fault: null, ...part }) as Device;
 
 describe('the weight of a piece', () => {
-  const shown = (step: Partial<StepState>, before: readonly WeighedPiece[] = []) => {
+  const shown = (step: Partial<StepState>, before: readonly WeighedPiece[] = [], driedG = 0) => {
     const weighed: [what: string, massG: number][] = [];
     const own = show(
       <WeighIn
         weighIn={{ targetG: 20, toleranceG: 2 }}
         step={{ beforeG: null, afterG: null, ...step } as StepState}
+        driedG={driedG}
         before={before}
         onWeigh={(what, massG) => weighed.push([what, massG])}
       />,
@@ -49,6 +50,29 @@ describe('the weight of a piece', () => {
     getByText(/too much: let it dry longer/);
     await user.click(getByRole('button', { name: /^Take the weight after/ }));
     expect(weighed).to.deep.equal([['after', 205]]);
+  });
+
+  it('can be typed while the scale is dead, and a garment that got lighter is asked about, not taken', async () => {
+    const { user, getByRole, getByLabelText, getByText, says, weighed } = shown({ beforeG: 180 });
+    says({ value: null, isStable: false, fault: 'The scale sends nothing: check its cable and power.' });
+    getByText(/check its cable/);
+    const take = getByRole('button', { name: /^Take the weight after/ }) as HTMLButtonElement;
+    await user.type(getByLabelText('After, typed'), '178');
+    await user.tab();
+    getByText(/weighs less than before/);
+    expect(take.disabled).to.equal(true);
+    await user.clear(getByLabelText('After, typed'));
+    await user.type(getByLabelText('After, typed'), '199.5');
+    await user.tab();
+    await user.click(take);
+    expect(weighed).to.deep.equal([['after', 199.5]]);
+  });
+
+  it('counts what dried off before it came to the scale', () => {
+    const { getByText, says } = shown({ beforeG: 180 }, [], 1.2);
+    says({ value: 197 });
+    getByText(/right amount/); // 17 g are too little of 20 ± 2; 18.2 are not
+    getByText(/dried off meanwhile/);
   });
 
   it('stands under those before it, with the question that two too dry ones ask', () => {

@@ -5,12 +5,15 @@ import { formatQuantity, scaleDigits } from '@saltflat/core/units';
 import { useUnits } from '../../units/writingSlice.ts';
 import { BigFigure, WeighFrame } from './floorParts.tsx';
 import { useDevice } from '../../api/liveSlice.ts';
-import { Button, Note } from '../../ui/index.ts';
+import { Button, Note, QuantityField } from '../../ui/index.ts';
+import { useState } from 'react';
 import { WeighedSoFar } from './WeighedSoFar.tsx';
 
 interface Props {
   weighIn: { targetG: number; toleranceG: number };
   step: StepState;
+  /** Dried off by now since it was sprayed, by a model. */
+  driedG: number;
   /** Garments of the run that were weighed in before. */
   before: readonly WeighedPiece[];
   onWeigh: (what: 'before' | 'after', massG: number) => void;
@@ -23,14 +26,19 @@ const VERDICTS: Record<WeighResult['verdict'], string> = {
 };
 
 /** Weighs the garment before and after pretreatment, straight off the scale. */
-export function WeighIn({ weighIn, step, before, onWeigh }: Props) {
+export function WeighIn({ weighIn, step, driedG, before, onWeigh }: Props) {
   const system = useUnits();
   // as a scale shows it: a tenth of a gram
   const mass = (massG: number): string => formatQuantity(massG, 'mass', system, scaleDigits(system));
   const scale = useDevice('scale');
   const what = step.beforeG === null ? 'before' : 'after';
-  const massG = scale?.value ?? null;
-  const soFar = massG !== null && step.beforeG !== null ? judgeWeighIn(weighIn, step.beforeG, massG) : null;
+  const [typedG, setTypedG] = useState<number | null>(null);
+  const isDead = scale === undefined || scale.value === null;
+  const massG = isDead ? typedG : scale.value;
+  const isSteady = isDead || scale.isStable;
+  const soFar =
+    massG !== null && step.beforeG !== null ? judgeWeighIn(weighIn, step.beforeG, massG + driedG) : null;
+  const isLess = what === 'after' && massG !== null && step.beforeG !== null && massG < step.beforeG;
   return (
     <WeighFrame role="group" aria-label={t('Weigh in')}>
       <div>
@@ -38,6 +46,15 @@ export function WeighIn({ weighIn, step, before, onWeigh }: Props) {
         <BigFigure>{massG === null ? '–' : mass(massG)}</BigFigure>
         {scale?.fault && <Note tone="alarm">{scale.fault}</Note>}
         {scale && !scale.fault && !scale.isStable && <p className="muted">{t('settling …')}</p>}
+        {isDead && (
+          <QuantityField
+            label={what === 'before' ? t('Before, typed') : t('After, typed')}
+            kind="mass"
+            system={system}
+            value={typedG}
+            onChange={setTypedG}
+          />
+        )}
       </div>
       <dl>
         <div>
@@ -57,18 +74,34 @@ export function WeighIn({ weighIn, step, before, onWeigh }: Props) {
               {mass(soFar.addedG)} {VERDICTS[soFar.verdict]}
               {soFar.verdict === 'too-little' &&
                 t(': {grams} more', { grams: mass(weighIn.targetG - soFar.addedG) })}
+              {driedG >= 0.05 && (
+                <div className="muted small">
+                  {t('with {grams} that dried off meanwhile, by a model', { grams: mass(driedG) })}
+                </div>
+              )}
             </dd>
           </div>
         )}
       </dl>
       <Button
         look="primary"
-        disabled={massG === null || !scale?.isStable}
-        onClick={() => massG !== null && onWeigh(what, massG)}
+        disabled={massG === null || !isSteady || isLess}
+        onClick={() => {
+          if (massG === null) return;
+          onWeigh(what, massG);
+          setTypedG(null);
+        }}
         hint="Space"
       >
         {what === 'before' ? t('Take the weight before') : t('Take the weight after')}
       </Button>
+      {isLess && (
+        <Note tone="alarm" role="alert">
+          {t('It weighs less than before, {before}: is it the same garment, lying free on the scale?', {
+            before: mass(step.beforeG ?? 0),
+          })}
+        </Note>
+      )}
       <WeighedSoFar pieces={before} />
     </WeighFrame>
   );

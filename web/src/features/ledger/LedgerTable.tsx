@@ -1,3 +1,4 @@
+import type { ReadyItem } from '@saltflat/core/care';
 import { rich, t } from '../../words/index.ts';
 import type { LedgerRow } from '@saltflat/contract';
 import { sayOverrule } from '@saltflat/core/artwork';
@@ -102,6 +103,18 @@ const Seen = ({ row }: { row: LedgerRow }) => (
           </div>
         ),
     )}
+    {row.made.map(
+      ({ role, step, missed = [] }) =>
+        missed.length > 0 && (
+          <div key={`${role} ${step}`} className="small">
+            <span aria-hidden="true">◆ </span>
+            {t('{done} without: {items}', {
+              done: DONE[role] ?? role,
+              items: missed.map((item) => MISSED[item]).join(', '),
+            })}
+          </div>
+        ),
+    )}
     {row.artOverrule && <Overruled overrule={row.artOverrule} />}
     {row.photo && (
       <a href={`/api/v1/photos/${row.photo}`} target="_blank" rel="noreferrer">
@@ -124,6 +137,15 @@ const Overruled = ({ overrule }: { overrule: NonNullable<LedgerRow['artOverrule'
       {words(sayOverrule(overrule))}
     </div>
   );
+};
+
+const MISSED: Record<ReadyItem, string> = {
+  agitated: t('stirred white'),
+  nozzles: t('all nozzles'),
+  room: t('a room within its range'),
+  'mock-up': t('a look at the mock-up'),
+  layers: t('a look at mirror and layers'),
+  height: t('a look at the platen’s height'),
 };
 
 const DONE: Partial<Record<Role, string>> = {

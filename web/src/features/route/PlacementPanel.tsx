@@ -6,6 +6,7 @@ import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
 import type { Said } from '@saltflat/core/words';
 import { useState } from 'react';
+import { PrintFrame } from '../../loading/index.ts';
 import { useWords } from '../../units/useWords.ts';
 import { Note, Panel, Pressable, SimpleTable, Split, Stack } from '../../ui/index.ts';
 
@@ -59,34 +60,7 @@ export function PlacementPanel({ placement, heatedAgain, kind, colourHex, pictur
               <path d={outline.details} fill="none" stroke="var(--muted)" strokeWidth={2} />
             )}
           </g>
-          {picture && (
-            <image
-              href={picture}
-              x={left}
-              y={upper}
-              width={own.widthMm}
-              height={own.heightMm}
-              preserveAspectRatio="none"
-            />
-          )}
-          <rect
-            x={left}
-            y={upper}
-            width={own.widthMm}
-            height={own.heightMm}
-            fill="none"
-            stroke="#ffffff"
-            strokeWidth={6}
-          />
-          <rect
-            x={left}
-            y={upper}
-            width={own.widthMm}
-            height={own.heightMm}
-            fill="none"
-            stroke="var(--brine)"
-            strokeWidth={3}
-          />
+          <PrintFrame picture={picture} x={left} y={upper} width={own.widthMm} height={own.heightMm} />
         </svg>
         <Stack gap={8}>
           <SimpleTable

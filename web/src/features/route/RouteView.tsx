@@ -9,7 +9,7 @@ import type { PlateSize } from '@saltflat/core/press';
 import { partsIn, traceHeat } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import type { Said } from '@saltflat/core/words';
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { Fragment, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { usePerson } from '../../person/personSlice.ts';
 import { HeatTrace } from '../../trace/index.ts';
 import { useUnits } from '../../units/writingSlice.ts';
@@ -21,6 +21,7 @@ import { CostPanel } from './CostPanel.tsx';
 import { HeatPanel } from './HeatPanel.tsx';
 import { KeepTried } from './KeepTried.tsx';
 import { OperationRow } from './OperationRow.tsx';
+import { LoadingCard } from '../../loading/index.ts';
 import { PlacementPanel } from './PlacementPanel.tsx';
 import { WarmUpsPanel } from './WarmUpsPanel.tsx';
 import { SourcesPanel } from './SourcesPanel.tsx';
@@ -124,15 +125,26 @@ export function RouteView(props: Props) {
           />
         ))}
         {later.route.prints.map((print) => (
-          <PlacementPanel
-            key={print.id}
-            placement={print.placement}
-            heatedAgain={heatedAgainSaid(later.route, print)}
-            kind={props.kind}
-            colourHex={props.colourHex}
-            picture={props.pictureOf(print.id)}
-            system={system}
-          />
+          <Fragment key={print.id}>
+            <PlacementPanel
+              placement={print.placement}
+              heatedAgain={heatedAgainSaid(later.route, print)}
+              kind={props.kind}
+              colourHex={props.colourHex}
+              picture={props.pictureOf(print.id)}
+              system={system}
+            />
+            {print.loading && (
+              <Panel title={t('Loading')} label={t('Loading')} pad={14}>
+                <LoadingCard
+                  card={print.loading}
+                  placement={print.placement.key}
+                  colourHex={props.colourHex}
+                  picture={props.pictureOf(print.id)}
+                />
+              </Panel>
+            )}
+          </Fragment>
         ))}
       </>
     ),

@@ -2,6 +2,7 @@ export { BackupsPanel } from './BackupsPanel.tsx';
 export { ImportPanel } from './ImportPanel.tsx';
 export { LotsPanel } from './LotsPanel.tsx';
 export { MethodsPanel } from './MethodsPanel.tsx';
+export { UpkeepPanel } from './UpkeepPanel.tsx';
 export { WritingPanel } from './WritingPanel.tsx';
 export { RatesPanel } from './RatesPanel.tsx';
 export { RecordEditor } from './RecordEditor.tsx';

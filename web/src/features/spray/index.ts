@@ -4,3 +4,7 @@ export { NozzleView } from './nozzles/NozzleView.tsx';
 export { WeighingForm } from './fit/WeighingForm.tsx';
 export { fluidsOf, sprayersOf } from './sprayers.ts';
 export type { ShownSprayer } from './sprayers.ts';
+export { WeighedView } from './weighed/WeighedView.tsx';
+export { DryingView } from './drying/DryingView.tsx';
+export { LinesToSpray } from './lines/LinesToSpray.tsx';
+export type { AreaToSpray } from './lines/LinesToSpray.tsx';

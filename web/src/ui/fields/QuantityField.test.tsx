@@ -4,13 +4,27 @@ import { useState } from 'react';
 import { show } from '../../testing/render.tsx';
 import { QuantityField } from './QuantityField.tsx';
 
-function Plate({ onValue }: { onValue: (value: number | null) => void }) {
+interface PlateProps {
+  onValue: (value: number | null) => void;
+  span?: readonly [number, number];
+}
+
+function Plate({ onValue, span }: PlateProps) {
   const [value, setValue] = useState<number | null>(150);
   const change = (next: number | null): void => {
     setValue(next);
     onValue(next);
   };
-  return <QuantityField label="Plate" kind="temperature" system={METRIC} value={value} onChange={change} />;
+  return (
+    <QuantityField
+      label="Plate"
+      kind="temperature"
+      system={METRIC}
+      value={value}
+      onChange={change}
+      {...(span ? { span } : {})}
+    />
+  );
 }
 
 describe('a quantity field', () => {
@@ -30,6 +44,24 @@ describe('a quantity field', () => {
     await user.type(getByLabelText('Plate'), '320');
     await user.click(getByRole('button', { name: /^Yes, use 160/ }));
     expect(last).to.be.closeTo(160, 0.1);
+  });
+
+  it('tells what is beyond what can be meant and hands it not on, but asks where the other unit was', async () => {
+    let last: number | null = 0;
+    const { user, getByLabelText, getByText, getByRole, queryByText } = show(
+      <Plate onValue={(value) => (last = value)} span={[60, 220]} />,
+    );
+    const plate = getByLabelText('Plate') as HTMLInputElement;
+    await user.clear(plate);
+    await user.type(plate, '30');
+    getByText(/It goes from 60\s°C to 220\s°C/);
+    expect([last, plate.value]).to.deep.equal([null, '30']);
+    await user.clear(plate);
+    await user.type(plate, '320');
+    getByText(/It goes from 60\s°C to 220\s°C/);
+    await user.click(getByRole('button', { name: /^Yes, use 160/ }));
+    expect(last).to.be.closeTo(160, 0.1);
+    expect(queryByText(/It goes from/)).to.equal(null);
   });
 
   it('keeps what it does not understand, and says so', async () => {

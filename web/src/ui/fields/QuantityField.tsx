@@ -1,4 +1,4 @@
-import { rich } from '../../words/index.ts';
+import { rich, t } from '../../words/index.ts';
 import { findSlip, formatQuantity, parseQuantity, shownUnit } from '@saltflat/core/units';
 import type { QuantityKind, UnitSystem } from '@saltflat/core/units';
 import { useEffect, useState } from 'react';
@@ -15,6 +15,8 @@ interface Props {
   system: UnitSystem;
   onChange: (value: number | null) => void;
   problem?: string | undefined;
+  /** What can be meant, in the stored unit: anything else is told, and not handed on. */
+  span?: readonly [least: number, most: number] | undefined;
   /** What is usual here: a value near it is no slip, however it looks elsewhere. */
   usual?: number | null;
   /** Nothing typed is an answer too. */
@@ -31,6 +33,7 @@ export function QuantityField({
   system,
   onChange,
   problem,
+  span,
   usual = null,
   mayBeEmpty = false,
   id,
@@ -39,6 +42,7 @@ export function QuantityField({
   const [text, setText] = useState(() => shownText(value, kind, system));
   const [typedProblem, setTypedProblem] = useState('');
   const [isTyped, setIsTyped] = useState(false);
+  const [beyond, setBeyond] = useState<number | null>(null); // typed, and outside of what can be meant
   useEffect(() => {
     if (value !== null && !stillSays(text, value, kind, system)) setText(shownText(value, kind, system));
     // what is being typed stays as it is; only a value from outside or another unit rewrites it
@@ -54,11 +58,21 @@ export function QuantityField({
       return;
     }
     const parsed = parseQuantity(typed, kind, system);
-    setTypedProblem(parsed.ok ? '' : parsed.problem);
-    onChange(parsed.ok ? parsed.value : null);
+    const isBeyond = parsed.ok && span !== undefined && !isWithin(parsed.value, span);
+    setBeyond(isBeyond ? parsed.value : null);
+    setTypedProblem(!parsed.ok ? parsed.problem : isBeyond ? spanWords(span, kind, system) : '');
+    onChange(parsed.ok && !isBeyond ? parsed.value : null);
+  };
+  const mean = (meant: number): void => {
+    setText(shownText(meant, kind, system));
+    setTypedProblem('');
+    setBeyond(null);
+    onChange(meant);
   };
   const isUsual = value !== null && usual !== null && value >= usual / 3 && value <= usual * 3;
-  const slip = value === null || isUsual || !isTyped ? null : findSlip(value, kind); // what stood there before was meant
+  const judged = beyond ?? value;
+  const found = judged === null || isUsual || !isTyped ? null : findSlip(judged, kind); // what stood there before was meant
+  const slip = found && span && !isWithin(found.meantValue, span) ? null : found;
   const other = value === null ? '' : otherUnit(value, kind, system);
   const wrong = problem ?? typedProblem;
   return (
@@ -80,7 +94,7 @@ export function QuantityField({
           isSmall
           role="status"
           actions={
-            <Button size="small" onClick={() => onChange(slip.meantValue)}>
+            <Button size="small" onClick={() => mean(slip.meantValue)}>
               {rich('Yes, use {meantValue}', { meantValue: formatQuantity(slip.meantValue, kind, system) })}
             </Button>
           }
@@ -99,3 +113,13 @@ function otherUnit(value: number, kind: QuantityKind, system: UnitSystem): strin
     ? formatQuantity(value, kind, { ...system, length: system.length === 'mm' ? 'in' : 'mm' })
     : '';
 }
+
+type Span = readonly [least: number, most: number];
+
+const isWithin = (value: number, [least, most]: Span): boolean => value >= least && value <= most;
+
+const spanWords = ([least, most]: Span, kind: QuantityKind, system: UnitSystem): string =>
+  t('It goes from {least} to {most}.', {
+    least: formatQuantity(least, kind, system),
+    most: formatQuantity(most, kind, system),
+  });

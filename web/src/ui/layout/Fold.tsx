@@ -7,13 +7,18 @@ interface Props {
   title: React.ReactNode;
   children: React.ReactNode;
   isOpenAtFirst?: boolean;
+  /** Of its heading among those around it. */
+  level?: 2 | 3;
 }
 
 /** More of something, one press away. */
-export function Fold({ title, children, isOpenAtFirst = false }: Props) {
+export function Fold({ title, children, isOpenAtFirst = false, level = 2 }: Props) {
   const id = useId(); // names the region it opens
   return (
-    <MuiAccordion defaultExpanded={isOpenAtFirst} slotProps={{ heading: { component: 'h2' } }}>
+    <MuiAccordion
+      defaultExpanded={isOpenAtFirst}
+      slotProps={{ heading: { component: `h${level}` as const } }}
+    >
       <AccordionSummary
         id={`${id}-head`}
         aria-controls={`${id}-inside`}

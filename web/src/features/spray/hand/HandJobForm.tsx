@@ -33,9 +33,8 @@ export function HandJobForm({ job, gun, onChange }: Props) {
         system={system}
         value={job[name]}
         usual={job[name]}
-        onChange={(value) =>
-          value !== null && value >= least && value <= most && onChange({ ...job, [name]: value })
-        }
+        span={[least, most]}
+        onChange={(value) => value !== null && onChange({ ...job, [name]: value })}
       />
     );
   };

@@ -6,6 +6,7 @@ import { sprayTasks } from '../../../worker/sprayClient.ts';
 import { useAnswer } from '../../../worker/useAnswer.ts';
 import type { ShownDeposit } from '../../../worker/sprayClient.ts';
 import { Button, CheckField, Note, Panel, Row, Split, Stack, ToggleField } from '../../../ui/index.ts';
+import { useKept } from '../../../form/index.ts';
 import { t } from '../../../words/index.ts';
 import type { HandGun } from '../sprayers.ts';
 import { CHART_STEP_MM } from './depositChart.ts';
@@ -14,6 +15,7 @@ import type { Scene } from './drawDeposit.ts';
 import { HANDS, USUAL_JOB, ground, gunOf, patternProblem } from './handJob.ts';
 import type { HandJob } from './handJob.ts';
 import { HandJobForm } from './HandJobForm.tsx';
+import type { AreaToSpray } from '../lines/LinesToSpray.tsx';
 import { MapFigures } from './MapFigures.tsx';
 import { PatternPanel } from './PatternPanel.tsx';
 import { PracticeCanvas } from './PracticeCanvas.tsx';
@@ -27,10 +29,17 @@ const VIEWS = [
 ] as const;
 type View = (typeof VIEWS)[number]['value'];
 
-/** A hand gun: which bands to spray, what a hand makes of them, and practising it. */
-export function HandView({ gun: own }: { gun: HandGun }) {
+/**
+ * A hand gun: which bands to spray, what a hand makes of them, and practising it.
+ *
+ * @param area of a line that is practised; `null` for a full front
+ */
+export function HandView({ gun: own, area }: { gun: HandGun; area: AreaToSpray | null }) {
   const gun = useMemo(() => gunOf(own), [own]);
-  const [job, setJob] = useState<HandJob>(USUAL_JOB);
+  const [job, setJob] = useKept<HandJob>(`hand-job ${JSON.stringify(area)}`, () => ({
+    ...USUAL_JOB,
+    ...area,
+  }));
   const [view, setView] = useState<View>('bands');
   const [seed, setSeed] = useState(1);
   const plan = useAnswer<PatternPlan>(

@@ -1,7 +1,7 @@
 import type { RowDeposit } from '@saltflat/core/spray';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UnitSystem } from '@saltflat/core/units';
-import { useState } from 'react';
+import { useKept } from '../../../form/index.ts';
 import { useUnits } from '../../../units/writingSlice.ts';
 import { sprayTasks } from '../../../worker/sprayClient.ts';
 import { useAnswer } from '../../../worker/useAnswer.ts';
@@ -24,7 +24,7 @@ import type { FaultName, RowShown } from './nozzleFaults.ts';
 /** A machine's nozzle row with one nozzle at fault: what its stripe looks like, so that it is known when it is there. */
 export function NozzleView() {
   const system = useUnits();
-  const [row, setRow] = useState(USUAL_ROW);
+  const [row, putRow] = useKept('nozzle-row', () => USUAL_ROW);
   const deposit = useAnswer(() => sprayTasks.ask('row', runOf(row)).answer, [row]);
   return (
     <Split columns="minmax(420px, 1fr) minmax(320px, 420px)" below={1000}>
@@ -46,22 +46,24 @@ export function NozzleView() {
                 value,
                 label: NOZZLE_FAULTS[value].name,
               }))}
-              onChange={(fault) => setRow({ ...row, fault })}
+              onChange={(fault) => putRow({ fault })}
             />
             <Row gap={10} align="start">
               <NumberField
                 label={t('Nozzle, from the left')}
                 width={150}
                 value={row.nozzle}
-                onChange={(nozzle) => isWithin(nozzle, 1, row.count) && setRow({ ...row, nozzle })}
+                span={[1, row.count]}
+                isWhole
+                onChange={(nozzle) => nozzle !== null && putRow({ nozzle })}
               />
               <NumberField
                 label={t('of')}
                 width={90}
                 value={row.count}
-                onChange={(count) =>
-                  isWithin(count, 2, 40) && setRow({ ...row, count, nozzle: Math.min(row.nozzle, count) })
-                }
+                span={[2, 40]}
+                isWhole
+                onChange={(count) => count !== null && putRow({ count, nozzle: Math.min(row.nozzle, count) })}
               />
             </Row>
             <Row gap={10} align="start">
@@ -70,18 +72,16 @@ export function NozzleView() {
                 kind="length"
                 system={system}
                 value={row.pitchMm}
-                onChange={(pitchMm) =>
-                  pitchMm !== null && pitchMm >= 10 && pitchMm <= 300 && setRow({ ...row, pitchMm })
-                }
+                span={[10, 300]}
+                onChange={(pitchMm) => pitchMm !== null && putRow({ pitchMm })}
               />
               <QuantityField
                 label={t('Above the garment')}
                 kind="length"
                 system={system}
                 value={row.heightMm}
-                onChange={(heightMm) =>
-                  heightMm !== null && heightMm >= 40 && heightMm <= 600 && setRow({ ...row, heightMm })
-                }
+                span={[40, 600]}
+                onChange={(heightMm) => heightMm !== null && putRow({ heightMm })}
               />
             </Row>
           </Stack>
@@ -103,9 +103,6 @@ export function NozzleView() {
     </Split>
   );
 }
-
-const isWithin = (value: number | null, least: number, most: number): value is number =>
-  value !== null && Number.isInteger(value) && value >= least && value <= most;
 
 /** The garment as the eye sees it: the profile drawn out along the travel. */
 function Stripe({ deposit, row }: { deposit: RowDeposit; row: RowShown }) {

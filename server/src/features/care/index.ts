@@ -1,0 +1,3 @@
+export { careEndpoints } from './careEndpoints.ts';
+export { CareService } from './careService.ts';
+export { CareStore } from './careStore.ts';

@@ -1,0 +1,2 @@
+export { LoadingCard } from './LoadingCard.tsx';
+export { PrintFrame } from './PrintFrame.tsx';

@@ -1,0 +1,1 @@
+export { AMOUNT_MARKS, amountQuestion } from './weighedWords.ts';
