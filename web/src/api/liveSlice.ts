@@ -41,6 +41,15 @@ export const HUMID_PCT = 60;
 export const useDevice = (id: Device['id']): Device | undefined =>
   useSelector((state: { live: LiveState }) => state.live.devices[id]);
 
+/** The room's air as its sensors say it: °C, and relative humidity as a share; `null` where none speaks. */
+export function useMeasuredRoom(): { roomC: number | null; humidity: number | null } {
+  const percent = useDevice('hygrometer')?.value ?? null;
+  return {
+    roomC: useDevice('room-thermometer')?.value ?? null,
+    humidity: percent === null ? null : percent / 100,
+  };
+}
+
 /** What a printer said last; nothing while it has not spoken. */
 export const useSpokenPrinter = (machineId: string): FilmPrinter | undefined =>
   useSelector((state: { live: LiveState }) => state.live.printers[machineId]);

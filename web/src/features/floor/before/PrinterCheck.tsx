@@ -3,7 +3,7 @@ import type { MissingNozzles, NozzleChannel } from '@saltflat/core/care';
 import { NOZZLES_EACH, PRINT_ROOM, isRoomGood, judgeNozzles } from '@saltflat/core/care';
 import { formatQuantity } from '@saltflat/core/units';
 import { useNotePrintStartMutation } from '../../../api/careApi.ts';
-import { useDevice } from '../../../api/liveSlice.ts';
+import { useMeasuredRoom } from '../../../api/liveSlice.ts';
 import { useCleanPrinterMutation, usePrintPatternMutation } from '../../../api/printersApi.ts';
 import { useAttempt } from '../../../api/useAttempt.ts';
 import { useSignature } from '../../../person/personSlice.ts';
@@ -29,16 +29,19 @@ interface Props {
   onClose: () => void;
 }
 
-/** What is noted of it, until it is kept. */
-type Check = Omit<PrintStartInput, 'by' | 'missing'> & { missing: MissingNozzles | null };
+/** What is noted of it, until it is kept; the room is as its devices say until somebody types it. */
+type Check = Pick<PrintStartInput, 'isAgitated' | 'cleanings' | 'note'> & {
+  missing: MissingNozzles | null;
+  roomC?: number | null;
+  humidity?: number | null;
+};
 
 /** The printer before it prints: white stirred, a pattern with what is missing marked, cleaned and looked at again, the room. */
 export function PrinterCheck({ printer, onClose }: Props) {
   const { machineId, name } = printer;
   const system = useUnits();
   const by = useSignature();
-  const thermometer = useDevice('room-thermometer');
-  const hygrometer = useDevice('hygrometer');
+  const measured = useMeasuredRoom();
   // of today: what was crossed out yesterday says nothing of the heads
   const [check, put, forget] = useKept<Check>(
     `printer-check ${machineId} ${new Date().toDateString()}`,
@@ -46,12 +49,11 @@ export function PrinterCheck({ printer, onClose }: Props) {
       isAgitated: false,
       missing: null,
       cleanings: 0,
-      roomC: thermometer?.value ?? null,
-      humidity: typeof hygrometer?.value === 'number' ? hygrometer.value / 100 : null,
       note: '',
     }),
   );
-  const { isAgitated, missing, cleanings, roomC, humidity, note } = check;
+  const { isAgitated, missing, cleanings, note } = check;
+  const { roomC = measured.roomC, humidity = measured.humidity } = check;
   const [printPattern] = usePrintPatternMutation();
   const [clean] = useCleanPrinterMutation();
   const [keep] = useNotePrintStartMutation();
@@ -82,7 +84,7 @@ export function PrinterCheck({ printer, onClose }: Props) {
       },
     });
   };
-  const input: PrintStartInput = { ...check, missing: writable(missing), by };
+  const input: PrintStartInput = { ...check, roomC, humidity, missing: writable(missing), by };
   return (
     <Dialog
       title={t('{name}, before it prints', { name })}

@@ -11,7 +11,7 @@ import {
 import type { Cloth, DriedBy, DrySchool, WetCloth } from '@saltflat/core/spray';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import { useState } from 'react';
-import { useDevice } from '../../../api/liveSlice.ts';
+import { useMeasuredRoom } from '../../../api/liveSlice.ts';
 import { useKept } from '../../../form/index.ts';
 import { useUnits } from '../../../units/writingSlice.ts';
 import { sprayTasks } from '../../../worker/sprayClient.ts';
@@ -61,10 +61,8 @@ type OwnAsked = Omit<Asked, 'roomC' | 'rh'> & { roomC: number | null; rh: number
 /** How a pretreated garment dries in each school, by the balance of heat and water, and what the scale says of it. */
 export function DryingView() {
   const system = useUnits();
-  const room = roomWith({
-    tempC: useDevice('room-thermometer')?.value,
-    rh: asShare(useDevice('hygrometer')?.value),
-  });
+  const { roomC, humidity } = useMeasuredRoom();
+  const room = roomWith({ tempC: roomC, rh: answerable(humidity) });
   // the room is as its devices say until somebody types it
   const [own, set] = useKept<OwnAsked>('drying', () => ({
     cloth: 'cotton-knit',
@@ -238,8 +236,9 @@ export function DryingView() {
   );
 }
 
-const asShare = (percent: number | null | undefined): number | null =>
-  typeof percent === 'number' ? Math.min(0.95, Math.max(0.05, percent / 100)) : null;
+/** The model answers from a twentieth to nineteen twentieths of saturation. */
+const answerable = (humidity: number | null): number | null =>
+  humidity === null ? null : Math.min(0.95, Math.max(0.05, humidity));
 
 const clothOf = ({ cloth, clothGm2, depositGm2, roomC, rh }: Asked): WetCloth => ({
   cloth,

@@ -3,7 +3,7 @@ import { amountSlip, sprayedOn } from '@saltflat/core/spray';
 import type { SprayerDial } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
 import type { UseFormReturn } from 'react-hook-form';
-import { useDevice } from '../../../api/liveSlice.ts';
+import { useDevice, useMeasuredRoom } from '../../../api/liveSlice.ts';
 import { compiled, useDraftForm } from '../../../form/index.ts';
 import type { DraftForm } from '../../../form/index.ts';
 import { useUnits } from '../../../units/writingSlice.ts';
@@ -55,8 +55,7 @@ interface Props {
 /** A garment weighed, sprayed and weighed again. What is written stays through a reload. */
 export function WeighingForm(props: Props) {
   const { sprayer, setting, fluids, last } = props;
-  const thermometer = useDevice('room-thermometer');
-  const hygrometer = useDevice('hygrometer');
+  const room = useMeasuredRoom();
   const filling: DraftForm<Values, SprayWeighingInput> = useDraftForm<
     Values,
     SprayWeighingInput,
@@ -75,8 +74,7 @@ export function WeighingForm(props: Props) {
         beforeG: null,
         afterG: null,
         elapsedS: last?.input.elapsedS ?? 30,
-        roomC: thermometer?.value ?? null,
-        humidity: typeof hygrometer?.value === 'number' ? hygrometer.value / 100 : null,
+        ...room,
         by: props.who,
       },
     },
