@@ -11,7 +11,9 @@ const PRINTER = '7f000001-0000-4000-8000-0000000000d5';
 describe('a printer before it prints', () => {
   it('keeps the room as its devices say, later than the sheet was opened too, until somebody types it', async () => {
     sessionStorage.clear();
-    const asked = answering({ [`POST /machines/${PRINTER}/print-starts`]: () => ({ status: 201, body: {} }) });
+    const asked = answering({
+      [`POST /machines/${PRINTER}/print-starts`]: () => ({ status: 201, body: {} }),
+    });
     const printer = { machineId: PRINTER, name: 'Film printer' } as FilmPrinter;
     const { store, user, getByRole, getByText, getByLabelText } = show(
       <PrinterCheck printer={printer} onClose={() => undefined} />,
