@@ -6,8 +6,7 @@ import { drawPng, orderOverApi } from './shop.ts';
 
 const RED = [205, 45, 60, 255] as const;
 const findings = (page: Page): Locator => page.getByRole('list', { name: 'Findings' });
-const measured = async (page: Page): Promise<void> =>
-  expect(page.getByText(/^Measured\./)).toBeVisible({ timeout: 40_000 });
+const measured = async (page: Page): Promise<void> => expect(page.getByText(/^Measured\./)).toBeVisible();
 const openPanel = async (page: Page, name: string | RegExp): Promise<void> =>
   page.getByRole('tab', { name }).click();
 /** The amount in a row of the figures. */
@@ -28,9 +27,7 @@ test('the black box is taken out by one press: white and cost fall, and the rout
 }) => {
   const { lineId } = await orderOverApi(request, 31, 3, black(1));
   await page.goto(`/artwork/${lineId}`);
-  await expect(findings(page).getByText('An opaque black box round the art')).toBeVisible({
-    timeout: 40_000,
-  });
+  await expect(findings(page).getByText('An opaque black box round the art')).toBeVisible();
   await openPanel(page, 'Figures');
   const whiteBefore = await amountOf(page, /^White coverage/);
   const powderBefore = await amountOf(page, /^Powder/);
@@ -55,7 +52,7 @@ test('the black box is taken out by one press: white and cost fall, and the rout
       .cost.totalCents;
   const costBefore = await costOf();
   await page.getByRole('button', { name: 'Keep for this print' }).click();
-  await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/is now on route version 2/)).toBeVisible();
   expect(await costOf()).toBeLessThan(costBefore);
   await openPanel(page, 'Versions');
   await expect(page.getByText('Version 1', { exact: true })).toBeVisible();
@@ -67,10 +64,10 @@ test('planes come out as they are printed, and the film’s pair is mirrored onc
 }) => {
   const { lineId } = await orderOverApi(request, 32, 1, black(2));
   await page.goto(`/artwork/${lineId}`);
-  await page.getByRole('button', { name: 'Take #040404 out from the border in' }).click({ timeout: 40_000 });
+  await page.getByRole('button', { name: 'Take #040404 out from the border in' }).click();
   await measured(page);
   await page.getByRole('button', { name: 'Keep for this print' }).click();
-  await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/is now on route version 2/)).toBeVisible();
   await openPanel(page, 'Out');
   const fetched = async (name: string): Promise<{ data: Buffer; width: number; perInch: number }> => {
     const download = page.waitForEvent('download');
@@ -108,23 +105,21 @@ test('a glow is screened into dots, hair-lines are thickened', async ({ page, re
   });
   const { lineId } = await orderOverApi(request, 33, 1, glow);
   await page.goto(`/artwork/${lineId}`);
-  await expect(findings(page).getByText('A soft glow or shadow')).toBeVisible({ timeout: 40_000 });
+  await expect(findings(page).getByText('A soft glow or shadow')).toBeVisible();
   await page.getByRole('button', { name: 'Screen it into dots' }).click();
-  await expect(findings(page).getByText('A soft glow or shadow')).toBeHidden({ timeout: 40_000 });
+  await expect(findings(page).getByText('A soft glow or shadow')).toBeHidden();
   const lines = drawPng(1000, 700, (x, y) => (y % 60 < 1 && x > 20 && x < 980 ? RED : null));
   const fine = await orderOverApi(request, 34, 1, lines);
   await page.goto(`/artwork/${fine.lineId}`);
-  await expect(findings(page).getByText('Hair-lines')).toBeVisible({ timeout: 40_000 });
+  await expect(findings(page).getByText('Hair-lines')).toBeVisible();
   await page.getByRole('button', { name: /^Thicken by 0.20 mm/ }).click();
-  await expect(findings(page).getByText('Hair-lines')).toBeHidden({ timeout: 40_000 });
+  await expect(findings(page).getByText('Hair-lines')).toBeHidden();
 });
 
 test('with the keyboard alone: layers, zoom, a fix, a slider, undo, keep', async ({ page, request }) => {
   const { lineId } = await orderOverApi(request, 35, 1, black(5));
   await page.goto(`/artwork/${lineId}`);
-  await expect(findings(page).getByText('An opaque black box round the art')).toBeVisible({
-    timeout: 40_000,
-  });
+  await expect(findings(page).getByText('An opaque black box round the art')).toBeVisible();
   await page.keyboard.press('w');
   await expect(page.getByRole('button', { name: 'White w' })).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('x');
@@ -151,7 +146,7 @@ test('with the keyboard alone: layers, zoom, a fix, a slider, undo, keep', async
   await page.keyboard.press('Control+y');
   await page.getByRole('button', { name: 'Keep for this print' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/is now on route version 2/)).toBeVisible();
 });
 
 test('pixels that do not come are said so, and fetched when asked again', async ({ page, request }) => {
@@ -181,17 +176,16 @@ test('a measuring thread that dies says so, and another takes its place', async 
       .getByText(/^Measured\./)
       .or(alert)
       .first(),
-  ).toBeVisible({ timeout: 40_000 });
+  ).toBeVisible();
   if (await alert.isVisible()) await page.getByRole('button', { name: 'Try again' }).click();
   await expect.poll(() => page.workers().map((own) => own !== thread)).toEqual([true]);
   await measured(page);
 });
 
 test('axe finds nothing on any panel of the artwork', async ({ page, request }) => {
-  test.slow();
   const { lineId } = await orderOverApi(request, 37, 1, black(7));
   await page.goto(`/artwork/${lineId}`);
-  await page.getByRole('button', { name: 'Take #040404 out from the border in' }).click({ timeout: 40_000 });
+  await page.getByRole('button', { name: 'Take #040404 out from the border in' }).click();
   await measured(page);
   await page.getByRole('button', { name: /^Take out #040404 where/ }).click();
   for (const panel of [/^Findings/, 'White', 'Figures', 'Versions', 'Out']) {
@@ -207,9 +201,7 @@ test('what is tried on an artwork says when the line was planned anew by somebod
   const { lineId } = await orderOverApi(request, 39, 1, black(9));
   const takeOut = async (own: Page): Promise<void> => {
     await own.goto(`/artwork/${lineId}`);
-    await expect(findings(own).getByText('An opaque black box round the art')).toBeVisible({
-      timeout: 40_000,
-    });
+    await expect(findings(own).getByText('An opaque black box round the art')).toBeVisible();
     await own.getByRole('button', { name: 'Take #040404 out from the border in' }).click();
     await expect(own.getByRole('list', { name: 'Steps' })).toBeVisible();
   };
@@ -218,13 +210,13 @@ test('what is tried on an artwork says when the line was planned anew by somebod
   const theirs = await colleague.newPage();
   await takeOut(theirs);
   await theirs.getByRole('button', { name: 'Keep for this print' }).click();
-  await expect(theirs.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
+  await expect(theirs.getByText(/is now on route version 2/)).toBeVisible();
   await colleague.close();
 
   const overtaken = page.getByText(/^◆ The route of .* was changed by somebody else after you began/);
-  await expect(overtaken).toBeVisible({ timeout: 30_000 });
+  await expect(overtaken).toBeVisible();
   await page.reload();
-  await expect(overtaken).toBeVisible({ timeout: 30_000 });
+  await expect(overtaken).toBeVisible();
   await page.getByRole('button', { name: 'Start again from theirs' }).click();
   await expect(overtaken).toBeHidden();
   await expect(page.getByRole('button', { name: 'Keep for this print' })).toHaveCount(0); // nothing of mine is left to keep

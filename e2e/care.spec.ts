@@ -160,7 +160,6 @@ async function hoodieOnFloor(page: Page): Promise<{ lineId: string; runId: strin
       async () =>
         ((await (await request.get(`/api/v1/orders/${order.id}`)).json()) as { lines: { state: string }[] })
           .lines[0]?.state,
-      { timeout: 30_000 },
     )
     .toBe('ready');
   return { lineId, runId: await openOnFloor(page, lineId) };

@@ -49,7 +49,6 @@ async function printerRuns(request: APIRequestContext, speed: number): Promise<v
 test('three orders go to two sheets, printed, one powdered late, melted, cut, one spoiled, the rest on the shelf, by the keyboard alone', async ({
   page,
 }) => {
-  test.setTimeout(300_000);
   page.setDefaultTimeout(20_000);
   const oval = drawPng(1800, 1800, (x, y) =>
     Math.hypot(x - 900, 1.3 * (y - 900)) < 800 ? [20, 130, 90, 255] : null,
@@ -129,7 +128,6 @@ test('three orders go to two sheets, printed, one powdered late, melted, cut, on
       await page.keyboard.press('Enter');
       await expect(page.getByRole('region', { name: 'At the printer' })).toContainText(
         'Powder comes while it is wet',
-        { timeout: 60_000 },
       );
     }
     if (title === 'Powder the film' && !isLate) {

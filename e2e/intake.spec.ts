@@ -38,9 +38,7 @@ test('art is judged as it is dropped, mended by one press, and the mend is price
   await told.getByRole('button', { name: 'Take #040404 out from the border in' }).click();
   await expect(told.getByText('stops the print')).toBeHidden();
   await page.getByRole('button', { name: 'Take in the order' }).click();
-  await expect(detail(page).getByRole('button', { name: 'Start on the floor' })).toBeVisible({
-    timeout: 30_000,
-  });
+  await expect(detail(page).getByRole('button', { name: 'Start on the floor' })).toBeVisible();
   await expect(detail(page).getByText('Mended: take out #040404')).toBeVisible();
 });
 
@@ -53,7 +51,7 @@ test('what stops the print keeps a line off the floor until it is overruled by n
   await page.getByLabel('Quantity, size M').fill('1');
   await page.getByRole('radio', { name: /^Film transfer \(DTF\)/ }).check();
   await page.getByRole('button', { name: 'Take in the order' }).click();
-  await expect(detail(page).getByText('art to mend').first()).toBeVisible({ timeout: 30_000 });
+  await expect(detail(page).getByText('art to mend').first()).toBeVisible();
   await expect(detail(page).getByRole('button', { name: 'Start on the floor' })).toBeHidden();
 
   await detail(page).getByRole('button', { name: 'Print it as it is' }).click();
@@ -89,7 +87,7 @@ test('several files become lines or prints as asked once; what is pasted goes wh
   const discs = [21, 22, 23].map((seed) => file(`buoy-${seed}.png`, discPng(seed)));
   await page.getByLabel('Artwork of line 1').setInputFiles(discs);
   await page.getByRole('dialog').getByRole('button', { name: 'A line each' }).click();
-  await expect(line(page, 3).getByRole('img', { name: 'buoy-23.png' })).toBeVisible({ timeout: 30_000 });
+  await expect(line(page, 3).getByRole('img', { name: 'buoy-23.png' })).toBeVisible();
 
   await page.getByRole('button', { name: 'Add a line' }).click();
   const bytes = [...discPng(24)];
@@ -98,11 +96,11 @@ test('several files become lines or prints as asked once; what is pasted goes wh
     clipboardData.items.add(new File([new Uint8Array(own)], 'pasted.png', { type: 'image/png' }));
     document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }));
   }, bytes);
-  await expect(line(page, 4).getByRole('img', { name: 'pasted.png' })).toBeVisible({ timeout: 30_000 });
+  await expect(line(page, 4).getByRole('img', { name: 'pasted.png' })).toBeVisible();
 
   await page.getByLabel('Artwork of line 4').setInputFiles(discs.slice(0, 2));
   await page.getByRole('dialog').getByRole('button', { name: 'Prints on one garment' }).click();
-  await expect(line(page, 4).getByRole('img', { name: 'buoy-22.png' })).toBeVisible({ timeout: 30_000 });
+  await expect(line(page, 4).getByRole('img', { name: 'buoy-22.png' })).toBeVisible();
   await expect(line(page, 4).getByText('Print 2: back')).toBeVisible();
 });
 
@@ -139,5 +137,5 @@ test('a whole order comes from a table with its art beside it: first what is wro
   await expect(line(page, 1).getByRole('img', { name: 'course.png' })).toBeVisible();
   await page.getByRole('button', { name: 'Take in the order' }).click();
   await expect(detail(page).getByText('4 × S, 6 × M')).toBeVisible();
-  await expect(detail(page).getByText('needs art').first()).toBeVisible({ timeout: 30_000 });
+  await expect(detail(page).getByText('needs art').first()).toBeVisible();
 });

@@ -38,7 +38,6 @@ test('in a made-up language of longer words nothing is left in English and nothi
   page,
   request,
 }) => {
-  test.slow();
   const film = await orderOverApi(request, 91, 1);
   const direct = await orderOverApi(request, 92, 1, undefined, 'dtg');
   await page.addInitScript(() => localStorage.setItem('saltflat.person', 'Wanjiru'));
@@ -92,7 +91,7 @@ test('in a made-up language of longer words nothing is left in English and nothi
         of: t('print {print} of line {line}', { print: 1, line: 1 }),
       }),
     }),
-  ).toBeVisible({ timeout: 40_000 });
+  ).toBeVisible();
   await page.getByRole('button', { name: t('Take in the order') }).click();
   await expect(page.getByText('Give')).toBeHidden();
   await page.waitForLoadState('networkidle');

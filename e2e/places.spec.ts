@@ -15,7 +15,6 @@ const SIZES = [
 test('axe finds nothing on any place, on a phone, a screen and a wide one, in either units', async ({
   page,
 }) => {
-  test.slow();
   const { orderId, lineId } = await openLine(page.request, 'Night Flight');
   const places: [path: string, ready: string][] = [
     ['/orders', 'New order'],
@@ -47,7 +46,7 @@ test('axe finds nothing on any place, on a phone, a screen and a wide one, in ei
   ];
   for (const [path, ready] of places) {
     await page.goto(path);
-    await expect(page.getByText(ready).first()).toBeVisible({ timeout: 40_000 });
+    await expect(page.getByText(ready).first()).toBeVisible();
     for (const [width, height] of SIZES) {
       await page.setViewportSize({ width, height });
       expect(await axeFindings(page, width === 1280 ? [] : COLOURS), `${path} at ${width} px`).toEqual([]);

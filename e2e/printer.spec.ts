@@ -16,7 +16,6 @@ async function turn(request: APIRequestContext, name: string, knobs: object): Pr
 test('film is printed in two jobs: colour, cancelled in the pause, dried, then the white', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   const { lineId } = await orderOverApi(page.request, 331, 1, undefined, 'dtf-platen');
   await turn(page.request, 'Direct printer', { speed: 10 });
   await openOnFloor(page, lineId);
@@ -32,9 +31,7 @@ test('film is printed in two jobs: colour, cancelled in the pause, dried, then t
   await expect(printer).toContainText('Dry it with warm air');
   await expect(printer).toContainText(/colour [\d.]+ ml, white 0\.0 ml/);
   await printer.getByRole('button', { name: 'Send the white to Direct printer, job 2 of 2' }).click();
-  await expect(printer).toContainText('Look whether the white lies under all of the colour', {
-    timeout: 60_000,
-  });
+  await expect(printer).toContainText('Look whether the white lies under all of the colour');
   await expect(printer.getByRole('button', { name: /^Send/ })).toBeHidden();
   await finishStep(page, 'Print the film: colour, dry, white');
   await expect(nextTitle(page)).toHaveText('Powder the film');
@@ -43,7 +40,6 @@ test('film is printed in two jobs: colour, cancelled in the pause, dried, then t
 test('film that slips is told, holds the queue until somebody has looked, and is sent again; its powder is weighed', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   const { lineId } = await orderOverApi(page.request, 332, 1);
   await page.goto('/devices');
   const knobs = page.getByRole('region', { name: 'Film printer' });
@@ -57,7 +53,7 @@ test('film that slips is told, holds the queue until somebody has looked, and is
   await expect(printer.getByRole('alert')).toContainText('slipped in the feed');
   await printer.getByRole('button', { name: 'Looked at it: let it go on' }).click();
   await printer.getByRole('button', { name: 'Send to Film printer' }).click();
-  await expect(printer).toContainText('Powder comes while it is wet', { timeout: 60_000 });
+  await expect(printer).toContainText('Powder comes while it is wet');
   await turn(page.request, 'Film printer', { speed: 1 });
 
   // whoever wants to may weigh what powder stays on it

@@ -5,7 +5,6 @@ import { askedFor, choose, discPng, finishStep, nextTitle, untilAnother } from '
 test('a front and a back on one shirt go from art to ledger, and a spare saves printing film again', async ({
   page,
 }) => {
-  test.slow(); // two pieces, one of them twice
   await page.goto('/orders/new');
   await page.getByLabel('Customer').fill('Two Sides of the Pier');
   await choose(page, 'Garment', 'Harbour tee');

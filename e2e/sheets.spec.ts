@@ -7,7 +7,6 @@ const UP_TO_POWDER = ['Ready the film printer', 'Print the film', 'Powder the fi
 test('one person keeps four sheets going: two in the oven, one at the powder, one printing, each with its own clock', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   const next = page.getByRole('region', { name: 'Next' });
   const machines = page.getByRole('region', { name: 'Stations' }).getByRole('listitem');
   const codes: string[] = [];

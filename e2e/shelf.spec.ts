@@ -19,7 +19,6 @@ const lineOf = async (request: APIRequestContext, lineId: string) =>
 test('what was made for stock lies on the shelf, is taken in place of printing, and the floor says from which packet', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   // art of its own: a file that is here already goes by the name it came under first
   const art = drawPng(1800, 1800, (x, y) =>
     Math.abs(x - 900) + Math.abs(y - 900) < 540 ? [30, 90, 200, 255] : null,
@@ -110,7 +109,6 @@ test('transfers are entered and counted by hand, by the keyboard alone; what can
 test('a spoiled transfer waits for the next film with why and what it costs, and one tap is for all that is on it', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   const tees = await orderOverApi(page.request, 322, 2);
   const runId = await openOnFloor(page, tees.lineId);
   for (const title of ON_FILM.slice(0, -1)) await finishStep(page, title);

@@ -106,7 +106,6 @@ export async function orderOverApi(
       async () =>
         ((await (await request.get(`/api/v1/orders/${order.id}`)).json()) as { lines: Line[] }).lines[0]
           ?.state,
-      { timeout: 30_000 },
     )
     .toMatch(/^(ready|art-to-mend)$/);
   return { lineId: order.lines[0]?.id ?? '', code: order.code };
@@ -255,5 +254,5 @@ export async function enough(page: Page): Promise<void> {
   const stop = page.getByRole('button', { name: 'Stop' });
   await expect(stop.or(page.getByRole('table', { name: 'What it takes' })).first()).toBeVisible();
   await stop.press('Enter', { timeout: 3000 }).catch(() => undefined);
-  await expect(stop).toBeHidden({ timeout: 40_000 });
+  await expect(stop).toBeHidden();
 }

@@ -71,7 +71,7 @@ test('a sprayer is fitted from six weighings, answers both ways, and a route’s
   await expect(ask).toContainText(/It does not give that in so many passes/);
   await ask.getByLabel('Volume, %').fill('50');
   await expect(ask).toContainText(/It gives 11\d\sg\/m²/);
-  await expect(async () => expect(await dial()).toMatch(/60$/)).toPass({ timeout: 20_000 });
+  await expect(async () => expect(await dial()).toMatch(/60$/)).toPass();
   await page
     .locator('#operation-pretreat')
     .getByRole('button', { name: /^Volume, %/ })
@@ -136,7 +136,6 @@ test('a nozzle at fault is known by its stripe', async ({ page }) => {
 test('six shirts are weighed in: the third is too wet and is let dry, two too dry ones ask for the nozzle', async ({
   page,
 }) => {
-  test.setTimeout(150_000);
   const { lineId } = await orderOverApi(page.request, 98, 6, discPng(98), 'dtg', { pieceFlow: 'batch' });
   await openOnFloor(page, lineId);
   for (let piece = 0; piece < 6; piece++) await finishStep(page, 'Pre-press the blank');

@@ -22,7 +22,7 @@ test('nine tabs of one browser work at once, follow what happens, and go on when
     const { code: next } = await orderOverApi(request, 62, 2);
     for (const page of tabs.slice(1))
       await expect(page.getByText(code(next)).first()).toBeVisible({ timeout: 4000 });
-  }).toPass({ timeout: 40_000 });
+  }).toPass();
 });
 
 test('a page of somebody else can neither change the shop nor read it', async ({ page, baseURL }) => {

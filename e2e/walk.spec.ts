@@ -120,13 +120,13 @@ test('an order is taken in, its art mended, its route changed, run and logged wi
   await tabTo(page, 'Look at the artwork');
   await page.keyboard.press('Enter');
   const box = page.getByRole('list', { name: 'Findings' }).getByText('An opaque black box round the art');
-  await expect(box).toBeVisible({ timeout: 40_000 });
+  await expect(box).toBeVisible();
   await tabTo(page, 'Take #040404 out from the border in');
   await page.keyboard.press('Enter');
   await expect(box).toBeHidden();
   await tabTo(page, 'Keep for this print');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/is now on route version 2/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/is now on route version 2/)).toBeVisible();
 
   // the route: a value of one's own
   await tabTo(page, 'Route', 'Shift+Tab');
