@@ -17,19 +17,22 @@ test('film is printed in two jobs: colour, cancelled in the pause, dried, then t
   page,
 }) => {
   const { lineId } = await orderOverApi(page.request, 331, 1, undefined, 'dtf-platen');
-  await turn(page.request, 'Direct printer', { speed: 10 });
+  const speed = (times: number): Promise<void> => turn(page.request, 'Direct printer', { speed: times });
   await openOnFloor(page, lineId);
   while ((await nextTitle(page).innerText()) !== 'Print the film: colour, dry, white')
     await finishStep(page, await nextTitle(page).innerText());
   const printer = page.getByRole('region', { name: 'At the printer' });
   await printer.getByRole('button', { name: 'Send the colour to Direct printer, job 1 of 2' }).click();
   await expect(printer.getByText(/^colour, \d+:\d\d left/)).toBeVisible();
+  await speed(10);
   await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible(); // the step has begun with it
   await expect(printer.getByRole('status').filter({ hasText: 'Cancel it now, in the pause' })).toBeVisible();
+  await speed(1); // the pause is as long as in a room: there is time to look, and to cancel
   expect(await axeFindings(page)).toEqual([]);
   await printer.getByRole('button', { name: 'Cancel in the pause' }).click();
   await expect(printer).toContainText('Dry it with warm air');
   await expect(printer).toContainText(/colour [\d.]+ ml, white 0\.0 ml/);
+  await speed(10);
   await printer.getByRole('button', { name: 'Send the white to Direct printer, job 2 of 2' }).click();
   await expect(printer).toContainText('Look whether the white lies under all of the colour');
   await expect(printer.getByRole('button', { name: /^Send/ })).toBeHidden();
