@@ -2,15 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
-import { discPng, finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
-
-const printerNamed = async (request: APIRequestContext, name: string): Promise<string> => {
-  const printers = (await (await request.get('/api/v1/printers')).json()) as {
-    machineId: string;
-    name: string;
-  }[];
-  return printers.find((own) => own.name === name)?.machineId ?? '';
-};
+import { discPng, finishStep, lineOverApi, nextTitle, openOnFloor, orderOverApi, turnKnobs } from './shop.ts';
 
 const before = (page: Page) => page.getByRole('region', { name: 'Before the first print' });
 
@@ -18,8 +10,7 @@ test('a morning start: two nozzles are missing, crossed out by keys, noted, clea
   page,
 }) => {
   const { lineId } = await orderOverApi(page.request, 103, 2);
-  const machineId = await printerNamed(page.request, 'Film printer');
-  await page.request.post(`/api/v1/printers/${machineId}/drive`, { data: { clogged: 2 } });
+  await turnKnobs(page.request, 'printers', 'Film printer', { clogged: 2 });
   await openOnFloor(page, lineId);
   await finishStep(page, 'Ready the film printer');
   await expect(nextTitle(page)).toHaveText('Print the film');
@@ -77,8 +68,7 @@ test('a hooded sweatshirt is loaded over its pocket: raised, laid, the platen se
   page,
 }) => {
   const { lineId, runId } = await hoodieOnFloor(page);
-  const machineId = await printerNamed(page.request, 'Direct printer');
-  await page.request.post(`/api/v1/printers/${machineId}/drive`, { data: { garmentMm: 13 } });
+  await turnKnobs(page.request, 'printers', 'Direct printer', { garmentMm: 13 });
   await expect(nextTitle(page)).toHaveText('Level the platen for the pocket');
   const laid = page.getByRole('list', { name: 'How it is laid' });
   await expect(laid).toContainText(/Raise the platen by 2\smm from \d+\smm to \d+\smm below its edge/);
@@ -132,36 +122,14 @@ test('upkeep is done with one press, taken back, and left out on purpose', async
 
 /** A hoodie printed directly, low enough to reach onto its pocket, on the floor and in sight. */
 async function hoodieOnFloor(page: Page): Promise<{ lineId: string; runId: string }> {
-  const { request } = page;
-  const art = (await (
-    await request.post('/api/v1/artworks?name=disc-104.png', {
-      data: discPng(104),
-      headers: { 'content-type': 'application/octet-stream' },
-    })
-  ).json()) as { id: string };
-  const { styles } = (await (await request.get('/api/v1/catalogue')).json()) as {
-    styles: { id: string; name: string; colours: { id: string }[] }[];
-  };
-  const style = styles.find(({ name }) => name === 'Breakwater hoodie');
-  const line = {
-    styleId: style?.id,
-    colourId: style?.colours[0]?.id,
-    prints: [{ artworkId: art.id, placement: 'full-front', dropMm: 170, widthMm: 300, process: 'dtg' }],
-    sizes: [{ size: 'M', quantity: 1 }],
-  };
-  const order = (await (
-    await request.post('/api/v1/orders', {
-      data: { customer: 'Journey 104', dueAt: '2032-01-05T10:00:00Z', note: '', lines: [line] },
-    })
-  ).json()) as { id: string; lines: { id: string }[] };
-  const lineId = order.lines[0]?.id ?? '';
-  await expect
-    .poll(
-      async () =>
-        ((await (await request.get(`/api/v1/orders/${order.id}`)).json()) as { lines: { state: string }[] })
-          .lines[0]?.state,
-    )
-    .toBe('ready');
+  const { lineId, state } = await lineOverApi(page.request, 104, {
+    style: 'Breakwater hoodie',
+    pieces: 1,
+    png: discPng(104),
+    print: { dropMm: 170, widthMm: 300, process: 'dtg' },
+    house: {},
+  });
+  expect(state).toBe('ready');
   return { lineId, runId: await openOnFloor(page, lineId) };
 }
 

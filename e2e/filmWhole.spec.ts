@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
-import { drawPng, enough, nextTitle, orderOverApi, tabTo } from './shop.ts';
+import { drawPng, enough, nextTitle, orderOverApi, tabTo, turnKnobs } from './shop.ts';
 
 /** What is asked for, of what, and what the space bar would do; read in one instant. */
 const asked = (page: Page): Promise<string> =>
@@ -37,14 +37,8 @@ async function driesSoon(request: APIRequestContext, lineId: string): Promise<vo
   expect(answer.status()).toBe(201);
 }
 
-async function printerRuns(request: APIRequestContext, speed: number): Promise<void> {
-  const printers = (await (await request.get('/api/v1/printers')).json()) as {
-    machineId: string;
-    name: string;
-  }[];
-  const id = printers.find(({ name }) => name === 'Film printer')?.machineId ?? '';
-  expect((await request.post(`/api/v1/printers/${id}/drive`, { data: { speed } })).status()).toBe(200);
-}
+const printerRuns = (request: APIRequestContext, speed: number): Promise<void> =>
+  turnKnobs(request, 'printers', 'Film printer', { speed });
 
 test('three orders go to two sheets, printed, one powdered late, melted, cut, one spoiled, the rest on the shelf, by the keyboard alone', async ({
   page,

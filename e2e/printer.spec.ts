@@ -1,23 +1,13 @@
 import { expect, test } from '@playwright/test';
-import type { APIRequestContext } from '@playwright/test';
 import { axeFindings } from './axe.ts';
-import { finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
-
-/** Turns the knobs of a stand-in. */
-async function turn(request: APIRequestContext, name: string, knobs: object): Promise<void> {
-  const printers = (await (await request.get('/api/v1/printers')).json()) as {
-    machineId: string;
-    name: string;
-  }[];
-  const id = printers.find((own) => own.name === name)?.machineId ?? '';
-  expect((await request.post(`/api/v1/printers/${id}/drive`, { data: knobs })).status()).toBe(200);
-}
+import { finishStep, nextTitle, openOnFloor, orderOverApi, turnKnobs } from './shop.ts';
 
 test('film is printed in two jobs: colour, cancelled in the pause, dried, then the white', async ({
   page,
 }) => {
   const { lineId } = await orderOverApi(page.request, 331, 1, undefined, 'dtf-platen');
-  const speed = (times: number): Promise<void> => turn(page.request, 'Direct printer', { speed: times });
+  const speed = (times: number): Promise<void> =>
+    turnKnobs(page.request, 'printers', 'Direct printer', { speed: times });
   await openOnFloor(page, lineId);
   while ((await nextTitle(page).innerText()) !== 'Print the film: colour, dry, white')
     await finishStep(page, await nextTitle(page).innerText());
@@ -57,7 +47,7 @@ test('film that slips is told, holds the queue until somebody has looked, and is
   await printer.getByRole('button', { name: 'Looked at it: let it go on' }).click();
   await printer.getByRole('button', { name: 'Send to Film printer' }).click();
   await expect(printer).toContainText('Powder comes while it is wet');
-  await turn(page.request, 'Film printer', { speed: 1 });
+  await turnKnobs(page.request, 'printers', 'Film printer', { speed: 1 });
 
   // whoever wants to may weigh what powder stays on it
   await finishStep(page, 'Print the film');

@@ -72,15 +72,37 @@ interface Catalogue {
   styles: { id: string; name: string; colours: { id: string; name: string }[] }[];
 }
 
-/** Takes in an order of one line over the API and waits for its route. */
-export async function orderOverApi(
+interface Wished {
+  style: string;
+  pieces: number;
+  png: Buffer;
+  print: { dropMm: number; widthMm: number; process: 'dtf' | 'dtf-platen' | 'dtg' };
+  house: Record<string, string>;
+}
+
+/** Takes in an order of one line of tees over the API and waits for its route. */
+export const orderOverApi = (
   request: APIRequestContext,
   seed: number,
   pieces: number,
   png: Buffer = discPng(seed),
-  process: 'dtf' | 'dtf-platen' | 'dtg' = 'dtf',
-  house: Record<string, string> = {},
-): Promise<{ lineId: string; code: string }> {
+  process: Wished['print']['process'] = 'dtf',
+  house: Wished['house'] = {},
+): Promise<{ lineId: string; code: string; state: string }> =>
+  lineOverApi(request, seed, {
+    style: 'Harbour tee',
+    pieces,
+    png,
+    print: { dropMm: 75, widthMm: 150, process },
+    house,
+  });
+
+/** Takes in an order of one line with a print on its front over the API and waits for its route. */
+export async function lineOverApi(
+  request: APIRequestContext,
+  seed: number,
+  { style: name, pieces, png, print, house }: Wished,
+): Promise<{ lineId: string; code: string; state: string }> {
   const art = (await (
     await request.post(`/api/v1/artworks?name=disc-${seed}.png`, {
       data: png,
@@ -88,11 +110,11 @@ export async function orderOverApi(
     })
   ).json()) as { id: string };
   const { styles } = (await (await request.get('/api/v1/catalogue')).json()) as Catalogue;
-  const style = styles.find(({ name }) => name === 'Harbour tee');
+  const style = styles.find((own) => own.name === name);
   const line = {
     styleId: style?.id,
     colourId: style?.colours[0]?.id,
-    prints: [{ artworkId: art.id, placement: 'full-front', dropMm: 75, widthMm: 150, process }],
+    prints: [{ artworkId: art.id, placement: 'full-front', ...print }],
     sizes: [{ size: 'M', quantity: pieces }],
     house,
   };
@@ -101,14 +123,25 @@ export async function orderOverApi(
   });
   expect(answer.status()).toBe(201);
   const order = (await answer.json()) as { id: string; code: string; lines: Line[] };
-  await expect
-    .poll(
-      async () =>
-        ((await (await request.get(`/api/v1/orders/${order.id}`)).json()) as { lines: Line[] }).lines[0]
-          ?.state,
-    )
-    .toMatch(/^(ready|art-to-mend)$/);
-  return { lineId: order.lines[0]?.id ?? '', code: order.code };
+  const state = async (): Promise<string | undefined> =>
+    ((await (await request.get(`/api/v1/orders/${order.id}`)).json()) as { lines: Line[] }).lines[0]?.state;
+  await expect.poll(state).toMatch(/^(ready|art-to-mend)$/);
+  return { lineId: order.lines[0]?.id ?? '', code: order.code, state: (await state()) ?? '' };
+}
+
+/** Turns the knobs of a stand-in, found by its name. */
+export async function turnKnobs(
+  request: APIRequestContext,
+  kind: 'printers' | 'sprayers',
+  name: string,
+  knobs: object,
+): Promise<void> {
+  const standIns = (await (await request.get(`/api/v1/${kind}`)).json()) as {
+    machineId: string;
+    name: string;
+  }[];
+  const id = standIns.find((own) => own.name === name)?.machineId ?? '';
+  expect((await request.post(`/api/v1/${kind}/${id}/drive`, { data: knobs })).status()).toBe(200);
 }
 
 /** Puts a line on the floor and opens it there. */

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
-import { discPng, finishStep, nextTitle, openLine, openOnFloor, orderOverApi } from './shop.ts';
+import { discPng, finishStep, nextTitle, openLine, openOnFloor, orderOverApi, turnKnobs } from './shop.ts';
 
 /** Weighs one garment of 340 × 400 mm, by keys and fields. */
 async function weigh(page: Page, setting: number, afterG: number): Promise<void> {
@@ -177,12 +177,7 @@ test('a masked print is sprayed by the machine: the scale finds the nozzle that 
     pieceFlow: 'batch',
     sprayArea: 'mask',
   });
-  const devices = (await (await page.request.get('/api/v1/sprayers')).json()) as {
-    machineId: string;
-    name: string;
-  }[];
-  const box = devices.find(({ name }) => name === 'Spray box')!;
-  const turn = (data: object) => page.request.post(`/api/v1/sprayers/${box.machineId}/drive`, { data });
+  const turn = (knobs: object) => turnKnobs(page.request, 'sprayers', 'Spray box', knobs);
   await openOnFloor(page, lineId);
   for (let piece = 0; piece < 3; piece++) await finishStep(page, 'Pre-press the blank');
   await expect(nextTitle(page)).toHaveText('Pretreat and weigh');
