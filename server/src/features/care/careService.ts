@@ -61,9 +61,12 @@ export class CareService {
       readMade(db),
     ]);
     return {
-      tasks: catalogue.machines.flatMap((machine) =>
-        tasksOf(machine, worked, catalogue).map((task) => this.row(machine, task, { upkeep, worked, made })),
-      ),
+      tasks: catalogue.machines.flatMap((machine) => {
+        const pieces = piecesOn(machine.id, made);
+        return tasksOf(machine, worked, catalogue).map((task) =>
+          this.row(machine, task, { upkeep, worked, pieces }),
+        );
+      }),
       printed: printedCounts(made),
     };
   }
@@ -116,7 +119,7 @@ export class CareService {
     known: {
       upkeep: readonly KeptCare<'upkeep'>[];
       worked: readonly WorkedStep[];
-      made: readonly MadePiece[];
+      pieces: readonly Judged[];
     },
   ): UpkeepRow {
     const own = known.upkeep.filter(
@@ -127,7 +130,6 @@ export class CareService {
     const [newest = null] = records;
     const usedBetween = usageOf(known.worked, machine.id, task);
     const used = Math.round(10 * usedBetween(newest?.atMs ?? -Infinity, Infinity)) / 10;
-    const pieces = onceEach(known.made.filter(({ machineId }) => machineId === machine.id));
     return {
       machineId: machine.id,
       machine: machine.name,
@@ -138,12 +140,7 @@ export class CareService {
       ...upkeepDue(task.every, newest, { nowMs: this.needs.now(), used }),
       used,
       last: last ? { id: last.id, at: last.at, by: last.input.by, isSkipped: last.input.isSkipped } : null,
-      counts: upkeepCounts(
-        task.every,
-        records,
-        pieces.map(({ at, isSpoiled }) => ({ atMs: Date.parse(at), isSpoiled })),
-        usedBetween,
-      ),
+      counts: upkeepCounts(task.every, records, known.pieces, usedBetween),
     };
   }
 
@@ -161,6 +158,19 @@ const standing = <K extends CareKind>({
   at,
   input,
 }: KeptCare<K>): Omit<KeptCare<K>, 'isWithdrawn'> => ({ id, machineId, at, input });
+
+/** A piece as it was judged: when, ms since 1970, and how. */
+interface Judged {
+  atMs: number;
+  isSpoiled: boolean;
+}
+
+/** What was made on a machine. */
+const piecesOn = (machineId: string, made: readonly MadePiece[]): Judged[] =>
+  onceEach(made.filter((own) => own.machineId === machineId)).map(({ at, isSpoiled }) => ({
+    atMs: Date.parse(at),
+    isSpoiled,
+  }));
 
 /** Pieces that went over a machine several times count once. */
 const onceEach = (made: readonly MadePiece[]): MadePiece[] => newestBy(made, ({ piece }) => piece);
