@@ -1,0 +1,106 @@
+import type { Problem } from './problem.ts';
+
+/** Operations that hang together by longest waits (film, powder, oven) and are placed as one. */
+export interface Blocks {
+  /** Operations of each block, each after those it waits for; given ones are in none. */
+  ops: readonly (readonly number[])[];
+  blockOf: Int32Array;
+  /** Blocks that wait for each, and how many each waits for. */
+  next: readonly (readonly number[])[];
+  waitsFor: Int32Array;
+  /** Where each operation stands in its block. */
+  at: Int32Array;
+}
+
+/**
+ * Groups operations that are not given by their longest waits. Where two groups wait for one another in a circle (by
+ * way of an operation that may stand as long as it likes), they are one.
+ */
+export function blocksOf(problem: Problem): Blocks {
+  const { n, lagsIn, isGiven } = problem;
+  const group = Int32Array.from({ length: n }, (_, i) => i);
+  const root = (i: number): number => {
+    while (group[i] !== i) i = group[i] = group[group[i]];
+    return i;
+  };
+  const links = lagsIn.flat().filter(({ from, to }) => !isGiven[from] && !isGiven[to]);
+  for (const { from, to, max } of links) if (max >= 0) group[root(from)] = root(to);
+  for (const circle of circlesOf(n, links.map(({ from, to }) => [root(from), root(to)])))
+    for (const one of circle) group[root(one)] = root(circle[0]);
+
+  const rank = ranksOf(problem);
+  const blockOf = new Int32Array(n).fill(-1);
+  const ops: number[][] = [];
+  const known = new Map<number, number>();
+  for (let i = 0; i < n; i++) {
+    if (isGiven[i]) continue;
+    const own = root(i);
+    if (!known.has(own)) known.set(own, ops.push([]) - 1);
+    blockOf[i] = known.get(own)!;
+    ops[blockOf[i]].push(i);
+  }
+  const at = new Int32Array(n);
+  for (const members of ops) {
+    members.sort((p, q) => rank[p] - rank[q] || p - q);
+    for (const [place, op] of members.entries()) at[op] = place;
+  }
+  const next = ops.map(() => new Set<number>());
+  for (const { from, to } of links) if (blockOf[from] !== blockOf[to]) next[blockOf[from]].add(blockOf[to]);
+  const waitsFor = new Int32Array(ops.length);
+  for (const others of next) for (const other of others) waitsFor[other]++;
+  return { ops, blockOf, next: next.map((others) => [...others]), waitsFor, at };
+}
+
+/** Steps that must be done before each operation at most: a rank that rises along every wait. */
+export function ranksOf({ n, lagsIn, lagsOut }: Problem): Int32Array {
+  const rank = new Int32Array(n);
+  const left = Int32Array.from(lagsIn, (lags) => lags.length);
+  const ready = [...left.keys()].filter((i) => left[i] === 0);
+  for (const i of ready)
+    for (const { to } of lagsOut[i]) {
+      rank[to] = Math.max(rank[to], rank[i] + 1);
+      if (--left[to] === 0) ready.push(to);
+    }
+  return rank;
+}
+
+/** Strongly connected parts of more than one node (Tarjan 1972, textbook), without recursion. */
+function circlesOf(n: number, links: readonly (readonly [number, number])[]): number[][] {
+  const out: number[][] = Array.from({ length: n }, () => []);
+  for (const [from, to] of links) if (from !== to) out[from].push(to);
+  const order = new Int32Array(n).fill(-1);
+  const low = new Int32Array(n);
+  const isOnPath = new Uint8Array(n);
+  const path: number[] = [];
+  const circles: number[][] = [];
+  let count = 0;
+  const enter = (v: number): [number, number] => {
+    order[v] = low[v] = count++;
+    path.push(v);
+    isOnPath[v] = 1;
+    return [v, 0];
+  };
+  for (let from = 0; from < n; from++) {
+    if (order[from] >= 0) continue;
+    const calls = [enter(from)];
+    while (calls.length > 0) {
+      const call = calls[calls.length - 1];
+      const [v, k] = call;
+      if (k < out[v].length) {
+        call[1]++;
+        const w = out[v][k];
+        if (order[w] < 0) calls.push(enter(w));
+        else if (isOnPath[w]) low[v] = Math.min(low[v], order[w]);
+        continue;
+      }
+      calls.pop();
+      if (calls.length > 0) low[calls[calls.length - 1][0]] = Math.min(low[calls[calls.length - 1][0]], low[v]);
+      if (low[v] === order[v]) {
+        const part = path.splice(path.indexOf(v));
+        for (const w of part) isOnPath[w] = 0;
+        if (part.length > 1) circles.push(part);
+      }
+    }
+  }
+  return circles;
+}
