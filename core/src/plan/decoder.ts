@@ -261,22 +261,21 @@ export class Decoder {
     const { lagsIn, lagsOut, isGiven } = this.#problem;
     const { places } = this.timetable;
     const { at } = this.#blocks;
-    const low = this.#low;
     let first = -1;
-    const push = (own: number, minutes: number): void => {
-      low[own] = places.start[own] + minutes;
-      if (first < 0 || at[own] < first) first = at[own];
-    };
     for (const lag of lagsIn[op]) {
+      if (lag.max < 0) continue;
       const over = places.start[op] - places.end[lag.from] - lag.max;
-      if (lag.max < 0 || over <= 0) continue;
+      if (over <= 0) continue;
       if (isGiven[lag.from]) return SPOILT;
-      push(lag.from, over);
+      this.#low[lag.from] = places.start[lag.from] + over;
+      if (first < 0 || at[lag.from] < first) first = at[lag.from];
     }
     for (const lag of lagsOut[op]) {
       if (lag.max < 0 || !isGiven[lag.to] || this.#why[lag.to] > 0) continue;
       const over = places.start[lag.to] - places.end[op] - lag.max;
-      if (over > 0) push(op, over);
+      if (over <= 0) continue;
+      this.#low[op] = places.start[op] + over;
+      if (first < 0 || at[op] < first) first = at[op];
     }
     return first;
   }

@@ -12,12 +12,12 @@ export type LockFault = 'people' | 'machine' | 'pool';
  * @returns operations that are locked where they cannot be, which are left out
  */
 export function putGiven(problem: Problem, timetable: Timetable, placer: Placer): number[] {
-  for (const own of problem.fixed.toSorted((p, q) => p.start[0] - q.start[0])) {
+  for (const own of [...problem.fixed].sort((p, q) => p.start[0] - q.start[0])) {
     writeFixed(problem, timetable, own);
     timetable.put(own.op);
   }
   const refused: number[] = [];
-  for (const own of problem.locked.toSorted((p, q) => p.start[0] - q.start[0])) {
+  for (const own of [...problem.locked].sort((p, q) => p.start[0] - q.start[0])) {
     const { op, mode, start } = own;
     const end = endOf(problem, own);
     const isPut =

@@ -10,19 +10,10 @@ import type { Ground } from './moves.ts';
 import type { Problem } from './problem.ts';
 import { readPlan } from './readPlan.ts';
 import type { Plan } from './readPlan.ts';
-import { genesOfPlanned, startingOrders, waysToEnd, writeOrderKeys } from './starts.ts';
+import { dealtOrders, genesOfPlanned, startingOrders, waysToEnd, writeOrderKeys } from './starts.ts';
 import type { OrderKeys } from './starts.ts';
-
-/** From so many operations on the sequence of orders is sought first: it matters far more than any single one. */
-const MANY_OPS = 40;
-/** Share of the time that goes to the sequence of orders where there are many operations. */
-const ORDER_SHARE = 0.4;
-/** Times the search for operations cools down and begins anew at the best. */
-const REHEATS = 3;
-/** First temperature as a share of the energy: small instances need larger steps up. */
-const HEAT = { orders: 0.003, few: 0.02, some: 0.01, many: 0.002 };
-/** What is left of it at the end. */
-const COOLED = { orders: 0.01, ops: 0.002 };
+import { stagesOf } from './stages.ts';
+import type { Stage } from './stages.ts';
 
 /**
  * A search for the best plan, one try a step: first plans by due date, then simulated annealing over the sequence of
@@ -34,17 +25,16 @@ export class PlanSearch {
   readonly #decoder: Decoder;
   readonly #ways: Float64Array;
   readonly #starts: Iterator<Genes | OrderKeys>;
+  readonly #stages: readonly Stage[];
   readonly #now: Genes;
   readonly #trial: Genes;
   readonly #bestGenes: Genes;
   readonly #ground: Ground & { late: number[] };
+  /** −1 while first plans are tried. */
+  #stage = -1;
   #orders: OrderKeys;
-  #bestOrders: OrderKeys;
-  #orderEnergy = Infinity;
   #energy = Infinity;
   #best: Plan | null = null;
-  #stage: 'starts' | 'orders' | 'ops' = 'starts';
-  #round = -1;
   #tried = 0;
   #idle = 0;
   #isToRead = false;
@@ -53,14 +43,13 @@ export class PlanSearch {
   constructor(problem: Problem, { seed, movedCost }: { seed: number; movedCost: number }) {
     this.#problem = problem;
     this.#random = seededRandom(seed);
-    const blocks = blocksOf(problem);
-    this.#decoder = new Decoder(problem, blocks, earliestThrough(problem), movedCost);
+    this.#decoder = new Decoder(problem, blocksOf(problem), earliestThrough(problem), movedCost);
     this.#ways = waysToEnd(problem, ranksOf(problem));
+    this.#stages = stagesOf(problem.n);
     this.#now = newGenes(problem);
     this.#trial = newGenes(problem);
     this.#bestGenes = newGenes(problem);
     this.#orders = { offsets: new Float64Array(problem.due.length), ahead: 1 };
-    this.#bestOrders = this.#orders;
     this.#ground = { problem, random: this.#random, places: this.#decoder.kept, late: [] };
     this.#starts = this.#allStarts();
   }
@@ -78,90 +67,84 @@ export class PlanSearch {
   /** Tries one more plan. @param share of the time that is over, 0–1 */
   step(share: number): void {
     this.#tried++;
-    if (this.#stage === 'starts' && this.#tryStart()) return;
-    const hasOrders = this.#problem.n > MANY_OPS && this.#orderEnergy < Infinity;
-    const split = hasOrders ? ORDER_SHARE : 0;
-    if (share < split) this.#tryOrders(share / split);
-    else this.#tryOps(Math.min(1, (share - split) / (1 - split)));
+    if (this.#stage < 0 && this.#tryStart()) return;
+    const stages = this.#stages;
+    let stage = Math.max(0, this.#stage);
+    while (stage < stages.length - 1 && share >= stages[stage].until) stage++;
+    const { moves, from, until, heat, cooled } = stages[stage];
+    if (stage !== this.#stage) {
+      this.#stage = stage;
+      this.#begin(from);
+    }
+    const since = stage === 0 ? 0 : stages[stage - 1].until;
+    const local = Math.min(1, Math.max(0, (share - since) / (until - since)));
+    const limit = this.#limit(heat * cooled ** local * this.#energy);
+    if (moves === 'orders') this.#tryOrders(limit);
+    else this.#tryOps(limit);
   }
 
   *#allStarts(): Generator<Genes | OrderKeys> {
-    const { problem } = this.#ground;
-    if (problem.planned.some((start) => start >= 0)) yield genesOfPlanned(problem);
-    yield* startingOrders(problem);
+    if (this.#problem.planned.some((start) => start >= 0)) yield genesOfPlanned(this.#problem);
+    yield* startingOrders(this.#problem);
   }
 
   /** @returns whether there was one left to try */
   #tryStart(): boolean {
     const next = this.#starts.next();
-    if (next.done === true) {
-      this.#stage = 'orders';
-      return false;
-    }
+    if (next.done === true) return false;
     const start = next.value;
-    const isOrders = 'offsets' in start;
-    if (isOrders) writeOrderKeys(this.#problem, this.#ways, start, this.#trial);
+    if ('offsets' in start) writeOrderKeys(this.#problem, this.#ways, start, this.#trial);
     else copyGenes(start, this.#trial);
     const energy = this.#decoder.decode(this.#trial);
-    if (isOrders && energy < this.#orderEnergy) {
-      this.#orderEnergy = energy;
-      this.#orders = { offsets: start.offsets.slice(), ahead: start.ahead };
-      this.#bestOrders = this.#orders;
-    }
     if (energy < this.#energy) this.#accept(energy);
     return true;
   }
 
-  #tryOrders(share: number): void {
-    const heat = HEAT.orders * COOLED.orders ** share * this.#orderEnergy;
+  #begin(from: Stage['from']): void {
+    this.#idle = 0;
+    if (from === 'now') return;
+    this.#trial.modes.fill(-1);
+    this.#trial.early.fill(0);
+    if (from === 'anew') {
+      this.#orders = dealtOrders(this.#problem, this.#random);
+      writeOrderKeys(this.#problem, this.#ways, this.#orders, this.#trial);
+    } else copyGenes(this.#bestGenes, this.#trial);
+    this.#accept(this.#decoder.decode(this.#trial));
+    this.#isToRead = from === 'best';
+  }
+
+  #tryOrders(limit: number): void {
     const trial = { offsets: this.#orders.offsets.slice(), ahead: this.#orders.ahead };
     moveOrders(trial, this.#ground);
     writeOrderKeys(this.#problem, this.#ways, trial, this.#trial);
-    this.#trial.modes.fill(-1);
-    this.#trial.early.fill(0);
-    const energy = this.#decoder.decode(this.#trial, this.#limit(this.#orderEnergy, heat));
+    const energy = this.#decoder.decode(this.#trial, limit);
     if (energy === Infinity) return;
-    this.#orderEnergy = energy;
     this.#orders = trial;
     this.#accept(energy);
   }
 
-  #tryOps(share: number): void {
-    const { n } = this.#problem;
-    const round = Math.min(REHEATS - 1, Math.floor(share * REHEATS));
-    if (round !== this.#round || this.#stage !== 'ops' || this.#idle > 3000 + 2 * n) this.#backToBest(round);
-    const first = n <= MANY_OPS ? HEAT.few : n <= 300 ? HEAT.some : HEAT.many;
-    const heat = first * COOLED.ops ** (share * REHEATS - round) * this.#energy;
+  #tryOps(limit: number): void {
+    if (this.#idle++ > 3000 + 2 * this.#problem.n) this.#begin('best');
     copyGenes(this.#now, this.#trial);
     if (this.#isToRead) this.#readKeys();
     else moveOps(this.#trial, this.#ground);
     this.#isToRead = false;
-    const energy = this.#decoder.decode(this.#trial, this.#limit(this.#energy, heat));
-    this.#idle++;
+    const energy = this.#decoder.decode(this.#trial, limit);
     if (energy === Infinity) return;
     if (energy < this.#energy) this.#isToRead = this.#random() < 0.3;
     this.#accept(energy);
   }
 
-  /** Keys as the starts of what lies now: the same order, and room to move in minutes. */
+  /** Keys as the times of what lies now, each from its change of the machine on: the same order, and room to move in minutes. */
   #readKeys(): void {
     const { keys } = this.#trial;
-    const { start } = this.#decoder.kept;
-    for (let op = 0; op < keys.length; op++) keys[op] = start[op];
-  }
-
-  #backToBest(round: number): void {
-    this.#stage = 'ops';
-    this.#round = round;
-    this.#idle = 0;
-    copyGenes(this.#bestGenes, this.#trial);
-    this.#accept(this.#decoder.decode(this.#trial));
-    this.#isToRead = true;
+    const { start, setup } = this.#decoder.kept;
+    for (let op = 0; op < keys.length; op++) keys[op] = setup[op] < 0 ? start[op] : setup[op];
   }
 
   /** The worst energy that is taken now (Metropolis). */
-  #limit(energy: number, heat: number): number {
-    return energy - heat * Math.log(1 - this.#random());
+  #limit(heat: number): number {
+    return this.#energy - heat * Math.log(1 - this.#random());
   }
 
   #accept(energy: number): void {
@@ -172,7 +155,6 @@ export class PlanSearch {
     if (!this.#isBest()) return;
     this.#best = readPlan(this.#problem, this.#decoder);
     copyGenes(this.#trial, this.#bestGenes);
-    this.#bestOrders = this.#orders;
     this.#idle = 0;
   }
 

@@ -38,6 +38,18 @@ export function* startingOrders({ due, tail, weight }: Problem): Generator<Order
       yield { offsets: Float64Array.from(due, (at, j) => at - tail[j] - pull * weight[j]), ahead };
 }
 
+/** A sequence to begin with that is like the others, and like none of them. */
+export function dealtOrders({ due, tail, weight }: Problem, random: () => number): OrderKeys {
+  const pull = WEIGHT_PULLS[Math.floor(random() * WEIGHT_PULLS.length)];
+  const ahead = AHEAD[Math.floor(random() * AHEAD.length)];
+  return {
+    offsets: Float64Array.from(due, (at, j) => at - tail[j] - pull * weight[j] + DEALT_MIN * (random() - 0.5)),
+    ahead,
+  };
+}
+/** Orders due within so much of one another are dealt anew, min. */
+const DEALT_MIN = 120;
+
 /** A plan made before as genes: in the order of its starts; what is new comes as its orders do. */
 export function genesOfPlanned(problem: Problem): Genes {
   const { planned, ordersOf, due, tail } = problem;
