@@ -10,6 +10,8 @@ export interface Blocks {
   waitsFor: Int32Array;
   /** Where each operation stands in its block. */
   at: Int32Array;
+  /** Blocks that have operations of each order. */
+  ofOrder: readonly (readonly number[])[];
 }
 
 /**
@@ -48,7 +50,10 @@ export function blocksOf(problem: Problem): Blocks {
   for (const { from, to } of links) if (blockOf[from] !== blockOf[to]) next[blockOf[from]].add(blockOf[to]);
   const waitsFor = new Int32Array(ops.length);
   for (const others of next) for (const other of others) waitsFor[other]++;
-  return { ops, blockOf, next: next.map((others) => [...others]), waitsFor, at };
+  const ofOrder = problem.opsOf.map((members) => [
+    ...new Set(members.map((op) => blockOf[op]).filter((block) => block >= 0)),
+  ]);
+  return { ops, blockOf, next: next.map((others) => [...others]), waitsFor, at, ofOrder };
 }
 
 /** Steps that must be done before each operation at most: a rank that rises along every wait. */

@@ -77,6 +77,11 @@ export class Decoder {
     this.#kept = newRow(problem, blocks);
   }
 
+  /** The order of blocks in the plan that is kept. */
+  get keptOrder(): Int32Array {
+    return this.#kept.order;
+  }
+
   /** Where everything lies in the plan that is kept. */
   get kept(): Places {
     return this.#kept.places;

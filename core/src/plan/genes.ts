@@ -1,8 +1,8 @@
-import type { Problem } from './problem.ts';
+import type { Blocks } from './blocks.ts';
 
 /** What a search decides; everything else follows from it by placing operations one after the other. */
 export interface Genes {
-  /** When each operation is to have its turn: the smallest first. */
+  /** When each block is to have its turn: the smallest first. */
   keys: Float64Array;
   /** The way each is done; −1: the one that ends first. */
   modes: Int8Array;
@@ -10,11 +10,11 @@ export interface Genes {
   early: Uint8Array;
 }
 
-/** @param keyOf an operation's key; 0 without it */
-export const newGenes = ({ n }: Problem, keyOf: (op: number) => number = () => 0): Genes => ({
-  keys: Float64Array.from({ length: n }, (_, op) => keyOf(op)),
-  modes: new Int8Array(n).fill(-1),
-  early: new Uint8Array(n),
+/** Genes of a block's key each, nothing else decided. */
+export const newGenes = ({ ops, blockOf }: Blocks, keyOf: (block: number) => number = () => 0): Genes => ({
+  keys: Float64Array.from(ops, (_, block) => keyOf(block)),
+  modes: new Int8Array(blockOf.length).fill(-1),
+  early: new Uint8Array(blockOf.length),
 });
 
 /** Writes genes over others. */

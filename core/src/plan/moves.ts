@@ -1,3 +1,4 @@
+import type { Blocks } from './blocks.ts';
 import type { Genes } from './genes.ts';
 import type { Problem } from './problem.ts';
 import type { OrderKeys } from './starts.ts';
@@ -6,6 +7,9 @@ import type { Places } from './timetable.ts';
 /** What moves are chosen by. */
 export interface Ground {
   problem: Problem;
+  blocks: Blocks;
+  /** Operations that can be done in more than one way. */
+  choosable: readonly number[];
   random: () => number;
   /** Where everything lies now. */
   places: Places;
@@ -59,77 +63,83 @@ export const moveOrders = (keys: OrderKeys, ground: Ground): void =>
 
 type OpMove = (genes: Genes, ground: Ground) => void;
 
-const shiftOrder = ({ keys }: Genes, { problem }: Ground, order: number, minutes: number): void => {
-  for (const op of problem.opsOf[order]) keys[op] += minutes;
+const shiftOrder = ({ keys }: Genes, { blocks }: Ground, order: number, minutes: number): void => {
+  for (const block of blocks.ofOrder[order]) keys[block] += minutes;
 };
 
-const shiftOp: OpMove = ({ keys }, { problem, random }) => {
-  const op = anyOf(problem.n, random);
+const shiftBlock: OpMove = ({ keys }, { blocks, random }) => {
+  const block = anyOf(keys.length, random);
   const minutes = signed(random);
-  const moved = new Set([op]);
-  if (random() < 0.5)
-    for (const own of moved) for (const { to } of problem.lagsOut[own]) moved.add(to); // grows while it is walked
+  const moved = new Set([block]);
+  if (random() < 0.5) for (const own of moved) for (const next of blocks.next[own]) moved.add(next); // grows as it is walked
   for (const own of moved) keys[own] += minutes;
 };
 
-/** Operations on one machine, those before a start and after another left out. */
-function together({ problem: { n, machineOf }, places }: Ground, op: number, within = Infinity): number[] {
+/** Any operation that is not given. */
+const anyFree = ({ blocks: { ops }, random }: Ground): number => pick(pick(ops, random), random);
+
+/** Others on the machine of an operation that start so near to it, min. */
+function together(
+  { problem: { n, machineOf }, blocks: { blockOf }, places }: Ground,
+  op: number,
+  within = Infinity,
+): number[] {
   const machine = machineOf[places.mode[op]];
   const list: number[] = [];
   if (machine < 0) return list;
   for (let i = 0; i < n; i++)
-    if (i !== op && machineOf[places.mode[i]] === machine && Math.abs(places.start[i] - places.start[op]) <= within)
+    if (i !== op && blockOf[i] >= 0 && machineOf[places.mode[i]] === machine && Math.abs(places.start[i] - places.start[op]) <= within)
       list.push(i);
   return list;
 }
 
 const besideAnother: OpMove = ({ keys }, ground) => {
-  const op = anyOf(ground.problem.n, ground.random);
+  const { blocks, random } = ground;
+  const op = anyFree(ground);
   const others = together(ground, op);
-  if (others.length > 0) keys[op] = keys[pick(others, ground.random)] + (ground.random() < 0.5 ? -0.5 : 0.5);
+  if (others.length > 0)
+    keys[blocks.blockOf[op]] = keys[blocks.blockOf[pick(others, random)]] + (random() < 0.5 ? -0.5 : 0.5);
 };
 
 const gatherState: OpMove = ({ keys }, ground) => {
-  const { problem, random, places } = ground;
-  const op = anyOf(problem.n, random);
+  const { problem, blocks, random, places } = ground;
+  const op = anyFree(ground);
   const state = problem.stateOf[places.mode[op]];
+  const key = keys[blocks.blockOf[op]];
   for (const other of together(ground, op, 4 * stepMin(random)))
     if (problem.stateOf[places.mode[other]] === state)
-      keys[other] = keys[op] + 1e-3 * (places.start[other] - places.start[op]);
+      keys[blocks.blockOf[other]] = key + 1e-3 * (places.start[other] - places.start[op]);
 };
 
-const changeMode: OpMove = ({ modes }, { problem, random, places }) => {
-  const { modeFrom, n, ordersOf, machineOf } = problem;
+const changeMode: OpMove = ({ modes }, { problem, random, places, choosable }) => {
+  if (choosable.length === 0) return;
+  const { modeFrom, ordersOf, machineOf } = problem;
   const choices = (op: number): number => modeFrom[op + 1] - modeFrom[op];
-  const start = anyOf(n, random);
-  for (let k = 0; k < n; k++) {
-    const op = (start + k) % n;
-    if (choices(op) === 1) continue;
-    const mode = anyOf(choices(op) + 1, random) - 1;
-    const order = ordersOf[op][0];
-    const alike =
-      random() < 0.5 || order === undefined
-        ? [op]
-        : problem.opsOf[order].filter(
-            (own) =>
-              choices(own) === choices(op) && machineOf[places.mode[own]] === machineOf[places.mode[op]],
-          );
-    for (const own of alike) modes[own] = mode;
-    return;
-  }
+  const op = pick(choosable, random);
+  const mode = anyOf(choices(op) + 1, random) - 1;
+  const order = ordersOf[op][0];
+  const alike =
+    random() < 0.5 || order === undefined
+      ? [op]
+      : problem.opsOf[order].filter(
+          (own) =>
+            choices(own) === choices(op) && machineOf[places.mode[own]] === machineOf[places.mode[op]],
+        );
+  for (const own of alike) modes[own] = mode;
 };
 
-/** Where nothing is chosen but by what ends first, a stretch of time is dealt anew. */
-const shuffleStretch: OpMove = ({ keys }, { problem, random, places }) => {
-  const from = places.start[anyOf(problem.n, random)];
+/** Deals the turns of a stretch of time anew. */
+const shuffleStretch: OpMove = ({ keys }, { random }) => {
+  const from = keys[anyOf(keys.length, random)];
   const to = from + stepMin(random);
   const inside: number[] = [];
-  for (let i = 0; i < problem.n; i++) if (places.start[i] >= from && places.start[i] <= to) inside.push(i);
-  const dealt = inside.map((op) => keys[op]);
-  for (const [k, op] of inside.entries()) {
+  for (let block = 0; block < keys.length; block++)
+    if (keys[block] >= from && keys[block] <= to) inside.push(block);
+  const dealt = inside.map((block) => keys[block]);
+  for (const [k, block] of inside.entries()) {
     const other = k + anyOf(dealt.length - k, random);
     [dealt[k], dealt[other]] = [dealt[other], dealt[k]];
-    keys[op] = dealt[k];
+    keys[block] = dealt[k];
   }
 };
 
@@ -142,7 +152,7 @@ const OP_MOVES: Choice<OpMove> = [
     (genes, ground) =>
       shiftOrder(genes, ground, anyOf(ground.problem.due.length, ground.random), signed(ground.random)),
   ],
-  [18, shiftOp],
+  [18, shiftBlock],
   [14, besideAnother],
   [10, gatherState],
   [10, changeMode],

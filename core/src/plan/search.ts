@@ -1,5 +1,6 @@
 import { seededRandom } from '../work/index.ts';
 import { blocksOf, ranksOf } from './blocks.ts';
+import type { Blocks } from './blocks.ts';
 import { earliestThrough } from './bounds.ts';
 import { Decoder } from './decoder.ts';
 import { copyGenes, newGenes } from './genes.ts';
@@ -15,6 +16,9 @@ import type { OrderKeys } from './starts.ts';
 import { stagesOf } from './stages.ts';
 import type { Stage } from './stages.ts';
 
+/** Keeps what begins at the same time in the order it has, min. */
+const TIE = 1e-6;
+
 /**
  * A search for the best plan, one try a step: first plans by due date, then simulated annealing over the sequence of
  * orders, then over single operations (Kirkpatrick, Gelatt & Vecchi 1983). It never forgets the best it had.
@@ -22,6 +26,7 @@ import type { Stage } from './stages.ts';
 export class PlanSearch {
   readonly #problem: Problem;
   readonly #random: () => number;
+  readonly #blocks: Blocks;
   readonly #decoder: Decoder;
   readonly #ways: Float64Array;
   readonly #starts: Iterator<Genes | OrderKeys>;
@@ -43,14 +48,18 @@ export class PlanSearch {
   constructor(problem: Problem, { seed, movedCost }: { seed: number; movedCost: number }) {
     this.#problem = problem;
     this.#random = seededRandom(seed);
-    this.#decoder = new Decoder(problem, blocksOf(problem), earliestThrough(problem), movedCost);
+    this.#blocks = blocksOf(problem);
+    this.#decoder = new Decoder(problem, this.#blocks, earliestThrough(problem), movedCost);
     this.#ways = waysToEnd(problem, ranksOf(problem));
     this.#stages = stagesOf(problem.n);
-    this.#now = newGenes(problem);
-    this.#trial = newGenes(problem);
-    this.#bestGenes = newGenes(problem);
+    this.#now = newGenes(this.#blocks);
+    this.#trial = newGenes(this.#blocks);
+    this.#bestGenes = newGenes(this.#blocks);
     this.#orders = { offsets: new Float64Array(problem.due.length), ahead: 1 };
-    this.#ground = { problem, random: this.#random, places: this.#decoder.kept, late: [] };
+    const choosable = [...Array(problem.n).keys()].filter(
+      (op) => !problem.isGiven[op] && problem.modeFrom[op + 1] > problem.modeFrom[op] + 1,
+    );
+    this.#ground = { problem, choosable, blocks: this.#blocks, random: this.#random, places: this.#decoder.kept, late: [] };
     this.#starts = this.#allStarts();
   }
 
@@ -84,7 +93,7 @@ export class PlanSearch {
   }
 
   *#allStarts(): Generator<Genes | OrderKeys> {
-    if (this.#problem.planned.some((start) => start >= 0)) yield genesOfPlanned(this.#problem);
+    if (this.#problem.planned.some((start) => start >= 0)) yield genesOfPlanned(this.#problem, this.#blocks);
     yield* startingOrders(this.#problem);
   }
 
@@ -93,7 +102,7 @@ export class PlanSearch {
     const next = this.#starts.next();
     if (next.done === true) return false;
     const start = next.value;
-    if ('offsets' in start) writeOrderKeys(this.#problem, this.#ways, start, this.#trial);
+    if ('offsets' in start) this.#writeKeys(start);
     else copyGenes(start, this.#trial);
     const energy = this.#decoder.decode(this.#trial);
     if (energy < this.#energy) this.#accept(energy);
@@ -102,21 +111,21 @@ export class PlanSearch {
 
   #begin(from: Stage['from']): void {
     this.#idle = 0;
+    this.#isToRead = true;
     if (from === 'now') return;
     this.#trial.modes.fill(-1);
     this.#trial.early.fill(0);
     if (from === 'anew') {
       this.#orders = dealtOrders(this.#problem, this.#random);
-      writeOrderKeys(this.#problem, this.#ways, this.#orders, this.#trial);
+      this.#writeKeys(this.#orders);
     } else copyGenes(this.#bestGenes, this.#trial);
     this.#accept(this.#decoder.decode(this.#trial));
-    this.#isToRead = from === 'best';
   }
 
   #tryOrders(limit: number): void {
     const trial = { offsets: this.#orders.offsets.slice(), ahead: this.#orders.ahead };
     moveOrders(trial, this.#ground);
-    writeOrderKeys(this.#problem, this.#ways, trial, this.#trial);
+    this.#writeKeys(trial);
     const energy = this.#decoder.decode(this.#trial, limit);
     if (energy === Infinity) return;
     this.#orders = trial;
@@ -126,20 +135,34 @@ export class PlanSearch {
   #tryOps(limit: number): void {
     if (this.#idle++ > 3000 + 2 * this.#problem.n) this.#begin('best');
     copyGenes(this.#now, this.#trial);
-    if (this.#isToRead) this.#readKeys();
-    else moveOps(this.#trial, this.#ground);
-    this.#isToRead = false;
+    if (this.#isToRead) {
+      this.#readKeys();
+      copyGenes(this.#trial, this.#now);
+      this.#isToRead = false;
+    }
+    moveOps(this.#trial, this.#ground);
     const energy = this.#decoder.decode(this.#trial, limit);
     if (energy === Infinity) return;
     if (energy < this.#energy) this.#isToRead = this.#random() < 0.3;
     this.#accept(energy);
   }
 
-  /** Keys as the times of what lies now, each from its change of the machine on: the same order, and room to move in minutes. */
+  /**
+   * Gives the blocks, in the very order they have, the times at which blocks begin now: the plan is the same, and a step
+   * of so many minutes goes past about what lies within so many minutes.
+   */
   #readKeys(): void {
-    const { keys } = this.#trial;
+    const { ops } = this.#blocks;
     const { start, setup } = this.#decoder.kept;
-    for (let op = 0; op < keys.length; op++) keys[op] = setup[op] < 0 ? start[op] : setup[op];
+    const begins = Float64Array.from(ops, (members) =>
+      members.reduce((first, op) => Math.min(first, setup[op] < 0 ? start[op] : setup[op]), Infinity),
+    ).sort();
+    for (const [at, block] of this.#decoder.keptOrder.entries())
+      this.#trial.keys[block] = begins[at] + at * TIE;
+  }
+
+  #writeKeys({ offsets, ahead }: OrderKeys): void {
+    writeOrderKeys(this.#problem, this.#blocks, { ways: this.#ways, offsets, ahead }, this.#trial.keys);
   }
 
   /** The worst energy that is taken now (Metropolis). */

@@ -1,9 +1,6 @@
 import type { Blocks } from './blocks.ts';
 
-/**
- * Orders blocks by their keys, each after those it waits for: the smallest key that is ready comes next (a binary heap).
- * A block's key is the smallest of its operations'.
- */
+/** Orders blocks by their keys, each after those it waits for: the smallest key that is ready comes next (a binary heap). */
 export class Sequencer {
   readonly #blocks: Blocks;
   readonly #isFirst: Uint8Array;
@@ -21,15 +18,13 @@ export class Sequencer {
     this.#heap = new Int32Array(blocks.ops.length);
   }
 
-  /** @param keys of operations @param order written: all blocks */
+  /** @param order written: all blocks */
   write(keys: Float64Array, order: Int32Array): void {
-    const { ops, next, waitsFor } = this.#blocks;
+    const { next, waitsFor } = this.#blocks;
     this.#left.set(waitsFor);
     this.#size = 0;
-    for (let b = 0; b < ops.length; b++) {
-      let key = Infinity;
-      for (const op of ops[b]) key = Math.min(key, keys[op]);
-      this.#keyOf[b] = this.#isFirst[b] ? -Infinity : key;
+    for (let b = 0; b < waitsFor.length; b++) {
+      this.#keyOf[b] = this.#isFirst[b] ? -Infinity : keys[b];
       if (this.#left[b] === 0) this.#push(b);
     }
     for (let at = 0; this.#size > 0; at++) {

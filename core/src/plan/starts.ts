@@ -1,3 +1,4 @@
+import type { Blocks } from './blocks.ts';
 import { newGenes } from './genes.ts';
 import type { Genes } from './genes.ts';
 import type { Problem } from './problem.ts';
@@ -18,12 +19,18 @@ export function waysToEnd({ n, lagsOut, shortest }: Problem, rank: Int32Array): 
   return way;
 }
 
-/** Keys of operations by those of their orders; an operation of several goes with the one that wants it first. */
-export function writeOrderKeys(problem: Problem, ways: Float64Array, { offsets, ahead }: OrderKeys, genes: Genes): void {
-  for (let op = 0; op < problem.n; op++) {
+/** Writes keys of blocks by those of their orders; what belongs to several goes with the one that wants it first. */
+export function writeOrderKeys(
+  { ordersOf }: Problem,
+  { ops }: Blocks,
+  { ways, offsets, ahead }: OrderKeys & { ways: Float64Array },
+  keys: Float64Array,
+): void {
+  for (let block = 0; block < ops.length; block++) {
     let key = Infinity;
-    for (const order of problem.ordersOf[op]) key = Math.min(key, offsets[order]);
-    genes.keys[op] = (key === Infinity ? 0 : key) - ahead * ways[op];
+    for (const op of ops[block])
+      for (const order of ordersOf[op]) key = Math.min(key, offsets[order] - ahead * ways[op]);
+    keys[block] = key;
   }
 }
 
@@ -51,9 +58,8 @@ export function dealtOrders({ due, tail, weight }: Problem, random: () => number
 const DEALT_MIN = 120;
 
 /** A plan made before as genes: in the order of its starts; what is new comes as its orders do. */
-export function genesOfPlanned(problem: Problem): Genes {
-  const { planned, ordersOf, due, tail } = problem;
-  return newGenes(problem, (op) =>
-    planned[op] >= 0 ? planned[op] : Math.min(...ordersOf[op].map((j) => due[j] - tail[j])),
-  );
+export function genesOfPlanned({ planned, ordersOf, due, tail }: Problem, blocks: Blocks): Genes {
+  const keyOf = (op: number): number =>
+    planned[op] >= 0 ? planned[op] : Math.min(...ordersOf[op].map((j) => due[j] - tail[j]));
+  return newGenes(blocks, (block) => Math.min(...blocks.ops[block].map(keyOf)));
 }
