@@ -3,10 +3,12 @@ import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import {
   artJobOf,
+  planDocument,
   readArtworkJob,
   readFilmInstance,
   readHeatCase,
   readLineDocument,
+  readPlanInstance,
   routeInputOf,
 } from '@saltflat/contract';
 import { openArt, renderPlane } from '@saltflat/core/artwork';
@@ -15,14 +17,16 @@ import type { ArtAnalysis, ArtJob, Pixels, Plane } from '@saltflat/core/artwork'
 import { priceRoute } from '@saltflat/core/cost';
 import { layOutFilm } from '@saltflat/core/film';
 import { heatAdvice } from '@saltflat/core/heat';
+import { Planning } from '@saltflat/core/plan';
 import { planRoute, refusalText } from '@saltflat/core/route';
 import { runTask, taskOf } from '@saltflat/core/task';
+import { inWords } from '@saltflat/core/words';
 import sharp from 'sharp';
 import { answerSpray } from './answerSpray.ts';
 
 const USAGE =
   'Say what to do: artwork FILE.png JOB.json [--out DIR], film INSTANCE.json [--seconds S] [--seed N], ' +
-  'route LINE.json, heat CASE.json, or spray JOB.json';
+  'plan INSTANCE.json [--seconds S | --iterations N] [--seed N], route LINE.json, heat CASE.json, or spray JOB.json';
 
 /**
  * Runs one command line.
@@ -41,6 +45,18 @@ export async function runCommand([command, ...rest]: readonly string[]): Promise
     if (files.length === 1)
       return film(files[0] ?? '', {
         seconds: numberOf('seconds', seconds ?? '5', { least: 0.01, most: 3600 }),
+        seed: numberOf('seed', seed ?? '1', { least: 0, most: 2 ** 31, isWhole: true }),
+      });
+  }
+  if (command === 'plan') {
+    const { files, seconds, iterations, seed } = readArguments(rest, ['seconds', 'iterations', 'seed']);
+    if (files.length === 1 && (seconds === undefined || iterations === undefined))
+      return plan(files[0] ?? '', {
+        seconds: numberOf('seconds', seconds ?? '5', { least: 0.01, most: 3600 }),
+        iterations:
+          iterations === undefined
+            ? null
+            : numberOf('iterations', iterations, { least: 1, most: 1e9, isWhole: true }),
         seed: numberOf('seed', seed ?? '1', { least: 0, most: 2 ** 31, isWhole: true }),
       });
   }
@@ -181,6 +197,27 @@ async function film(
     })),
     ...(isRoll ? { lengthMm, bound: bound.lengthMm } : { sheets, bound: bound.sheets }),
     ...(unplaced.length > 0 ? { unplaced } : {}),
+  };
+}
+
+/** The best plan that was found in the time given, or of so many that were tried; what is wrong with the instance goes with it. */
+async function plan(
+  instanceFile: string,
+  { seconds, iterations, seed }: { seconds: number; iterations: number | null; seed: number },
+): Promise<object> {
+  const instance = readPlanInstance(await readJson(instanceFile));
+  const from = performance.now();
+  const planning = new Planning({ instance, seed });
+  const share = (): number =>
+    iterations === null ? (performance.now() - from) / (1000 * seconds) : planning.tried / iterations;
+  for (let own = share(); own < 1 && !planning.isBest; own = share()) planning.step(own);
+  const { best, boundSaid, faults } = planning.answer;
+  return {
+    ...planDocument(instance, best),
+    score: best.score,
+    bound: inWords(boundSaid),
+    ...(best.leftOut.length > 0 ? { leftOut: best.leftOut } : {}),
+    ...(faults.length > 0 ? { faults: faults.map((fault) => inWords(fault)) } : {}),
   };
 }
 

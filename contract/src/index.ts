@@ -36,6 +36,7 @@ export {
   PRINT_DPI,
 } from './filmLayouts.ts';
 export { LAYOUT_FORMAT, readFilmLayout } from './formats/filmLayout.ts';
+export { planDocument, readPlanInstance } from './planInstance.ts';
 export { isMaskRow, readFilmInstance } from './filmInstance.ts';
 export { readHeatCase } from './heatCase/index.ts';
 export { dotted, readSprayJob, sprayBatch } from './sprayJob/index.ts';

@@ -19,6 +19,8 @@ export const OUT = {
   waits: 3,
   /** It was locked where it cannot be. */
   lock: 4,
+  /** It waits for itself, by way of others. */
+  circle: 5,
 } as const;
 export type WhyOut = keyof typeof OUT;
 

@@ -1,7 +1,7 @@
 import { seededRandom } from '../work/index.ts';
 import { blocksOf, ranksOf } from './blocks.ts';
 import type { Blocks } from './blocks.ts';
-import { earliestThrough } from './bounds.ts';
+import { earliestThrough, earliestTimes } from './earliest.ts';
 import { Decoder } from './decoder.ts';
 import { copyGenes, newGenes } from './genes.ts';
 import type { Genes } from './genes.ts';
@@ -10,7 +10,7 @@ import { moveOps, moveOrders } from './moves.ts';
 import type { Ground } from './moves.ts';
 import type { Problem } from './problem.ts';
 import { readPlan } from './readPlan.ts';
-import type { Plan } from './readPlan.ts';
+import type { Plan, PlanScore } from './readPlan.ts';
 import { dealtOrders, genesOfPlanned, startingOrders, waysToEnd, writeOrderKeys } from './starts.ts';
 import type { OrderKeys } from './starts.ts';
 import { stagesOf } from './stages.ts';
@@ -40,6 +40,7 @@ export class PlanSearch {
   #orders: OrderKeys;
   #energy = Infinity;
   #best: Plan | null = null;
+  #byDueDate: PlanScore | null = null;
   #tried = 0;
   #idle = 0;
   #isToRead = false;
@@ -49,7 +50,7 @@ export class PlanSearch {
     this.#problem = problem;
     this.#random = seededRandom(seed);
     this.#blocks = blocksOf(problem);
-    this.#decoder = new Decoder(problem, this.#blocks, earliestThrough(problem), movedCost);
+    this.#decoder = new Decoder(problem, this.#blocks, earliestThrough(problem, earliestTimes(problem)), movedCost);
     this.#ways = waysToEnd(problem, ranksOf(problem));
     this.#stages = stagesOf(problem.n);
     this.#now = newGenes(this.#blocks);
@@ -63,9 +64,16 @@ export class PlanSearch {
     this.#starts = this.#allStarts();
   }
 
-  /** The best plan so far; `null` before the first step. */
-  get best(): Plan | null {
+  /** The best plan so far. @throws RangeError before the first step */
+  get best(): Plan {
+    if (this.#best === null) throw new RangeError('No plan was tried yet.');
     return this.#best;
+  }
+
+  /** What earliest due date alone comes to. @throws RangeError before it was tried, among the first two */
+  get byDueDate(): PlanScore {
+    if (this.#byDueDate === null) throw new RangeError('Earliest due date was not tried yet.');
+    return this.#byDueDate;
   }
 
   /** Plans tried so far. */
@@ -105,6 +113,7 @@ export class PlanSearch {
     if ('offsets' in start) this.#writeKeys(start);
     else copyGenes(start, this.#trial);
     const energy = this.#decoder.decode(this.#trial);
+    if ('offsets' in start) this.#byDueDate ??= this.#decoder.score;
     if (energy < this.#energy) this.#accept(energy);
     return true;
   }

@@ -10,7 +10,7 @@ export interface Stage {
   until: number;
 }
 
-const ORDERS = { moves: 'orders', from: 'anew', heat: 0.02, cooled: 0.002 } as const;
+const ORDERS = { moves: 'orders', from: 'anew', heat: 0.02, cooled: 0.02 } as const;
 const OPS = { moves: 'ops', cooled: 0.002 } as const;
 
 /** Up to so many operations they are moved from the start: the sequence of orders gives nothing more. */
@@ -38,8 +38,8 @@ export function stagesOf(ops: number): readonly Stage[] {
   ]);
   return filled([
     ...Array.from({ length: 4 }, () => [0.12, { ...ORDERS }] as [number, Omit<Stage, 'until'>]),
-    [0.3, { ...OPS, from: 'best', heat: 0.004 }],
-    [0.22, { ...OPS, from: 'best', heat: 0.002 }],
+    [0.3, { ...OPS, from: 'best', heat: 0.0015 }],
+    [0.22, { ...OPS, from: 'best', heat: 0.0005 }],
   ]);
 }
 

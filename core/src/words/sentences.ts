@@ -5,6 +5,7 @@ import { PRESS } from './press.ts';
 import { JUDGEMENTS } from './judgements.ts';
 import { CONFLICTS, LIMITS } from './limits.ts';
 import { PLACING } from './placing.ts';
+import { PLANNING } from './planning.ts';
 import { REASONS } from './reasons.ts';
 import { REFUSALS, SLIPS } from './slipsAndRefusals.ts';
 import { SOURCES } from './sourceWords.ts';
@@ -25,6 +26,7 @@ export const SENTENCES = {
   ...SLIPS,
   ...REFUSALS,
   ...PLACING,
+  ...PLANNING,
   ...JUDGEMENTS,
   ...HEAT,
   ...PRESS,

@@ -1,0 +1,21 @@
+export { checkInstance, faultsOfInstance, LONGEST_MIN } from './checkInstance.ts';
+export type { InstanceFault } from './checkInstance.ts';
+export type { WhyOut } from './decoder.ts';
+export type {
+  LockedOp,
+  MachineSetup,
+  MachineState,
+  PlanInstance,
+  PlanLag,
+  PlanMachine,
+  PlanMode,
+  PlanOp,
+  PlanOrder,
+  PlanPhase,
+  PlanPool,
+  PlannedOp,
+} from './instance.ts';
+export type { PlanBound } from './planBound.ts';
+export { Planning, planDay } from './planDay.ts';
+export type { PlanAnswer, PlanInput } from './planDay.ts';
+export type { Plan, PlanScore } from './readPlan.ts';

@@ -1,0 +1,127 @@
+import type { Step, Task } from '../task/index.ts';
+import { say } from '../words/index.ts';
+import type { Said } from '../words/index.ts';
+import { checkInstance } from './checkInstance.ts';
+import type { PlanInstance } from './instance.ts';
+import { planBound } from './planBound.ts';
+import type { PlanBound } from './planBound.ts';
+import { problemOf } from './problem.ts';
+import type { Plan, PlanScore } from './readPlan.ts';
+import { PlanSearch } from './search.ts';
+import { soundInstance } from './soundInstance.ts';
+
+export interface PlanInput {
+  instance: PlanInstance;
+  seed: number;
+  /** Plans to try. */
+  tries: number;
+  /** What a minute by which planned work is moved costs, in minutes of the day's end ÷ 10. */
+  movedCost?: number;
+}
+
+export interface PlanAnswer {
+  best: Plan;
+  /** What earliest due date alone comes to. */
+  byDueDate: PlanScore;
+  bound: PlanBound;
+  /** What the bound means. */
+  boundSaid: Said;
+  /** What is wrong with the instance; the rest is planned. */
+  faults: readonly Said[];
+  tried: number;
+}
+
+/** Plans that are tried before the first is shown. */
+const FIRST_PLANS = 4;
+/** Plans tried in one go of a task. */
+const TRIES_A_STEP = 4;
+const USUAL_MOVED_COST = 1;
+
+/** Planning that is under way: whoever holds it says how much of the time is over. */
+export class Planning {
+  readonly #search: PlanSearch;
+  readonly #known: Pick<PlanAnswer, 'bound' | 'byDueDate' | 'faults'>;
+  readonly #leftOut: Plan['leftOut'];
+  readonly #orders: ReadonlyMap<string, string>;
+  readonly #instance: PlanInstance;
+  #shown: PlanAnswer | null = null;
+
+  /** @throws RangeError where the instance is none, see `checkInstance` */
+  constructor({ instance: asked, seed, movedCost = USUAL_MOVED_COST }: Omit<PlanInput, 'tries'>) {
+    checkInstance(asked);
+    const { instance, faults, leftOut } = soundInstance(asked);
+    const problem = problemOf(instance);
+    this.#instance = asked;
+    this.#leftOut = leftOut;
+    this.#orders = new Map(asked.orders.map(({ id, name }) => [id, name]));
+    this.#search = new PlanSearch(problem, { seed, movedCost });
+    for (let k = 0; k < FIRST_PLANS; k++) this.#search.step(0);
+    this.#known = { bound: planBound(problem), byDueDate: this.#search.byDueDate, faults };
+  }
+
+  get tried(): number {
+    return this.#search.tried;
+  }
+
+  /** Tries one more plan. @param share of the time that is over, 0–1 */
+  step(share: number): void {
+    this.#search.step(share);
+  }
+
+  /** The best plan so far: the same object as long as none is better. */
+  get answer(): PlanAnswer {
+    const { best, tried } = this.#search;
+    if (this.#shown !== null && this.#shown.best.ops === best.ops) return this.#shown;
+    const leftOut = [...this.#leftOut, ...best.leftOut];
+    this.#shown = {
+      ...this.#known,
+      best: { ...best, leftOut },
+      boundSaid: boundSaid(this.#known.bound, best.score),
+      faults: [...this.#known.faults, ...this.#faultsOf(best)],
+      tried,
+    };
+    return this.#shown;
+  }
+
+  /** Whether nothing can be better any more: on time, and as early as can be. */
+  get isBest(): boolean {
+    const { lateness, finish, setup } = this.#search.best.score;
+    return lateness <= this.#known.bound.lateness && finish <= this.#known.bound.finish && setup === 0;
+  }
+
+  /** Why the plan leaves operations out, an order or an operation a sentence. */
+  *#faultsOf({ leftOut }: Plan): Generator<Said> {
+    const ops = new Map(this.#instance.ops.map((op) => [op.id, op]));
+    const roomless = new Map<string, number>();
+    for (const { id, why } of leftOut) {
+      const op = ops.get(id)!;
+      if (why === 'lock') yield say('plan.locked-badly', { label: op.label });
+      else if (why === 'spoilt') {
+        const from = this.#instance.lags.find(({ to, max }) => to === id && max !== null)?.from ?? id;
+        yield say('plan.spoilt', { label: op.label, from: ops.get(from)!.label });
+      } else for (const order of op.orders) roomless.set(order, (roomless.get(order) ?? 0) + 1);
+    }
+    for (const [order, count] of roomless)
+      yield say('plan.order-too-large', { order: this.#orders.get(order) ?? order, count });
+  }
+}
+
+function boundSaid({ lateness }: PlanBound, score: PlanScore): Said {
+  if (score.lateness <= lateness) return say('bound.met');
+  return lateness === 0 ? say('bound.in-time') : say('bound.late', { minutes: lateness });
+}
+
+/**
+ * Plans work, at once and then ever better; never worse than earliest due date, never worse than before. The same
+ * instance, seed and number of tries give the same plan.
+ */
+export const planDay: Task<PlanInput, { planning: Planning; tries: number }, PlanAnswer> = {
+  start: ({ tries, ...input }) => ({ planning: new Planning(input), tries }),
+  improve: ({ planning, tries }): Step => {
+    for (let k = 0; k < TRIES_A_STEP && planning.tried < tries; k++) planning.step(planning.tried / tries);
+    const isDone = planning.tried >= tries || planning.isBest;
+    return { share: isDone ? 1 : planning.tried / tries, isDone };
+  },
+  answer: ({ planning }) => planning.answer,
+  isTelling: true,
+};

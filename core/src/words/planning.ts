@@ -1,0 +1,37 @@
+import type { Figures } from './speech.ts';
+import { listed } from './speech.ts';
+
+/** What is in the way of a plan, and what a bound on it means. Days are counted from the first, which is day 1. */
+export const PLANNING = {
+  'plan.due-past': ({ order }: { order: string }) =>
+    `“${order}” was due before now: it is planned, and late whatever is done.`,
+  'plan.shift-backwards': ({ day, from, to }: { day: number; from: string; to: string }) =>
+    `The shift on day ${day} ends at ${to}, before it begins at ${from}: it is left out. A shift ends after it begins.`,
+  'plan.shifts-overlap': ({ day }: { day: number }) =>
+    `Two shifts overlap on day ${day}: where they do, the later one counts alone. Give each minute one number of people.`,
+  'plan.nobody': ({ machine, day }: { machine: string; day: number }) =>
+    `${machine} can be used on day ${day}, but nobody is there all the while: it does nothing that needs a hand.`,
+  'plan.no-window': ({ machine, count }: { machine: string; count: number }) =>
+    `${machine} has no time in which it can be used: ${count === 1 ? 'one operation has' : `${count} operations have`} no other way and cannot be planned.`,
+  'plan.circle': ({ labels }: { labels: string[] }) =>
+    `${listed(labels)} wait for one another in a circle: none of them can come first. They are left out, with what waits for them.`,
+  'plan.too-long': (
+    p: { label: string; minutes: number; longest: number; machine: string },
+    f: Figures,
+  ) =>
+    `“${p.label}” takes ${f.s(60 * p.minutes)}, and ${p.machine} can never be used longer than ${f.s(60 * p.longest)} at once: make its batch smaller.`,
+  'plan.no-time': ({ label }: { label: string }) =>
+    `“${label}” fits nowhere, even with the shop to itself: too few people at once, or too little time before the end.`,
+  'plan.order-too-large': ({ order, count }: { order: string; count: number }) =>
+    `“${order}” is more than fits: ${count === 1 ? 'one of its operations has' : `${count} of its operations have`} no place before the end. Give it more days or more hands, or a part of it.`,
+  'plan.spoilt': ({ label, from }: { label: string; from: string }) =>
+    `“${label}” cannot follow “${from}” in time: what was made then is spoiled and has to be made again.`,
+  'plan.locked-badly': ({ label }: { label: string }) =>
+    `“${label}” cannot stand where it is locked: people, its machine or a pool are not free then.`,
+  'plan.lag-backwards': ({ from, to, min, max }: { from: string; to: string; min: number; max: number }) =>
+    `“${to}” is to wait at least ${min} min and at most ${max} min after “${from}”: the longest wait must not be shorter than the shortest.`,
+  'bound.late': ({ minutes }: { minutes: number }, f: Figures) =>
+    `No plan can be less late than ${f.s(60 * minutes)} in all, each minute counted by its order’s weight.`,
+  'bound.in-time': () => 'A plan without delay is not ruled out.',
+  'bound.met': () => 'No plan can be less late: this is proven.',
+};
