@@ -4,6 +4,7 @@ import { noPlaces, copyPlace, copyPlaces, Timetable } from './timetable.ts';
 import type { Places } from './timetable.ts';
 import type { Genes } from './genes.ts';
 import { putGiven } from './given.ts';
+import { PrefixMatch } from './prefixMatch.ts';
 import { Placer } from './placer.ts';
 import type { Wish } from './placer.ts';
 import type { Problem } from './problem.ts';
@@ -52,7 +53,11 @@ export class Decoder {
   readonly #wish: Wish = { from: 0, until: 0, mode: -1, isSetupEarly: false };
   readonly #table: Row;
   readonly #kept: Row;
+  readonly #match: PrefixMatch;
   #setupCost = 0;
+  #isAsKept = false;
+  /** Blocks that were placed before it was seen that all lies as it is kept. */
+  #placedAnew = 0;
 
   /** @param through when each order is through at the earliest @param movedCost of a minute by which work is moved */
   constructor(problem: Problem, blocks: Blocks, through: Int32Array, movedCost: number) {
@@ -77,6 +82,7 @@ export class Decoder {
     this.#order = new Int32Array(blocks.ops.length);
     this.#table = newRow(problem, blocks);
     this.#kept = newRow(problem, blocks);
+    this.#match = new PrefixMatch(blocks.ops.length);
   }
 
   /** The order of blocks in the plan that is kept. */
@@ -106,16 +112,43 @@ export class Decoder {
     return (Object.keys(OUT) as WhyOut[]).find((why) => OUT[why] === code) ?? null;
   }
 
-  /** Makes a plan. @returns its energy; `Infinity` where it is given up as worse than the limit */
+  /** Whether the plan made last has everything where the one that is kept has it, by whatever order. */
+  get isAsKept(): boolean {
+    return this.#isAsKept;
+  }
+
+  /**
+   * Makes a plan. Where the same blocks are placed as in the plan that is kept, the two are compared: when everything
+   * lies where it lies there, so will the rest; and what is behind by more than the limit allows is given up, though it
+   * might have caught up.
+   *
+   * @returns its energy; `Infinity` where it is given up as worse than the limit
+   */
   decode(genes: Genes, limit = Infinity): number {
     const count = this.#blocks.ops.length;
+    const kept = this.#kept;
     this.#sequencer.write(genes.keys, this.#order);
+    this.#isAsKept = true;
+    this.#placedAnew = 0;
+    if (kept.length === count && this.#sharedLength(kept, genes) === count) return kept.energies[count];
     let at = this.#rewind(genes);
+    const match = this.#match;
+    match.begin(kept.length === count);
+    const alikeFrom = this.#alikeFrom(genes);
     for (; at < count; at++) {
       this.#place(at, this.#order[at], genes);
       this.#table.length = at + 1;
-      if (this.#energy(at + 1) > limit) return Infinity;
+      const energy = this.#energy(at + 1);
+      if (energy > limit) return Infinity;
+      match.add(this.#order[at], kept.order[at], this.#isMoved(this.#order[at]));
+      if (!match.isEven) continue;
+      if (match.isSame && at + 1 >= alikeFrom) {
+        this.#placedAnew = at + 1;
+        return kept.energies[count];
+      }
+      if (energy - kept.energies[at + 1] > limit - kept.energies[count]) return Infinity;
     }
+    this.#isAsKept = false;
     this.#setupCost = this.#setups();
     const energy = this.#energy(count) + this.#setupCost;
     return energy > limit ? Infinity : energy;
@@ -124,12 +157,24 @@ export class Decoder {
   /** Keeps the plan made last as the one that others are likely to begin like. */
   keep(): void {
     const [table, kept] = [this.#table, this.#kept];
+    kept.order.set(this.#order);
+    if (this.#isAsKept) {
+      for (let at = 0; at < this.#placedAnew; at++) {
+        kept.energies[at] = this.#energy(at);
+        for (const op of this.#blocks.ops[kept.order[at]]) {
+          kept.modes[op] = table.modes[op];
+          kept.early[op] = table.early[op];
+        }
+      }
+      return;
+    }
     kept.length = table.length;
-    kept.order.set(table.order);
     kept.modes.set(table.modes);
     kept.early.set(table.early);
     kept.why.set(this.#why);
     copyPlaces(this.timetable.places, kept.places);
+    for (let at = 0; at <= table.length; at++) kept.energies[at] = this.#energy(at);
+    kept.energies[table.length] += this.#setupCost;
   }
 
   #energy(blocks: number): number {
@@ -164,6 +209,35 @@ export class Decoder {
     }
     table.length = shared;
     return shared;
+  }
+
+  /** From where on an order and what is decided are as they are kept. */
+  #alikeFrom({ modes, early }: Genes): number {
+    const kept = this.#kept;
+    let at = this.#order.length;
+    for (; at > 0; at--) {
+      const block = this.#order[at - 1];
+      if (kept.order[at - 1] !== block) return at;
+      for (const op of this.#blocks.ops[block])
+        if (kept.modes[op] !== modes[op] || kept.early[op] !== early[op]) return at;
+    }
+    return at;
+  }
+
+  /** Whether any operation of a block lies elsewhere than it is kept. */
+  #isMoved(block: number): boolean {
+    const { slotFrom } = this.#problem;
+    const { places } = this.timetable;
+    const { places: kept, why } = this.#kept;
+    for (const op of this.#blocks.ops[block]) {
+      if (this.#why[op] !== why[op]) return true;
+      if (why[op] > 0) continue;
+      if (places.mode[op] !== kept.mode[op] || places.end[op] !== kept.end[op] || places.setup[op] !== kept.setup[op])
+        return true;
+      for (let slot = slotFrom[op]; slot < slotFrom[op + 1]; slot++)
+        if (places.phaseStart[slot] !== kept.phaseStart[slot]) return true;
+    }
+    return false;
   }
 
   #sharedLength(row: Row, genes: Genes): number {
@@ -318,6 +392,8 @@ interface Row {
   early: Uint8Array;
   why: Uint8Array;
   places: Places;
+  /** Energy after so many blocks; the last with the changes of machines. */
+  energies: Float64Array;
 }
 
 const newRow = (problem: Problem, blocks: Blocks): Row => ({
@@ -327,6 +403,7 @@ const newRow = (problem: Problem, blocks: Blocks): Row => ({
   early: new Uint8Array(problem.n),
   why: new Uint8Array(problem.n),
   places: noPlaces(problem),
+  energies: new Float64Array(blocks.ops.length + 1),
 });
 
 /** Latest ends with which what is given later can stand; beyond any horizon where nothing given comes later. */

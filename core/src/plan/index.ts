@@ -1,5 +1,7 @@
 export { checkInstance, faultsOfInstance, LONGEST_MIN } from './checkInstance.ts';
 export type { InstanceFault } from './checkInstance.ts';
+export { checkPlan } from './checkPlan.ts';
+export type { Breach, CheckedPlan } from './checkPlan.ts';
 export type { WhyOut } from './decoder.ts';
 export type {
   LockedOp,
@@ -15,6 +17,7 @@ export type {
   PlanPool,
   PlannedOp,
 } from './instance.ts';
+export { problemOf } from './problem.ts';
 export type { PlanBound } from './planBound.ts';
 export { Planning, planDay } from './planDay.ts';
 export type { PlanAnswer, PlanInput } from './planDay.ts';

@@ -67,6 +67,21 @@ const shiftOrder = ({ keys }: Genes, { blocks }: Ground, order: number, minutes:
   for (const block of blocks.ofOrder[order]) keys[block] += minutes;
 };
 
+/** The turn of an order: the mean of its blocks'. */
+function turnOf({ keys }: Genes, { blocks }: Ground, order: number): number {
+  const own = blocks.ofOrder[order];
+  return own.reduce((sum, block) => sum + keys[block], 0) / Math.max(1, own.length);
+}
+
+/** Two orders go towards each other's turn, or past it: who is late gains by whom has time, or is given up. */
+const exchangeOrders: OpMove = (genes, ground) => {
+  const { problem, random } = ground;
+  const [one, other] = [lateOrAny(ground), anyOf(problem.due.length, random)];
+  const apart = turnOf(genes, ground, other) - turnOf(genes, ground, one);
+  shiftOrder(genes, ground, one, apart * (0.5 + random()));
+  shiftOrder(genes, ground, other, -apart * (0.5 + random()));
+};
+
 const shiftBlock: OpMove = ({ keys }, { blocks, random }) => {
   const block = anyOf(keys.length, random);
   const minutes = signed(random);
@@ -152,6 +167,7 @@ const OP_MOVES: Choice<OpMove> = [
     (genes, ground) =>
       shiftOrder(genes, ground, anyOf(ground.problem.due.length, ground.random), signed(ground.random)),
   ],
+  [+(globalThis as any).XO || 12, exchangeOrders],
   [18, shiftBlock],
   [14, besideAnother],
   [10, gatherState],

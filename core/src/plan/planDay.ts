@@ -2,7 +2,7 @@ import type { Step, Task } from '../task/index.ts';
 import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import { checkInstance } from './checkInstance.ts';
-import type { PlanInstance } from './instance.ts';
+import type { PlanInstance, PlannedOp } from './instance.ts';
 import { planBound } from './planBound.ts';
 import type { PlanBound } from './planBound.ts';
 import { problemOf } from './problem.ts';
@@ -17,12 +17,14 @@ export interface PlanInput {
   tries: number;
   /** What a minute by which planned work is moved costs, in minutes of the day's end ÷ 10. */
   movedCost?: number;
+  /** A plan to begin with: where it holds, nothing worse is given. */
+  from?: readonly PlannedOp[];
 }
 
 export interface PlanAnswer {
   best: Plan;
-  /** What earliest due date alone comes to. */
-  byDueDate: PlanScore;
+  /** The plan by earliest due date alone. */
+  byDueDate: Plan;
   bound: PlanBound;
   /** What the bound means. */
   boundSaid: Said;
@@ -47,14 +49,14 @@ export class Planning {
   #shown: PlanAnswer | null = null;
 
   /** @throws RangeError where the instance is none, see `checkInstance` */
-  constructor({ instance: asked, seed, movedCost = USUAL_MOVED_COST }: Omit<PlanInput, 'tries'>) {
+  constructor({ instance: asked, seed, movedCost = USUAL_MOVED_COST, from }: Omit<PlanInput, 'tries'>) {
     checkInstance(asked);
     const { instance, faults, leftOut } = soundInstance(asked);
     const problem = problemOf(instance);
     this.#instance = asked;
     this.#leftOut = leftOut;
     this.#orders = new Map(asked.orders.map(({ id, name }) => [id, name]));
-    this.#search = new PlanSearch(problem, { seed, movedCost });
+    this.#search = new PlanSearch(problem, { seed, movedCost, from });
     for (let k = 0; k < FIRST_PLANS; k++) this.#search.step(0);
     this.#known = { bound: planBound(problem), byDueDate: this.#search.byDueDate, faults };
   }

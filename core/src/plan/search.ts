@@ -2,19 +2,29 @@ import { seededRandom } from '../work/index.ts';
 import { blocksOf, ranksOf } from './blocks.ts';
 import type { Blocks } from './blocks.ts';
 import { earliestThrough, earliestTimes } from './earliest.ts';
+import { checkPlan } from './checkPlan.ts';
 import { Decoder } from './decoder.ts';
 import { copyGenes, newGenes } from './genes.ts';
 import type { Genes } from './genes.ts';
+import type { PlannedOp } from './instance.ts';
 import { lateCost } from './lateness.ts';
 import { moveOps, moveOrders } from './moves.ts';
 import type { Ground } from './moves.ts';
 import type { Problem } from './problem.ts';
 import { readPlan } from './readPlan.ts';
-import type { Plan, PlanScore } from './readPlan.ts';
-import { dealtOrders, genesOfPlanned, startingOrders, waysToEnd, writeOrderKeys } from './starts.ts';
+import type { Plan } from './readPlan.ts';
+import { dealtOrders, genesOfPlan, genesOfPlanned, startingOrders, waysToEnd, writeOrderKeys } from './starts.ts';
 import type { OrderKeys } from './starts.ts';
 import { stagesOf } from './stages.ts';
 import type { Stage } from './stages.ts';
+
+export interface SearchWishes {
+  seed: number;
+  /** What a minute costs by which what was planned before is moved, in the energy's unit. */
+  movedCost: number;
+  /** A plan to begin with: where it holds, nothing worse is given. */
+  from?: readonly PlannedOp[];
+}
 
 /** Keeps what begins at the same time in the order it has, min. */
 const TIE = 1e-6;
@@ -40,13 +50,12 @@ export class PlanSearch {
   #orders: OrderKeys;
   #energy = Infinity;
   #best: Plan | null = null;
-  #byDueDate: PlanScore | null = null;
+  #byDueDate: Plan | null = null;
   #tried = 0;
   #idle = 0;
   #isToRead = false;
 
-  /** @param movedCost of a minute by which what was planned before is moved */
-  constructor(problem: Problem, { seed, movedCost }: { seed: number; movedCost: number }) {
+  constructor(problem: Problem, { seed, movedCost, from }: SearchWishes) {
     this.#problem = problem;
     this.#random = seededRandom(seed);
     this.#blocks = blocksOf(problem);
@@ -61,7 +70,11 @@ export class PlanSearch {
       (op) => !problem.isGiven[op] && problem.modeFrom[op + 1] > problem.modeFrom[op] + 1,
     );
     this.#ground = { problem, choosable, blocks: this.#blocks, random: this.#random, places: this.#decoder.kept, late: [] };
-    this.#starts = this.#allStarts();
+    this.#starts = this.#allStarts(from);
+    const known = from === undefined ? null : checkPlan(problem, from);
+    if (from === undefined || known === null || known.breaches.length > 0) return;
+    this.#best = { ops: from, score: known.score, leftOut: [] };
+    copyGenes(genesOfPlan(problem, this.#blocks, from), this.#bestGenes);
   }
 
   /** The best plan so far. @throws RangeError before the first step */
@@ -70,8 +83,8 @@ export class PlanSearch {
     return this.#best;
   }
 
-  /** What earliest due date alone comes to. @throws RangeError before it was tried, among the first two */
-  get byDueDate(): PlanScore {
+  /** What earliest due date alone comes to. @throws RangeError before it was tried, among the first three */
+  get byDueDate(): Plan {
     if (this.#byDueDate === null) throw new RangeError('Earliest due date was not tried yet.');
     return this.#byDueDate;
   }
@@ -100,7 +113,8 @@ export class PlanSearch {
     else this.#tryOps(limit);
   }
 
-  *#allStarts(): Generator<Genes | OrderKeys> {
+  *#allStarts(from?: readonly PlannedOp[]): Generator<Genes | OrderKeys> {
+    if (from !== undefined) yield genesOfPlan(this.#problem, this.#blocks, from);
     if (this.#problem.planned.some((start) => start >= 0)) yield genesOfPlanned(this.#problem, this.#blocks);
     yield* startingOrders(this.#problem);
   }
@@ -113,7 +127,7 @@ export class PlanSearch {
     if ('offsets' in start) this.#writeKeys(start);
     else copyGenes(start, this.#trial);
     const energy = this.#decoder.decode(this.#trial);
-    if ('offsets' in start) this.#byDueDate ??= this.#decoder.score;
+    if ('offsets' in start) this.#byDueDate ??= readPlan(this.#problem, this.#decoder);
     if (energy < this.#energy) this.#accept(energy);
     return true;
   }
@@ -182,7 +196,9 @@ export class PlanSearch {
   #accept(energy: number): void {
     copyGenes(this.#trial, this.#now);
     this.#energy = energy;
+    const isAsKept = this.#decoder.isAsKept;
     this.#decoder.keep();
+    if (isAsKept) return;
     this.#noteLate();
     if (!this.#isBest()) return;
     this.#best = readPlan(this.#problem, this.#decoder);

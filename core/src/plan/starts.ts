@@ -1,6 +1,7 @@
 import type { Blocks } from './blocks.ts';
 import { newGenes } from './genes.ts';
 import type { Genes } from './genes.ts';
+import type { PlannedOp } from './instance.ts';
 import type { Problem } from './problem.ts';
 
 /** A sequence of orders: when each is to have its turn, and how far the long ways through it go first. */
@@ -56,6 +57,19 @@ export function dealtOrders({ due, tail, weight }: Problem, random: () => number
 }
 /** Orders due within so much of one another are dealt anew, min. */
 const DEALT_MIN = 120;
+
+/** A plan that is there as genes: in the order of its times, each operation done the way it is. */
+export function genesOfPlan({ instance }: Problem, blocks: Blocks, plan: readonly PlannedOp[]): Genes {
+  const byId = new Map(plan.map((own) => [own.id, own]));
+  const genes = newGenes(blocks, (block) =>
+    blocks.ops[block].reduce((first, op) => {
+      const own = byId.get(instance.ops[op].id);
+      return own === undefined ? first : Math.min(first, own.setup ?? own.start[0]);
+    }, Infinity),
+  );
+  for (const [op, { id }] of instance.ops.entries()) genes.modes[op] = byId.get(id)?.mode ?? -1;
+  return genes;
+}
 
 /** A plan made before as genes: in the order of its starts; what is new comes as its orders do. */
 export function genesOfPlanned({ planned, ordersOf, due, tail }: Problem, blocks: Blocks): Genes {
