@@ -54,6 +54,8 @@ const ORDER_MOVES: Choice<OrderMove> = [
       offsets[lateOrAny(ground)] = offsets[beside] + (ground.random() < 0.5 ? -1 : 1);
     },
   ],
+  [10, (keys, ground) => (keys.thrifty[lateOrAny(ground)] ^= 1)],
+  [10, (keys, { problem, random }) => (keys.thrifty[anyOf(problem.due.length, random)] ^= 1)],
   [5, (keys, { random }) => (keys.ahead = Math.max(0.001, keys.ahead * Math.exp(1.4 * (random() - 0.5))))],
 ];
 

@@ -1,5 +1,5 @@
 import { seededRandom } from '../work/index.ts';
-import { blocksOf, ranksOf } from './blocks.ts';
+import { blocksOf } from './blocks.ts';
 import type { Blocks } from './blocks.ts';
 import { earliestThrough, earliestTimes } from './earliest.ts';
 import { checkPlan } from './checkPlan.ts';
@@ -13,8 +13,15 @@ import type { Ground } from './moves.ts';
 import type { Problem } from './problem.ts';
 import { readPlan } from './readPlan.ts';
 import type { Plan } from './readPlan.ts';
-import { dealtOrders, genesOfPlan, genesOfPlanned, startingOrders, waysToEnd, writeOrderKeys } from './starts.ts';
-import type { OrderKeys } from './starts.ts';
+import {
+  dealtOrders,
+  genesOfPlan,
+  genesOfPlanned,
+  orderGround,
+  startingOrders,
+  writeOrderGenes,
+} from './starts.ts';
+import type { OrderGround, OrderKeys } from './starts.ts';
 import { stagesOf } from './stages.ts';
 import type { Stage } from './stages.ts';
 
@@ -38,7 +45,7 @@ export class PlanSearch {
   readonly #random: () => number;
   readonly #blocks: Blocks;
   readonly #decoder: Decoder;
-  readonly #ways: Float64Array;
+  readonly #orderGround: OrderGround;
   readonly #starts: Iterator<Genes | OrderKeys>;
   readonly #stages: readonly Stage[];
   readonly #now: Genes;
@@ -60,12 +67,12 @@ export class PlanSearch {
     this.#random = seededRandom(seed);
     this.#blocks = blocksOf(problem);
     this.#decoder = new Decoder(problem, this.#blocks, earliestThrough(problem, earliestTimes(problem)), movedCost);
-    this.#ways = waysToEnd(problem, ranksOf(problem));
+    this.#orderGround = orderGround(problem, this.#blocks);
     this.#stages = stagesOf(problem.n);
     this.#now = newGenes(this.#blocks);
     this.#trial = newGenes(this.#blocks);
     this.#bestGenes = newGenes(this.#blocks);
-    this.#orders = { offsets: new Float64Array(problem.due.length), ahead: 1 };
+    this.#orders = dealtOrders(problem, this.#random);
     const choosable = [...Array(problem.n).keys()].filter(
       (op) => !problem.isGiven[op] && problem.modeFrom[op + 1] > problem.modeFrom[op] + 1,
     );
@@ -124,7 +131,7 @@ export class PlanSearch {
     const next = this.#starts.next();
     if (next.done === true) return false;
     const start = next.value;
-    if ('offsets' in start) this.#writeKeys(start);
+    if ('offsets' in start) writeOrderGenes(this.#orderGround, start, this.#trial);
     else copyGenes(start, this.#trial);
     const energy = this.#decoder.decode(this.#trial);
     if ('offsets' in start) this.#byDueDate ??= readPlan(this.#problem, this.#decoder);
@@ -136,19 +143,18 @@ export class PlanSearch {
     this.#idle = 0;
     this.#isToRead = true;
     if (from === 'now') return;
-    this.#trial.modes.fill(-1);
-    this.#trial.early.fill(0);
     if (from === 'anew') {
       this.#orders = dealtOrders(this.#problem, this.#random);
-      this.#writeKeys(this.#orders);
+      writeOrderGenes(this.#orderGround, this.#orders, this.#trial);
     } else copyGenes(this.#bestGenes, this.#trial);
     this.#accept(this.#decoder.decode(this.#trial));
   }
 
   #tryOrders(limit: number): void {
-    const trial = { offsets: this.#orders.offsets.slice(), ahead: this.#orders.ahead };
+    const { offsets, ahead, thrifty } = this.#orders;
+    const trial = { offsets: offsets.slice(), ahead, thrifty: thrifty.slice() };
     moveOrders(trial, this.#ground);
-    this.#writeKeys(trial);
+    writeOrderGenes(this.#orderGround, trial, this.#trial);
     const energy = this.#decoder.decode(this.#trial, limit);
     if (energy === Infinity) return;
     this.#orders = trial;
@@ -182,10 +188,6 @@ export class PlanSearch {
     ).sort();
     for (const [at, block] of this.#decoder.keptOrder.entries())
       this.#trial.keys[block] = begins[at] + at * TIE;
-  }
-
-  #writeKeys({ offsets, ahead }: OrderKeys): void {
-    writeOrderKeys(this.#problem, this.#blocks, { ways: this.#ways, offsets, ahead }, this.#trial.keys);
   }
 
   /** The worst energy that is taken now (Metropolis). */

@@ -1,18 +1,50 @@
+import { ranksOf } from './blocks.ts';
 import type { Blocks } from './blocks.ts';
 import { newGenes } from './genes.ts';
 import type { Genes } from './genes.ts';
 import type { PlannedOp } from './instance.ts';
 import type { Problem } from './problem.ts';
 
-/** A sequence of orders: when each is to have its turn, and how far the long ways through it go first. */
+/** A sequence of orders: when each is to have its turn, how far the long ways through it go first, and who spares hands. */
 export interface OrderKeys {
   offsets: Float64Array;
   /** Minutes earlier for every minute that is still to come of an operation's order. */
   ahead: number;
+  /** 1: an order's operations are done the way that takes the fewest hands; 0: the way that ends first. */
+  thrifty: Uint8Array;
+}
+
+/** What sequences of orders are turned into genes with. */
+export interface OrderGround {
+  problem: Problem;
+  blocks: Blocks;
+  ways: Float64Array;
+  thriftyModes: Int8Array;
+}
+
+export const orderGround = (problem: Problem, blocks: Blocks): OrderGround => ({
+  problem,
+  blocks,
+  ways: waysToEnd(problem, ranksOf(problem)),
+  thriftyModes: thriftyModes(problem),
+});
+
+/** The mode of each operation that takes the fewest people by the minute; −1 where none takes fewer than all others. */
+function thriftyModes({ n, modeFrom, phaseFrom, minutes, people }: Problem): Int8Array {
+  return Int8Array.from({ length: n }, (_, op) => {
+    const hands: number[] = [];
+    for (let mode = modeFrom[op]; mode < modeFrom[op + 1]; mode++) {
+      let sum = 0;
+      for (let p = phaseFrom[mode]; p < phaseFrom[mode + 1]; p++) sum += minutes[p] * people[p];
+      hands.push(sum);
+    }
+    const least = Math.min(...hands);
+    return hands.length > 1 && hands.filter((own) => own === least).length === 1 ? hands.indexOf(least) : -1;
+  });
 }
 
 /** Longest way from the start of each operation to the end of the last that waits for it, min, shortest modes. */
-export function waysToEnd({ n, lagsOut, shortest }: Problem, rank: Int32Array): Float64Array {
+function waysToEnd({ n, lagsOut, shortest }: Problem, rank: Int32Array): Float64Array {
   const way = Float64Array.from(shortest);
   const lastFirst = Array.from({ length: n }, (_, i) => i).sort((p, q) => rank[q] - rank[p]);
   for (const i of lastFirst)
@@ -20,39 +52,50 @@ export function waysToEnd({ n, lagsOut, shortest }: Problem, rank: Int32Array): 
   return way;
 }
 
-/** Writes keys of blocks by those of their orders; what belongs to several goes with the one that wants it first. */
-export function writeOrderKeys(
-  { ordersOf }: Problem,
-  { ops }: Blocks,
-  { ways, offsets, ahead }: OrderKeys & { ways: Float64Array },
-  keys: Float64Array,
+/** Writes genes by those of orders; what belongs to several goes with the one that wants it first. */
+export function writeOrderGenes(
+  { problem: { ordersOf, n }, blocks: { ops }, ways, thriftyModes: modes }: OrderGround,
+  { offsets, ahead, thrifty }: OrderKeys,
+  genes: Genes,
 ): void {
   for (let block = 0; block < ops.length; block++) {
     let key = Infinity;
     for (const op of ops[block])
       for (const order of ordersOf[op]) key = Math.min(key, offsets[order] - ahead * ways[op]);
-    keys[block] = key;
+    genes.keys[block] = key;
   }
+  for (let op = 0; op < n; op++) genes.modes[op] = thrifty[ordersOf[op][0]] === 1 ? modes[op] : -1;
+  genes.early.fill(0);
 }
 
 /** What a minute of weight pulls an order forward, and how far long ways go first: combinations that are tried to begin with. */
 const WEIGHT_PULLS = [0, 20, 60, 150, 300];
 const AHEAD = [0.001, 1, 0.5, 2];
 
-/** Sequences to begin with: by due date, heavier orders ever earlier. The first is earliest due date alone. */
+/**
+ * Sequences to begin with: by due date, heavier orders ever earlier, all as fast or all as sparing of hands as can be.
+ * The first is earliest due date alone.
+ */
 export function* startingOrders({ due, tail, weight }: Problem): Generator<OrderKeys> {
   for (const pull of WEIGHT_PULLS)
     for (const ahead of AHEAD)
-      yield { offsets: Float64Array.from(due, (at, j) => at - tail[j] - pull * weight[j]), ahead };
+      for (const isThrifty of [0, 1])
+        yield {
+          offsets: Float64Array.from(due, (at, j) => at - tail[j] - pull * weight[j]),
+          ahead,
+          thrifty: new Uint8Array(due.length).fill(isThrifty),
+        };
 }
 
 /** A sequence to begin with that is like the others, and like none of them. */
 export function dealtOrders({ due, tail, weight }: Problem, random: () => number): OrderKeys {
   const pull = WEIGHT_PULLS[Math.floor(random() * WEIGHT_PULLS.length)];
   const ahead = AHEAD[Math.floor(random() * AHEAD.length)];
+  const thrift = random();
   return {
     offsets: Float64Array.from(due, (at, j) => at - tail[j] - pull * weight[j] + DEALT_MIN * (random() - 0.5)),
     ahead,
+    thrifty: Uint8Array.from(due, () => (random() < thrift ? 1 : 0)),
   };
 }
 /** Orders due within so much of one another are dealt anew, min. */
