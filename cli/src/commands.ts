@@ -207,14 +207,15 @@ async function plan(
 ): Promise<object> {
   const instance = readPlanInstance(await readJson(instanceFile));
   const from = performance.now();
+  const share = (): number => (performance.now() - from) / (1000 * seconds);
   const planning = new Planning({ instance, seed });
-  const share = (): number =>
-    iterations === null ? (performance.now() - from) / (1000 * seconds) : planning.tried / iterations;
-  for (let own = share(); own < 1 && !planning.isBest; own = share()) planning.step(own);
+  if (iterations !== null) while (planning.tried < iterations && !planning.isBest) planning.stepOn();
+  else for (let own = share(); own < 1 && !planning.isBest; own = share()) planning.step(own);
   const { best, boundSaid, faults } = planning.answer;
   return {
     ...planDocument(instance, best),
     score: best.score,
+    tried: planning.tried,
     bound: inWords(boundSaid),
     ...(best.leftOut.length > 0 ? { leftOut: best.leftOut } : {}),
     ...(faults.length > 0 ? { faults: faults.map((fault) => inWords(fault)) } : {}),

@@ -3,9 +3,6 @@ import type { Placer } from './placer.ts';
 import type { Given, Problem } from './problem.ts';
 import type { Timetable } from './timetable.ts';
 
-/** Why something that somebody locked cannot stand where it is. */
-export type LockFault = 'people' | 'machine' | 'pool';
-
 /**
  * Puts what is fixed where it is, without asking, and what is locked where it can stand.
  *
@@ -19,11 +16,8 @@ export function putGiven(problem: Problem, timetable: Timetable, placer: Placer)
   const refused: number[] = [];
   for (const own of [...problem.locked].sort((p, q) => p.start[0] - q.start[0])) {
     const { op, mode, start } = own;
-    const end = endOf(problem, own);
-    const isPut =
-      placer.seek(op, { from: start[0], until: end, mode, isSetupEarly: false }) &&
-      start.every((at, p) => timetable.places.phaseStart[problem.slotFrom[op] + p] === at);
-    if (isPut) timetable.put(op);
+    const wish = { from: start[0], until: endOf(problem, own), mode, isSetupEarly: false, pinned: start };
+    if (placer.seek(op, wish)) timetable.put(op);
     else refused.push(op);
   }
   return refused;

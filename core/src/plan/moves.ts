@@ -169,7 +169,7 @@ const OP_MOVES: Choice<OpMove> = [
     (genes, ground) =>
       shiftOrder(genes, ground, anyOf(ground.problem.due.length, ground.random), signed(ground.random)),
   ],
-  [+(globalThis as any).XO || 12, exchangeOrders],
+  [12, exchangeOrders],
   [18, shiftBlock],
   [14, besideAnother],
   [10, gatherState],

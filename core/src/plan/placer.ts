@@ -20,6 +20,8 @@ export interface Wish {
   mode: number;
   /** Whether a change that takes a person comes as soon as it can; otherwise as late as it can. */
   isSetupEarly: boolean;
+  /** Starts of its phases where somebody gave them: it fits there, or not at all. */
+  pinned?: readonly number[];
 }
 
 /**
@@ -33,6 +35,7 @@ export class Placer {
   readonly #starts: Int32Array;
   readonly #ends: Int32Array;
   readonly #gap: Gap = { ready: 0, state: 0, next: -1, end: 0 };
+  #pinned: readonly number[] | null = null;
   #setup = -1;
   #setupMin = 0;
   #setupPeople = 0;
@@ -50,6 +53,7 @@ export class Placer {
     const { modeFrom } = this.#problem;
     const { places } = this.#timetable;
     const [first, last] = wish.mode < 0 ? [0, modeFrom[op + 1] - modeFrom[op] - 1] : [wish.mode, wish.mode];
+    this.#pinned = wish.pinned ?? null;
     let isFound = false;
     let until = wish.until;
     for (let choice = first; choice <= last; choice++) {
@@ -151,6 +155,7 @@ export class Placer {
   /** Finds starts and ends of all phases of a mode, the first not before `from`, the last over by `until`. */
   #fit(mode: number, from: number, until: number): boolean {
     const { phaseFrom, minutes, wait, lengthOf } = this.#problem;
+    if (this.#pinned !== null) return this.#fitPinned(mode, this.#pinned, from, until);
     const [first, last] = [phaseFrom[mode], phaseFrom[mode + 1] - 1];
     let low = from;
     let left = lengthOf[mode];
@@ -176,6 +181,16 @@ export class Placer {
       left = lengthOf[mode];
       low = blocked + 1;
     }
+  }
+
+  #fitPinned(mode: number, starts: readonly number[], from: number, until: number): boolean {
+    const first = this.#problem.phaseFrom[mode];
+    for (const [k, start] of starts.entries()) {
+      if (start < (k === 0 ? from : this.#ends[k - 1]) || !this.#fitPhase(first + k, k, start, until)) return false;
+      if (this.#starts[k] !== start) return false;
+    }
+    const end = this.#ends[starts.length - 1];
+    return end <= until && this.#blockedPool(mode, this.#starts[0], end) < 0;
   }
 
   /** The last minute in which a pool has no room; −1: none. */

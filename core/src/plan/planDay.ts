@@ -35,6 +35,8 @@ export interface PlanAnswer {
 
 /** Plans that are tried before the first is shown. */
 const FIRST_PLANS = 4;
+/** Plans tried in the first round. */
+const FIRST_ROUND = 2000;
 /** Plans tried in one go of a task. */
 const TRIES_A_STEP = 4;
 const USUAL_MOVED_COST = 1;
@@ -47,6 +49,8 @@ export class Planning {
   readonly #orders: ReadonlyMap<string, string>;
   readonly #instance: PlanInstance;
   #shown: PlanAnswer | null = null;
+  #roundFrom = 0;
+  #round = FIRST_ROUND;
 
   /** @throws RangeError where the instance is none, see `checkInstance` */
   constructor({ instance: asked, seed, movedCost = USUAL_MOVED_COST, from }: Omit<PlanInput, 'tries'>) {
@@ -68,6 +72,18 @@ export class Planning {
   /** Tries one more plan. @param share of the time that is over, 0–1 */
   step(share: number): void {
     this.#search.step(share);
+  }
+
+  /**
+   * Tries one more plan where nobody knows how much time there is: in rounds, each twice as long as the one before, so
+   * that whoever waits longer never gets less, whatever was expected.
+   */
+  stepOn(): void {
+    if (this.tried >= this.#roundFrom + this.#round) {
+      this.#roundFrom += this.#round;
+      this.#round *= 2;
+    }
+    this.#search.step((this.tried - this.#roundFrom) / this.#round);
   }
 
   /** The best plan so far: the same object as long as none is better. */
@@ -120,7 +136,7 @@ function boundSaid({ lateness }: PlanBound, score: PlanScore): Said {
 export const planDay: Task<PlanInput, { planning: Planning; tries: number }, PlanAnswer> = {
   start: ({ tries, ...input }) => ({ planning: new Planning(input), tries }),
   improve: ({ planning, tries }): Step => {
-    for (let k = 0; k < TRIES_A_STEP && planning.tried < tries; k++) planning.step(planning.tried / tries);
+    for (let k = 0; k < TRIES_A_STEP && planning.tried < tries; k++) planning.stepOn();
     const isDone = planning.tried >= tries || planning.isBest;
     return { share: isDone ? 1 : planning.tried / tries, isDone };
   },

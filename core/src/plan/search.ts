@@ -101,12 +101,12 @@ export class PlanSearch {
     return this.#tried;
   }
 
-  /** Tries one more plan. @param share of the time that is over, 0–1 */
+  /** Tries one more plan. @param share of the time that is over, 0–1; where it falls, the search begins again */
   step(share: number): void {
     this.#tried++;
     if (this.#stage < 0 && this.#tryStart()) return;
     const stages = this.#stages;
-    let stage = Math.max(0, this.#stage);
+    let stage = 0;
     while (stage < stages.length - 1 && share >= stages[stage].until) stage++;
     const { moves, from, until, heat, cooled } = stages[stage];
     if (stage !== this.#stage) {

@@ -24,26 +24,30 @@ const SOME_OPS = 300;
  * cases: a few orders decide). Where there are many operations it is the sequence of orders that is sought several times.
  */
 export function stagesOf(ops: number): readonly Stage[] {
-  if (ops <= FEW_OPS) return filled([
-    [0.4, { ...OPS, from: 'best', heat: 0.02 }],
-    [0.3, { ...OPS, from: 'anew', heat: 0.02 }],
-    [0.3, { ...OPS, from: 'best', heat: 0.02 }],
-  ]);
-  if (ops <= SOME_OPS) return filled([
-    ...Array.from({ length: 6 }, () => [
-      [0.03, { ...ORDERS }],
-      [0.12, { ...OPS, from: 'now', heat: 0.05 }],
-    ] as [number, Omit<Stage, 'until'>][]).flat(),
-    [0.1, { ...OPS, from: 'best', heat: 0.005 }],
-  ]);
+  if (ops <= FEW_OPS)
+    return filled([
+      [0.4, { ...OPS, from: 'best', heat: 0.02 }],
+      [0.3, { ...OPS, from: 'anew', heat: 0.02 }],
+      [0.3, { ...OPS, from: 'best', heat: 0.02 }],
+    ]);
+  if (ops <= SOME_OPS)
+    return filled([
+      ...Array.from({ length: 6 }, (): Part[] => [
+        [0.03, ORDERS],
+        [0.12, { ...OPS, from: 'now', heat: 0.05 }],
+      ]).flat(),
+      [0.1, { ...OPS, from: 'best', heat: 0.005 }],
+    ]);
   return filled([
-    ...Array.from({ length: 4 }, () => [0.12, { ...ORDERS }] as [number, Omit<Stage, 'until'>]),
-    [0.3, { ...OPS, from: 'best', heat: 0.0015 }],
-    [0.22, { ...OPS, from: 'best', heat: 0.0005 }],
+    ...Array.from({ length: 6 }, (): Part => [0.1, ORDERS]),
+    [0.25, { ...OPS, from: 'best', heat: 0.0015 }],
+    [0.15, { ...OPS, from: 'best', heat: 0.0005 }],
   ]);
 }
 
-function filled(parts: readonly (readonly [share: number, stage: Omit<Stage, 'until'>])[]): Stage[] {
+type Part = readonly [share: number, stage: Omit<Stage, 'until'>];
+
+function filled(parts: readonly Part[]): Stage[] {
   const all = parts.reduce((sum, [share]) => sum + share, 0);
   let until = 0;
   return parts.map(([share, stage]) => ({ ...stage, until: (until += share / all) }));
