@@ -1,4 +1,4 @@
-// npm run bench [-- api | film | heat | lists | pixels | spray]: one JSON line a case, each with what it is measured against or its budget.
+// npm run bench [-- api | film | heat | lists | pixels | plan | spray]: one JSON line a case, each with what it is measured against or its budget.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { SERVER_ARGS, ensureBuilt } from './lib/build.mjs';
@@ -17,17 +17,18 @@ const node = (file, env = {}) =>
 
 await run(async () => {
   const [what = 'all'] = process.argv.slice(2);
-  if (!['all', 'api', 'film', 'heat', 'lists', 'pixels', 'spray'].includes(what))
+  if (!['all', 'api', 'film', 'heat', 'lists', 'pixels', 'plan', 'spray'].includes(what))
     throw new Plain(
-      `There is no bench “${what}”: it is api, film, heat, lists, pixels, spray, or nothing for all of them.`,
+      `There is no bench “${what}”: it is api, film, heat, lists, pixels, plan, spray, or nothing for all of them.`,
     );
   const isAsked = (name) => what === 'all' || what === name;
   const fail = (code) => (process.exitCode = Math.max(process.exitCode ?? 0, code));
   if (isAsked('pixels')) fail(node('pixels.ts'));
   if (isAsked('film')) fail(node('film.ts'));
   if (isAsked('heat')) fail(node('heat.ts'));
+  if (isAsked('plan')) fail(node('plan.ts'));
   if (isAsked('spray')) fail(node('spray.ts'));
-  if (['pixels', 'film', 'heat', 'spray'].includes(what)) return;
+  if (['pixels', 'film', 'heat', 'plan', 'spray'].includes(what)) return;
   const home = testHome();
   const cluster = await openCluster({ home, isThrowaway: true });
   try {

@@ -262,3 +262,58 @@ describe('film', () => {
     expect(error?.message).to.equal('--seconds must be a number from 0.01 to 3600, but it is “soon”.');
   });
 });
+
+describe('a plan at the command line', () => {
+  const document = {
+    name: 'two bibs',
+    horizon: 60,
+    operators: { capacity: [[0, 60, 100]] },
+    machines: [{ id: 'press', windows: [[0, 60, 20]], setup: { kind: 'temp', heat: 10, cool: 5 } }],
+    orders: [
+      { id: 'A', due: 15 },
+      { id: 'B', due: 60 },
+    ],
+    ops: [
+      { id: 'a', orders: ['A'], modes: [{ machine: 'press', state: 120, phases: [{ d: 5, ops: 100 }] }] },
+      { id: 'b', orders: ['B'], modes: [{ machine: 'press', state: 20, phases: [{ d: 4, ops: 100 }] }] },
+    ],
+  };
+
+  it('prints modes and starts, what they come to and what no plan can be below', async () => {
+    const found = await runCommand(['plan', write('plan.json', document), '--iterations', '200']);
+    // hot at 10, a till 15, cold again at 35; b first, and a would be 4 late
+    expect(found).to.deep.include({
+      instance: 'two bibs',
+      ops: [
+        { id: 'a', mode: 0, start: [10], setup: null },
+        { id: 'b', mode: 0, start: [35], setup: null },
+      ],
+      score: { lateness: 0, finish: 39, setup: 40, moved: 0 },
+      bound: 'No plan can be less late: this is proven.',
+    });
+    expect(found).to.not.have.any.keys('leftOut', 'faults');
+  });
+
+  it('plans the rest and says what is wrong', async () => {
+    const now = { ...document, now: 20, operators: { capacity: [[0, 30, 100]] } };
+    expect(await runCommand(['plan', write('late.json', now), '--seconds', '0.1'])).to.deep.include({
+      ops: [{ id: 'b', mode: 0, start: [20], setup: null }],
+      leftOut: [{ id: 'a', why: 'no-room' }],
+      faults: [
+        '“A” was due before now: it is planned, and late whatever is done.',
+        '“A” is more than fits: one of its operations has no place before the end. Give it more days or more hands, or a part of it.',
+      ],
+    });
+  });
+
+  it('names every field that is wrong', async () => {
+    const wrong = { ...document, lags: [{ from: 'a', to: 'c' }], ops: [{ ...document.ops[0], modes: [] }] };
+    const error = await runCommand(['plan', write('wrong.json', wrong)]).then(
+      () => null,
+      (reason: unknown) => reason as Error,
+    );
+    expect(error?.message).to.equal(
+      '“a” must have a way of doing it. There is no operation “c”: name one that is listed.',
+    );
+  });
+});

@@ -28,7 +28,10 @@ export function blocksOf(problem: Problem): Blocks {
   };
   const links = lagsIn.flat().filter(({ from, to }) => !isGiven[from] && !isGiven[to]);
   for (const { from, to, max } of links) if (max >= 0) group[root(from)] = root(to);
-  for (const circle of circlesOf(n, links.map(({ from, to }) => [root(from), root(to)])))
+  for (const circle of circlesOf(
+    n,
+    links.map(({ from, to }) => [root(from), root(to)]),
+  ))
     for (const one of circle) group[root(one)] = root(circle[0]);
 
   const rank = ranksOf(problem);

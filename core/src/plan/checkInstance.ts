@@ -38,7 +38,10 @@ const unknown = (path: string, what: string, id: string): InstanceFault => ({
 
 function* faultsOfNumbers({ horizon, now, people, lags }: PlanInstance): Generator<InstanceFault> {
   if (!(Number.isInteger(horizon) && horizon > 0 && horizon <= LONGEST_MIN))
-    yield { path: '/horizon', message: `The horizon must be whole minutes from 1 to ${LONGEST_MIN}, not ${horizon}.` };
+    yield {
+      path: '/horizon',
+      message: `The horizon must be whole minutes from 1 to ${LONGEST_MIN}, not ${horizon}.`,
+    };
   if (!(Number.isInteger(now) && now >= 0))
     yield { path: '/now', message: `Now must be a whole minute from 0, not ${now}.` };
   for (const [i, entry] of people.entries())
@@ -78,7 +81,10 @@ function* faultsOfMachine(
   }
   if (setup?.kind !== 'temp') return;
   if (!(setup.heat > 0 && setup.cool > 0))
-    yield { path: `${path}/setup`, message: `“${id}” must warm up and cool by more than 0 degrees a minute.` };
+    yield {
+      path: `${path}/setup`,
+      message: `“${id}” must warm up and cool by more than 0 degrees a minute.`,
+    };
   const states = [
     ...windows.map(([, , state]) => state),
     ...ops.flatMap(({ modes }) => modes.filter(({ machine }) => machine === id).map(({ state }) => state)),
@@ -105,7 +111,8 @@ function* faultsOfMode(
 ): Generator<InstanceFault> {
   if (machine !== null && !instance.machines.some(({ id }) => id === machine))
     yield unknown(`${path}/machine`, 'machine', machine);
-  if (phases.length === 0) yield { path: `${path}/phases`, message: `“${label}” must have a phase at least.` };
+  if (phases.length === 0)
+    yield { path: `${path}/phases`, message: `“${label}” must have a phase at least.` };
   for (const [p, { d, ops, wait }] of phases.entries())
     if (![d, ops, wait].every((own) => Number.isInteger(own) && own >= 0))
       yield {
@@ -128,8 +135,14 @@ function* faultsOfGiven(
   const op = ops.get(id);
   if (op === undefined) yield unknown(`${path}/id`, 'operation', id);
   else if (op.modes[mode] === undefined)
-    yield { path: `${path}/mode`, message: `“${op.label}” has no mode ${mode}: it has 0 to ${op.modes.length - 1}.` };
-  else if (start.length !== op.modes[mode].phases.length || !start.every((at) => Number.isInteger(at) && at >= 0))
+    yield {
+      path: `${path}/mode`,
+      message: `“${op.label}” has no mode ${mode}: it has 0 to ${op.modes.length - 1}.`,
+    };
+  else if (
+    start.length !== op.modes[mode].phases.length ||
+    !start.every((at) => Number.isInteger(at) && at >= 0)
+  )
     yield {
       path: `${path}/start`,
       message: `“${op.label}” needs a start in whole minutes for each of its ${op.modes[mode].phases.length} phases.`,

@@ -36,13 +36,7 @@ const BROKEN: [string, PlanInstance, readonly PlannedOp[], judged: string, told:
     'people',
     'breach.people',
   ],
-  [
-    'a rack for one',
-    { ...TINY, pools: [{ id: 'rack', cap: 1 }] },
-    BY_HAND,
-    'pool',
-    'breach.pool',
-  ],
+  ['a rack for one', { ...TINY, pools: [{ id: 'rack', cap: 1 }] }, BY_HAND, 'pool', 'breach.pool'],
   [
     'a start before the garments are there',
     { ...TINY, orders: [{ ...TINY.orders[0], release: 5 }] },

@@ -62,7 +62,11 @@ export function checkPlan(problem: Problem, ops: readonly PlannedOp[]): CheckedP
   return { breaches, score: scoreOf(problem, standing, changes) };
 }
 
-function standingOf(problem: Problem, op: number, { mode: choice, start, setup }: PlannedOp): Standing | null {
+function standingOf(
+  problem: Problem,
+  op: number,
+  { mode: choice, start, setup }: PlannedOp,
+): Standing | null {
   const { modeFrom, phaseFrom, minutes, canPause, calendar } = problem;
   const mode = modeFrom[op] + choice;
   const [first, last] = [phaseFrom[mode], phaseFrom[mode + 1]];
@@ -77,7 +81,19 @@ function standingOf(problem: Problem, op: number, { mode: choice, start, setup }
 
 /** What an operation breaks whatever the others do. */
 function* breachesAlone(problem: Problem, own: Standing): Generator<Breach> {
-  const { instance, phaseFrom, wait, calendar, canPause, minutes, release, isFixed, fixed, locked, modeFrom } = problem;
+  const {
+    instance,
+    phaseFrom,
+    wait,
+    calendar,
+    canPause,
+    minutes,
+    release,
+    isFixed,
+    fixed,
+    locked,
+    modeFrom,
+  } = problem;
   const { id: op, label } = instance.ops[own.op];
   const given = [...fixed, ...locked].find((other) => other.op === own.op);
   if (
@@ -100,7 +116,10 @@ function* breachesAlone(problem: Problem, own: Standing): Generator<Breach> {
   }
 }
 
-function* breachesOfLags({ instance, lagsIn }: Problem, standing: readonly (Standing | null)[]): Generator<Breach> {
+function* breachesOfLags(
+  { instance, lagsIn }: Problem,
+  standing: readonly (Standing | null)[],
+): Generator<Breach> {
   for (const lag of lagsIn.flat()) {
     const [first, then] = [standing[lag.from], standing[lag.to]];
     if (first === null || then === null) continue;
@@ -121,7 +140,9 @@ function* breachesOfMachine(
   const { instance, machines, machineOf, stateOf, windowStart, windowEnd, windowState, isFixed } = problem;
   const { windowFrom, windowTo, states, setupMin, setupPeople } = machines[k];
   const { id: machine } = instance.machines[k];
-  const here = all.filter(({ mode }) => machineOf[mode] === k).sort((p, q) => p.start - q.start || p.end - q.end);
+  const here = all
+    .filter(({ mode }) => machineOf[mode] === k)
+    .sort((p, q) => p.start - q.start || p.end - q.end);
   let before: Standing | null = null;
   let beforeIn = -1;
   for (const own of here) {
@@ -144,14 +165,21 @@ function* breachesOfMachine(
           ? own.setup !== null && own.setup >= ready && own.setup + minutes <= own.start
           : own.setup === null && own.start >= ready + minutes;
       if (minutes < 0 || !isReady)
-        yield { op, said: say('breach.change', { label, machine, minutes, had: Math.max(0, own.start - ready) }) };
+        yield {
+          op,
+          said: say('breach.change', { label, machine, minutes, had: Math.max(0, own.start - ready) }),
+        };
     }
     before = own;
     beforeIn = window;
   }
 }
 
-function* breachesOfPeople(problem: Problem, all: readonly Standing[], changes: readonly Change[]): Generator<Breach> {
+function* breachesOfPeople(
+  problem: Problem,
+  all: readonly Standing[],
+  changes: readonly Change[],
+): Generator<Breach> {
   const { instance, calendar, phaseFrom, people, canPause } = problem;
   const busy = new Int32Array(calendar.horizon + 1);
   const isOpen = (t: number): boolean => calendar.openBefore[t + 1] > calendar.openBefore[t];
@@ -180,26 +208,40 @@ function* breachesOfPeople(problem: Problem, all: readonly Standing[], changes: 
     }
     const { id: op, label } = instance.ops[own.op];
     if (short >= 0)
-      yield { op, said: say('breach.people', { label, wanted: busy[short] / 100, there: there(short) / 100 }) };
+      yield {
+        op,
+        said: say('breach.people', { label, wanted: busy[short] / 100, there: there(short) / 100 }),
+      };
   }
 }
 
-function* breachesOfPools({ instance, poolsOf, poolCap, calendar }: Problem, all: readonly Standing[]): Generator<Breach> {
+function* breachesOfPools(
+  { instance, poolsOf, poolCap, calendar }: Problem,
+  all: readonly Standing[],
+): Generator<Breach> {
   for (const [pool, cap] of poolCap.entries()) {
     const taken = new Int32Array(calendar.horizon + 1);
     for (const own of [...all].sort((p, q) => p.start - q.start)) {
-      const amount = poolsOf[own.mode].reduce((sum, entry) => sum + (entry.pool === pool ? entry.amount : 0), 0);
+      const amount = poolsOf[own.mode].reduce(
+        (sum, entry) => sum + (entry.pool === pool ? entry.amount : 0),
+        0,
+      );
       if (amount === 0) continue;
       let most = 0;
       for (let t = Math.max(0, own.start); t < Math.min(own.end, taken.length); t++)
         most = Math.max(most, (taken[t] += amount));
       const { id: op, label } = instance.ops[own.op];
-      if (most > cap) yield { op, said: say('breach.pool', { label, pool: instance.pools[pool].id, wanted: most, cap }) };
+      if (most > cap)
+        yield { op, said: say('breach.pool', { label, pool: instance.pools[pool].id, wanted: most, cap }) };
     }
   }
 }
 
-function scoreOf(problem: Problem, standing: readonly (Standing | null)[], changes: readonly Change[]): PlanScore {
+function scoreOf(
+  problem: Problem,
+  standing: readonly (Standing | null)[],
+  changes: readonly Change[],
+): PlanScore {
   const { opsOf, planned, isFixed, machines, machineOf } = problem;
   const endOf = (op: number): number => standing[op]?.end ?? 0;
   const through = opsOf.map((ops) => ops.reduce((late, op) => Math.max(late, endOf(op)), 0));

@@ -28,7 +28,8 @@ export function circlesOf(n: number, links: readonly (readonly [number, number])
         continue;
       }
       calls.pop();
-      if (calls.length > 0) low[calls[calls.length - 1][0]] = Math.min(low[calls[calls.length - 1][0]], low[v]);
+      if (calls.length > 0)
+        low[calls[calls.length - 1][0]] = Math.min(low[calls[calls.length - 1][0]], low[v]);
       if (low[v] === order[v]) {
         const part = path.splice(path.indexOf(v));
         for (const w of part) isOnPath[w] = 0;

@@ -183,7 +183,7 @@ export class Decoder {
       1000 * late[blocks] +
       10 * finish[blocks] +
       this.#movedCost * moved[blocks] +
-      (EARLIER * ends[blocks]) / this.#problem.n +
+      (EARLIER * ends[blocks]) / Math.max(1, this.#problem.n) +
       OUT_COST * this.#out[blocks]
     );
   }
@@ -232,7 +232,11 @@ export class Decoder {
     for (const op of this.#blocks.ops[block]) {
       if (this.#why[op] !== why[op]) return true;
       if (why[op] > 0) continue;
-      if (places.mode[op] !== kept.mode[op] || places.end[op] !== kept.end[op] || places.setup[op] !== kept.setup[op])
+      if (
+        places.mode[op] !== kept.mode[op] ||
+        places.end[op] !== kept.end[op] ||
+        places.setup[op] !== kept.setup[op]
+      )
         return true;
       for (let slot = slotFrom[op]; slot < slotFrom[op + 1]; slot++)
         if (places.phaseStart[slot] !== kept.phaseStart[slot]) return true;
@@ -303,7 +307,7 @@ export class Decoder {
     const low = this.#low;
     const wish = this.#wish;
     for (const op of ops) low[op] = release[op];
-    for (let k = 0; k < ops.length; ) {
+    for (let k = 0; k < ops.length;) {
       const op = ops[k];
       const from = this.#earliest(op);
       wish.from = from;
@@ -425,9 +429,7 @@ const NO_END = 2 ** 30;
 /** Blocks that have begun, or that must be over for something given: they go before all others. */
 const firstBlocks = ({ lagsIn, isFixed }: Problem, { ops }: Blocks, until: Int32Array): Uint8Array =>
   Uint8Array.from(ops, (members) =>
-    members.some(
-      (op) => until[op] < NO_END || lagsIn[op].some(({ from, max }) => max >= 0 && isFixed[from]),
-    )
+    members.some((op) => until[op] < NO_END || lagsIn[op].some(({ from, max }) => max >= 0 && isFixed[from]))
       ? 1
       : 0,
   );

@@ -70,7 +70,8 @@ export class Progress {
     const slot = at + 1;
     if (end > this.finish[slot]) this.finish[slot] = end;
     this.ends[slot] += end;
-    if (planned[op] >= 0 && !isFixed[op]) this.moved[slot] += Math.min(MOST_MOVED, Math.abs(start - planned[op]));
+    if (planned[op] >= 0 && !isFixed[op])
+      this.moved[slot] += Math.min(MOST_MOVED, Math.abs(start - planned[op]));
     for (let k = 0; k < ordersOf[op].length; k++) {
       const order = ordersOf[op][k];
       const through = end + this.#remainders[op][k];

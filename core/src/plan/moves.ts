@@ -36,10 +36,7 @@ const lateOrAny = ({ late, problem, random }: Ground): number =>
 type OrderMove = (keys: OrderKeys, ground: Ground) => void;
 const ORDER_MOVES: Choice<OrderMove> = [
   [35, (keys, ground) => (keys.offsets[lateOrAny(ground)] -= stepMin(ground.random))],
-  [
-    25,
-    (keys, { problem, random }) => (keys.offsets[anyOf(problem.due.length, random)] += signed(random)),
-  ],
+  [25, (keys, { problem, random }) => (keys.offsets[anyOf(problem.due.length, random)] += signed(random))],
   [
     15,
     ({ offsets }, { problem, random }) => {
@@ -105,7 +102,12 @@ function together(
   const list: number[] = [];
   if (machine < 0) return list;
   for (let i = 0; i < n; i++)
-    if (i !== op && blockOf[i] >= 0 && machineOf[places.mode[i]] === machine && Math.abs(places.start[i] - places.start[op]) <= within)
+    if (
+      i !== op &&
+      blockOf[i] >= 0 &&
+      machineOf[places.mode[i]] === machine &&
+      Math.abs(places.start[i] - places.start[op]) <= within
+    )
       list.push(i);
   return list;
 }
@@ -139,8 +141,7 @@ const changeMode: OpMove = ({ modes }, { problem, random, places, choosable }) =
     random() < 0.5 || order === undefined
       ? [op]
       : problem.opsOf[order].filter(
-          (own) =>
-            choices(own) === choices(op) && machineOf[places.mode[own]] === machineOf[places.mode[op]],
+          (own) => choices(own) === choices(op) && machineOf[places.mode[own]] === machineOf[places.mode[op]],
         );
   for (const own of alike) modes[own] = mode;
 };

@@ -43,7 +43,10 @@ export class Placer {
   constructor(problem: Problem, timetable: Timetable) {
     this.#problem = problem;
     this.#timetable = timetable;
-    const most = problem.phaseFrom.reduce((max, from, m, all) => Math.max(max, m === 0 ? 0 : from - all[m - 1]), 1);
+    const most = problem.phaseFrom.reduce(
+      (max, from, m, all) => Math.max(max, m === 0 ? 0 : from - all[m - 1]),
+      1,
+    );
     this.#starts = new Int32Array(most);
     this.#ends = new Int32Array(most);
   }
@@ -85,7 +88,8 @@ export class Placer {
 
   /** @returns the window it fits into first, −1 where it needs no machine, `NOWHERE` */
   #seekMode(op: number, mode: number, until: number, wish: Wish): number {
-    const { machineOf, machines, windowStart, windowEnd, windowState, lengthOf, stateOf, instance } = this.#problem;
+    const { machineOf, machines, windowStart, windowEnd, windowState, lengthOf, stateOf, instance } =
+      this.#problem;
     this.#setup = -1;
     const machine = machineOf[mode];
     if (machine < 0) return this.#fit(mode, wish.from, until) ? -1 : NOWHERE;
@@ -159,7 +163,7 @@ export class Placer {
     const [first, last] = [phaseFrom[mode], phaseFrom[mode + 1] - 1];
     let low = from;
     let left = lengthOf[mode];
-    for (let p = first; ; ) {
+    for (let p = first; ;) {
       if (low + left > until || !this.#fitPhase(p, p - first, low, until)) return false;
       const before = p - first - 1;
       if (before >= 0 && this.#starts[before + 1] - this.#ends[before] > wait[p - 1]) {
@@ -186,7 +190,8 @@ export class Placer {
   #fitPinned(mode: number, starts: readonly number[], from: number, until: number): boolean {
     const first = this.#problem.phaseFrom[mode];
     for (const [k, start] of starts.entries()) {
-      if (start < (k === 0 ? from : this.#ends[k - 1]) || !this.#fitPhase(first + k, k, start, until)) return false;
+      if (start < (k === 0 ? from : this.#ends[k - 1]) || !this.#fitPhase(first + k, k, start, until))
+        return false;
       if (this.#starts[k] !== start) return false;
     }
     const end = this.#ends[starts.length - 1];
@@ -232,9 +237,10 @@ export class Placer {
     const { openBefore, openAt, openMinutes } = calendar;
     const { free } = this.#timetable;
     let k = openBefore[low];
-    for (let x = k; ; ) {
+    for (;;) {
       if (k + length > openMinutes || openAt[k] + length > until) return false;
-      for (x = k + length - 1; x >= k && free[x] >= people[p]; x--);
+      let x = k + length - 1;
+      while (x >= k && free[x] >= people[p]) x--;
       if (x < k) break;
       k = x + 1;
     }
@@ -266,7 +272,7 @@ export class Placer {
     const { openBefore, openAt, stretchEnd } = this.#problem.calendar;
     const { free } = this.#timetable;
     const [length, people] = [this.#setupMin, this.#setupPeople];
-    for (let end = openBefore[high + length]; ; ) {
+    for (let end = openBefore[high + length]; ;) {
       const k = end - length; // its last minute is the open one before `end`
       if (openAt[k] <= low) return low;
       let x = end - 1;

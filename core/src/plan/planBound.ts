@@ -25,7 +25,7 @@ interface Resource {
 /**
  * Bounds that hold for every plan: what each order takes were it alone, and, for each machine, kind of machine and all
  * people, that the order which is through k-th cannot be before its own work and that of the k smallest others is done
- * (an assignment of orders to ranks, for every set of the orders due first).
+ * (an assignment of orders to ranks, for some sets of the orders due first).
  */
 export function planBound(problem: Problem): PlanBound {
   const earliest = earliestTimes(problem);
@@ -75,6 +75,9 @@ function finishOn({ n, isFixed }: Problem, resource: Resource, { starts, left }:
   return finish;
 }
 
+/** So many sets of the orders due first are looked at: more find little more, and take as much longer. */
+const SETS = 8;
+
 /** What an order has to do with a resource. */
 interface Share {
   order: number;
@@ -104,17 +107,23 @@ function latenessOn(problem: Problem, resource: Resource, known: Known): number 
     .sort((p, q) => due[p] - tail[p] - (due[q] - tail[q]))
     .map((order) => shareOf(problem, resource, known, order))
     .filter(({ work }) => work > 0);
-  let outside = alone.reduce((sum, cost) => sum + cost, 0);
+  const total = alone.reduce((sum, cost) => sum + cost, 0);
   let best = 0;
-  for (let count = 1; count <= shares.length; count++) {
-    outside -= alone[shares[count - 1].order];
-    if (count > 1) best = Math.max(best, rankedLateness(problem, resource, known, shares.slice(0, count)) + outside);
+  for (let part = 1; part <= SETS; part++) {
+    const set = shares.slice(0, Math.ceil((part * shares.length) / SETS));
+    const outside = set.reduce((sum, { order }) => sum - alone[order], total);
+    if (set.length > 1) best = Math.max(best, rankedLateness(problem, resource, known, set) + outside);
   }
   return best;
 }
 
 /** The least lateness over all orders in which some can be through. */
-function rankedLateness(problem: Problem, resource: Resource, { through }: Known, set: readonly Share[]): number {
+function rankedLateness(
+  problem: Problem,
+  resource: Resource,
+  { through }: Known,
+  set: readonly Share[],
+): number {
   const from = set.reduce((first, share) => Math.min(first, share.from), Infinity);
   const ascending = set.map(({ work }) => work).sort((p, q) => p - q);
   const cost = set.map(({ order, work, after }) => {
@@ -130,7 +139,8 @@ function rankedLateness(problem: Problem, resource: Resource, { through }: Known
 }
 
 function resourcesOf(problem: Problem): Resource[] {
-  const { instance, machines, n, modeFrom, machineOf, lengthOf, calendar, phaseFrom, minutes, people } = problem;
+  const { instance, machines, n, modeFrom, machineOf, lengthOf, calendar, phaseFrom, minutes, people } =
+    problem;
   const kinds = [...new Set(instance.machines.map(({ kind }) => kind))];
   const groups = [
     ...machines.map((_, k) => [k]),
@@ -158,10 +168,7 @@ function resourcesOf(problem: Problem): Resource[] {
   const byMinute = new Float64Array(calendar.horizon + 1);
   for (let k = 0; k < calendar.openMinutes; k++) byMinute[calendar.openAt[k]] = calendar.people[k];
   for (const own of problem.fixed) takeHands(problem, own, byMinute);
-  return [
-    ...ofMachines,
-    { had: summed(byMinute), work: Float64Array.from(ops, (op) => least(op, handsOf)) },
-  ];
+  return [...ofMachines, { had: summed(byMinute), work: Float64Array.from(ops, (op) => least(op, handsOf)) }];
 }
 
 const summed = (byMinute: Float64Array): Float64Array => {

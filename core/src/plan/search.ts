@@ -66,7 +66,12 @@ export class PlanSearch {
     this.#problem = problem;
     this.#random = seededRandom(seed);
     this.#blocks = blocksOf(problem);
-    this.#decoder = new Decoder(problem, this.#blocks, earliestThrough(problem, earliestTimes(problem)), movedCost);
+    this.#decoder = new Decoder(
+      problem,
+      this.#blocks,
+      earliestThrough(problem, earliestTimes(problem)),
+      movedCost,
+    );
     this.#orderGround = orderGround(problem, this.#blocks);
     this.#stages = stagesOf(problem.n);
     this.#now = newGenes(this.#blocks);
@@ -76,7 +81,14 @@ export class PlanSearch {
     const choosable = [...Array(problem.n).keys()].filter(
       (op) => !problem.isGiven[op] && problem.modeFrom[op + 1] > problem.modeFrom[op] + 1,
     );
-    this.#ground = { problem, choosable, blocks: this.#blocks, random: this.#random, places: this.#decoder.kept, late: [] };
+    this.#ground = {
+      problem,
+      choosable,
+      blocks: this.#blocks,
+      random: this.#random,
+      places: this.#decoder.kept,
+      late: [],
+    };
     this.#starts = this.#allStarts(from);
     const known = from === undefined ? null : checkPlan(problem, from);
     if (from === undefined || known === null || known.breaches.length > 0) return;
@@ -200,7 +212,7 @@ export class PlanSearch {
     this.#energy = energy;
     const isAsKept = this.#decoder.isAsKept;
     this.#decoder.keep();
-    if (isAsKept) return;
+    if (isAsKept && this.#best !== null) return;
     this.#noteLate();
     if (!this.#isBest()) return;
     this.#best = readPlan(this.#problem, this.#decoder);

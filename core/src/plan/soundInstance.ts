@@ -49,8 +49,7 @@ export function soundInstance(asked: PlanInstance): SoundInstance {
 function* faultsOfPeople({ people, machines, ops }: PlanInstance): Generator<Said> {
   let last = -Infinity;
   for (const [from, to] of people) {
-    if (to <= from)
-      yield say('plan.shift-backwards', { day: dayOf(from), from: clock(from), to: clock(to) });
+    if (to <= from) yield say('plan.shift-backwards', { day: dayOf(from), from: clock(from), to: clock(to) });
     else {
       if (from < last) yield say('plan.shifts-overlap', { day: dayOf(from) });
       last = Math.max(last, to);
@@ -112,7 +111,9 @@ function* faultsOfLength(instance: PlanInstance, out: Map<string, WhyOut>): Gene
     if (ends[i] <= instance.horizon || fixed.has(op.id)) continue;
     out.set(op.id, 'no-room');
     const tight = tightestMode(instance, op);
-    yield tight === null ? say('plan.no-time', { label: op.label }) : say('plan.too-long', { label: op.label, ...tight });
+    yield tight === null
+      ? say('plan.no-time', { label: op.label })
+      : say('plan.too-long', { label: op.label, ...tight });
   }
 }
 
@@ -135,7 +136,7 @@ function tightestMode(
 /** Adds what waits for something that is left out. */
 function waiting({ lags, fixed }: PlanInstance, out: Map<string, WhyOut>): void {
   const done = new Set(fixed.map(({ id }) => id));
-  for (let isGrowing = true; isGrowing; ) {
+  for (let isGrowing = true; isGrowing;) {
     isGrowing = false;
     for (const { from, to } of lags)
       if (out.has(from) && !out.has(to) && !done.has(to)) {

@@ -70,7 +70,7 @@ export function writeOrderGenes(
 
 /** What a minute of weight pulls an order forward, and how far long ways go first: combinations that are tried to begin with. */
 const WEIGHT_PULLS = [0, 20, 60, 150, 300];
-const AHEAD = [0.001, 1, 0.5, 2];
+const AHEAD = [0.001, 0.5, 1, 2];
 
 /**
  * Sequences to begin with: by due date, heavier orders ever earlier, all as fast or all as sparing of hands as can be.
@@ -93,7 +93,10 @@ export function dealtOrders({ due, tail, weight }: Problem, random: () => number
   const ahead = AHEAD[Math.floor(random() * AHEAD.length)];
   const thrift = random();
   return {
-    offsets: Float64Array.from(due, (at, j) => at - tail[j] - pull * weight[j] + DEALT_MIN * (random() - 0.5)),
+    offsets: Float64Array.from(
+      due,
+      (at, j) => at - tail[j] - pull * weight[j] + DEALT_MIN * (random() - 0.5),
+    ),
     ahead,
     thrifty: Uint8Array.from(due, () => (random() < thrift ? 1 : 0)),
   };

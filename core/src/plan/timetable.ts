@@ -136,11 +136,7 @@ export class Timetable {
       );
     }
     if (places.setup[op] >= 0)
-      this.#use(
-        places.setup[op],
-        places.setup[op] + places.setupMin[op],
-        sign * places.setupPeople[op],
-      );
+      this.#use(places.setup[op], places.setup[op] + places.setupMin[op], sign * places.setupPeople[op]);
     for (const { pool, amount } of poolsOf[mode]) {
       const free = this.poolFree[pool];
       for (let t = places.start[op]; t < places.end[op]; t++) free[t] -= sign * amount;

@@ -15,10 +15,7 @@ export const PLANNING = {
     `${machine} has no time in which it can be used: ${count === 1 ? 'one operation has' : `${count} operations have`} no other way and cannot be planned.`,
   'plan.circle': ({ labels }: { labels: string[] }) =>
     `${listed(labels)} wait for one another in a circle: none of them can come first. They are left out, with what waits for them.`,
-  'plan.too-long': (
-    p: { label: string; minutes: number; longest: number; machine: string },
-    f: Figures,
-  ) =>
+  'plan.too-long': (p: { label: string; minutes: number; longest: number; machine: string }, f: Figures) =>
     `“${p.label}” takes ${f.s(60 * p.minutes)}, and ${p.machine} can never be used longer than ${f.s(60 * p.longest)} at once: make its batch smaller.`,
   'plan.no-time': ({ label }: { label: string }) =>
     `“${label}” fits nowhere, even with the shop to itself: too few people at once, or too little time before the end.`,
@@ -32,26 +29,24 @@ export const PLANNING = {
     `“${to}” is to wait at least ${min} min and at most ${max} min after “${from}”: the longest wait must not be shorter than the shortest.`,
   // what somebody's own plan breaks
   'breach.missing': ({ label }: { label: string }) => `“${label}” has no place in the plan.`,
-  'breach.given': ({ label }: { label: string }) => `“${label}” has begun, or is locked: it stays where it is.`,
+  'breach.given': ({ label }: { label: string }) =>
+    `“${label}” has begun, or is locked: it stays where it is.`,
   'breach.release': ({ label, minutes }: { label: string; minutes: number }, f: Figures) =>
     `“${label}” would begin ${f.s(60 * minutes)} before it can.`,
   'breach.end': ({ label }: { label: string }) => `“${label}” would not be over by the end of the plan.`,
   'breach.closed': ({ label }: { label: string }) => `“${label}” would begin while nobody is there.`,
-  'breach.phases': ({ label, waited, longest }: { label: string; waited: number; longest: number }, f: Figures) =>
+  'breach.phases': (
+    { label, waited, longest }: { label: string; waited: number; longest: number },
+    f: Figures,
+  ) =>
     waited < 0
       ? `The parts of “${label}” would overlap.`
       : `“${label}” would stand ${f.s(60 * waited)} in the middle, and may stand ${f.s(60 * longest)} at most.`,
-  'breach.too-soon': (
-    p: { label: string; from: string; waited: number; least: number },
-    f: Figures,
-  ) =>
+  'breach.too-soon': (p: { label: string; from: string; waited: number; least: number }, f: Figures) =>
     p.waited < 0
       ? `“${p.label}” comes after “${p.from}”, which would not be over.`
       : `“${p.label}” would begin ${f.s(60 * p.waited)} after “${p.from}”: it has to wait ${f.s(60 * p.least)} at least.`,
-  'breach.too-late': (
-    p: { label: string; from: string; waited: number; longest: number },
-    f: Figures,
-  ) =>
+  'breach.too-late': (p: { label: string; from: string; waited: number; longest: number }, f: Figures) =>
     `“${p.label}” would come ${f.s(60 * p.waited)} after “${p.from}”: it may stand ${f.s(60 * p.longest)} at most.`,
   'breach.window': ({ label, machine }: { label: string; machine: string }) =>
     `${machine} is not there for all of “${label}”.`,
@@ -66,8 +61,17 @@ export const PLANNING = {
       : `${machine} takes ${f.s(60 * minutes)} to be ready for “${label}”, and has ${f.s(60 * had)}.`,
   'breach.people': ({ label, wanted, there }: { label: string; wanted: number; there: number }) =>
     `With “${label}” there would be work for ${wanted} people, and ${there === 0 ? 'nobody' : there} is there.`,
-  'breach.pool': ({ label, pool, wanted, cap }: { label: string; pool: string; wanted: number; cap: number }) =>
-    `With “${label}” there would be ${wanted} in “${pool}”, which holds ${cap}.`,
+  'breach.pool': ({
+    label,
+    pool,
+    wanted,
+    cap,
+  }: {
+    label: string;
+    pool: string;
+    wanted: number;
+    cap: number;
+  }) => `With “${label}” there would be ${wanted} in “${pool}”, which holds ${cap}.`,
   'bound.late': ({ minutes }: { minutes: number }, f: Figures) =>
     `No plan can be less late than ${f.s(60 * minutes)} in all, each minute counted by its order’s weight.`,
   'bound.in-time': () => 'A plan without delay is not ruled out.',
