@@ -18,6 +18,8 @@ export type {
   PlannedOp,
 } from './instance.ts';
 export { problemOf } from './problem.ts';
+export { orderChances } from './orderChances.ts';
+export type { OrderChance, Spread } from './orderChances.ts';
 export type { PlanBound } from './planBound.ts';
 export { Planning, planDay } from './planDay.ts';
 export type { PlanAnswer, PlanInput } from './planDay.ts';

@@ -22,6 +22,8 @@ export interface Wish {
   isSetupEarly: boolean;
   /** Starts of its phases where somebody gave them: it fits there, or not at all. */
   pinned?: readonly number[];
+  /** None of its phases, nor the change before it, begins before these: it follows a plan, later if need be. */
+  following?: { phases: readonly number[]; setup: number };
 }
 
 /**
@@ -36,6 +38,7 @@ export class Placer {
   readonly #ends: Int32Array;
   readonly #gap: Gap = { ready: 0, state: 0, next: -1, end: 0 };
   #pinned: readonly number[] | null = null;
+  #following: Wish['following'];
   #setup = -1;
   #setupMin = 0;
   #setupPeople = 0;
@@ -57,6 +60,7 @@ export class Placer {
     const { places } = this.#timetable;
     const [first, last] = wish.mode < 0 ? [0, modeFrom[op + 1] - modeFrom[op] - 1] : [wish.mode, wish.mode];
     this.#pinned = wish.pinned ?? null;
+    this.#following = wish.following;
     let isFound = false;
     let until = wish.until;
     for (let choice = first; choice <= last; choice++) {
@@ -129,7 +133,8 @@ export class Placer {
     this.#setup = -1;
     if (gap.ready + minutes + lengthOf[mode] > end) return false;
     if (setupPeople[change] === 0) return this.#fit(mode, Math.max(wish.from, gap.ready + minutes), end);
-    const setup = this.#earliest(gap.ready, minutes, setupPeople[change], end - lengthOf[mode]);
+    const begin = Math.max(gap.ready, this.#following?.setup ?? 0);
+    const setup = this.#earliest(begin, minutes, setupPeople[change], end - lengthOf[mode]);
     if (setup < 0 || !this.#fit(mode, Math.max(wish.from, setup + minutes), end)) return false;
     this.#setupMin = minutes;
     this.#setupPeople = setupPeople[change];
@@ -164,6 +169,7 @@ export class Placer {
     let low = from;
     let left = lengthOf[mode];
     for (let p = first; ;) {
+      if (this.#following !== undefined) low = Math.max(low, this.#following.phases[p - first]);
       if (low + left > until || !this.#fitPhase(p, p - first, low, until)) return false;
       const before = p - first - 1;
       if (before >= 0 && this.#starts[before + 1] - this.#ends[before] > wait[p - 1]) {
