@@ -24,3 +24,5 @@ export type { PlanBound } from './planBound.ts';
 export { Planning, planDay } from './planDay.ts';
 export type { PlanAnswer, PlanInput } from './planDay.ts';
 export type { Plan, PlanScore } from './readPlan.ts';
+export { workOfRun } from './workOfRun.ts';
+export type { MachineChoice, PlanWork, RunToPlan } from './workOfRun.ts';

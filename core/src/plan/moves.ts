@@ -63,12 +63,12 @@ export const moveOrders = (keys: OrderKeys, ground: Ground): void =>
 type OpMove = (genes: Genes, ground: Ground) => void;
 
 const shiftOrder = ({ keys }: Genes, { blocks }: Ground, order: number, minutes: number): void => {
-  for (const block of blocks.ofOrder[order]) keys[block] += minutes;
+  for (const block of blocks.ofOrder[order] ?? []) keys[block] += minutes;
 };
 
 /** The turn of an order: the mean of its blocks'. */
 function turnOf({ keys }: Genes, { blocks }: Ground, order: number): number {
-  const own = blocks.ofOrder[order];
+  const own = blocks.ofOrder[order] ?? []; // work may be for no order
   return own.reduce((sum, block) => sum + keys[block], 0) / Math.max(1, own.length);
 }
 

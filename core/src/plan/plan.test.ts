@@ -4,7 +4,7 @@ import { inWords } from '../words/index.ts';
 import { anyInstance } from './fixtures/anyInstance.ts';
 import { judge } from './fixtures/judge.ts';
 import { PRINTER_DOWN, SMALL, TWO_DAYS, WEEK } from './fixtures/reference.ts';
-import { TINY, op, phase } from './fixtures/tinyShop.ts';
+import { BY_HAND, TINY, op, phase } from './fixtures/tinyShop.ts';
 import type { PlanInstance, PlanScore, PlannedOp } from './index.ts';
 import { Planning, checkInstance, planDay } from './index.ts';
 
@@ -243,6 +243,20 @@ describe('what stands in the way of a plan', () => {
       checkInstance({ ...TINY, lags: [{ from: 'print', to: 'fold', min: 0, max: null }] }),
     ).to.throw(RangeError, 'There is no operation “fold”: name one that is listed.');
     expect(() => checkInstance({ ...TINY, horizon: 1.5 })).to.throw(RangeError, '/horizon');
+  });
+});
+
+describe('a plan of little', () => {
+  it('is made of nothing, of what has begun alone, and of work for no order', () => {
+    expect(planned({ ...TINY, ops: [], lags: [] }, 60).answer.best.ops).to.deep.equal([]);
+    const fixed = BY_HAND.map((own) => ({ ...own }));
+    const begun = planned({ ...TINY, now: 30, fixed }, 60).answer.best;
+    expect(begun.ops).to.deep.equal(BY_HAND);
+    expect(begun.score.lateness).to.equal(0);
+    const forNobody = { ...TINY, orders: [], ops: TINY.ops.map((own) => ({ ...own, orders: [] })) };
+    const { ops, score } = planned(forNobody, 300).answer.best;
+    expectValid(forNobody, ops, score);
+    expect(score.finish).to.equal(25);
   });
 });
 

@@ -117,6 +117,7 @@ export class PlanSearch {
   step(share: number): void {
     this.#tried++;
     if (this.#stage < 0 && this.#tryStart()) return;
+    if (this.#blocks.ops.length === 0) return; // all has begun: there is nothing to decide
     const stages = this.#stages;
     let stage = 0;
     while (stage < stages.length - 1 && share >= stages[stage].until) stage++;

@@ -18,7 +18,7 @@ export type {
   Wait,
   WeighIn,
 } from './operation.ts';
-export { planWork } from './plannedWork.ts';
+export { planWork, plannedPhases, streamPhase } from './plannedWork.ts';
 export type { PlannedLag, PlannedWork } from './plannedWork.ts';
 export { seededRandom } from './random.ts';
 export { MACHINE_KINDS, STATIONS, STATION_NAMES } from './references.ts';

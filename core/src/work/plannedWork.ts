@@ -13,6 +13,12 @@ export interface PlannedWork {
   phases: { d: number; ops: number; brk: boolean; wait: number }[];
 }
 
+/** One piece after the other, some of it by hand: the people it takes are a share of the time. */
+export function streamPhase(handsS: number, totalS: number): PlannedWork['phases'][number] {
+  const share = totalS === 0 ? 100 : Math.min(100, Math.ceil((100 * handsS) / totalS / 5) * 5);
+  return { d: Math.max(1, Math.ceil(totalS / 60)), ops: share, brk: true, wait: 0 };
+}
+
 /** A wait between two operations, end to start, min. */
 export interface PlannedLag {
   from: string;
@@ -38,7 +44,7 @@ export function planWork(
       operation: operation.id,
       machineKind: plannedMode(operation).machineKind,
       stateC: plannedMode(operation).stateC,
-      phases: phasesOf(operation, partsIn(lanes, operation.lane, pieces)),
+      phases: plannedPhases(operation, partsIn(lanes, operation.lane, pieces)),
     })),
     lags: operations.flatMap((operation) =>
       needsOf(operations, operation).map(({ from, wait }) => {
@@ -50,14 +56,20 @@ export function planWork(
   };
 }
 
-/** One unit after the other is a stream, whose people count by their share of the cycle; a single one has exact phases. */
-function phasesOf(operation: Operation, parts: number): PlannedWork['phases'] {
+/**
+ * An operation in whole minutes for so many parts, the way that is planned. One unit after the other is a stream, whose
+ * people count by their share of the cycle, to the next five in a hundred; a single one has exact phases.
+ *
+ * @param parts ≥ 1
+ */
+export function plannedPhases(
+  operation: Pick<Operation, 'unit' | 'size' | 'modes'>,
+  parts: number,
+): PlannedWork['phases'] {
   const isStream = operation.unit === 'piece' || unitsOf(operation, parts).length > 1;
   if (isStream) {
     const [hands, alone] = [handsS(operation, parts), aloneS(operation, parts)];
-    const totalS = hands + alone;
-    const share = totalS === 0 ? 100 : Math.min(100, Math.ceil((100 * hands) / totalS / 5) * 5);
-    return [{ d: Math.max(1, Math.ceil(totalS / 60)), ops: share, brk: true, wait: 0 }];
+    return [streamPhase(hands, hands + alone)];
   }
   return plannedMode(operation)
     .phases.map((phase) => ({ phase, s: phaseS(phase, parts) }))

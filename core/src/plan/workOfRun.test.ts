@@ -1,0 +1,176 @@
+import { expect } from 'chai';
+import { cap, eachRoute, lineOf, routeOf, small } from '../fixtures/index.ts';
+import type { Route } from '../route/index.ts';
+import { planOfLine } from '../run/index.ts';
+import type { RunPlan } from '../run/index.ts';
+import { aloneS, handsS, partsIn } from '../work/index.ts';
+import { judge } from './fixtures/judge.ts';
+import { Planning, workOfRun } from './index.ts';
+import type { MachineState, PlanInstance, PlanWork, PlannedOp } from './index.ts';
+
+const DAY = 1440;
+const workOf = (plan: RunPlan): PlanWork =>
+  workOfRun({
+    key: 'run',
+    plan,
+    orderOf: ({ key }) => key,
+    machinesFor: ({ machine, machineKind, stateC }) => [
+      { machine: machine?.name ?? machineKind ?? '', state: stateC ?? 'on' },
+    ],
+    labelOf: (_, { role }) => role,
+  });
+
+/** A shop of so many people that has just the machines the work asks for, ten hours a day. */
+function shopFor({ ops, lags, tails }: PlanWork, people = 200): PlanInstance {
+  const states = new Map<string, MachineState>();
+  for (const { machine, state } of ops.flatMap(({ modes }) => modes))
+    if (machine !== null) states.set(machine, state!);
+  const days = Array.from({ length: 20 }, (_, day) => day * DAY);
+  return {
+    name: 'a shop for one run',
+    horizon: 20 * DAY,
+    people: days.map((day) => [day, day + 600, people]),
+    machines: [...states].map(([id, state]) => ({
+      id,
+      kind: id,
+      windows: days.map((day) => [day, day + 600, typeof state === 'number' ? 20 : 'on']),
+      setup: typeof state === 'number' ? { kind: 'temp', heat: 12, cool: 4 } : null,
+      changeFixed: 5,
+    })),
+    pools: [...new Set(ops.flatMap(({ modes }) => modes.flatMap(({ pools }) => Object.keys(pools))))].map(
+      (id) => ({
+        id,
+        cap: 500,
+      }),
+    ),
+    orders: [...tails].map(([id, tail]) => ({ id, name: id, due: 600, weight: 1, release: 0, tail })),
+    ops,
+    lags,
+    now: 0,
+    fixed: [],
+    locked: [],
+    planned: [],
+  };
+}
+
+describe('a run as work to be planned', () => {
+  it('takes the minutes of hands and machines that its route takes, whole minutes and shares of five aside', () => {
+    eachRoute((route, { pieces }) => {
+      const plan = planOfLine(route, pieces);
+      const { ops, stepsOf } = workOf(plan);
+      const operationsOf = (op: string): Set<string> =>
+        new Set(stepsOf.get(op)!.map((step) => step.slice(0, step.indexOf('/'))));
+      let [hands, machine, wantedHands, wantedMachine] = [0, 0, 0, 0];
+      let [roundingMin, phases] = [0, 0];
+      for (const { id, modes } of ops) {
+        const own = route.operations.filter((operation) => operationsOf(id).has(operation.id));
+        expect(own.length, id).to.be.at.least(1);
+        for (const { d, ops: people, brk } of modes[0].phases) {
+          hands += (d * people) / 100;
+          machine += d;
+          phases++;
+          if (brk) roundingMin += 0.05 * d;
+        }
+      }
+      const isWarmUp = ({ role, modes: [mode] }: Route['operations'][number]): boolean =>
+        role === 'set-up' && mode.stateC !== null && mode.phases.every(({ people }) => people === 0);
+      for (const operation of route.operations) {
+        if (isWarmUp(operation)) continue;
+        const parts = partsIn(route.lanes, operation.lane, pieces);
+        wantedHands += handsS(operation, parts) / 60;
+        wantedMachine += (handsS(operation, parts) + aloneS(operation, parts)) / 60;
+      }
+      expect(hands).to.be.at.least(wantedHands - 1e-6);
+      expect(hands).to.be.at.most(wantedHands + phases + roundingMin);
+      expect(machine).to.be.at.least(wantedMachine - 1e-6);
+    }, 200);
+  });
+
+  it('does every step of the floor once, and can be planned without breaking any wait of any piece', () => {
+    eachRoute((route, { pieces }) => {
+      const plan = planOfLine(route, pieces);
+      const work = workOf(plan);
+      const steps = [...work.stepsOf.values()].flat();
+      expect(new Set(steps).size).to.equal(steps.length);
+      const instance = shopFor(work);
+      const { best, faults } = new Planning({ instance, seed: 1 }).answer;
+      expect(best.leftOut).to.deep.equal([]);
+      expect(faults).to.deep.equal([]);
+      expect(judge(instance, best.ops).broken).to.deep.equal([]);
+      expectWaitsKept(route, work, best.ops);
+    }, 80);
+  });
+
+  it('makes what two lines share on one sheet once, for both, and lets each go on from there', () => {
+    const { lanes, operations } = routeOf(lineOf({ process: 'dtf', pieces: 1 }));
+    const lines = ['1', '2'].map((key) => ({ key, lanes, operations, pieces: 1 }));
+    const parts = ['1.transfer-1.1', '2.transfer-1.1'];
+    const { ops, lags } = workOf({ lines, sheets: [{ id: 'sheet', parts }], flow: 'through' });
+    const film = ops.filter(({ label }) => ['print', 'powder', 'melt', 'cut'].includes(label));
+    expect(film.map(({ label, orders }) => [label, orders])).to.deep.equal(
+      ['print', 'powder', 'melt', 'cut'].map((label) => [label, ['1', '2']]),
+    );
+    const cut = film.at(-1)!.id;
+    const after = lags.filter(({ from }) => from === cut).map(({ to }) => ops.find(({ id }) => id === to)!);
+    const bonds = after.filter(({ label }) => label === 'bond');
+    expect(bonds.map(({ orders }) => orders)).to.deep.equal([['1'], ['2']]);
+    // wet ink takes powder for three minutes on this printer, whoever the print is for
+    const [print, powder] = film;
+    expect(lags.filter(({ from }) => from === print.id)).to.deep.equal([
+      { from: print.id, to: powder.id, min: 0, max: lags.find(({ to }) => to === powder.id)!.max },
+    ]);
+  });
+
+  it('rests caps a day after their press', () => {
+    const route = routeOf(lineOf({ process: 'dtf', garment: cap, ...small('cap-front'), pieces: 12 }));
+    const rested = {
+      ...route,
+      operations: route.operations.map((own, i, all) =>
+        i === all.length - 1 ? { ...own, waitAfter: { minS: 86_400, maxS: null, why: own.look } } : own,
+      ),
+    };
+    const work = workOf(planOfLine(rested, 12));
+    expect([...work.tails.values()]).to.deep.equal([DAY]);
+    const { score, ops } = new Planning({ instance: shopFor(work), seed: 1 }).answer.best;
+    // due at the end of the first day, worked off that day, done the next
+    expect(Math.max(...ops.map(({ start }) => start.at(-1)!))).to.be.below(600);
+    expect(score.lateness).to.be.above(DAY - 600);
+  });
+});
+
+/** Walks every piece through its batches, one after the other at the pace of each: none may stand too long. */
+function expectWaitsKept(route: Route, { stepsOf, ops }: PlanWork, planned: readonly PlannedOp[]): void {
+  const byId = new Map(planned.map((own) => [own.id, own]));
+  for (const operation of route.operations) {
+    const maxS = operation.waitAfter?.maxS ?? null;
+    const chain = route.operations.filter(({ lane }) => lane === operation.lane);
+    const next = chain[chain.indexOf(operation) + 1];
+    if (maxS === null || next === undefined) continue;
+    const inOp = (id: string, step: string): boolean =>
+      stepsOf.get(id)!.some((own) => own.startsWith(`${step}/`));
+    for (const first of ops.filter(({ id }) => inOp(id, operation.id)))
+      for (const then of ops.filter(({ id }) => inOp(id, next.id))) {
+        if (first === then) continue; // the piece does not stand in between
+        const parts = (id: string, step: string): string[] =>
+          stepsOf
+            .get(id)!
+            .filter((own) => own.startsWith(`${step}/`))
+            .map((own) => own.slice(step.length + 1));
+        const common = parts(first.id, operation.id).filter((part) => parts(then.id, next.id).includes(part));
+        if (common.length === 0) continue;
+        const end = endOf(byId.get(first.id)!, first);
+        const start = byId.get(then.id)!.start[0];
+        const count = common.length;
+        const cycle = (own: Route['operations'][number]): number =>
+          own.unit === 'piece' ? handsS(own, 1) + aloneS(own, 1) : 0;
+        for (let k = 0; k < count; k++) {
+          const done = end * 60 - (count - 1 - k) * cycle(operation);
+          const begun = start * 60 + k * cycle(next);
+          expect(begun - done, `${operation.id} to ${next.id}`).to.be.at.most(Math.max(maxS, 60) + 1e-6);
+        }
+      }
+  }
+}
+
+const endOf = ({ mode, start }: PlannedOp, { modes }: PlanInstance['ops'][number]): number =>
+  start[start.length - 1] + modes[mode].phases[start.length - 1].d;
