@@ -79,7 +79,14 @@ describe('the check of a plan', () => {
     // through at 25, 5 of rest, due at 40; ink 4 + 5, press 100 K at 10 a minute + 5
     const score = { lateness: 0, finish: 25, setup: 24, moved: 0 };
     expect(judge(TINY, BY_HAND)).to.deep.equal({ broken: [], ...score });
-    expect(check(TINY, BY_HAND)).to.deep.equal({ breaches: [], score });
+    expect(check(TINY, BY_HAND)).to.deep.equal({
+      breaches: [],
+      score,
+      changes: [
+        { op: 'press', from: 20, to: 120, minutes: 10 },
+        { op: 'print', from: 'cold', to: 'ink', minutes: 4 },
+      ],
+    });
   });
 
   it('goes on after the pause with what pauses, and counts that as late', () => {
@@ -87,7 +94,7 @@ describe('the check of a plan', () => {
     const paused = moved('press', { start: [57] });
     const score = { lateness: 86, finish: 78, setup: 24, moved: 0 };
     expect(judge(TINY, paused)).to.deep.equal({ broken: [], ...score });
-    expect(check(TINY, paused)).to.deep.equal({ breaches: [], score });
+    expect(check(TINY, paused)).to.deep.include({ breaches: [], score });
   });
 
   it('counts what was moved, an hour at most', () => {

@@ -1,7 +1,7 @@
 import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import { pausedEnd } from './calendar.ts';
-import type { PlannedOp } from './instance.ts';
+import type { MachineState, PlannedOp } from './instance.ts';
 import { lateCost, MOST_MOVED } from './lateness.ts';
 import type { Problem } from './problem.ts';
 import type { PlanScore } from './readPlan.ts';
@@ -27,15 +27,18 @@ interface Standing {
 /** A change of a machine before an operation. */
 interface Change {
   op: number;
+  /** The state it begins in. */
+  from: MachineState;
   minutes: number;
   people: number;
   at: number | null;
 }
 
-/** Whether a plan holds, and what it comes to if so. */
+/** Whether a plan holds, what it comes to, and the changes of machines in it. */
 export interface CheckedPlan {
   breaches: readonly Breach[];
   score: PlanScore;
+  changes: readonly { op: string; from: MachineState; to: MachineState; minutes: number }[];
 }
 
 /**
@@ -59,7 +62,16 @@ export function checkPlan(problem: Problem, ops: readonly PlannedOp[]): CheckedP
   breaches.push(...breachesOfLags(problem, standing));
   for (const k of problem.machines.keys()) breaches.push(...breachesOfMachine(problem, k, all, changes));
   breaches.push(...breachesOfPeople(problem, all, changes), ...breachesOfPools(problem, all));
-  return { breaches, score: scoreOf(problem, standing, changes) };
+  return {
+    breaches,
+    score: scoreOf(problem, standing, changes),
+    changes: changes.map(({ op, from, minutes }) => ({
+      op: instance.ops[op].id,
+      from,
+      to: stateIn(problem, standing[op]!),
+      minutes,
+    })),
+  };
 }
 
 function standingOf(
@@ -78,6 +90,10 @@ function standingOf(
   );
   return { op, mode, starts: start, ends, start: start[0], end: ends[ends.length - 1], setup };
 }
+
+/** The state its machine is in for an operation. */
+const stateIn = ({ instance, modeFrom }: Problem, { op, mode }: Standing): MachineState =>
+  instance.ops[op].modes[mode - modeFrom[op]].state!;
 
 /** What an operation breaks whatever the others do. */
 function* breachesAlone(problem: Problem, own: Standing): Generator<Breach> {
@@ -159,7 +175,9 @@ function* breachesOfMachine(
       const ready = isFixed[own.op] ? free : Math.max(free, instance.now);
       const minutes = setupMin[state * states + stateOf[own.mode]];
       const people = setupPeople[state * states + stateOf[own.mode]];
-      if (minutes > 0) changes.push({ op: own.op, minutes, people, at: own.setup });
+      const standing = instance.machines[k].windows[window - windowFrom][2];
+      const from = isNext ? stateIn(problem, before!) : standing;
+      if (minutes > 0) changes.push({ op: own.op, from, minutes, people, at: own.setup });
       const isReady =
         minutes > 0 && people > 0
           ? own.setup !== null && own.setup >= ready && own.setup + minutes <= own.start

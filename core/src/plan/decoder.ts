@@ -81,7 +81,7 @@ export class Decoder {
     this.#out = new Int32Array(blocks.ops.length + 1).fill(this.#givenOut);
     this.#order = new Int32Array(blocks.ops.length);
     this.#table = newRow(problem, blocks);
-    this.#kept = newRow(problem, blocks);
+    this.#kept = { ...newRow(problem, blocks), length: NOT_KEPT };
     this.#match = new PrefixMatch(blocks.ops.length);
   }
 
@@ -384,6 +384,8 @@ export class Decoder {
   }
 }
 
+/** Of no plan, not even an empty one. */
+const NOT_KEPT = -1;
 const SPOILT = -2;
 /** Weight of the mean end: so that what waits for nobody does not rot at the end. */
 const EARLIER = 0.01;

@@ -1,5 +1,5 @@
 import type { Problem } from './problem.ts';
-import { endOf } from './given.ts';
+import { endOf, putGiven } from './given.ts';
 import { Placer } from './placer.ts';
 import { ranksOf } from './blocks.ts';
 import { Timetable } from './timetable.ts';
@@ -16,8 +16,9 @@ export interface Earliest {
  * being in the shop (critical path with calendars): no plan has it earlier.
  */
 export function earliestTimes(problem: Problem): Earliest {
-  const timetable = new Timetable(problem); // stays empty
+  const timetable = new Timetable(problem); // what has begun is in it, and nothing else
   const placer = new Placer(problem, timetable);
+  putGiven({ ...problem, locked: [] }, timetable, placer);
   const { n, release, lagsIn, calendar, isFixed, fixed, shortest } = problem;
   const rank = ranksOf(problem);
   const starts = new Int32Array(n);

@@ -1,5 +1,7 @@
 export { checkInstance, faultsOfInstance, LONGEST_MIN } from './checkInstance.ts';
 export type { InstanceFault } from './checkInstance.ts';
+export { asOf, comparePlans, machineDown, peopleAway, phaseLonger, powerOut } from './changes.ts';
+export type { OrderMove } from './changes.ts';
 export { checkPlan } from './checkPlan.ts';
 export type { Breach, CheckedPlan } from './checkPlan.ts';
 export type { WhyOut } from './decoder.ts';
@@ -24,5 +26,6 @@ export type { PlanBound } from './planBound.ts';
 export { Planning, planDay } from './planDay.ts';
 export type { PlanAnswer, PlanInput } from './planDay.ts';
 export type { Plan, PlanScore } from './readPlan.ts';
+export { repairPlan } from './repairPlan.ts';
 export { workOfRun } from './workOfRun.ts';
 export type { MachineChoice, PlanWork, RunToPlan } from './workOfRun.ts';

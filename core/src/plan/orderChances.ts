@@ -1,10 +1,8 @@
 import { seededRandom } from '../work/index.ts';
-import { putGiven } from './given.ts';
+import { followPlan } from './followPlan.ts';
 import type { PlanInstance, PlannedOp } from './instance.ts';
-import { Placer } from './placer.ts';
 import { problemOf } from './problem.ts';
 import type { Problem } from './problem.ts';
-import { Timetable } from './timetable.ts';
 
 /** How much longer or shorter work takes than planned, as standard deviations relative to its time. */
 export interface Spread {
@@ -101,31 +99,16 @@ function factor(spread: number, random: () => number): number {
 }
 
 function follow(problem: Problem, plan: readonly PlannedOp[]): Sample {
-  const { instance, lagsIn, opsOf, calendar, isFixed } = problem;
-  const timetable = new Timetable(problem);
-  const placer = new Placer(problem, timetable);
-  putGiven({ ...problem, locked: [] }, timetable, placer);
-  const { places } = timetable;
-  const index = new Map(instance.ops.map(({ id }, op) => [id, op]));
-  const isOut = new Uint8Array(problem.n);
-  const isLate = new Uint8Array(problem.n);
-  const inTime = [...plan].sort((p, q) => p.start[0] - q.start[0] || index.get(p.id)! - index.get(q.id)!);
-  for (const { id, mode, start, setup } of inTime) {
-    const op = index.get(id)!;
-    if (isFixed[op]) continue;
-    const from = lagsIn[op].reduce((late, lag) => Math.max(late, places.end[lag.from] + lag.min), start[0]);
-    const isReady = lagsIn[op].every((lag) => isOut[lag.from] === 0);
-    const following = { phases: start, setup: setup ?? 0 };
-    const wish = { from, until: calendar.horizon, mode, isSetupEarly: true, following };
-    if (isReady && placer.seek(op, wish)) timetable.put(op);
-    else isOut[op] = 1;
-    if (lagsIn[op].some(({ from: before, max }) => max >= 0 && places.start[op] - places.end[before] > max))
-      isLate[op] = 1;
-  }
+  const { opsOf, calendar } = problem;
+  const { timetable, isOut, overdue } = followPlan(problem, plan);
+  const late = new Set(overdue.map(({ lag }) => lag.to));
   return {
     through: Float64Array.from(opsOf, (ops) =>
-      ops.reduce((late, op) => Math.max(late, isOut[op] ? calendar.horizon + 1 : places.end[op]), 0),
+      ops.reduce(
+        (end, op) => Math.max(end, isOut[op] === 1 ? calendar.horizon + 1 : timetable.places.end[op]),
+        0,
+      ),
     ),
-    spoiled: Uint8Array.from(opsOf, (ops) => (ops.some((op) => isLate[op] === 1) ? 1 : 0)),
+    spoiled: Uint8Array.from(opsOf, (ops) => (ops.some((op) => late.has(op)) ? 1 : 0)),
   };
 }

@@ -23,7 +23,13 @@ export interface Wish {
   /** Starts of its phases where somebody gave them: it fits there, or not at all. */
   pinned?: readonly number[];
   /** None of its phases, nor the change before it, begins before these: it follows a plan, later if need be. */
-  following?: { phases: readonly number[]; setup: number };
+  following?: Following;
+}
+
+/** Times of a plan that is followed. */
+export interface Following {
+  phases: readonly number[];
+  setup: number;
 }
 
 /**
@@ -38,7 +44,7 @@ export class Placer {
   readonly #ends: Int32Array;
   readonly #gap: Gap = { ready: 0, state: 0, next: -1, end: 0 };
   #pinned: readonly number[] | null = null;
-  #following: Wish['following'];
+  #following: Following | undefined;
   #setup = -1;
   #setupMin = 0;
   #setupPeople = 0;

@@ -1,6 +1,7 @@
 import type { Decoder, WhyOut } from './decoder.ts';
 import type { PlannedOp } from './instance.ts';
 import type { Problem } from './problem.ts';
+import type { Places } from './timetable.ts';
 
 /** What plans are compared by, in this order: the smaller the better. */
 export interface PlanScore {
@@ -23,24 +24,31 @@ export interface Plan {
 }
 
 /** The plan that was made last. */
-export function readPlan({ instance, slotFrom, modeFrom, phaseFrom }: Problem, decoder: Decoder): Plan {
+export function readPlan(problem: Problem, decoder: Decoder): Plan {
   const { places, setupNow } = decoder.timetable;
   const ops: PlannedOp[] = [];
   const leftOut: { id: string; why: WhyOut }[] = [];
-  for (const [i, { id }] of instance.ops.entries()) {
-    const why = decoder.whyOut(i);
-    if (why !== null) {
-      leftOut.push({ id, why });
-      continue;
-    }
-    const mode = places.mode[i];
-    const phases = phaseFrom[mode + 1] - phaseFrom[mode];
-    ops.push({
-      id,
-      mode: mode - modeFrom[i],
-      start: [...places.phaseStart.subarray(slotFrom[i], slotFrom[i] + phases)],
-      setup: setupNow[i] < 0 ? null : setupNow[i],
-    });
+  for (const [op, { id }] of problem.instance.ops.entries()) {
+    const why = decoder.whyOut(op);
+    if (why === null) ops.push(plannedOp(problem, places, setupNow, op));
+    else leftOut.push({ id, why });
   }
   return { ops, score: decoder.score, leftOut };
+}
+
+/** An operation as it lies in a timetable. */
+export function plannedOp(
+  { instance, slotFrom, modeFrom, phaseFrom }: Problem,
+  { mode: modes, phaseStart }: Places,
+  setupNow: Int32Array,
+  op: number,
+): PlannedOp {
+  const mode = modes[op];
+  const phases = phaseFrom[mode + 1] - phaseFrom[mode];
+  return {
+    id: instance.ops[op].id,
+    mode: mode - modeFrom[op],
+    start: [...phaseStart.subarray(slotFrom[op], slotFrom[op] + phases)],
+    setup: setupNow[op] < 0 ? null : setupNow[op],
+  };
 }

@@ -213,7 +213,7 @@ export class PlanSearch {
     this.#energy = energy;
     const isAsKept = this.#decoder.isAsKept;
     this.#decoder.keep();
-    if (isAsKept && this.#best !== null) return;
+    if (isAsKept) return;
     this.#noteLate();
     if (!this.#isBest()) return;
     this.#best = readPlan(this.#problem, this.#decoder);

@@ -214,21 +214,24 @@ function onMachines(
 /** Waits between batches that have parts in common, by what each part needs. */
 function lagsBetween({ plan }: RunToPlan, batches: readonly Batch[]): PlanLag[] {
   const doneIn = whereDone(plan, batches);
-  const lags = new Map<string, PlanLag>();
-  for (const line of plan.lines) {
-    const byId = new Map(line.operations.map((operation) => [operation.id, operation]));
-    for (const operation of line.operations)
-      for (const { from, by } of needsOf(line.operations, operation)) {
-        const before = byId.get(from)!;
-        for (let slot = 1; slot <= partsIn(line.lanes, operation.lane, line.pieces); slot++) {
-          const then = doneIn.get(`${line.key}/${operation.id}/${slot}`);
+  const lags = plan.lines.flatMap((line) =>
+    line.operations.flatMap((operation) =>
+      needsOf(line.operations, operation).flatMap(({ from, by }) => {
+        const before = line.operations.find(({ id }) => id === from)!;
+        const slots = Array.from(
+          { length: partsIn(line.lanes, operation.lane, line.pieces) },
+          (_, i) => i + 1,
+        );
+        return slots.flatMap((slot) => {
           const first = doneIn.get(`${line.key}/${from}/${slot}`);
-          if (then === undefined || first === undefined || then === first) continue;
-          lags.set(`${first.id} ${then.id}`, lagOf(first, then, before, by !== 'awaited'));
-        }
-      }
-  }
-  return [...lags.values()];
+          const then = doneIn.get(`${line.key}/${operation.id}/${slot}`);
+          const isApart = first !== undefined && then !== undefined && first !== then;
+          return isApart ? [lagOf(first, then, before, by !== 'awaited')] : [];
+        });
+      }),
+    ),
+  );
+  return [...new Map(lags.map((lag) => [`${lag.from} ${lag.to}`, lag])).values()];
 }
 
 /** The batch in which each line's operation is done to each of its parts: on a shared sheet lines name theirs each. */

@@ -1,0 +1,75 @@
+import { ranksOf } from './blocks.ts';
+import { putGiven } from './given.ts';
+import type { PlannedOp } from './instance.ts';
+import { Placer } from './placer.ts';
+import type { Lag, Problem } from './problem.ts';
+import { Timetable } from './timetable.ts';
+
+/** What comes of a plan that is followed. */
+export interface Followed {
+  timetable: Timetable;
+  /** 1 where an operation finds no place any more. */
+  isOut: Uint8Array;
+  /** Longest waits that were not kept, and by how much, min. */
+  overdue: { lag: Lag; over: number }[];
+}
+
+/**
+ * Follows a plan in the order of its starts: everything in its way and on its machine, no phase and no change before it
+ * was planned to be; what is in the way pushes it on. Where nothing is, all lies as it was planned. What is new, in no
+ * plan yet, comes last and goes where it first fits.
+ *
+ * @param floors earliest starts besides; read, never written
+ */
+export function followPlan(problem: Problem, plan: readonly PlannedOp[], floors?: Int32Array): Followed {
+  const { lagsIn, release, calendar, isFixed, n } = problem;
+  const timetable = new Timetable(problem);
+  const placer = new Placer(problem, timetable);
+  putGiven({ ...problem, locked: [] }, timetable, placer);
+  const { places } = timetable;
+  const isOut = new Uint8Array(n);
+  const overdue: Followed['overdue'] = [];
+  for (const { op, own } of inOrder(problem, plan)) {
+    if (isFixed[op]) continue;
+    let from = Math.max(release[op], own?.start[0] ?? 0, floors?.[op] ?? 0);
+    for (const lag of lagsIn[op]) {
+      from = Math.max(from, places.end[lag.from] + lag.min);
+      if (isOut[lag.from] === 1) isOut[op] = 1;
+    }
+    const wish = {
+      from,
+      until: calendar.horizon,
+      mode: own?.mode ?? -1,
+      isSetupEarly: true,
+      following: own === null ? undefined : { phases: own.start, setup: own.setup ?? 0 },
+    };
+    if (isOut[op] === 1 || !placer.seek(op, wish)) {
+      isOut[op] = 1;
+      continue;
+    }
+    timetable.put(op);
+    for (const lag of lagsIn[op]) {
+      const over = places.start[op] - places.end[lag.from] - lag.max;
+      if (lag.max >= 0 && over > 0) overdue.push({ lag, over });
+    }
+  }
+  return { timetable, isOut, overdue };
+}
+
+/** Operations by their planned starts, each after those it waits for; what is in no plan last. */
+function inOrder(problem: Problem, plan: readonly PlannedOp[]): { op: number; own: PlannedOp | null }[] {
+  const { instance, n } = problem;
+  const byId = new Map(plan.map((own) => [own.id, own]));
+  const rank = ranksOf(problem);
+  const at = (op: number): number => byId.get(instance.ops[op].id)?.start[0] ?? Infinity;
+  return [...Array(n).keys()]
+    .sort((p, q) => (at(p) === at(q) ? rank[p] - rank[q] || p - q : at(p) - at(q)))
+    .map((op) => ({ op, own: fitting(problem, op, byId.get(instance.ops[op].id)) }));
+}
+
+/** A planned place that is still one: its mode is there, with as many phases. */
+function fitting({ modeFrom, phaseFrom }: Problem, op: number, own: PlannedOp | undefined): PlannedOp | null {
+  if (own === undefined || own.mode >= modeFrom[op + 1] - modeFrom[op]) return null;
+  const mode = modeFrom[op] + own.mode;
+  return phaseFrom[mode + 1] - phaseFrom[mode] === own.start.length ? own : null;
+}

@@ -1,0 +1,64 @@
+import { checkInstance } from './checkInstance.ts';
+import { checkPlan } from './checkPlan.ts';
+import type { WhyOut } from './decoder.ts';
+import { followPlan } from './followPlan.ts';
+import type { PlanInstance, PlannedOp } from './instance.ts';
+import { problemOf } from './problem.ts';
+import type { Problem } from './problem.ts';
+import { plannedOp } from './readPlan.ts';
+import type { Plan } from './readPlan.ts';
+import { soundInstance } from './soundInstance.ts';
+
+/**
+ * Makes a plan hold again in a shop that has changed, by moving as little as it can: everything keeps its time, its
+ * machine and its way of being done, or comes later; where what is wet would have to wait for it too long, that is held
+ * back too. Nothing comes earlier, so nobody has to be told to hurry. What is new (a rush order) goes where it first fits
+ * between the others. In a shop that has not changed the plan is the same.
+ *
+ * @throws RangeError where the instance is none, see `checkInstance`
+ */
+export function repairPlan(asked: PlanInstance, plan: readonly PlannedOp[]): Plan {
+  checkInstance(asked);
+  const { instance, leftOut } = soundInstance(asked);
+  const problem = problemOf(instance);
+  const why = new Map<number, WhyOut>();
+  const followed = followedInTime(problem, plan, why);
+  const { places, setupNow } = followed.timetable;
+  const out = (op: number): boolean => followed.isOut[op] === 1 || why.has(op);
+  const ops = instance.ops.flatMap((_, op) => (out(op) ? [] : [plannedOp(problem, places, setupNow, op)]));
+  return {
+    ops,
+    score: checkPlan(problem, ops).score,
+    leftOut: [
+      ...leftOut,
+      ...instance.ops.flatMap(({ id }, op) => (out(op) ? [{ id, why: why.get(op) ?? 'no-room' }] : [])),
+    ],
+  };
+}
+
+/**
+ * Follows a plan again and again, what comes before a wait that is too long each time as much later as it was too long:
+ * that never has to be taken back, since nothing after it can come earlier. What has begun cannot be held back: what
+ * waits for it is spoiled, and left out with all that follows.
+ */
+function followedInTime(
+  problem: Problem,
+  plan: readonly PlannedOp[],
+  why: Map<number, WhyOut>,
+): ReturnType<typeof followPlan> {
+  const { isFixed, n, lagsOut, calendar } = problem;
+  const floors = new Int32Array(n);
+  for (;;) {
+    const followed = followPlan(problem, plan, floors);
+    const overdue = followed.overdue.filter(({ lag }) => !why.has(lag.to));
+    if (overdue.length === 0) return followed;
+    for (const { lag, over } of overdue) {
+      if (!isFixed[lag.from]) floors[lag.from] = followed.timetable.places.start[lag.from] + over;
+      else {
+        why.set(lag.to, 'spoilt');
+        floors[lag.to] = calendar.horizon; // it finds no place, and nothing has to make room for it
+        for (const { to } of lagsOut[lag.to]) why.set(to, 'waits');
+      }
+    }
+  }
+}
