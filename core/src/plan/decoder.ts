@@ -16,7 +16,7 @@ export const OUT = {
   'no-room': 1,
   /** What begun or stands locked before it is too long ago by the time it can start. */
   spoilt: 2,
-  /** What it waits for is in no plan. */
+  /** What it waits for, or what it is tied to by a longest wait, is in no plan. */
   waits: 3,
   /** It was locked where it cannot be. */
   lock: 4,
@@ -56,6 +56,8 @@ export class Decoder {
   readonly #match: PrefixMatch;
   #setupCost = 0;
   #isAsKept = false;
+  /** The operation of a block that found no place. */
+  #failed = -1;
   /** Blocks that were placed before it was seen that all lies as it is kept. */
   #placedAnew = 0;
 
@@ -293,7 +295,7 @@ export class Decoder {
     this.#begin(at, block, genes);
     const out = this.#placeAll(block, genes);
     if (out !== 'placed') {
-      for (const op of ops) this.#why[op] = OUT[out];
+      for (const op of ops) this.#why[op] = op === this.#failed ? OUT[out] : OUT.waits;
       this.#out[at + 1] += ops.length;
       return;
     }
@@ -316,12 +318,14 @@ export class Decoder {
       wish.isSetupEarly = early[op] === 1;
       if (from < 0 || !this.#placer.seek(op, wish)) {
         this.#takeOutFrom(block, 0, k);
+        this.#failed = op;
         return from < 0 ? 'waits' : 'no-room';
       }
       this.timetable.put(op);
       const back = this.#pushBack(op);
       if (back === SPOILT) {
         this.#takeOutFrom(block, 0, k + 1);
+        this.#failed = op;
         return 'spoilt';
       }
       if (back >= 0) this.#takeOutFrom(block, back, k + 1);

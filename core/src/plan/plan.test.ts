@@ -232,9 +232,9 @@ describe('what stands in the way of a plan', () => {
   it('tells what is spoiled when what has begun was too long ago', () => {
     const fixed = [{ id: 'print', mode: 0, start: [4, 6], setup: 0 }];
     const { words, left } = said({ ...TINY, now: 30, fixed });
-    expect(words[0]).to.equal(
+    expect(words).to.deep.equal([
       '“powder” cannot follow “print” in time: what was made then is spoiled and has to be made again.',
-    );
+    ]);
     expect(left).to.deep.equal(['powder', 'press']);
   });
 

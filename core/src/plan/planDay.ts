@@ -110,17 +110,20 @@ export class Planning {
   /** Why the plan leaves operations out, an order or an operation a sentence. */
   *#faultsOf({ leftOut }: Plan): Generator<Said> {
     const ops = new Map(this.#instance.ops.map((op) => [op.id, op]));
-    const roomless = new Map<string, number>();
+    const ordersOf = ({ id }: { id: string }): readonly string[] => ops.get(id)!.orders;
     for (const { id, why } of leftOut) {
-      const op = ops.get(id)!;
-      if (why === 'lock') yield say('plan.locked-badly', { label: op.label });
-      else if (why === 'spoilt') {
-        const from = this.#instance.lags.find(({ to, max }) => to === id && max !== null)?.from ?? id;
-        yield say('plan.spoilt', { label: op.label, from: ops.get(from)!.label });
-      } else for (const order of op.orders) roomless.set(order, (roomless.get(order) ?? 0) + 1);
+      const { label } = ops.get(id)!;
+      if (why === 'lock') yield say('plan.locked-badly', { label });
+      if (why !== 'spoilt') continue;
+      const from = this.#instance.lags.find(({ to, max }) => to === id && max !== null)?.from ?? id;
+      yield say('plan.spoilt', { label, from: ops.get(from)!.label });
     }
-    for (const [order, count] of roomless)
-      yield say('plan.order-too-large', { order: this.#orders.get(order) ?? order, count });
+    const roomless = new Set(leftOut.filter(({ why }) => why === 'no-room').flatMap(ordersOf));
+    for (const order of roomless)
+      yield say('plan.order-too-large', {
+        order: this.#orders.get(order) ?? order,
+        count: leftOut.filter((own) => ordersOf(own).includes(order)).length,
+      });
   }
 }
 
