@@ -101,6 +101,23 @@ describe('a run as work to be planned', () => {
     }, 80);
   });
 
+  it('rounds a wait to the safe side: shortest up, longest down, never longest before shortest', () => {
+    const route = routeOf(lineOf());
+    const [first, second] = route.operations;
+    const lag = (minS: number, maxS: number | null): (number | null)[] => {
+      const waitAfter = { minS, maxS, why: first.look };
+      const operations = [{ ...first, waitAfter }, ...route.operations.slice(1)];
+      const { lags, ops } = workOf(planOfLine({ ...route, operations }, 10));
+      const print = ops.find(({ id }) => id.startsWith(`run/${second.id}/`))!;
+      const { min, max } = lags.find(({ to }) => to === print.id)!;
+      return [min, max];
+    };
+    expect(lag(0, 119)).to.deep.equal([0, 1]);
+    expect(lag(61, 300)).to.deep.equal([2, 5]);
+    expect(lag(50, 55)).to.deep.equal([1, 1]);
+    expect(lag(45, null)).to.deep.equal([1, null]);
+  });
+
   it('makes what two lines share on one sheet once, for both, and lets each go on from there', () => {
     const { lanes, operations } = routeOf(lineOf({ process: 'dtf', pieces: 1 }));
     const lines = ['1', '2'].map((key) => ({ key, lanes, operations, pieces: 1 }));

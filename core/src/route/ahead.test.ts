@@ -11,10 +11,9 @@ import {
   routeOf,
   small,
 } from '../fixtures/index.ts';
-import { planWork, plannedMode, traceHeat } from '../work/index.ts';
+import { plannedMode, traceHeat } from '../work/index.ts';
 import type { Operation, StackLayer } from '../work/index.ts';
 import { promiseSlip } from './index.ts';
-import type { Route } from './index.ts';
 import { stackUnder } from './stack.ts';
 
 const rested = (minS: number, maxS: number | null): Operation => {
@@ -57,31 +56,14 @@ describe('the heat trace', () => {
   });
 });
 
-describe('a batch as a plan reads it', () => {
-  const workOf = (route: Route, pieces: number, id: string) =>
-    planWork(route, pieces).work.find(({ operation }) => operation === id)!;
-
+describe('an operation as a plan reads it', () => {
   it('holds its machine at the temperature set, and none where there is none', () => {
-    const route = routeOf(lineOf());
-    const press = route.operations.find(({ id }) => id === 'press-transfer')!;
+    const { operations } = routeOf(lineOf());
+    const press = operations.find(({ id }) => id === 'press-transfer')!;
     const tempC = press.settings.find(({ key }) => key === 'tempC')!.value;
-    expect(workOf(route, 10, 'press-transfer')).to.include({ machineKind: 'press', stateC: tempC });
-    expect(workOf(route, 10, 'cut')).to.include({ machineKind: null, stateC: null });
-  });
-
-  it('rounds a wait to the safe side: shortest up, longest down, never longest before shortest', () => {
-    const lag = (minS: number, maxS: number | null) => {
-      const route = routeOf(lineOf());
-      const operations = route.operations.map((own, i) =>
-        i === 0 ? { ...own, ...rested(minS, maxS) } : own,
-      );
-      const [{ min, max }] = planWork({ ...route, operations }, 10).lags;
-      return [min, max];
-    };
-    expect(lag(0, 119)).to.deep.equal([0, 1]);
-    expect(lag(61, 300)).to.deep.equal([2, 5]);
-    expect(lag(50, 55)).to.deep.equal([1, 1]);
-    expect(lag(45, null)).to.deep.equal([1, null]);
+    expect(plannedMode(press)).to.include({ machineKind: 'press', stateC: tempC });
+    const cut = operations.find(({ id }) => id === 'cut')!;
+    expect(plannedMode(cut)).to.include({ machineKind: null, stateC: null });
   });
 
   it('lets a piece lie in a press that opens by itself, and empties any other within a minute', () => {

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { inWords } from '../words/index.ts';
 import fc from 'fast-check';
 import { eachRoute, equipment, housed, lineInput, lineOf, operationOf, routeOf } from '../fixtures/index.ts';
-import { aloneS, countdownS, handsS, phaseS, planWork, plannedMode, unitsOf } from '../work/index.ts';
+import { aloneS, countdownS, handsS, phaseS, plannedMode, plannedPhases, unitsOf } from '../work/index.ts';
 import type { Operation } from '../work/index.ts';
 import type { PrintInput } from './index.ts';
 import { liesFlat, printsOn } from './loads.ts';
@@ -131,15 +131,11 @@ describe('melting film', () => {
   });
 
   it('makes a stream of it for a plan, whose minutes add up', () => {
-    const { work } = planWork(routeOf(lineOf({ pieces: 37 })), 37);
     const melt = melted({ pieces: 37 });
-    const planned = work.find(({ operation }) => operation === 'melt-powder')!;
-    expect(planned.phases).to.have.length(1);
-    expect(planned.phases[0].d).to.equal(Math.ceil((handsS(melt, 37) + aloneS(melt, 37)) / 60));
-    expect(planned.phases[0].ops).to.be.within(5, 95);
-    const alone = planWork(routeOf(lineOf({ pieces: 4 })), 4).work.find(
-      ({ operation }) => operation === 'melt-powder',
-    )!;
-    expect(alone.phases.map(({ ops }) => ops)).to.deep.equal([100, 0, 100]);
+    const planned = plannedPhases(melt, 37);
+    expect(planned).to.have.length(1);
+    expect(planned[0].d).to.equal(Math.ceil((handsS(melt, 37) + aloneS(melt, 37)) / 60));
+    expect(planned[0].ops).to.be.within(5, 95);
+    expect(plannedPhases(melted({ pieces: 4 }), 4).map(({ ops }) => ops)).to.deep.equal([100, 0, 100]);
   });
 });

@@ -27,8 +27,8 @@ import {
   goesWords,
   handsS,
   partsIn,
-  planWork,
   plannedMode,
+  plannedPhases,
   settingFor,
   timedPhases,
 } from '../work/index.ts';
@@ -99,7 +99,6 @@ describe('the operations of any route', () => {
   it('take the same minutes of hands and machines in the route, in its steps and in its planned work', () => {
     eachRoute((route, { pieces }) => {
       const steps = compileSteps(planOfLine(route, pieces));
-      const { work } = planWork(route, pieces);
       let [hands, worked] = [0, 0];
       for (const operation of route.operations) {
         const phases = plannedMode(operation).phases;
@@ -113,7 +112,7 @@ describe('the operations of any route', () => {
         const parts = partsIn(route.lanes, operation.lane, pieces);
         expect(handsS(operation, parts), operation.id).to.be.closeTo(stepHands, 1e-6);
         expect(aloneS(operation, parts), operation.id).to.be.closeTo(stepAlone, 1e-6);
-        const planned = work.find((own) => own.operation === operation.id)!.phases;
+        const planned = plannedPhases(operation, parts);
         const minutes = planned.reduce((sum, { d }) => sum + d, 0);
         const peopleMin = planned.reduce((sum, { d, ops }) => sum + (d * ops) / 100, 0);
         // whole minutes, rounded up for each phase; a stream's people by shares of five in a hundred

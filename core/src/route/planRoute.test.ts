@@ -31,7 +31,7 @@ import {
   provenOverrides,
 } from './index.ts';
 import type { Route } from './index.ts';
-import { planWork, plannedMode, traceHeat } from '../work/index.ts';
+import { plannedMode, traceHeat } from '../work/index.ts';
 import type { Stack } from '../work/index.ts';
 
 describe('planRoute', () => {
@@ -310,17 +310,6 @@ describe('what later models read from a route', () => {
     expect(wet.layers.reduce((sum, { waterGM2 }) => sum + waterGM2, 0)).to.be.greaterThan(100);
     const [melt] = stacksOf(routeOf(lineOf()), 'melt-powder');
     expect(melt.layers[0].material).to.equal('adhesive-powder');
-  });
-
-  it('has phases and waits in minutes, no shorter than asked and no longer than allowed', () => {
-    const route = routeOf(lineOf());
-    const { work, lags } = planWork(route, 10);
-    expect(work).to.have.lengthOf(route.operations.length);
-    for (const { phases } of work) for (const { ops } of phases) expect(ops).to.be.within(0, 100);
-    const powder = lags.find(({ from }) => from === 'print-film');
-    expect(powder).to.deep.equal({ from: 'print-film', to: 'powder', min: 0, max: 3 });
-    const peel = lags.find(({ from }) => from === 'press-transfer');
-    expect(peel?.min).to.equal(1);
   });
 });
 

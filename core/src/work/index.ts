@@ -18,8 +18,8 @@ export type {
   Wait,
   WeighIn,
 } from './operation.ts';
-export { planWork, plannedPhases, streamPhase } from './plannedWork.ts';
-export type { PlannedLag, PlannedWork } from './plannedWork.ts';
+export { plannedPhases, streamPhase } from './plannedPhases.ts';
+export type { PlannedPhase } from './plannedPhases.ts';
 export { seededRandom } from './random.ts';
 export { MACHINE_KINDS, STATIONS, STATION_NAMES } from './references.ts';
 export type { MachineKind, Ref, Station } from './references.ts';
