@@ -9,6 +9,8 @@ import { Planning, workOfRun } from './index.ts';
 import type { MachineState, PlanInstance, PlanWork, PlannedOp } from './index.ts';
 
 const DAY = 1440;
+const isWarmUp = ({ role, modes: [mode] }: Route['operations'][number]): boolean =>
+  role === 'set-up' && mode.stateC !== null && mode.phases.every(({ people }) => people === 0);
 const workOf = (plan: RunPlan): PlanWork =>
   workOfRun({
     key: 'run',
@@ -72,8 +74,6 @@ describe('a run as work to be planned', () => {
           if (brk) roundingMin += 0.05 * d;
         }
       }
-      const isWarmUp = ({ role, modes: [mode] }: Route['operations'][number]): boolean =>
-        role === 'set-up' && mode.stateC !== null && mode.phases.every(({ people }) => people === 0);
       for (const operation of route.operations) {
         if (isWarmUp(operation)) continue;
         const parts = partsIn(route.lanes, operation.lane, pieces);
@@ -155,14 +155,17 @@ describe('a run as work to be planned', () => {
   });
 });
 
-/** Walks every piece through its batches, one after the other at the pace of each: none may stand too long. */
+/**
+ * Walks every piece through its batches, one after the other at the pace of each: none may begin before it is there, and
+ * none stand too long. What only warms a machine is no work.
+ */
 function expectWaitsKept(route: Route, { stepsOf, ops }: PlanWork, planned: readonly PlannedOp[]): void {
   const byId = new Map(planned.map((own) => [own.id, own]));
   for (const operation of route.operations) {
     const maxS = operation.waitAfter?.maxS ?? null;
-    const chain = route.operations.filter(({ lane }) => lane === operation.lane);
+    const chain = route.operations.filter((own) => own.lane === operation.lane && !isWarmUp(own));
     const next = chain[chain.indexOf(operation) + 1];
-    if (maxS === null || next === undefined) continue;
+    if (isWarmUp(operation) || next === undefined) continue;
     const inOp = (id: string, step: string): boolean =>
       stepsOf.get(id)!.some((own) => own.startsWith(`${step}/`));
     for (const first of ops.filter(({ id }) => inOp(id, operation.id)))
@@ -177,6 +180,8 @@ function expectWaitsKept(route: Route, { stepsOf, ops }: PlanWork, planned: read
         if (common.length === 0) continue;
         const end = endOf(byId.get(first.id)!, first);
         const start = byId.get(then.id)!.start[0];
+        expect(start, `${operation.id} to ${next.id}`).to.be.at.least(end);
+        if (maxS === null) continue;
         const count = common.length;
         const cycle = (own: Route['operations'][number]): number =>
           own.unit === 'piece' ? handsS(own, 1) + aloneS(own, 1) : 0;

@@ -37,6 +37,8 @@ const BATCH_S = 20 * 60;
 /** Machines of these kinds hold many pieces at once: they are room, not a machine that is taken. */
 const ROOM_KINDS: readonly (MachineKind | null)[] = ['rack', 'cooling-table', null];
 
+const takesMachine = ({ modes: [mode] }: RunOperation): boolean => !ROOM_KINDS.includes(mode.machineKind);
+
 /** Steps that are done as one operation of a plan: a sheet, a load, a batch of pieces. */
 interface Batch {
   id: string;
@@ -84,7 +86,7 @@ function batchesOf(run: RunToPlan, line: RunLine, steps: readonly PlannedStep[])
   return line.lanes.flatMap((lane) => {
     const chain = operationsIn(line.operations, lane.id).filter((operation) => !isWarmUp(operation));
     const size = batchSize(chain, line.pieces + lane.spares);
-    return streamsOf(chain, size).flatMap((operations) => {
+    return streamsOf(chain).flatMap((operations) => {
       const own = new Set(operations.map(({ id }) => id));
       const mine = steps.filter((step) => step.line === line.key && own.has(step.operation.id));
       const byPiece = isByPiece(operations[0]) ? grouped(mine, size) : mine.map((step) => [step]);
@@ -133,33 +135,29 @@ function batchSize(chain: readonly RunOperation[], pieces: number): number {
 /** Whether a piece goes on from one operation to the next at once: it may not even wait for a second one of its kind. */
 function isThrough(operation: RunOperation, next: RunOperation): boolean {
   const maxS = operation.waitAfter?.maxS ?? null;
-  const machines = [operation, next].filter(({ modes: [mode] }) => !ROOM_KINDS.includes(mode.machineKind));
   return (
     isByPiece(operation) &&
     isByPiece(next) &&
     maxS !== null &&
     maxS < Math.max(cycleS(operation), cycleS(next)) + 60 && // a minute is what a plan can tell
-    machines.length <= 1
+    [operation, next].filter(takesMachine).length <= 1
   );
 }
 
 /** Operations of a lane, those a piece goes through without standing together. */
-function streamsOf(chain: readonly RunOperation[], size: number): RunOperation[][] {
+function streamsOf(chain: readonly RunOperation[]): RunOperation[][] {
   const streams: RunOperation[][] = [];
-  for (const [i, operation] of chain.entries())
-    if (
-      i > 0 &&
-      size > 0 &&
+  for (const [i, operation] of chain.entries()) {
+    const stream = streams.at(-1);
+    const isSame =
+      stream !== undefined &&
       isThrough(chain[i - 1], operation) &&
-      !hasMachineTwice(streams.at(-1)!, operation)
-    )
-      streams.at(-1)!.push(operation);
+      [...stream, operation].filter(takesMachine).length <= 1;
+    if (isSame) stream.push(operation);
     else streams.push([operation]);
+  }
   return streams;
 }
-
-const hasMachineTwice = (stream: readonly RunOperation[], next: RunOperation): boolean =>
-  [...stream, next].filter(({ modes: [mode] }) => !ROOM_KINDS.includes(mode.machineKind)).length > 1;
 
 function opOf(run: RunToPlan, batch: Batch, orders: ReadonlyMap<string, string>): PlanOp {
   const { id, line, operations, parts } = batch;
@@ -181,8 +179,7 @@ function modesOf(run: RunToPlan, { operations, parts }: Batch): PlanMode[] {
     );
     const restS = operations.slice(0, -1).reduce((sum, own) => sum + count * (own.waitAfter?.minS ?? 0), 0);
     const phases = [streamPhase(hands, hands + alone + restS)];
-    const busy =
-      operations.find(({ modes: [mode] }) => !ROOM_KINDS.includes(mode.machineKind)) ?? operations[0];
+    const busy = operations.find(takesMachine) ?? operations[0];
     return onMachines(run, busy.modes[0], phases, {});
   }
   const [operation] = operations;
@@ -214,10 +211,11 @@ function onMachines(
 /** Waits between batches that have parts in common, by what each part needs. */
 function lagsBetween({ plan }: RunToPlan, batches: readonly Batch[]): PlanLag[] {
   const doneIn = whereDone(plan, batches);
-  const lags = plan.lines.flatMap((line) =>
-    line.operations.flatMap((operation) =>
-      needsOf(line.operations, operation).flatMap(({ from, by }) => {
-        const before = line.operations.find(({ id }) => id === from)!;
+  const lags = plan.lines.flatMap((line) => {
+    const operations = line.operations.filter((operation) => !isWarmUp(operation));
+    return operations.flatMap((operation) =>
+      needsOf(operations, operation).flatMap(({ from, by }) => {
+        const before = operations.find(({ id }) => id === from)!;
         const slots = Array.from(
           { length: partsIn(line.lanes, operation.lane, line.pieces) },
           (_, i) => i + 1,
@@ -229,8 +227,8 @@ function lagsBetween({ plan }: RunToPlan, batches: readonly Batch[]): PlanLag[] 
           return isApart ? [lagOf(first, then, before, by !== 'awaited')] : [];
         });
       }),
-    ),
-  );
+    );
+  });
   return [...new Map(lags.map((lag) => [`${lag.from} ${lag.to}`, lag])).values()];
 }
 
