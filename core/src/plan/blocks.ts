@@ -60,6 +60,12 @@ export function blocksOf(problem: Problem): Blocks {
   return { ops, blockOf, next: next.map((others) => [...others]), waitsFor, at, ofOrder };
 }
 
+/** Operations, each after those it waits for. */
+export function inWaitOrder(problem: Problem): number[] {
+  const rank = ranksOf(problem);
+  return [...rank.keys()].sort((p, q) => rank[p] - rank[q]);
+}
+
 /** Steps that must be done before each operation at most: a rank that rises along every wait. */
 export function ranksOf({ n, lagsIn, lagsOut }: Problem): Int32Array {
   const rank = new Int32Array(n);

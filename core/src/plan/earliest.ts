@@ -1,7 +1,7 @@
 import type { Problem } from './problem.ts';
 import { endOf, putGiven } from './given.ts';
 import { Placer } from './placer.ts';
-import { ranksOf } from './blocks.ts';
+import { inWaitOrder } from './blocks.ts';
 import { Timetable } from './timetable.ts';
 
 /** When each operation can start and end at the earliest, were it alone in the shop, min. */
@@ -20,15 +20,13 @@ export function earliestTimes(problem: Problem): Earliest {
   const placer = new Placer(problem, timetable);
   putGiven({ ...problem, locked: [] }, timetable, placer);
   const { n, release, lagsIn, calendar, isFixed, fixed, shortest } = problem;
-  const rank = ranksOf(problem);
   const starts = new Int32Array(n);
   const ends = new Int32Array(n);
   for (const own of fixed) {
     starts[own.op] = own.start[0];
     ends[own.op] = endOf(problem, own);
   }
-  const inOrder = Array.from({ length: n }, (_, i) => i).sort((p, q) => rank[p] - rank[q]);
-  for (const op of inOrder) {
+  for (const op of inWaitOrder(problem)) {
     if (isFixed[op]) continue;
     const from = lagsIn[op].reduce((late, lag) => Math.max(late, ends[lag.from] + lag.min), release[op]);
     const isPlaced = placer.seek(op, { from, until: calendar.horizon, mode: -1, isSetupEarly: true });

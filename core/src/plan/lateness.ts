@@ -1,4 +1,4 @@
-import { ranksOf } from './blocks.ts';
+import { inWaitOrder } from './blocks.ts';
 import type { Problem } from './problem.ts';
 
 /**
@@ -6,11 +6,9 @@ import type { Problem } from './problem.ts';
  * and people: shortest modes and waits along the longest way.
  */
 export function remainders(problem: Problem): readonly Float64Array[] {
-  const { n, lagsOut, ordersOf, shortest } = problem;
-  const rank = ranksOf(problem);
+  const { lagsOut, ordersOf, shortest } = problem;
   const left = ordersOf.map((orders) => new Float64Array(orders.length));
-  const lastFirst = Array.from({ length: n }, (_, i) => i).sort((p, q) => rank[q] - rank[p]);
-  for (const i of lastFirst)
+  for (const i of inWaitOrder(problem).reverse())
     for (const { to, min } of lagsOut[i])
       for (const [k, order] of ordersOf[i].entries()) {
         const own = ordersOf[to].indexOf(order);

@@ -1,9 +1,10 @@
 import { leastAssignment } from './assignment.ts';
-import { earliestThrough, earliestTimes } from './earliest.ts';
+import { earliestThrough } from './earliest.ts';
 import type { Earliest } from './earliest.ts';
 import { pausedEnd } from './calendar.ts';
 import { endOf } from './given.ts';
 import { lateCost, remainders } from './lateness.ts';
+import { handsOf } from './problem.ts';
 import type { Given, Problem } from './problem.ts';
 
 /** What no plan can be below. */
@@ -26,9 +27,10 @@ interface Resource {
  * Bounds that hold for every plan: what each order takes were it alone, and, for each machine, kind of machine and all
  * people, that the order which is through k-th cannot be before its own work and that of the k smallest others is done
  * (an assignment of orders to ranks, for some sets of the orders due first).
+ *
+ * @param earliest of this very problem, see `earliestTimes`
  */
-export function planBound(problem: Problem): PlanBound {
-  const earliest = earliestTimes(problem);
+export function planBound(problem: Problem, earliest: Earliest): PlanBound {
   const through = earliestThrough(problem, earliest);
   const alone = [...through.keys()].map((j) => lateCost(problem, j, through[j]));
   const known = { ...earliest, through, alone, left: remainders(problem) };
@@ -139,8 +141,7 @@ function rankedLateness(
 }
 
 function resourcesOf(problem: Problem): Resource[] {
-  const { instance, machines, n, modeFrom, machineOf, lengthOf, calendar, phaseFrom, minutes, people } =
-    problem;
+  const { instance, machines, n, modeFrom, machineOf, lengthOf, calendar } = problem;
   const kinds = [...new Set(instance.machines.map(({ kind }) => kind))];
   const groups = [
     ...machines.map((_, k) => [k]),
@@ -160,15 +161,16 @@ function resourcesOf(problem: Problem): Resource[] {
       least(op, (mode) => (group.includes(machineOf[mode]) ? lengthOf[mode] : 0)),
     ),
   }));
-  const handsOf = (mode: number): number => {
-    let sum = 0;
-    for (let p = phaseFrom[mode]; p < phaseFrom[mode + 1]; p++) sum += minutes[p] * people[p];
-    return sum;
-  };
   const byMinute = new Float64Array(calendar.horizon + 1);
   for (let k = 0; k < calendar.openMinutes; k++) byMinute[calendar.openAt[k]] = calendar.people[k];
   for (const own of problem.fixed) takeHands(problem, own, byMinute);
-  return [...ofMachines, { had: summed(byMinute), work: Float64Array.from(ops, (op) => least(op, handsOf)) }];
+  return [
+    ...ofMachines,
+    {
+      had: summed(byMinute),
+      work: Float64Array.from(ops, (op) => least(op, (mode) => handsOf(problem, mode))),
+    },
+  ];
 }
 
 const summed = (byMinute: Float64Array): Float64Array => {

@@ -2,6 +2,7 @@ import type { Step, Task } from '../task/index.ts';
 import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import { checkInstance } from './checkInstance.ts';
+import { earliestTimes } from './earliest.ts';
 import type { PlanInstance, PlannedOp } from './instance.ts';
 import { planBound } from './planBound.ts';
 import type { PlanBound } from './planBound.ts';
@@ -60,9 +61,10 @@ export class Planning {
     this.#instance = asked;
     this.#leftOut = leftOut;
     this.#orders = new Map(asked.orders.map(({ id, name }) => [id, name]));
-    this.#search = new PlanSearch(problem, { seed, movedCost, from });
+    const earliest = earliestTimes(problem);
+    this.#search = new PlanSearch(problem, earliest, { seed, movedCost, from });
     for (let k = 0; k < FIRST_PLANS; k++) this.#search.step(0);
-    this.#known = { bound: planBound(problem), byDueDate: this.#search.byDueDate, faults };
+    this.#known = { bound: planBound(problem, earliest), byDueDate: this.#search.byDueDate, faults };
   }
 
   get tried(): number {

@@ -131,6 +131,13 @@ export function problemOf(instance: PlanInstance): Problem {
   };
 }
 
+/** People that a mode takes by the minute, hundredths × min. */
+export function handsOf({ phaseFrom, minutes, people }: Problem, mode: number): number {
+  let sum = 0;
+  for (let p = phaseFrom[mode]; p < phaseFrom[mode + 1]; p++) sum += minutes[p] * people[p];
+  return sum;
+}
+
 function grouped<T>(n: number, all: readonly T[], by: (one: T) => number): T[][] {
   const groups: T[][] = Array.from({ length: n }, () => []);
   for (const one of all) groups[by(one)].push(one);

@@ -1,7 +1,8 @@
 import { seededRandom } from '../work/index.ts';
 import { blocksOf } from './blocks.ts';
 import type { Blocks } from './blocks.ts';
-import { earliestThrough, earliestTimes } from './earliest.ts';
+import { earliestThrough } from './earliest.ts';
+import type { Earliest } from './earliest.ts';
 import { checkPlan } from './checkPlan.ts';
 import { Decoder } from './decoder.ts';
 import { copyGenes, newGenes } from './genes.ts';
@@ -62,16 +63,12 @@ export class PlanSearch {
   #idle = 0;
   #isToRead = false;
 
-  constructor(problem: Problem, { seed, movedCost, from }: SearchWishes) {
+  /** @param earliest of this very problem, see `earliestTimes` */
+  constructor(problem: Problem, earliest: Earliest, { seed, movedCost, from }: SearchWishes) {
     this.#problem = problem;
     this.#random = seededRandom(seed);
     this.#blocks = blocksOf(problem);
-    this.#decoder = new Decoder(
-      problem,
-      this.#blocks,
-      earliestThrough(problem, earliestTimes(problem)),
-      movedCost,
-    );
+    this.#decoder = new Decoder(problem, this.#blocks, earliestThrough(problem, earliest), movedCost);
     this.#orderGround = orderGround(problem, this.#blocks);
     this.#stages = stagesOf(problem.n);
     this.#now = newGenes(this.#blocks);

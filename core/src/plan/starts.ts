@@ -1,8 +1,9 @@
-import { ranksOf } from './blocks.ts';
+import { inWaitOrder } from './blocks.ts';
 import type { Blocks } from './blocks.ts';
 import { newGenes } from './genes.ts';
 import type { Genes } from './genes.ts';
 import type { PlannedOp } from './instance.ts';
+import { handsOf } from './problem.ts';
 import type { Problem } from './problem.ts';
 
 /** A sequence of orders: when each is to have its turn, how far the long ways through it go first, and who spares hands. */
@@ -25,29 +26,26 @@ export interface OrderGround {
 export const orderGround = (problem: Problem, blocks: Blocks): OrderGround => ({
   problem,
   blocks,
-  ways: waysToEnd(problem, ranksOf(problem)),
+  ways: waysToEnd(problem),
   thriftyModes: thriftyModes(problem),
 });
 
 /** The mode of each operation that takes the fewest people by the minute; −1 where none takes fewer than all others. */
-function thriftyModes({ n, modeFrom, phaseFrom, minutes, people }: Problem): Int8Array {
+function thriftyModes(problem: Problem): Int8Array {
+  const { n, modeFrom } = problem;
   return Int8Array.from({ length: n }, (_, op) => {
     const hands: number[] = [];
-    for (let mode = modeFrom[op]; mode < modeFrom[op + 1]; mode++) {
-      let sum = 0;
-      for (let p = phaseFrom[mode]; p < phaseFrom[mode + 1]; p++) sum += minutes[p] * people[p];
-      hands.push(sum);
-    }
+    for (let mode = modeFrom[op]; mode < modeFrom[op + 1]; mode++) hands.push(handsOf(problem, mode));
     const least = Math.min(...hands);
     return hands.length > 1 && hands.filter((own) => own === least).length === 1 ? hands.indexOf(least) : -1;
   });
 }
 
 /** Longest way from the start of each operation to the end of the last that waits for it, min, shortest modes. */
-function waysToEnd({ n, lagsOut, shortest }: Problem, rank: Int32Array): Float64Array {
+function waysToEnd(problem: Problem): Float64Array {
+  const { lagsOut, shortest } = problem;
   const way = Float64Array.from(shortest);
-  const lastFirst = Array.from({ length: n }, (_, i) => i).sort((p, q) => rank[q] - rank[p]);
-  for (const i of lastFirst)
+  for (const i of inWaitOrder(problem).reverse())
     for (const { to, min } of lagsOut[i]) way[i] = Math.max(way[i], shortest[i] + min + way[to]);
   return way;
 }

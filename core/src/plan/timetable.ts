@@ -28,7 +28,7 @@ export const noPlaces = ({ n, slotFrom }: Problem): Places => ({
   setupPeople: new Int32Array(n),
 });
 
-/** Puts places, or those of one operation, where others are. */
+/** Puts the place of one operation where others have it. */
 export function copyPlace(from: Places, to: Places, op: number, { slotFrom }: Problem): void {
   to.mode[op] = from.mode[op];
   to.window[op] = from.window[op];
