@@ -40,6 +40,7 @@ test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in,
   // the route, with a person's own value
   await page.getByRole('link', { name: 'Route', exact: true }).last().click();
   await expect(page.getByRole('img', { name: /Commanded temperatures/ })).toBeVisible();
+  await expect(page.getByText('By the model:')).toBeVisible();
   await page
     .locator('#operation-cure')
     .getByRole('button', { name: /^Plate/ })

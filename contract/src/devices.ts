@@ -51,6 +51,7 @@ export type LiveMessage =
         | 'care'
         | 'film-layout'
         | 'shelf'
+        | 'day-plan'
         | 'everything';
       id: string;
     }

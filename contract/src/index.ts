@@ -150,6 +150,17 @@ export {
 } from './runs.ts';
 export type { FloorRun, RunEventInput, StoredEvent } from './runs.ts';
 export { runPlanOf } from './runPlan.ts';
+export { DayPlan, DayPlanInput, PlanGround, plannedPart } from './dayPlans.ts';
+export type { DayPlanDocument, PlanJob, PlanLine, PlannedOperation } from './dayPlans.ts';
+export {
+  CalendarChange,
+  ShopCalendar,
+  WorkCalendarDocument,
+  assumedCalendar,
+  faultsOfCalendar,
+  parseCalendar,
+  staleCalendar,
+} from './workCalendar.ts';
 export {
   columnName,
   fieldsOf,

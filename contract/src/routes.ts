@@ -97,7 +97,7 @@ const Mode = strictObject({
   ),
   pools: Type.Array(Ref),
 });
-const Operation = strictObject({
+export const RouteOperation = strictObject({
   id: Type.String(),
   role: Type.Enum([...ROLES]),
   station: Type.Enum([...STATIONS]),
@@ -127,7 +127,7 @@ const Operation = strictObject({
   ),
   weighIn: nullable(strictObject({ targetG: Type.Number(), toleranceG: Type.Number() })),
 });
-const Lane = strictObject({
+export const RouteLane = strictObject({
   id: Type.String(),
   part: Type.Enum([...PARTS]),
   print: nullable(Type.String()),
@@ -223,8 +223,8 @@ export const RouteDocument = Type.Unsafe<Route>(
   strictObject({
     summary: Type.String(),
     prints: Type.Array(RoutePrint, { minItems: 1 }),
-    lanes: Type.Array(Lane, { minItems: 1 }),
-    operations: Type.Array(Operation),
+    lanes: Type.Array(RouteLane, { minItems: 1 }),
+    operations: Type.Array(RouteOperation),
     flow: Type.Enum([...FLOWS]),
     warmUps: Type.Array(
       strictObject({

@@ -8,3 +8,4 @@ export { DEMO_PRESSURE_TESTS, DEMO_SURVEYS } from './pressChecks.ts';
 export { DEMO_PRINT_STARTS, DEMO_UPKEEP } from './upkeep.ts';
 export { DEMO_SPRAY_WEIGHINGS } from './sprayWeighings.ts';
 export { DEMO_BLANKS, DEMO_LOTS, DEMO_MACHINES, DEMO_MATERIALS, DEMO_PACKETS } from './shop.ts';
+export { demoCalendar, demoZone } from './workingHours.ts';

@@ -35,6 +35,7 @@ import { ledgerEndpoints } from './features/ledger/index.ts';
 import { createLiveStream } from './features/live/index.ts';
 import { orderEndpoints } from './features/orders/index.ts';
 import { jobEndpoints } from './features/jobs/index.ts';
+import { planEndpoints } from './features/plan/index.ts';
 import { PrinterService, printerEndpoints } from './features/printers/index.ts';
 import { paperEndpoints } from './features/papers/index.ts';
 import { benchEndpoints, pressEndpoints } from './features/presses/index.ts';
@@ -269,6 +270,7 @@ function endpointsOf({
     ...jobEndpoints({ jobs: services.jobs, findLine: (lineId) => services.orders.getLine(lineId) }),
     ...runEndpoints(services.runs),
     ...filmEndpoints(services.waitingFilm, services.layouts, services.sheetFiles),
+    ...planEndpoints(services.plans, services.calendar),
     ...shelfEndpoints({
       shelf: services.shelf,
       wishes: services.wishes,

@@ -53,6 +53,7 @@ import type { PaperPool } from './jobs/paperPool.ts';
 import type { PlanQueue } from './jobs/planQueue.ts';
 import type { Pictures } from './pictures/index.ts';
 import { createFilm } from './filmServices.ts';
+import { createPlans } from './planServices.ts';
 import { createShelf, shelfOfRuns } from './shelfServices.ts';
 
 interface Needs {
@@ -118,6 +119,7 @@ export function createServices(needs: Needs) {
     ...createPapers(needs, { orders, routes: routing.routes, artworks, catalogue, layoutStore }),
     ...createShelf({ db, papers: needs.papers, store: ground.shelfStore, catalogue, orders, follow, now }),
     ...createFilm({ ...needs, routes: routing.routes, artworks, catalogue, layoutStore, runs }),
+    ...createPlans({ db, runs, layoutStore, now }),
   };
 }
 

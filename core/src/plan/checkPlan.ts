@@ -38,7 +38,7 @@ interface Change {
 export interface CheckedPlan {
   breaches: readonly Breach[];
   score: PlanScore;
-  changes: readonly { op: string; from: MachineState; to: MachineState; minutes: number }[];
+  changes: readonly { op: string; from: MachineState; to: MachineState; minutes: number; people: number }[];
 }
 
 /**
@@ -65,11 +65,12 @@ export function checkPlan(problem: Problem, ops: readonly PlannedOp[]): CheckedP
   return {
     breaches,
     score: scoreOf(problem, standing, changes),
-    changes: changes.map(({ op, from, minutes }) => ({
+    changes: changes.map(({ op, from, minutes, people }) => ({
       op: instance.ops[op].id,
       from,
       to: stateIn(problem, standing[op]!),
       minutes,
+      people,
     })),
   };
 }
@@ -155,7 +156,7 @@ function* breachesOfMachine(
 ): Generator<Breach> {
   const { instance, machines, machineOf, stateOf, windowStart, windowEnd, windowState, isFixed } = problem;
   const { windowFrom, windowTo, states, setupMin, setupPeople } = machines[k];
-  const { id: machine } = instance.machines[k];
+  const { id, name: machine = id } = instance.machines[k];
   const here = all
     .filter(({ mode }) => machineOf[mode] === k)
     .sort((p, q) => p.start - q.start || p.end - q.end);

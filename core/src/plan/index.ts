@@ -27,5 +27,27 @@ export { Planning, planDay } from './planDay.ts';
 export type { PlanAnswer, PlanInput } from './planDay.ts';
 export type { Plan, PlanScore } from './readPlan.ts';
 export { repairPlan } from './repairPlan.ts';
+export { shopInstance } from './shop/shopInstance.ts';
+export type {
+  FormerOp,
+  ShopInstance,
+  ShopJob,
+  ShopLine,
+  ShopNow,
+  ShopOp,
+} from './shop/shopInstance.ts';
+export { planPicture } from './shop/planPicture.ts';
+export type { PicturedChange, PicturedOp, PicturedOrder, PlanPicture } from './shop/planPicture.ts';
+export type { ShopMachine } from './shop/shopMachines.ts';
+export { daysFrom, workOf } from './shop/workCalendar.ts';
+export type {
+  CalendarPerson,
+  DaySpan,
+  MinuteOf,
+  Stretch,
+  WallSpan,
+  WeekHours,
+  WorkCalendar,
+} from './shop/workCalendar.ts';
 export { workOfRun } from './workOfRun.ts';
-export type { MachineChoice, PlanWork, RunToPlan } from './workOfRun.ts';
+export type { BegunOp, MachineChoice, PlanWork, RunToPlan } from './workOfRun.ts';

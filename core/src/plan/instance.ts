@@ -25,6 +25,8 @@ export type MachineState = string | number;
 
 export interface PlanMachine {
   id: string;
+  /** What people call it; its id where nothing is said. */
+  name?: string;
   kind: string;
   /** When it can be used and how it stands at the beginning, in order: [from, to, state]. */
   windows: readonly (readonly [from: number, to: number, state: MachineState])[];

@@ -56,10 +56,10 @@ function* faultsOfPeople({ people, machines, ops }: PlanInstance): Generator<Sai
     }
   }
   const asked = new Set(ops.flatMap(({ modes }) => modes.map(({ machine }) => machine)));
-  for (const { id, windows } of machines)
+  for (const { id, name = id, windows } of machines)
     for (const [from, to] of asked.has(id) ? windows : [])
       if (!people.some(([start, end]) => Math.max(start, from) < Math.min(end, to)))
-        yield say('plan.nobody', { machine: id, day: dayOf(from) });
+        yield say('plan.nobody', { machine: name, day: dayOf(from) });
 }
 
 function* faultsOfOrders({ orders, now, ops, fixed }: PlanInstance): Generator<Said> {
@@ -96,9 +96,9 @@ function* faultsOfMachines({ machines, ops }: PlanInstance, out: Map<string, Why
     modes.every(({ machine }) => machine !== null && usable.get(machine) === false);
   const stuck = ops.filter(isStuck);
   for (const { id } of stuck) out.set(id, 'no-room');
-  for (const { id } of machines) {
+  for (const { id, name = id } of machines) {
     const own = stuck.filter(({ modes }) => modes.some(({ machine }) => machine === id));
-    if (own.length > 0) yield say('plan.no-window', { machine: id, count: own.length });
+    if (own.length > 0) yield say('plan.no-window', { machine: name, count: own.length });
   }
 }
 
@@ -123,9 +123,10 @@ function tightestMode(
   { modes }: PlanOp,
 ): { minutes: number; longest: number; machine: string } | null {
   const all = modes.map(({ machine, phases }) => {
-    const windows = machines.find(({ id }) => id === machine)?.windows ?? [];
+    const own = machines.find(({ id }) => id === machine);
+    const windows = own?.windows ?? [];
     return {
-      machine: machine ?? '',
+      machine: own?.name ?? machine ?? '',
       minutes: phases.reduce((sum, { d }) => sum + d, 0),
       longest: machine === null ? Infinity : Math.max(0, ...windows.map(([from, to]) => to - from)),
     };

@@ -1,5 +1,5 @@
 import { compileSteps } from '../run/index.ts';
-import type { PlannedStep, RunLine, RunOperation, RunPlan } from '../run/index.ts';
+import type { PlannedStep, RunLine, RunOperation, RunPlan, RunState, StepState } from '../run/index.ts';
 import { aloneS, handsS, needsOf, operationsIn, partsIn, plannedPhases, streamPhase } from '../work/index.ts';
 import type { MachineKind, Mode } from '../work/index.ts';
 import type { MachineState, PlanLag, PlanMode, PlanOp } from './instance.ts';
@@ -20,6 +20,18 @@ export interface RunToPlan {
   machinesFor: (mode: Mode) => readonly MachineChoice[];
   /** What an operation is called for a person, before its pieces. */
   labelOf: (line: RunLine, operation: RunOperation) => string;
+  /** Where it stands on the floor; `null` for one that is not there yet. */
+  state?: Pick<RunState, 'steps' | 'parts'> | null;
+}
+
+/** What has happened to an operation on the floor. */
+export interface BegunOp {
+  /** Some of it is being worked at; otherwise it rests, or is over. */
+  isRunning: boolean;
+  /** As devices noted it, ms. */
+  startedMs: number;
+  /** When the last of its steps was done, ms; `null` while some are not. */
+  endedMs: number | null;
 }
 
 /** A run as work to be planned. */
@@ -30,6 +42,10 @@ export interface PlanWork {
   tails: ReadonlyMap<string, number>;
   /** Steps of the floor that each operation is. */
   stepsOf: ReadonlyMap<string, readonly string[]>;
+  /** What each is in its line's route (the first of those a piece goes through at once), and its parts not done yet. */
+  aboutOf: ReadonlyMap<string, { line: RunLine; operation: RunOperation; parts: number }>;
+  /** Of operations that have begun on the floor; they take the minutes of what is not done of them. */
+  begun: ReadonlyMap<string, BegunOp>;
 }
 
 /** How long a batch lasts at its slowest station, s: 15 to 30 min are usual (trade range); shorter ones need more walking. */
@@ -39,6 +55,8 @@ const ROOM_KINDS: readonly (MachineKind | null)[] = ['rack', 'cooling-table', nu
 
 const takesMachine = ({ modes: [mode] }: RunOperation): boolean => !ROOM_KINDS.includes(mode.machineKind);
 
+const NOTHING: PlanMode['phases'][number] = { d: 0, ops: 0, brk: false, wait: 0 };
+
 /** Steps that are done as one operation of a plan: a sheet, a load, a batch of pieces. */
 interface Batch {
   id: string;
@@ -47,6 +65,9 @@ interface Batch {
   operations: readonly RunOperation[];
   steps: PlannedStep[];
   parts: PlannedStep['parts'];
+  /** Parts of it that are not done yet. */
+  left: PlannedStep['parts'];
+  begun: BegunOp | null;
 }
 
 /**
@@ -55,7 +76,7 @@ interface Batch {
  * has waited too long for the last.
  */
 export function workOfRun(run: RunToPlan): PlanWork {
-  const steps = compileSteps(run.plan);
+  const steps = run.state ? stepsOn(run.plan, run.state) : compileSteps(run.plan);
   const batches = run.plan.lines.flatMap((line) => batchesOf(run, line, steps));
   const orders = new Map(run.plan.lines.map((line) => [line.key, run.orderOf(line)]));
   const ops = batches.map((batch) => opOf(run, batch, orders));
@@ -64,7 +85,24 @@ export function workOfRun(run: RunToPlan): PlanWork {
     lags: [...lagsBetween(run, batches), ...inTurn(batches, ops)],
     tails: new Map(run.plan.lines.map((line) => [run.orderOf(line), tailOf(line)])),
     stepsOf: new Map(batches.map(({ id, steps: own }) => [id, own.map((step) => step.id)])),
+    aboutOf: new Map(
+      batches.map(({ id, line, operations: [operation], left }) => [
+        id,
+        { line, operation, parts: left.length },
+      ]),
+    ),
+    begun: new Map(batches.flatMap(({ id, begun }) => (begun === null ? [] : [[id, begun]]))),
   };
+}
+
+/** The steps of a run as it stands: what is made again is among them, what was lost is not. */
+function stepsOn({ lines }: RunPlan, { steps, parts }: Pick<RunState, 'steps' | 'parts'>): PlannedStep[] {
+  const byKey = new Map(lines.map((line) => [line.key, line]));
+  return steps.flatMap(({ id, line, operation, parts: own }) => {
+    const found = byKey.get(line)?.operations.find((each) => each.id === operation);
+    const here = own.map((part) => parts[part]);
+    return found === undefined || here.length === 0 ? [] : [{ id, line, operation: found, parts: here }];
+  });
 }
 
 /** A machine that only has to get warm is readied by the plan itself, as a change of its state. */
@@ -96,13 +134,35 @@ function batchesOf(run: RunToPlan, line: RunLine, steps: readonly PlannedStep[])
 }
 
 function batchOf(
-  { key }: RunToPlan,
+  { key, state }: RunToPlan,
   line: RunLine,
   operations: readonly RunOperation[],
   steps: PlannedStep[],
 ): Batch {
   const first = steps.filter(({ operation }) => operation.id === operations[0].id);
-  return { id: `${key}/${first[0].id}`, line, operations, steps, parts: first.flatMap(({ parts }) => parts) };
+  const last = steps.filter(({ operation }) => operation.id === operations.at(-1)!.id);
+  const stateOf = new Map((state?.steps ?? []).map((own) => [own.id, own]));
+  const isDone = ({ id }: PlannedStep): boolean => stateOf.get(id)?.status === 'done';
+  return {
+    id: `${key}/${first[0].id}`,
+    line,
+    operations,
+    steps,
+    parts: first.flatMap(({ parts }) => parts),
+    left: last.filter((step) => !isDone(step)).flatMap(({ parts }) => parts),
+    begun: begunOf(steps.flatMap(({ id }) => stateOf.get(id) ?? [])),
+  };
+}
+
+function begunOf(steps: readonly StepState[]): BegunOp | null {
+  const started = steps.flatMap(({ startedAt }) => (startedAt === null ? [] : [Date.parse(startedAt)]));
+  if (started.length === 0) return null;
+  const ended = steps.flatMap(({ completedAt }) => (completedAt === null ? [] : [Date.parse(completedAt)]));
+  return {
+    isRunning: steps.some(({ status }) => status === 'running'),
+    startedMs: Math.min(...started),
+    endedMs: ended.length === steps.length ? Math.max(...ended) : null,
+  };
 }
 
 /** Steps of pieces by batches that are as equal as can be, each piece's steps together. */
@@ -171,8 +231,9 @@ function opOf(run: RunToPlan, batch: Batch, orders: ReadonlyMap<string, string>)
   };
 }
 
-function modesOf(run: RunToPlan, { operations, parts }: Batch): PlanMode[] {
-  const count = parts.length;
+function modesOf(run: RunToPlan, { operations, left }: Batch): PlanMode[] {
+  const count = left.length;
+  if (count === 0) return [{ machine: null, state: null, phases: [NOTHING], pools: {} }];
   if (operations.length > 1) {
     const [hands, alone] = [handsS, aloneS].map((of) =>
       operations.reduce((sum, own) => sum + of(own, count), 0),
@@ -185,7 +246,7 @@ function modesOf(run: RunToPlan, { operations, parts }: Batch): PlanMode[] {
   const [operation] = operations;
   return operation.modes.flatMap((mode) => {
     const phases = plannedPhases({ ...operation, modes: [mode] }, count);
-    if (phases.length === 0) phases.push({ d: 0, ops: 0, brk: false, wait: 0 });
+    if (phases.length === 0) phases.push(NOTHING);
     const restS = mode.pools.length > 0 ? (operation.waitAfter?.minS ?? 0) : 0;
     if (restS > 0) phases.push({ d: Math.ceil(restS / 60), ops: 0, brk: false, wait: 0 });
     return onMachines(

@@ -18,6 +18,7 @@ import type { DemoArt, DemoLine, DemoOrder } from '@saltflat/demo';
 import sharp from 'sharp';
 import type { Clock } from '../clock.ts';
 import type { Services } from '../services.ts';
+import { seedCalendar, seedPlan } from './seedPlan.ts';
 
 const DAY_MS = 86_400_000;
 const HOUR_MS = 3_600_000;
@@ -50,6 +51,7 @@ export async function seedDemo(
   onProgress(0);
   const nowMs = clock.now();
   await seedShop(services);
+  await seedCalendar(services, nowMs);
   const artworkIds = new Map<string, string>();
   const lines = orders.flatMap((order) => order.lines).flatMap((line) => [line, ...(line.more ?? [])]);
   for (const art of DEMO_ART.filter(({ key }) => lines.some((line) => line.art === key))) {
@@ -101,6 +103,7 @@ export async function seedDemo(
     await seedOrder(order, i + 1, context);
     onProgress((i + 1) / orders.length);
   }
+  await seedPlan(services, { nowMs, by: PEOPLE[0] ?? '' });
 }
 
 /** What was looked at and done on the machines lately. */

@@ -16,6 +16,8 @@ interface Props {
   onPick?: (operation: string) => void;
   /** What a model works out beside what is commanded; none while there is no model. */
   lines?: readonly TraceLine[];
+  /** The model is at work: its legend has its place already, so that nothing moves under a hand when it is done. */
+  isAwaited?: boolean;
   /** A temperature that means something, with its name. */
   mark?: { tempC: number; name: string } | null;
 }
@@ -25,7 +27,15 @@ const AXIS = 46;
 const FOOT = 26;
 
 /** What one piece is commanded to go through: time along, temperature up. Presses are hills, waits are flat ground. */
-export function HeatTrace({ pieces, height, current = null, onPick, lines = [], mark = null }: Props) {
+export function HeatTrace({
+  pieces,
+  height,
+  current = null,
+  onPick,
+  lines = [],
+  isAwaited = false,
+  mark = null,
+}: Props) {
   const system = useUnits();
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
@@ -93,7 +103,7 @@ export function HeatTrace({ pieces, height, current = null, onPick, lines = [], 
           )}
         </g>
       </svg>
-      {lines.length > 0 && (
+      {(lines.length > 0 || isAwaited) && (
         <SimulatedLegend lines={lines} mark={mark && `${mark.name} ${temp(mark.tempC)}`} />
       )}
     </div>

@@ -88,7 +88,7 @@ export function SimulatedLegend({ lines, mark }: { lines: readonly TraceLine[]; 
       className="muted small"
       style={{ display: 'flex', gap: 16, flexWrap: 'wrap', padding: '2px 8px 4px 46px' }}
     >
-      <span>{t('By the model:')}</span>
+      <span>{lines.length > 0 ? t('By the model:') : t('The model is at work …')}</span>
       {names.map(([name, look]) => (
         <span key={name} style={{ display: 'inline-flex', gap: 6, alignItems: 'center' }}>
           <svg width="26" height="8" aria-hidden="true">
@@ -105,7 +105,7 @@ export function SimulatedLegend({ lines, mark }: { lines: readonly TraceLine[]; 
           {name}
         </span>
       ))}
-      {mark !== null && (
+      {mark !== null && lines.length > 0 && (
         <span style={{ display: 'inline-flex', gap: 6, alignItems: 'center' }}>
           <svg width="26" height="8" aria-hidden="true">
             <line x1="0" x2="26" y1="4" y2="4" stroke="#9C1F45" strokeDasharray="6 3" />

@@ -1,6 +1,7 @@
 import type { Model, ModelStatic, Sequelize } from 'sequelize';
 import { defineArtwork, defineBlob, defineFigures, definePreparation } from './artworks.ts';
 import { defineCustomer } from './customers.ts';
+import { defineDayPlan } from './dayPlans.ts';
 import { defineFilmLayout } from './filmLayouts.ts';
 import { defineColour, defineSize, defineStyle } from './garments.ts';
 import { defineLine, defineLineSize, defineOrder, definePrint } from './orders.ts';
@@ -59,6 +60,7 @@ export function defineModels(sequelize: Sequelize) {
     quotes: defineQuote(sequelize),
     proofAnswers: defineProofAnswer(sequelize),
     filmLayouts: defineFilmLayout(sequelize),
+    dayPlans: defineDayPlan(sequelize),
     runs: defineRun(sequelize),
     runLines: defineRunLine(sequelize),
     events: defineEvent(sequelize),

@@ -11,6 +11,7 @@ import type {
   PressCheckKind,
 } from '@saltflat/contract';
 import type { Rates } from '@saltflat/core/cost';
+import type { WorkCalendar } from '@saltflat/core/plan';
 import { MACHINE_KINDS } from '@saltflat/core/work';
 import type { HouseMethods } from '@saltflat/core/route';
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize';
@@ -96,12 +97,12 @@ export const defineMachine = (sequelize: Sequelize) =>
   );
 
 /** The shop's documents that there is one of, each under its key. */
-export const SETTING_KEYS = ['house', 'rates', 'backups', 'writing'] as const;
+export const SETTING_KEYS = ['house', 'rates', 'backups', 'writing', 'calendar'] as const;
 export type SettingKey = (typeof SETTING_KEYS)[number];
 
 export interface SettingRow extends Model<InferAttributes<SettingRow>, InferCreationAttributes<SettingRow>> {
   key: SettingKey;
-  document: HouseMethods | Rates | BackupSettings | Writing;
+  document: HouseMethods | Rates | BackupSettings | Writing | WorkCalendar;
   version: CreationOptional<number>;
 }
 

@@ -7,6 +7,8 @@ import type { FilmLayoutRow, FilmShare, RunRow } from '../../db/models/index.ts'
 import { isCount, readCursor, writeCursor } from '../../http/keyset.ts';
 
 const PAGE = 20;
+/** Layouts that wait for the floor and are looked at. */
+const MOST_WAITING = 30;
 
 interface NewLayout {
   id: string;
@@ -51,6 +53,18 @@ export class LayoutStore {
   async find(id: string): Promise<FilmLayout | undefined> {
     const row = await this.db.models.filmLayouts.findByPk(id, { include: WITH_RUN });
     return row ? { ...toHead(row), document: readFilmLayout(row.format, row.document) } : undefined;
+  }
+
+  /** Layouts that are not on the floor, newest first, as many as may still be meant. */
+  async waiting(): Promise<FilmLayout[]> {
+    const rows = await this.db.models.filmLayouts.findAll({
+      where: { '$run.id$': null },
+      include: WITH_RUN,
+      order: [['number', 'desc']], // prettier-ignore
+      limit: MOST_WAITING,
+      subQuery: false,
+    });
+    return rows.map((row) => ({ ...toHead(row), document: readFilmLayout(row.format, row.document) }));
   }
 
   /** Film that a line’s transfers take by a version of its route, as they were laid out last, print by print. */

@@ -3,3 +3,4 @@ export { runEndpoints } from './runEndpoints.ts';
 export { RunService } from './runService.ts';
 export type { RunNeeds } from './runService.ts';
 export { RunStore } from './runStore.ts';
+export { sharedSheets } from './sharedSheets.ts';

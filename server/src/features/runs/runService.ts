@@ -221,11 +221,8 @@ export class RunService {
 
   /** Machines that a run is on at this moment, with the line it is for. */
   async takenMachines(): Promise<ComparisonAnswer['taken']> {
-    const known = await Promise.all(
-      (await this.activeHeads()).map(async ({ id, eventCount }) => this.known(id, eventCount)),
-    );
-    return known.flatMap(({ run, followed }) => {
-      const taken = followed.state.steps
+    return (await this.onFloorNow()).flatMap(({ run, state }) => {
+      const taken = state.steps
         .filter(({ status }) => status === 'running')
         .flatMap(({ line, index }) => {
           const operation = routeOf(run, line).operations[index];
@@ -235,6 +232,13 @@ export class RunService {
         });
       return taken.filter(({ machine }, i) => taken.findIndex((own) => own.machine === machine) === i);
     });
+  }
+
+  /** Every run on the floor, newest first, and where it stands. */
+  async onFloorNow(): Promise<{ run: Run; state: RunState }[]> {
+    const heads = await this.activeHeads();
+    const known = await Promise.all(heads.map(({ id, eventCount }) => this.known(id, eventCount)));
+    return known.map(({ run, followed }) => ({ run, state: followed.state }));
   }
 
   /** A step of a run as it stands now. */
@@ -254,14 +258,12 @@ export class RunService {
 
   /** Transfers of runs on the floor that are printed again, and on no film yet that is on the floor. */
   async filmAgain(): Promise<{ run: Run; again: FilmAgain }[]> {
-    const known = await Promise.all(
-      (await this.activeHeads()).map(async ({ id, eventCount }) => this.known(id, eventCount)),
-    );
+    const known = await this.onFloorNow();
     const carried = new Set(
       known.flatMap(({ run }) => run.guests.map(({ runId, part }) => `${runId} ${part}`)),
     );
-    return known.flatMap(({ run, followed }) =>
-      filmAgain(runPlanOf(run), followed.state).flatMap((again) => {
+    return known.flatMap(({ run, state }) =>
+      filmAgain(runPlanOf(run), state).flatMap((again) => {
         const parts = again.parts.filter(({ id }) => !carried.has(`${run.id} ${id}`));
         return parts.length > 0 ? [{ run, again: { ...again, parts } }] : [];
       }),

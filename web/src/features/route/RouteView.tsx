@@ -196,6 +196,7 @@ export function RouteView(props: Props) {
           current={lit}
           onPick={setLit}
           lines={lines}
+          isAwaited={props.blank !== null && heat.heat === null && heat.problem === ''}
           mark={heat.heat && hasGlue(heat.heat) ? GLUE_MARK : null}
         />
       </Panel>

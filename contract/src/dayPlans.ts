@@ -1,0 +1,184 @@
+import type { PlanPicture } from '@saltflat/core/plan';
+import type { RunOperation, RunState } from '@saltflat/core/run';
+import { LONGEST_MIN } from '@saltflat/core/plan';
+import { FLOWS, ROLES, STATIONS } from '@saltflat/core/work';
+import type { Operation } from '@saltflat/core/work';
+import type { Route } from '@saltflat/core/route';
+import { Type } from 'typebox';
+import { LINE_STATES } from './orders.ts';
+import { RouteLane, RouteOperation } from './routes.ts';
+import { SharedSheet } from './runs.ts';
+import { Id, Instant, MOST_ROWS, nullable, shortText, strictObject } from './scalars.ts';
+import type { Static } from './scalars.ts';
+import { ShopCalendar } from './workCalendar.ts';
+
+/** What a plan needs of an operation of a route. */
+export type PlannedOperation = RunOperation & Pick<Operation, 'title'>;
+
+const PARTS = [
+  'id', 'role', 'station', 'title', 'lane', 'takes', 'awaits', 'unit', 'size', 'modes', 'waitAfter', 'weighIn',
+] as const; // prettier-ignore
+
+const PlannedOperationDocument = Type.Unsafe<PlannedOperation>(
+  strictObject(
+    Object.fromEntries(PARTS.map((key) => [key, RouteOperation.properties[key]])) as Pick<
+      typeof RouteOperation.properties,
+      (typeof PARTS)[number]
+    >,
+  ),
+);
+
+/** The part of a route that a plan is made of: what lies under the plate is no business of it. */
+export const plannedPart = ({ lanes, operations }: Pick<Route, 'lanes' | 'operations'>) => ({
+  lanes,
+  operations: operations.map((own): PlannedOperation => {
+    const { id, role, station, title, lane, takes, awaits, unit, size, waitAfter, weighIn } = own;
+    const modes = own.modes.map((mode) => ({
+      ...mode,
+      phases: mode.phases.map((phase) => ({ ...phase, heat: null })),
+    }));
+    return { id, role, station, title, lane, takes, awaits, unit, size, modes, waitAfter, weighIn };
+  }),
+});
+
+const PlanLine = strictObject({
+  /** Its name within what is made in one go. */
+  key: Type.String(),
+  lineId: Id,
+  orderId: Id,
+  code: Type.String(),
+  customer: Type.String(),
+  dueAt: Instant,
+  garment: Type.String(),
+  colourHex: Type.String(),
+  routeNumber: Type.Integer(),
+  pieces: Type.Integer(),
+  /** Made for the shelf: nobody waits for it. */
+  isForShelf: Type.Boolean(),
+  lanes: Type.Array(RouteLane),
+  operations: Type.Array(PlannedOperationDocument),
+});
+export type PlanLine = Static<typeof PlanLine>;
+
+/** Where a run stands, as far as a plan asks. */
+const PlanStanding = Type.Unsafe<Pick<RunState, 'steps' | 'parts'>>(
+  strictObject({
+    steps: Type.Array(Type.Object({ id: Type.String() })),
+    parts: Type.Record(Type.String(), Type.Object({ id: Type.String() })),
+  }),
+);
+
+/** Lines that are made in one go: on the floor, by a layout they share, or one by itself. */
+const PlanJob = strictObject({
+  /** Stays the same from before it is on the floor until it is done. */
+  key: Type.String(),
+  runId: nullable(Id),
+  layout: nullable(strictObject({ id: Id, code: Type.String() })),
+  flow: Type.Enum([...FLOWS]),
+  sheets: Type.Array(SharedSheet),
+  lines: Type.Array(PlanLine, { minItems: 1 }),
+  /** `null` while it is not on the floor. */
+  stands: nullable(PlanStanding),
+});
+export type PlanJob = Static<typeof PlanJob>;
+
+const Minute = Type.Integer({ minimum: -LONGEST_MIN, maximum: 2 * LONGEST_MIN });
+const MachineState = Type.Union([Type.Number(), Type.String({ maxLength: 40 })]);
+const Name = (maximum = 200) => Type.String({ minLength: 1, maxLength: maximum });
+const MOST_OPS = 5000;
+const STEP_NAME = 20_200; // a step’s name with what it is made in
+
+/** A plan as it is kept: minutes from its epoch. */
+export const DayPlanDocument = Type.Unsafe<PlanPicture & { epoch: string; zone: string }>(
+  strictObject({
+    epoch: Instant,
+    zone: Name(60),
+    ops: Type.Array(
+      strictObject({
+        id: Name(STEP_NAME),
+        job: Name(),
+        lines: Type.Array(Id, { minItems: 1, maxItems: 200 }),
+        operation: Name(),
+        role: Type.Enum([...ROLES]),
+        station: Type.Enum([...STATIONS]),
+        title: Name(),
+        parts: Type.Integer({ minimum: 0, maximum: 100_000 }),
+        isRunning: Type.Boolean(),
+        machine: nullable(Name()),
+        state: nullable(MachineState),
+        phases: Type.Array(strictObject({ from: Minute, to: Minute, people: Type.Integer({ minimum: 0 }) }), {
+          minItems: 1,
+          maxItems: 50,
+        }),
+        isFixed: Type.Boolean(),
+        isLocked: Type.Boolean(),
+      }),
+      { maxItems: MOST_OPS },
+    ),
+    changes: Type.Array(
+      strictObject({
+        machine: Name(),
+        from: Minute,
+        to: Minute,
+        before: MachineState,
+        after: MachineState,
+        people: Type.Integer({ minimum: 0 }),
+      }),
+      { maxItems: MOST_OPS },
+    ),
+    orders: Type.Array(
+      strictObject({
+        id: Id,
+        from: nullable(Minute),
+        through: nullable(Minute),
+        due: Minute,
+        tail: Type.Integer({ minimum: 0 }),
+      }),
+      { maxItems: MOST_OPS },
+    ),
+    load: Type.Array(
+      Type.Unsafe<readonly [number, number, number]>(Type.Array(Minute, { minItems: 3, maxItems: 3 })),
+      {
+        maxItems: 4 * MOST_OPS,
+      },
+    ),
+  }),
+);
+export type DayPlanDocument = Static<typeof DayPlanDocument>;
+
+export const DayPlanInput = strictObject({
+  /** Number of the plan that was looked at; 0 where there was none. */
+  basedOn: Type.Integer({ title: 'Based on', minimum: 0, maximum: MOST_ROWS }),
+  document: DayPlanDocument,
+  by: shortText('Who', 60),
+});
+export type DayPlanInput = Static<typeof DayPlanInput>;
+
+/** The plan everybody follows. */
+export const DayPlan = strictObject({
+  number: Type.Integer(),
+  by: Type.String(),
+  at: Instant,
+  document: DayPlanDocument,
+});
+export type DayPlan = Static<typeof DayPlan>;
+
+/** All that a plan is made of, as the shop stands. */
+export const PlanGround = strictObject({
+  calendar: ShopCalendar,
+  jobs: Type.Array(PlanJob),
+  /** Open lines that cannot be planned yet, and how they stand. */
+  waiting: Type.Array(
+    strictObject({
+      lineId: Id,
+      orderId: Id,
+      code: Type.String(),
+      customer: Type.String(),
+      dueAt: Instant,
+      state: Type.Enum([...LINE_STATES]),
+    }),
+  ),
+  /** The plan that is followed; `null` where nobody has kept one. */
+  kept: nullable(DayPlan),
+});
+export type PlanGround = Static<typeof PlanGround>;

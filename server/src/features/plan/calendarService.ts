@@ -1,0 +1,35 @@
+import { assumedCalendar, parseCalendar, staleCalendar } from '@saltflat/contract';
+import type { CalendarChange, ShopCalendar } from '@saltflat/contract';
+import type { WorkCalendar } from '@saltflat/core/plan';
+import type { Database, Tx } from '../../db/connection.ts';
+
+interface Needs {
+  db: Database;
+  settings: {
+    read: (key: 'calendar') => Promise<{ document: object; version: number } | null>;
+    write: (key: 'calendar', version: number, document: WorkCalendar, tx: Tx) => Promise<boolean>;
+  };
+  /** Time zone that is taken while nobody has said one. */
+  zone: () => string;
+}
+
+/** When the shop works. */
+export class CalendarService {
+  constructor(private readonly needs: Needs) {}
+
+  async read(): Promise<ShopCalendar> {
+    const kept = await this.needs.settings.read('calendar');
+    // what stands there was checked when it was written
+    return kept
+      ? { document: kept.document as WorkCalendar, version: kept.version, isAssumed: false }
+      : { document: assumedCalendar(this.needs.zone()), version: 1, isAssumed: true };
+  }
+
+  async change({ version, record }: CalendarChange): Promise<ShopCalendar> {
+    const calendar = parseCalendar(record);
+    const { db, settings } = this.needs;
+    const isWritten = await db.transaction((tx) => settings.write('calendar', version, calendar, tx));
+    if (!isWritten) throw staleCalendar(await this.read());
+    return this.read();
+  }
+}

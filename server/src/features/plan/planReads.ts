@@ -1,0 +1,63 @@
+// SQL by hand: every open line with the route it is made by, in one statement; models would take one for each of five tables.
+import { plannedPart, readStoredRoute } from '@saltflat/contract';
+import type { PlanGround, PlanLine } from '@saltflat/contract';
+import type { PieceCost } from '@saltflat/core/cost';
+import type { Route } from '@saltflat/core/route';
+import type { Database } from '../../db/connection.ts';
+
+/** Open lines that are planned at most, soonest due first. */
+const MOST_LINES = 400;
+
+interface OpenRow extends Pick<
+  PlanLine,
+  'lineId' | 'orderId' | 'code' | 'customer' | 'garment' | 'colourHex' | 'routeNumber' | 'pieces'
+> {
+  dueAt: Date;
+  state: PlanGround['waiting'][number]['state'];
+  format: number | null;
+  document: Route | null;
+  cost: PieceCost | null;
+}
+
+/** A line that is ready for the floor, with the whole of its route. */
+export interface ReadyLine extends Omit<PlanLine, 'key' | 'lanes' | 'operations'> {
+  route: Route;
+}
+
+/** Open lines that are not on the floor: those that are ready for it, and those that wait for something else. */
+export async function readOpenLines(
+  db: Database,
+): Promise<{ ready: ReadyLine[]; waiting: PlanGround['waiting'] }> {
+  const rows = await db.read<OpenRow>(
+    `select l.id as "lineId", l.order_id as "orderId", l.code, k.name as customer, o.due_at as "dueAt", l.state,
+       c.name || ' ' || s.name as garment, c.hex as "colourHex", l.route_number as "routeNumber", v.pieces, v.format, v.document, v.cost
+     from order_line l
+     join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
+     join garment_colour c on c.id = l.colour_id join garment_style s on s.id = c.style_id
+     left join route_version v on v.line_id = l.id and v.number = l.route_number and l.state = 'ready'
+     where l.removed_at is null and o.cancelled_at is null and l.state not in ('running', 'done')
+       and o.state not in ('done', 'cancelled') -- what the index of open orders knows
+     order by o.due_at, l.position, l.id limit ${MOST_LINES}`,
+    [],
+  );
+  const ready: ReadyLine[] = [];
+  const waiting: PlanGround['waiting'] = [];
+  for (const { dueAt, state, format, document, cost, ...line } of rows) {
+    const own = { ...line, dueAt: dueAt.toISOString() };
+    if (format === null || document === null || cost === null) {
+      const { lineId, orderId, code, customer } = own;
+      waiting.push({ lineId, orderId, code, customer, dueAt: own.dueAt, state });
+      continue;
+    }
+    const { route } = readStoredRoute(format, { route: document, cost });
+    ready.push({ ...own, isForShelf: !route.usesBlanks, route });
+  }
+  return { ready, waiting };
+}
+
+/** A line as a plan wants it, under its name within what is made in one go. */
+export const planLine = ({ route, ...line }: ReadyLine, key: string): PlanLine => ({
+  key,
+  ...line,
+  ...plannedPart(route),
+});

@@ -1,0 +1,138 @@
+import { DomainError, plannedPart } from '@saltflat/contract';
+import type { DayPlan, DayPlanInput, PlanGround, PlanJob, Run, ShopCalendar } from '@saltflat/contract';
+import type { Route } from '@saltflat/core/route';
+import type { RunState } from '@saltflat/core/run';
+import { UniqueConstraintError } from 'sequelize';
+import type { Database } from '../../db/connection.ts';
+import { planLine, readOpenLines } from './planReads.ts';
+import type { ReadyLine } from './planReads.ts';
+
+/** A layout that waits for the floor, with the film its lines share. */
+export interface WaitingLayout {
+  id: string;
+  code: string;
+  lines: { lineId: string; routeNumber: number }[];
+  /** Sheets by the names their transfers have once its lines are on the floor, in this order. */
+  sheetsOf: (lines: readonly { lineId: string; code: string; pieces: number; route: Route }[]) => Run['sheets'];
+}
+
+interface Needs {
+  db: Database;
+  calendar: () => Promise<ShopCalendar>;
+  /** What is on the floor, and how it stands. */
+  onFloor: () => Promise<{ run: Run; state: RunState }[]>;
+  /** Layouts that are not on the floor, newest first. */
+  layouts: () => Promise<WaitingLayout[]>;
+  now: () => number;
+}
+
+/** What days are planned from, and the plan everybody follows. */
+export class PlanService {
+  constructor(private readonly needs: Needs) {}
+
+  /** All that a plan is made of, as the shop stands. */
+  async ground(): Promise<PlanGround> {
+    const { db, calendar, onFloor, layouts } = this.needs;
+    const [own, { ready, waiting }, runs, laid, kept] = await Promise.all([
+      calendar(),
+      readOpenLines(db),
+      onFloor(),
+      layouts(),
+      this.kept(),
+    ]);
+    return {
+      calendar: own,
+      jobs: [...runs.map(({ run, state }) => jobOfRun(run, state)), ...jobsOfLines(ready, laid)],
+      waiting,
+      kept,
+    };
+  }
+
+  /** The plan that is followed; `null` where nobody has kept one. */
+  async kept(): Promise<DayPlan | null> {
+    const row = await this.needs.db.models.dayPlans.findOne({ order: [['number', 'desc']], raw: true });
+    return row && { number: row.number, by: row.byName, at: row.at.toISOString(), document: row.document };
+  }
+
+  /** Keeps a plan for everybody to follow, made from the one that was followed when it was looked at. */
+  async keep({ basedOn, document, by }: DayPlanInput): Promise<DayPlan> {
+    const { db, now } = this.needs;
+    const latest = (await this.kept())?.number ?? 0;
+    if (latest !== basedOn) throw await this.overtaken();
+    try {
+      await db.models.dayPlans.create({ number: basedOn + 1, document, byName: by, at: new Date(now()) });
+    } catch (error) {
+      if (error instanceof UniqueConstraintError) throw await this.overtaken();
+      throw error;
+    }
+    return { number: basedOn + 1, by, at: new Date(now()).toISOString(), document };
+  }
+
+  private async overtaken(): Promise<DomainError> {
+    const current = await this.kept();
+    return new DomainError(
+      'stale-version',
+      current
+        ? `${current.by} kept another plan meanwhile. Look at it, then keep yours.`
+        : 'The plan that was followed is not here any more. Look again, then keep yours.',
+      { current },
+    );
+  }
+}
+
+function jobOfRun(run: Run, { steps, parts }: RunState): PlanJob {
+  const open = run.lines.filter(({ finishedAt }) => finishedAt === null).map(({ key }) => key);
+  return {
+    key: run.layout?.id ?? (run.lines.length === 1 ? (run.lines[0]?.lineId ?? run.id) : run.id),
+    runId: run.id,
+    layout: run.layout,
+    flow: run.lines[0]?.route.flow ?? 'through',
+    sheets: run.sheets,
+    lines: run.lines.map(({ key, lineId, orderId, code, customer, dueAt, garment, colourHex, ...line }) => ({
+      key,
+      lineId,
+      orderId,
+      code,
+      customer,
+      dueAt,
+      garment,
+      colourHex,
+      routeNumber: line.routeNumber,
+      pieces: line.pieces,
+      isForShelf: !line.route.usesBlanks,
+      ...plannedPart(line.route),
+    })),
+    // what is done of a line that is finished is of no use to a plan
+    stands: { steps: steps.filter(({ line }) => open.includes(line)), parts },
+  };
+}
+
+/** Lines that wait: those of a layout together, the others one by one. */
+function jobsOfLines(ready: readonly ReadyLine[], layouts: readonly WaitingLayout[]): PlanJob[] {
+  const left = new Map(ready.map((line) => [line.lineId, line]));
+  const shared: PlanJob[] = [];
+  for (const { id, code, lines, sheetsOf } of layouts) {
+    const own = lines.map(({ lineId, routeNumber }) => {
+      const line = left.get(lineId);
+      return line?.routeNumber === routeNumber ? line : undefined;
+    });
+    if (own.length === 0 || !own.every((line) => line !== undefined)) continue;
+    for (const { lineId } of own) left.delete(lineId);
+    shared.push({
+      ...jobOfLines(own, id),
+      layout: { id, code },
+      sheets: sheetsOf(own),
+    });
+  }
+  return [...shared, ...[...left.values()].map((line) => jobOfLines([line], line.lineId))];
+}
+
+const jobOfLines = (lines: readonly ReadyLine[], key: string): PlanJob => ({
+  key,
+  runId: null,
+  layout: null,
+  flow: lines[0]?.route.flow ?? 'through',
+  sheets: [],
+  lines: lines.map((line, i) => planLine(line, String(i + 1))),
+  stands: null,
+});

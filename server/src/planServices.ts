@@ -1,0 +1,43 @@
+import { runOf } from '@saltflat/contract/filmJob';
+import type { Database } from './db/connection.ts';
+import type { LayoutStore } from './features/film/index.ts';
+import { CalendarService, PlanService } from './features/plan/index.ts';
+import { sharedSheets } from './features/runs/index.ts';
+import type { RunService } from './features/runs/index.ts';
+import { SettingStore } from './features/shop/index.ts';
+
+interface PlanNeeds {
+  db: Database;
+  runs: RunService;
+  layoutStore: LayoutStore;
+  now: () => number;
+}
+
+/** Plans of days: what they are made of, and the one that is followed. */
+export function createPlans({ db, runs, layoutStore, now }: PlanNeeds) {
+  const calendar = new CalendarService({
+    db,
+    settings: new SettingStore(db),
+    zone: () => new Intl.DateTimeFormat().resolvedOptions().timeZone,
+  });
+  const plans = new PlanService({
+    db,
+    calendar: () => calendar.read(),
+    onFloor: () => runs.onFloorNow(),
+    layouts: async () =>
+      (await layoutStore.waiting()).map(({ id, code, document: { transfers, placements } }) => {
+        const { lineIds, sheets } = runOf(transfers, placements);
+        return {
+          id,
+          code,
+          lines: lineIds.flatMap((lineId) => {
+            const own = transfers.find((transfer) => transfer.lineId === lineId);
+            return own ? [{ lineId, routeNumber: own.routeNumber }] : [];
+          }),
+          sheetsOf: (lines) => sharedSheets(sheets, lines),
+        };
+      }),
+    now,
+  });
+  return { plans, calendar };
+}
