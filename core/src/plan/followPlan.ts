@@ -20,17 +20,26 @@ export interface Followed {
  * plan yet, comes last and goes where it first fits.
  *
  * @param floors earliest starts besides; read, never written
+ * @param keepsLocks what is locked is put where it is first, and everything in its way goes after it; otherwise it is
+ *   followed like all else
  */
-export function followPlan(problem: Problem, plan: readonly PlannedOp[], floors?: Int32Array): Followed {
+export function followPlan(
+  problem: Problem,
+  plan: readonly PlannedOp[],
+  { floors, keepsLocks = false }: { floors?: Int32Array; keepsLocks?: boolean } = {},
+): Followed {
   const { lagsIn, release, calendar, isFixed, n } = problem;
   const timetable = new Timetable(problem);
   const placer = new Placer(problem, timetable);
-  putGiven({ ...problem, locked: [] }, timetable, placer);
+  const locked = keepsLocks ? problem.locked : [];
+  const refused = putGiven({ ...problem, locked }, timetable, placer);
   const { places } = timetable;
   const isOut = new Uint8Array(n);
+  for (const op of refused) isOut[op] = 1;
+  const isPut = new Set(locked.map(({ op }) => op));
   const overdue: Followed['overdue'] = [];
   for (const { op, own } of inOrder(problem, plan)) {
-    if (isFixed[op]) continue;
+    if (isFixed[op] || isPut.has(op)) continue;
     let from = Math.max(release[op], own?.start[0] ?? 0, floors?.[op] ?? 0);
     for (const lag of lagsIn[op]) {
       from = Math.max(from, places.end[lag.from] + lag.min);

@@ -26,16 +26,11 @@ export type { PlanBound } from './planBound.ts';
 export { Planning, planDay } from './planDay.ts';
 export type { PlanAnswer, PlanInput } from './planDay.ts';
 export type { Plan, PlanScore } from './readPlan.ts';
+export { movePlanned } from './movePlanned.ts';
+export type { MovedPlan } from './movePlanned.ts';
 export { repairPlan } from './repairPlan.ts';
 export { shopInstance } from './shop/shopInstance.ts';
-export type {
-  FormerOp,
-  ShopInstance,
-  ShopJob,
-  ShopLine,
-  ShopNow,
-  ShopOp,
-} from './shop/shopInstance.ts';
+export type { FormerOp, ShopInstance, ShopJob, ShopLine, ShopNow, ShopOp } from './shop/shopInstance.ts';
 export { planPicture } from './shop/planPicture.ts';
 export type { PicturedChange, PicturedOp, PicturedOrder, PlanPicture } from './shop/planPicture.ts';
 export type { ShopMachine } from './shop/shopMachines.ts';

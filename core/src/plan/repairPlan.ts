@@ -15,14 +15,19 @@ import { soundInstance } from './soundInstance.ts';
  * back too. Nothing comes earlier, so nobody has to be told to hurry. What is new (a rush order) goes where it first fits
  * between the others. In a shop that has not changed the plan is the same.
  *
+ * @param keepsLocks what is locked is put first where it is; otherwise it is followed like all else
  * @throws RangeError where the instance is none, see `checkInstance`
  */
-export function repairPlan(asked: PlanInstance, plan: readonly PlannedOp[]): Plan {
+export function repairPlan(
+  asked: PlanInstance,
+  plan: readonly PlannedOp[],
+  { keepsLocks = false }: { keepsLocks?: boolean } = {},
+): Plan {
   checkInstance(asked);
   const { instance, leftOut } = soundInstance(asked);
   const problem = problemOf(instance);
   const why = new Map<number, WhyOut>();
-  const followed = followedInTime(problem, plan, why);
+  const followed = followedInTime(problem, plan, { why, keepsLocks });
   const { places, setupNow } = followed.timetable;
   const out = (op: number): boolean => followed.isOut[op] === 1 || why.has(op);
   const ops = instance.ops.flatMap((_, op) => (out(op) ? [] : [plannedOp(problem, places, setupNow, op)]));
@@ -38,22 +43,24 @@ export function repairPlan(asked: PlanInstance, plan: readonly PlannedOp[]): Pla
 
 /**
  * Follows a plan again and again, what comes before a wait that is too long each time as much later as it was too long:
- * that never has to be taken back, since nothing after it can come earlier. What has begun cannot be held back: what
+ * that never has to be taken back, since nothing after it can come earlier. What has begun, or is locked, cannot be held back: what
  * waits for it is spoiled, and left out with all that follows.
  */
 function followedInTime(
   problem: Problem,
   plan: readonly PlannedOp[],
-  why: Map<number, WhyOut>,
+  { why, keepsLocks }: { why: Map<number, WhyOut>; keepsLocks: boolean },
 ): ReturnType<typeof followPlan> {
   const { isFixed, n, lagsOut, calendar } = problem;
   const floors = new Int32Array(n);
+  const isStill = isFixed.slice();
+  for (const { op } of keepsLocks ? problem.locked : []) isStill[op] = 1;
   for (;;) {
-    const followed = followPlan(problem, plan, floors);
+    const followed = followPlan(problem, plan, { floors, keepsLocks });
     const overdue = followed.overdue.filter(({ lag }) => !why.has(lag.to));
     if (overdue.length === 0) return followed;
     for (const { lag, over } of overdue) {
-      if (!isFixed[lag.from]) floors[lag.from] = followed.timetable.places.start[lag.from] + over;
+      if (!isStill[lag.from]) floors[lag.from] = followed.timetable.places.start[lag.from] + over;
       else {
         why.set(lag.to, 'spoilt');
         floors[lag.to] = calendar.horizon; // it finds no place, and nothing has to make room for it
