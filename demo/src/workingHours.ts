@@ -16,7 +16,12 @@ export const demoCalendar = (zone: string): WorkCalendar => ({
   breaks: [{ fromMin: 12 * 60, toMin: 12 * 60 + 45 }],
   people: [
     { name: 'Ines', week: weekOf(early), breaks: null, machines: null },
-    { name: 'Tomasz', week: weekOf(late), breaks: [{ fromMin: 12 * 60 + 45, toMin: 13 * 60 + 30 }], machines: null },
+    {
+      name: 'Tomasz',
+      week: weekOf(late),
+      breaks: [{ fromMin: 12 * 60 + 45, toMin: 13 * 60 + 30 }],
+      machines: null,
+    },
     {
       name: 'Wanjiru',
       week: [late, late, null, late, late, null, null],

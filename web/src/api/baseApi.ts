@@ -22,6 +22,7 @@ export const TAGS = [
   'Shelf',
   'Printer',
   'Sprayer',
+  'Plan',
 ] as const;
 
 const rawQuery = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 30_000 });

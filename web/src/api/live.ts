@@ -12,7 +12,7 @@ const STALE: Record<string, readonly Tag[]> = {
   line: ['Order', 'Line', 'Route', 'Quote'],
   run: ['Run', 'Ledger'], // its line and order say themselves when they change
   artwork: ['Line', 'Order'],
-  material: ['Catalogue'], // the routes that follow say so themselves
+  material: ['Catalogue', 'Plan'], // the routes that follow say so themselves; hours of work are of the set-up, too
   change: ['Change'],
   job: ['Job'],
   'press-check': ['PressCheck'],
@@ -21,6 +21,7 @@ const STALE: Record<string, readonly Tag[]> = {
   'spray-weighing': ['SprayWeighing', 'Catalogue'],
   'film-layout': ['FilmLayout', 'Route', 'Quote'], // its lines' film is known better now
   shelf: ['Shelf', 'Catalogue'], // what is free counts as stock
+  'day-plan': ['Plan'],
   everything: TAGS,
 };
 const GATHER_MS = 120; // one save touches many rows: fetch once for all of them

@@ -89,6 +89,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../pages/PressesPage.tsx')).PressesPage }),
           },
           {
+            path: 'plan',
+            lazy: async () => ({ Component: (await import('../pages/PlanPage.tsx')).PlanPage }),
+          },
+          {
             path: 'floor/:runId?',
             lazy: async () => ({ Component: (await import('../pages/FloorPage.tsx')).FloorPage }),
           },

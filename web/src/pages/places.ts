@@ -8,6 +8,7 @@ export const PLACES = [
   { path: '/film', name: t('Film'), key: 'm' },
   { path: '/spray', name: t('Spray'), key: 'y' },
   { path: '/presses', name: t('Presses'), key: 'p' },
+  { path: '/plan', name: t('Plan'), key: 'n' },
   { path: '/floor', name: t('Floor'), key: 'f' },
   { path: '/ledger', name: t('Ledger'), key: 'l' },
   { path: '/shop', name: t('Shop'), key: 's' },

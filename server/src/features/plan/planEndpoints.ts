@@ -12,7 +12,8 @@ export const planEndpoints = (plans: PlanService, calendar: CalendarService): En
     {
       method: 'get',
       path: '/plan/ground',
-      summary: 'All that a plan is made of: open lines with their routes, what is on the floor, working hours, and the plan that is followed',
+      summary:
+        'All that a plan is made of: open lines with their routes, what is on the floor, working hours, and the plan that is followed',
       answer: PlanGround,
     },
     () => plans.ground(),

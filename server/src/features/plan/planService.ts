@@ -13,7 +13,9 @@ export interface WaitingLayout {
   code: string;
   lines: { lineId: string; routeNumber: number }[];
   /** Sheets by the names their transfers have once its lines are on the floor, in this order. */
-  sheetsOf: (lines: readonly { lineId: string; code: string; pieces: number; route: Route }[]) => Run['sheets'];
+  sheetsOf: (
+    lines: readonly { lineId: string; code: string; pieces: number; route: Route }[],
+  ) => Run['sheets'];
 }
 
 interface Needs {

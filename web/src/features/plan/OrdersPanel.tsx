@@ -1,0 +1,99 @@
+import type { OrderChance, PicturedOrder } from '@saltflat/core/plan';
+import { formatDuration } from '@saltflat/core/units';
+import { Mark, Panel, Pressable, SimpleTable } from '../../ui/index.ts';
+import { t } from '../../words/index.ts';
+import type { PlanTime } from './planTimes.ts';
+
+export interface OrderShown extends PicturedOrder {
+  code: string;
+  customer: string;
+}
+
+interface Props {
+  orders: readonly OrderShown[];
+  chances: ReadonlyMap<string, OrderChance>;
+  lit: string | null;
+  time: PlanTime;
+  onLight: (id: string | null) => void;
+}
+
+export const lateMin = ({ through, due }: Pick<PicturedOrder, 'through' | 'due'>): number =>
+  through === null ? 0 : Math.max(0, through - due);
+
+/** Minutes in words a person plans with: hours and days where there are many. */
+export function inHours(minutes: number): string {
+  if (minutes < 2880) return formatDuration(60 * minutes);
+  return t('{n} days', { n: Math.round(minutes / 1440) });
+}
+
+/** Each order, when it is through and how sure that is, the one that is due first on top. */
+export function OrdersPanel({ orders, chances, lit, time, onLight }: Props) {
+  const sorted = [...orders].sort((p, q) => p.due - q.due);
+  return (
+    <Panel title={t('Orders by this plan')} label={t('Orders by this plan')} pad={0}>
+      <SimpleTable
+        label={t('Orders by this plan')}
+        rows={sorted}
+        keyOf={({ id }) => id}
+        isSelected={({ id }) => id === lit}
+        columns={[
+          {
+            key: 'code',
+            title: t('Order'),
+            cell: (row) => (
+              <Pressable
+                look="words"
+                isPressed={row.id === lit}
+                label={t('Show the work of {code}, {customer}', row as { code: string; customer: string })}
+                onClick={() => onLight(row.id === lit ? null : row.id)}
+              >
+                <span className="code">{row.code}</span>
+              </Pressable>
+            ),
+          },
+          {
+            key: 'through',
+            title: t('Through'),
+            cell: (row) => <ThroughCell order={row} time={time} />,
+          },
+          {
+            key: 'chance',
+            title: t('In time'),
+            isNumber: true,
+            cell: ({ id }) => {
+              const chance = chances.get(id);
+              return chance ? `${Math.round(100 * chance.onTime)} %` : '…';
+            },
+          },
+        ]}
+      />
+      <p className="muted small" style={{ padding: '8px 12px' }}>
+        {t(
+          'A chance by a model, not a promise: hands are taken to vary by 18 % from work to work and by 10 % from day to day. Both are assumed.',
+        )}
+      </p>
+    </Panel>
+  );
+}
+
+function ThroughCell({ order, time }: { order: OrderShown; time: PlanTime }) {
+  const late = lateMin(order);
+  if (order.through === null)
+    return (
+      <Mark mark="■" tone="hands" isSmall>
+        {t('not all has a place')}
+      </Mark>
+    );
+  return (
+    <span style={{ display: 'grid' }}>
+      <span>{time(order.through, 'weekday-time')}</span>
+      {late > 0 ? (
+        <Mark mark="◆" tone="hands" isSmall>
+          {t('late by {time}', { time: inHours(late) })}
+        </Mark>
+      ) : (
+        <span className="muted small">{t('due {when}', { when: time(order.due, 'weekday-time') })}</span>
+      )}
+    </span>
+  );
+}

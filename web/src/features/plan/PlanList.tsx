@@ -1,0 +1,65 @@
+import type { PicturedOp } from '@saltflat/core/plan';
+import { STATION_NAMES } from '@saltflat/core/work';
+import { DataTable } from '../../ui/index.ts';
+import { t } from '../../words/index.ts';
+import type { PlanTime } from './planTimes.ts';
+
+interface Props {
+  ops: readonly PicturedOp[];
+  codesOf: (op: PicturedOp) => string;
+  machineName: (id: string) => string;
+  time: PlanTime;
+  picked: string | null;
+  onPick: (id: string) => void;
+}
+
+/** The plan as a list: what begins when, where, with how many hands. */
+export function PlanList({ ops, codesOf, machineName, time, picked, onPick }: Props) {
+  const rows = [...ops]
+    .filter(({ phases }) => (phases[0]?.from ?? 0) < (phases.at(-1)?.to ?? 0))
+    .sort((p, q) => (p.phases[0]?.from ?? 0) - (q.phases[0]?.from ?? 0));
+  return (
+    <DataTable
+      name="plan"
+      label={t('The plan as a list')}
+      rows={rows}
+      keyOf={({ id }) => id}
+      selectedKey={picked}
+      onOpen={onPick}
+      rowPx={40}
+      says={t('{n} pieces of work', { n: rows.length })}
+      columns={[
+        {
+          key: 'from',
+          title: t('Begins'),
+          cell: ({ phases }) => time(phases[0]?.from ?? 0, 'weekday-time'),
+          isNoWrap: true,
+        },
+        {
+          key: 'to',
+          title: t('Ends'),
+          cell: ({ phases }) => time(phases.at(-1)?.to ?? 0, 'time'),
+          isNoWrap: true,
+          isWideOnly: true,
+        },
+        { key: 'code', title: t('Order'), cell: codesOf, isNoWrap: true },
+        { key: 'what', title: t('What'), cell: ({ title }) => title },
+        { key: 'parts', title: t('Pieces'), cell: ({ parts }) => parts, isNumber: true, isWideOnly: true },
+        {
+          key: 'where',
+          title: t('Where'),
+          cell: ({ machine, station }) =>
+            machine === null ? t(STATION_NAMES[station]) : machineName(machine),
+        },
+        {
+          key: 'hands',
+          title: t('Hands, min'),
+          cell: ({ phases }) =>
+            Math.round(phases.reduce((sum, { from, to, people }) => sum + ((to - from) * people) / 100, 0)),
+          isNumber: true,
+          isWideOnly: true,
+        },
+      ]}
+    />
+  );
+}

@@ -1,0 +1,342 @@
+import type { Machine, PlanGround } from '@saltflat/contract';
+import type { PicturedOp, ShopInstance } from '@saltflat/core/plan';
+import { formatQuantity } from '@saltflat/core/units';
+import { STATION_NAMES } from '@saltflat/core/work';
+import { useMemo, useState } from 'react';
+import { useKeyNotes, useKeys } from '../../keys/index.ts';
+import { useUnits } from '../../units/writingSlice.ts';
+import { useWords } from '../../units/useWords.ts';
+import {
+  Button,
+  FillSplit,
+  Loading,
+  Note,
+  PageHead,
+  Panel,
+  Progress,
+  Refusal,
+  Row,
+  Scroll,
+  Stack,
+  ToggleField,
+  useIsNarrow,
+} from '../../ui/index.ts';
+import type { RefusalProps } from '../../api/useAttempt.ts';
+import { t } from '../../words/index.ts';
+import type { LanesDrawn } from './drawLanes.ts';
+import { heatGround } from './heatGround.ts';
+import { MOST_SPAN, lanesOf } from './lanes.ts';
+import type { Sight } from './lanes.ts';
+import { OfferPanel } from './OfferPanel.tsx';
+import { OrdersPanel, inHours, lateMin } from './OrdersPanel.tsx';
+import type { OrderShown } from './OrdersPanel.tsx';
+import { PickedPanel } from './PickedPanel.tsx';
+import { PlanLanes } from './PlanLanes.tsx';
+import { PlanList } from './PlanList.tsx';
+import { usePlanTime } from './planTimes.ts';
+import { UnplacedPanel } from './UnplacedPanel.tsx';
+import { useChances } from './useChances.ts';
+import { usePlanRoom } from './usePlanRoom.ts';
+import type { PlanDesk } from './usePlanRoom.ts';
+
+interface Props {
+  ground: PlanGround;
+  machines: readonly Machine[];
+  isKeeping: boolean;
+  refusal: RefusalProps;
+  onKeep: (document: NonNullable<ReturnType<PlanDesk['documentOf']>>, then: () => void) => void;
+}
+
+/** What is in sight at once, min. */
+const SIGHTS = [
+  { value: 'hours', label: t('2 hours') },
+  { value: 'day', label: t('Day') },
+  { value: 'week', label: t('Week') },
+  { value: 'fortnight', label: t('Fortnight') },
+] as const;
+type Wide = (typeof SIGHTS)[number]['value'];
+/** As wide as the lanes are still read; on less the plan is a list. */
+const NARROW_PX = 760;
+const NONE: ReadonlySet<string> = new Set();
+
+/** The days: what is made when, on which machine, by whom, and what is late. */
+export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props) {
+  const desk = usePlanRoom(ground, machines);
+  const { room, picture, search } = desk;
+  const [picked, setPicked] = useState<string | null>(null);
+  const [lit, setLit] = useState<string | null>(null);
+  const [view, setView] = useState<'lanes' | 'list'>('lanes');
+  const isNarrow = useIsNarrow(NARROW_PX);
+  const { instance } = room.own;
+  const [sight, setSight] = useState<Sight>(() => sightOf('day', room.own));
+  const [wide, setWide] = useState<Wide>('day');
+  const time = usePlanTime(room.epochMs, room.zone);
+  const words = useWords();
+  const lines = useMemo(
+    () => new Map(ground.jobs.flatMap((job) => job.lines).map((line) => [line.lineId, line])),
+    [ground],
+  );
+  const machineName = useMemo(() => {
+    const names = new Map(machines.map(({ id, name }) => [id, name]));
+    return (id: string): string => names.get(id) ?? id;
+  }, [machines]);
+  const codesOf = (op: PicturedOp): string => op.lines.map((id) => lines.get(id)?.code ?? '').join(' ');
+  const orders = useMemo(
+    () =>
+      (picture?.orders ?? []).map((own): OrderShown => {
+        const line = lines.get(own.id);
+        return { ...own, code: line?.code ?? '', customer: line?.customer ?? '' };
+      }),
+    [picture, lines],
+  );
+  const chances = useChances(instance, search.status === 'running' ? null : desk.plan);
+  const drawn = useDrawn(desk, { lines, machineName, time });
+  const op = picture?.ops.find(({ id }) => id === picked) ?? null;
+  useKeys(t('Plan'), [
+    {
+      key: 'l',
+      does: t('lock what is picked, or let it go'),
+      act: () => picked !== null && desk.toggleLock(picked),
+    },
+    { key: 'i', does: t('look for a better plan round what is locked'), act: desk.improve },
+    { key: 'mod+z', shown: 'Ctrl z', does: t('undo'), act: desk.undo },
+  ]);
+  useKeyNotes(t('Plan, once the lanes have the focus'), NOTES);
+  if (!picture || !drawn) return <PlanBegins desk={desk} />;
+  const late = orders.filter((own) => lateMin(own) > 0).sort((p, q) => lateMin(q) - lateMin(p));
+  const isList = isNarrow || view === 'list';
+  return (
+    <>
+      <PageHead title={t('Plan')} says={<PlanSays desk={desk} kept={ground.kept} />}>
+        <Button onClick={desk.undo} disabled={!desk.canUndo} hint="Ctrl z">
+          {t('Undo')}
+        </Button>
+        {search.status === 'running' ? (
+          <Button onClick={desk.stop}>{t('Enough')}</Button>
+        ) : (
+          <Button onClick={desk.improve} hint="i">
+            {t('Improve')}
+          </Button>
+        )}
+        <Button
+          look="primary"
+          isBusy={isKeeping}
+          disabled={!desk.isChanged || search.status === 'running'}
+          onClick={() => {
+            const document = desk.documentOf();
+            if (document) onKeep(document, desk.forget);
+          }}
+        >
+          {t('Keep this plan')}
+        </Button>
+      </PageHead>
+      <Stack gap={8}>
+        <Refusal {...refusal} />
+        {desk.refused && (
+          <Note tone="alarm" role="alert">
+            {words(desk.refused)}
+          </Note>
+        )}
+        {search.status === 'running' && (
+          <Progress words={t('Looking for a better plan')} share={null} onCancel={desk.stop} />
+        )}
+        {search.status === 'done' && room.followed !== null && desk.offer === null && (
+          <Note role="status">
+            {t('Nothing better was found. {bound}', { bound: words(search.answer.boundSaid) })}
+          </Note>
+        )}
+        <LateOrders orders={late} onShow={setLit} />
+        <Row gap={16} align="end">
+          {!isNarrow && (
+            <ToggleField
+              label={t('Shown as')}
+              isNameHidden
+              value={view}
+              options={[
+                { value: 'lanes', label: t('Lanes') },
+                { value: 'list', label: t('List') },
+              ]}
+              onChange={setView}
+            />
+          )}
+          {!isList && (
+            <>
+              <ToggleField
+                label={t('In sight')}
+                isNameHidden
+                value={wide}
+                options={SIGHTS}
+                onChange={(value) => {
+                  setWide(value);
+                  setSight(sightOf(value, room.own));
+                }}
+              />
+              <span className="muted small">
+                {t(
+                  'Full line: hands. Dashed: runs by itself. Grey: nobody is there. Drag a block to move it, Ctrl and the wheel to zoom.',
+                )}
+              </span>
+            </>
+          )}
+        </Row>
+      </Stack>
+      <FillSplit columns="minmax(0, 1fr) 340px" below={1000}>
+        <Scroll>
+          <Panel as="div" pad={0} style={{ marginTop: 8 }}>
+            {isList ? (
+              <PlanList
+                ops={picture.ops}
+                codesOf={codesOf}
+                machineName={machineName}
+                time={time}
+                picked={picked}
+                onPick={setPicked}
+              />
+            ) : (
+              <PlanLanes
+                drawn={drawn}
+                sight={sight}
+                onSight={setSight}
+                picked={picked}
+                lit={lit === null ? NONE : new Set([lit])}
+                onPick={setPicked}
+                onMove={(bar, to) => desk.move({ id: bar.op.id, ...to })}
+                pickedWords={
+                  op ? `${codesOf(op)} ${op.title}, ${time(op.phases[0]?.from ?? 0, 'weekday-time')}` : ''
+                }
+              />
+            )}
+          </Panel>
+        </Scroll>
+        <Scroll>
+          <Stack pad="8px 0">
+            {desk.offer && (
+              <OfferPanel offer={desk.offer} time={time} onTake={desk.take} onLeave={desk.leave} />
+            )}
+            {op && (
+              <PickedPanel
+                op={op}
+                codes={op.lines.map((id) => lines.get(id)?.code ?? '')}
+                lineId={op.lines[0] ?? null}
+                instance={instance}
+                time={time}
+                machineName={machineName}
+                onLock={() => desk.toggleLock(op.id)}
+                onMove={(to) => desk.move({ id: op.id, ...to })}
+                onClose={() => setPicked(null)}
+              />
+            )}
+            <OrdersPanel orders={orders} chances={chances} lit={lit} time={time} onLight={setLit} />
+            <UnplacedPanel ground={ground} />
+          </Stack>
+        </Scroll>
+      </FillSplit>
+    </>
+  );
+}
+
+const NOTES = [
+  { shown: '← ↑ → ↓', does: t('go from block to block') },
+  { shown: 'Alt ← →', does: t('move the block by 5 minutes, with Shift by 30') },
+  { shown: '+ −', does: t('look nearer, or farther') },
+  { shown: 'Home', does: t('back to now') },
+];
+
+/** What is in sight: two hours, or what is left of the day, from a little before now; weeks from their first midnight. */
+function sightOf(wide: Wide, { instance: { now, people } }: ShopInstance): Sight {
+  if (wide === 'fortnight') return { from: 0, span: MOST_SPAN };
+  if (wide === 'week') return { from: 0, span: MOST_SPAN / 2 };
+  const next = people.find(([, to]) => to > now);
+  const begin = next === undefined ? now : Math.max(now, next[0]);
+  const from = Math.max(0, begin - BEFORE_MIN);
+  if (wide === 'hours') return { from, span: 120 };
+  const day = Math.floor(begin / 1440);
+  const close = Math.max(
+    begin,
+    ...people.map(([, to]) => to).filter((to) => Math.floor((to - 1) / 1440) === day),
+  );
+  return { from, span: Math.max(LEAST_DAY, close - from + BEFORE_MIN) };
+}
+/** Before now that is in sight too, and the least of a day, min. */
+const BEFORE_MIN = 15;
+const LEAST_DAY = 240;
+
+function PlanSays({ desk, kept }: { desk: PlanDesk; kept: PlanGround['kept'] }) {
+  const { search, isChanged } = desk;
+  const words = useWords();
+  const bound = search.status === 'done' ? ` ${words(search.answer.boundSaid)}` : '';
+  const stands = isChanged
+    ? t('Changed here, not kept yet.')
+    : kept
+      ? t('As {who} kept it, number {n}, followed as the shop stands.', { who: kept.by, n: kept.number })
+      : '';
+  return `${stands}${bound}`;
+}
+
+/** Nothing to look at yet: the first plan is on its way, or there is no work. */
+function PlanBegins({ desk }: { desk: PlanDesk }) {
+  if (desk.search.status === 'failed')
+    return (
+      <Note tone="alarm" role="alert" actions={<Button onClick={desk.improve}>{t('Try again')}</Button>}>
+        {t('Planning stopped: {why}', { why: desk.search.why })}
+      </Note>
+    );
+  return <Loading what={t('the first plan')} />;
+}
+
+function LateOrders({ orders, onShow }: { orders: readonly OrderShown[]; onShow: (id: string) => void }) {
+  if (orders.length === 0) return null;
+  return (
+    <Note tone="alarm">
+      <Row gap={10}>
+        <strong>
+          {orders.length === 1 ? t('◆ 1 order late:') : t('◆ {n} orders late:', { n: orders.length })}
+        </strong>
+        {orders.slice(0, 6).map((own) => (
+          <Button key={own.id} size="small" look="quiet" onClick={() => onShow(own.id)}>
+            {own.code} {inHours(lateMin(own))}
+          </Button>
+        ))}
+      </Row>
+    </Note>
+  );
+}
+
+interface DrawnWith {
+  lines: ReadonlyMap<string, { code: string }>;
+  machineName: (id: string) => string;
+  time: ReturnType<typeof usePlanTime>;
+}
+
+/** What the lanes draw, made anew only when the plan is another. */
+function useDrawn({ room, picture }: PlanDesk, { lines, machineName, time }: DrawnWith): LanesDrawn | null {
+  const system = useUnits();
+  return useMemo(() => {
+    if (!picture) return null;
+    const { instance } = room.own;
+    const heated = new Set(
+      instance.machines.filter(({ setup }) => setup?.kind === 'temp').map(({ id }) => id),
+    );
+    const lanes = lanesOf(picture, {
+      machineName,
+      isHeated: (id) => heated.has(id),
+      stationName: (station) => t(STATION_NAMES[station]),
+    });
+    return {
+      lanes,
+      heat: new Map(
+        instance.machines.filter(({ id }) => heated.has(id)).map((own) => [own.id, heatGround(own, picture)]),
+      ),
+      load: picture.load,
+      there: instance.people,
+      nowMin: instance.now,
+      late: new Set(picture.orders.filter((own) => lateMin(own) > 0).map(({ id }) => id)),
+      labelOf: ({ op }) =>
+        `${op.lines.map((id) => lines.get(id)?.code ?? '').join(' ')} ${op.title}${op.parts > 1 ? ` ×${op.parts}` : ''}`,
+      tempOf: (tempC) => formatQuantity(tempC, 'temperature', system),
+      dayOf: (minute) => time(minute, 'weekday'),
+      timeOf: (minute) => time(minute, 'time'),
+      peopleWord: t('People at work'),
+    };
+  }, [room, picture, lines, machineName, time, system]);
+}

@@ -1,0 +1,1 @@
+export { PlanView } from './PlanView.tsx';

@@ -1,0 +1,60 @@
+import type { Machine, PlanGround } from '@saltflat/contract';
+import { shopNow } from '@saltflat/contract/shopNow';
+import { planPicture, repairPlan, shopInstance } from '@saltflat/core/plan';
+import type { FormerOp, LockedOp, Plan, PlanPicture, PlannedOp, ShopInstance } from '@saltflat/core/plan';
+
+/** A plan as somebody has it on the page: where everything lies, and what is locked there. Instants, so that it outlives the minute. */
+export interface PlanDraft {
+  ops: readonly FormerOp[];
+  locks: readonly FormerOp[];
+}
+
+/** The shop as it is planned, and the plan that is looked at. */
+export interface PlanRoom {
+  epochMs: number;
+  /** The plan’s now, when it was looked at. */
+  nowMs: number;
+  zone: string;
+  own: ShopInstance;
+  /** The plan followed as the shop stands; `null` where there is none yet. */
+  followed: Plan | null;
+}
+
+/** The shop at an instant with the plan that is followed: the draft where there is one, else the one that is kept. */
+export function planRoom(
+  ground: PlanGround,
+  machines: readonly Machine[],
+  nowMs: number,
+  draft: PlanDraft | null,
+): PlanRoom {
+  const shop = shopNow(ground, machines, nowMs);
+  const own = shopInstance(draft === null ? shop : { ...shop, former: draft.ops, locks: draft.locks });
+  const hasPlan = draft !== null || ground.kept !== null;
+  return {
+    epochMs: shop.epochMs,
+    nowMs,
+    zone: shop.calendar.zone,
+    own,
+    followed: hasPlan ? repairPlan(own.instance, own.former, { keepsLocks: true }) : null,
+  };
+}
+
+/** A plan as a draft. */
+export function draftOf(
+  { own: { instance }, epochMs }: PlanRoom,
+  ops: readonly PlannedOp[],
+  locked: readonly LockedOp[],
+): PlanDraft {
+  const fixed = new Set(instance.fixed.map(({ id }) => id));
+  const modes = new Map(instance.ops.map((op) => [op.id, op.modes]));
+  const former = ({ id, mode, start }: LockedOp): FormerOp => ({
+    id,
+    machine: modes.get(id)?.[mode]?.machine ?? null,
+    startMs: start.map((minute) => epochMs + 60_000 * minute),
+  });
+  return { ops: ops.filter(({ id }) => !fixed.has(id)).map(former), locks: locked.map(former) };
+}
+
+/** What a plan of the room looks like, with other locks than its own where they are given. */
+export const pictureOf = ({ own }: PlanRoom, plan: readonly PlannedOp[]): PlanPicture =>
+  planPicture(own, plan);

@@ -1,0 +1,26 @@
+import type { OrderChance, PlanInstance, PlannedOp } from '@saltflat/core/plan';
+import { useEffect, useState } from 'react';
+import { planAside } from '../../worker/planClient.ts';
+
+const SAMPLES = 200;
+/** Hands vary by so much from operation to operation, and from day to day: assumed (trade range 10–25 % and 5–15 %). */
+export const ASSUMED_SPREAD = { own: 0.18, pace: 0.1 } as const;
+
+/** How sure each order is by the plan that is looked at; none until it is worked out. */
+export function useChances(
+  instance: PlanInstance,
+  plan: readonly PlannedOp[] | null,
+): ReadonlyMap<string, OrderChance> {
+  const [chances, setChances] = useState<ReadonlyMap<string, OrderChance>>(new Map());
+  useEffect(() => {
+    if (plan === null) return undefined;
+    const question = { instance, plan, seed: 1, samples: SAMPLES, ...ASSUMED_SPREAD };
+    const asked = planAside.ask('chances', question);
+    asked.answer.then(
+      (found) => setChances(new Map(found.map((own) => [own.id, own]))),
+      () => undefined, // another question came in between, or the thread died: the plan stands without
+    );
+    return () => asked.cancel();
+  }, [instance, plan]);
+  return chances;
+}

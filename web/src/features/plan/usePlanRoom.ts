@@ -1,0 +1,148 @@
+import type { DayPlanDocument, Machine, PlanGround } from '@saltflat/contract';
+import { comparePlans, movePlanned } from '@saltflat/core/plan';
+import type { LockedOp, OrderMove, PlanPicture, PlannedOp } from '@saltflat/core/plan';
+import type { Said } from '@saltflat/core/words';
+import { useEffect, useMemo, useState } from 'react';
+import { serverNow } from '../../api/serverClock.ts';
+import { draftOf, pictureOf, planRoom } from './planRoom.ts';
+import type { PlanDraft, PlanRoom } from './planRoom.ts';
+import { usePlanSearch } from './usePlanSearch.ts';
+import type { PlanSearchState } from './usePlanSearch.ts';
+
+/** A plan that was found, against the one that stands. */
+export interface Offer {
+  moves: readonly OrderMove[];
+  /** Minutes of lateness that it spares, by the weight of the orders, and by which the work ends earlier. */
+  sparedLate: number;
+  sparedFinish: number;
+  sparedChanges: number;
+  /** Work within the next hour that it moves. */
+  soon: number;
+}
+
+/** Nothing of the next hour is moved without its being said, min. */
+const SOON_MIN = 60;
+
+export interface PlanDesk {
+  room: PlanRoom;
+  /** The plan that is looked at; `null` until the first is found. */
+  plan: readonly PlannedOp[] | null;
+  picture: PlanPicture | null;
+  search: PlanSearchState;
+  offer: Offer | null;
+  /** Why the last wish was refused. */
+  refused: Said | null;
+  /** It differs from the plan that is kept. */
+  isChanged: boolean;
+  canUndo: boolean;
+  move: (wish: { id: string; machine: string | null; start: number }) => void;
+  toggleLock: (id: string) => void;
+  improve: () => void;
+  stop: () => void;
+  take: () => void;
+  leave: () => void;
+  undo: () => void;
+  /** Forgets what is not kept. */
+  forget: () => void;
+  documentOf: () => DayPlanDocument | null;
+}
+
+/** The plan on the page: followed as the shop stands, changed by hand, improved, and undone. */
+export function usePlanRoom(ground: PlanGround, machines: readonly Machine[]): PlanDesk {
+  const [drafts, setDrafts] = useState<readonly PlanDraft[]>([]);
+  const [refused, setRefused] = useState<Said | null>(null);
+  const { search, begin, stop, forget } = usePlanSearch();
+  const draft = drafts.at(-1) ?? null;
+  const room = useMemo(() => planRoom(ground, machines, serverNow(), draft), [ground, machines, draft]);
+  const { instance } = room.own;
+  const found =
+    search.status === 'done' || search.status === 'running' ? (search.answer?.best ?? null) : null;
+  const plan = room.followed?.ops ?? found?.ops ?? null;
+  const picture = useMemo(() => (plan === null ? null : pictureOf(room, plan)), [room, plan]);
+  const hasNone = room.followed === null;
+  useEffect(() => {
+    if (hasNone) begin(instance, null); // a shop without a plan gets its first one by itself
+  }, [hasNone, instance]);
+  const offer = useMemo(
+    () => (search.status === 'done' && room.followed !== null ? offerOf(room, search.answer.best) : null),
+    [search, room],
+  );
+
+  const push = (ops: readonly PlannedOp[], locked: readonly LockedOp[]): void => {
+    setDrafts((before) => [...before, draftOf(room, ops, locked)]);
+    setRefused(null);
+    forget();
+  };
+  return {
+    room,
+    plan,
+    picture,
+    search,
+    offer,
+    refused,
+    isChanged: drafts.length > 0 || (hasNone && plan !== null),
+    canUndo: drafts.length > 0,
+    move: ({ id, machine, start }) => {
+      if (plan === null) return;
+      const own = plan.find((each) => each.id === id);
+      const modes = instance.ops.find((op) => op.id === id)?.modes ?? [];
+      const now = own && modes[own.mode]?.machine === machine ? own.mode : -1;
+      const mode = now >= 0 ? now : modes.findIndex((each) => each.machine === machine);
+      if (own === undefined) return;
+      const moved = movePlanned(instance, plan, { id, mode: mode < 0 ? own.mode : mode, start });
+      if (moved.ok) push(moved.plan, moved.locked);
+      else setRefused(moved.said);
+    },
+    toggleLock: (id) => {
+      if (plan === null || instance.fixed.some((own) => own.id === id)) return;
+      const isLocked = instance.locked.some((own) => own.id === id);
+      const own = plan.find((each) => each.id === id);
+      if (own === undefined) return;
+      const others = instance.locked.filter((each) => each.id !== id);
+      push(plan, isLocked ? others : [...others, { id, mode: own.mode, start: own.start }]);
+    },
+    improve: () => {
+      setRefused(null);
+      begin(instance, plan);
+    },
+    stop,
+    take: () => search.status === 'done' && push(search.answer.best.ops, instance.locked),
+    leave: forget,
+    undo: () => {
+      setDrafts((before) => before.slice(0, -1));
+      setRefused(null);
+      forget();
+    },
+    forget: () => {
+      setDrafts([]);
+      setRefused(null);
+      forget();
+    },
+    documentOf: () => picture && { epoch: new Date(room.epochMs).toISOString(), zone: room.zone, ...picture },
+  };
+}
+
+/** What a plan that was found has before the one that is followed; `null` where it has nothing. */
+function offerOf(
+  { own: { instance }, followed }: PlanRoom,
+  best: NonNullable<PlanRoom['followed']>,
+): Offer | null {
+  if (followed === null) return null;
+  const spared = (figure: 'lateness' | 'finish' | 'setup'): number =>
+    followed.score[figure] - best.score[figure];
+  const [sparedLate, sparedFinish, sparedChanges] = [spared('lateness'), spared('finish'), spared('setup')];
+  const first = [sparedLate, sparedFinish, sparedChanges].find((figure) => figure !== 0) ?? 0;
+  if (first <= 0) return null;
+  const before = new Map(followed.ops.map(({ id, start }) => [id, start[0] ?? 0]));
+  const soon = best.ops.filter(({ id, start }) => {
+    const was = before.get(id);
+    return was !== undefined && was !== start[0] && Math.min(was, start[0] ?? 0) < instance.now + SOON_MIN;
+  });
+  return {
+    moves: comparePlans(instance, followed.ops, best.ops),
+    sparedLate,
+    sparedFinish,
+    sparedChanges,
+    soon: soon.length,
+  };
+}
