@@ -83,6 +83,8 @@ const PlanJob = strictObject({
 export type PlanJob = Static<typeof PlanJob>;
 
 const Minute = Type.Integer({ minimum: -LONGEST_MIN, maximum: 2 * LONGEST_MIN });
+/** Orders may be due years from now, or have been due long ago. */
+const FarMinute = Type.Integer({ minimum: -1e8, maximum: 1e8 });
 const MachineState = Type.Union([Type.Number(), Type.String({ maxLength: 40 })]);
 const Name = (maximum = 200) => Type.String({ minLength: 1, maxLength: maximum });
 const MOST_OPS = 5000;
@@ -131,7 +133,7 @@ export const DayPlanDocument = Type.Unsafe<PlanPicture & { epoch: string; zone: 
         id: Id,
         from: nullable(Minute),
         through: nullable(Minute),
-        due: Minute,
+        due: FarMinute,
         tail: Type.Integer({ minimum: 0 }),
       }),
       { maxItems: MOST_OPS },

@@ -156,11 +156,10 @@ export {
   CalendarChange,
   ShopCalendar,
   WorkCalendarDocument,
-  assumedCalendar,
-  faultsOfCalendar,
   parseCalendar,
   staleCalendar,
 } from './workCalendar.ts';
+export { assumedCalendar } from './calendarRules.ts';
 export {
   columnName,
   fieldsOf,

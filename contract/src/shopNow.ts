@@ -29,19 +29,20 @@ const OTHERS: Heats = { upPerMin: OTHERS_UP, downPerMin: OTHERS_DOWN, settleMin:
 export function shopMachines(machines: readonly Machine[]): ShopMachine[] {
   const own = equipmentOf({ materials: [], machines });
   return [
-    ...own.printers.map(
-      ({ tasks, modes, platens, whiteJobs, ...printer }): ShopMachine => ({
-        ...cold,
-        ...named(printer),
-        kind: 'printer',
-        room: roomOf(printer),
-        // another one prints as it does only with the same passes on the same platens
-        can: [...tasks, JSON.stringify([modes, platens, whiteJobs])],
-      }),
-    ),
-    ...own.sprayers.map(
-      (sprayer): ShopMachine => ({ ...cold, ...named(sprayer), kind: 'sprayer', can: [sprayer.id] }),
-    ),
+    ...own.printers.map(({ tasks, modes, platens, whiteJobs, ...printer }): ShopMachine => ({
+      ...cold,
+      ...named(printer),
+      kind: 'printer',
+      room: roomOf(printer),
+      // another one prints as it does only with the same passes on the same platens
+      can: [...tasks, JSON.stringify([modes, platens, whiteJobs])],
+    })),
+    ...own.sprayers.map((sprayer): ShopMachine => ({
+      ...cold,
+      ...named(sprayer),
+      kind: 'sprayer',
+      can: [sprayer.id],
+    })),
     ...heatedOf(own),
     ...places('rack', own.rack),
     ...places('cooling-table', own.coolingTable),

@@ -34,7 +34,8 @@ export type { FormerOp, ShopInstance, ShopJob, ShopLine, ShopNow, ShopOp } from 
 export { planPicture } from './shop/planPicture.ts';
 export type { PicturedChange, PicturedOp, PicturedOrder, PlanPicture } from './shop/planPicture.ts';
 export type { ShopMachine } from './shop/shopMachines.ts';
-export { daysFrom, workOf } from './shop/workCalendar.ts';
+export { readHours, readSpans, writeHours, writeSpans } from './shop/hoursText.ts';
+export { daysFrom, machineThere, peopleThere, workOf } from './shop/workCalendar.ts';
 export type {
   CalendarPerson,
   DaySpan,

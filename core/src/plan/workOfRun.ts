@@ -32,6 +32,10 @@ export interface BegunOp {
   startedMs: number;
   /** When the last of its steps was done, ms; `null` while some are not. */
   endedMs: number | null;
+  /** Since when the step is worked at that was begun last, ms; `null` where none is. */
+  runningMs: number | null;
+  /** Steps of it that are not done. */
+  stepsLeft: number;
 }
 
 /** A run as work to be planned. */
@@ -150,16 +154,24 @@ function batchOf(
     steps,
     parts: first.flatMap(({ parts }) => parts),
     left: last.filter((step) => !isDone(step)).flatMap(({ parts }) => parts),
-    begun: begunOf(steps.flatMap(({ id }) => stateOf.get(id) ?? [])),
+    begun: begunOf(
+      steps.flatMap(({ id }) => stateOf.get(id) ?? []),
+      last.filter((step) => !isDone(step)).length,
+    ),
   };
 }
 
-function begunOf(steps: readonly StepState[]): BegunOp | null {
+function begunOf(steps: readonly StepState[], stepsLeft: number): BegunOp | null {
   const started = steps.flatMap(({ startedAt }) => (startedAt === null ? [] : [Date.parse(startedAt)]));
   if (started.length === 0) return null;
   const ended = steps.flatMap(({ completedAt }) => (completedAt === null ? [] : [Date.parse(completedAt)]));
+  const running = steps.flatMap(({ status, startedAt }) =>
+    status === 'running' && startedAt !== null ? [Date.parse(startedAt)] : [],
+  );
   return {
-    isRunning: steps.some(({ status }) => status === 'running'),
+    isRunning: running.length > 0,
+    runningMs: running.length > 0 ? Math.max(...running) : null,
+    stepsLeft,
     startedMs: Math.min(...started),
     endedMs: ended.length === steps.length ? Math.max(...ended) : null,
   };

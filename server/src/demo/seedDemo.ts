@@ -75,14 +75,7 @@ export async function seedDemo(
   }
   const machineNamed = (name: string): string =>
     catalogue.machines.find((own) => own.name === name)?.id ?? '';
-  for (const { press, daysAgo, input } of DEMO_SURVEYS)
-    await clock.at(nowMs - daysAgo * DAY_MS, () =>
-      services.pressChecks.addSurvey(machineNamed(press), input),
-    );
-  for (const { press, daysAgo, input } of DEMO_PRESSURE_TESTS)
-    await clock.at(nowMs - daysAgo * DAY_MS, () =>
-      services.pressChecks.addPressure(machineNamed(press), input),
-    );
+  await seedPressChecks(services, { clock, nowMs, machineNamed });
   for (const { sprayer, fluid, daysAgo, ...own } of DEMO_SPRAY_WEIGHINGS) {
     const { id: machineId = '', properties } = catalogue.machines.find(({ name }) => name === sprayer) ?? {};
     const input = {
@@ -106,14 +99,23 @@ export async function seedDemo(
   await seedPlan(services, { nowMs, by: PEOPLE[0] ?? '' });
 }
 
+type OnMachines = Pick<Context, 'clock' | 'nowMs'> & { machineNamed: (name: string) => string };
+
+/** What was measured of the presses. */
+async function seedPressChecks(
+  { pressChecks }: Pick<Services, 'pressChecks'>,
+  { clock, nowMs, machineNamed }: OnMachines,
+): Promise<void> {
+  for (const { press, daysAgo, input } of DEMO_SURVEYS)
+    await clock.at(nowMs - daysAgo * DAY_MS, () => pressChecks.addSurvey(machineNamed(press), input));
+  for (const { press, daysAgo, input } of DEMO_PRESSURE_TESTS)
+    await clock.at(nowMs - daysAgo * DAY_MS, () => pressChecks.addPressure(machineNamed(press), input));
+}
+
 /** What was looked at and done on the machines lately. */
 async function seedCare(
   { care }: Pick<Services, 'care'>,
-  {
-    clock,
-    nowMs,
-    machineNamed,
-  }: Pick<Context, 'clock' | 'nowMs'> & { machineNamed: (name: string) => string },
+  { clock, nowMs, machineNamed }: OnMachines,
 ): Promise<void> {
   const by = PEOPLE[0] ?? '';
   for (const { machine, task, daysAgo, isSkipped = false } of DEMO_UPKEEP)

@@ -11,6 +11,7 @@ const planApi = baseApi.injectEndpoints({
       query: (body) => ({ url: '/plan/kept', method: 'POST', body }),
       invalidatesTags: ['Plan'],
     }),
+    shopCalendar: build.query<ShopCalendar, void>({ query: () => '/plan/calendar', providesTags: ['Plan'] }),
     changeCalendar: build.mutation<ShopCalendar, CalendarChange>({
       query: (body) => ({ url: '/plan/calendar', method: 'PUT', body }),
       invalidatesTags: ['Plan'],
@@ -18,4 +19,5 @@ const planApi = baseApi.injectEndpoints({
   }),
 });
 
-export const { usePlanGroundQuery, useKeepPlanMutation } = planApi;
+export const { usePlanGroundQuery, useKeepPlanMutation, useShopCalendarQuery, useChangeCalendarMutation } =
+  planApi;

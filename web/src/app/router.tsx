@@ -89,6 +89,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../pages/PressesPage.tsx')).PressesPage }),
           },
           {
+            path: 'plan/hours',
+            lazy: async () => ({ Component: (await import('../pages/HoursPage.tsx')).HoursPage }),
+          },
+          {
             path: 'plan',
             lazy: async () => ({ Component: (await import('../pages/PlanPage.tsx')).PlanPage }),
           },

@@ -12,7 +12,7 @@ import type {
   PlannedOp,
 } from '../instance.ts';
 import { workOfRun } from '../workOfRun.ts';
-import type { PlanWork } from '../workOfRun.ts';
+import type { BegunOp, PlanWork } from '../workOfRun.ts';
 import { machinesFor, missingMachine, planMachine, poolsOf } from './shopMachines.ts';
 import type { ShopMachine } from './shopMachines.ts';
 import { machineThere, peopleThere } from './workCalendar.ts';
@@ -212,7 +212,7 @@ function onFloor(works: readonly JobWork[], when: When): Floor {
       else if (begun.endedMs !== null)
         over.set(op.id, Math.max(0, Math.min(when.now, when.toMin(begun.endedMs))));
       else {
-        const own = underWay(op, when.toMin(begun.startedMs), when, busy);
+        const own = underWay(op, begun, when, busy);
         ops.push(own.op);
         if (own.fixed) fixed.push(own.fixed);
       }
@@ -243,16 +243,19 @@ const POINT: PlanPhase = { d: 0, ops: 0, brk: false, wait: 0 };
  */
 function underWay(
   op: PlanOp,
-  startedAt: number,
-  { now, windows, calendar }: When,
+  begun: BegunOp,
+  { now, toMin, windows, calendar }: When,
   busy: Set<string>,
 ): { op: PlanOp; fixed: PlannedOp | null } {
   const [mode] = op.modes;
   const window =
     mode.machine === null ? null : windows.get(mode.machine)?.find(([a, b]) => a <= now && now < b);
   if (window === undefined) return { op, fixed: null };
-  const from = Math.min(now, Math.max(window?.[0] ?? 0, startedAt, 0));
-  const left = leftOf(mode.phases, op.modes.length > 0 && mode.phases.length > 1 ? now - from : 0);
+  const from = Math.min(now, Math.max(window?.[0] ?? 0, toMin(begun.startedMs), 0));
+  // of a stream no more than the piece that is in hand can have gone by
+  const one = mode.phases.reduce((sum, { d }) => sum + d, 0) / Math.max(1, begun.stepsLeft);
+  const gone = Math.min(now - toMin(begun.runningMs ?? begun.startedMs), Math.floor(one));
+  const left = leftOf(mode.phases, Math.max(0, gone));
   const starts: number[] = [];
   let at = now;
   for (const { d, ops: people, brk } of left) {

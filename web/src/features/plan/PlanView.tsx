@@ -108,6 +108,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
   return (
     <>
       <PageHead title={t('Plan')} says={<PlanSays desk={desk} kept={ground.kept} />}>
+        <Button to="/plan/hours">{t('Working hours')}</Button>
         <Button onClick={desk.undo} disabled={!desk.canUndo} hint="Ctrl z">
           {t('Undo')}
         </Button>
@@ -141,9 +142,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
           <Progress words={t('Looking for a better plan')} share={null} onCancel={desk.stop} />
         )}
         {search.status === 'done' && room.followed !== null && desk.offer === null && (
-          <Note role="status">
-            {t('Nothing better was found. {bound}', { bound: words(search.answer.boundSaid) })}
-          </Note>
+          <Note role="status">{t('Nothing better was found.')}</Note>
         )}
         <LateOrders orders={late} onShow={setLit} />
         <Row gap={16} align="end">

@@ -1,1 +1,2 @@
+export { HoursView } from './hours/HoursView.tsx';
 export { PlanView } from './PlanView.tsx';

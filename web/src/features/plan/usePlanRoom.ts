@@ -1,6 +1,13 @@
 import type { DayPlanDocument, Machine, PlanGround } from '@saltflat/contract';
 import { comparePlans, movePlanned } from '@saltflat/core/plan';
-import type { LockedOp, OrderMove, PlanPicture, PlannedOp } from '@saltflat/core/plan';
+import type {
+  LockedOp,
+  MovedPlan,
+  OrderMove,
+  PlanInstance,
+  PlanPicture,
+  PlannedOp,
+} from '@saltflat/core/plan';
 import type { Said } from '@saltflat/core/words';
 import { useEffect, useMemo, useState } from 'react';
 import { serverNow } from '../../api/serverClock.ts';
@@ -49,10 +56,9 @@ export interface PlanDesk {
 
 /** The plan on the page: followed as the shop stands, changed by hand, improved, and undone. */
 export function usePlanRoom(ground: PlanGround, machines: readonly Machine[]): PlanDesk {
-  const [drafts, setDrafts] = useState<readonly PlanDraft[]>([]);
-  const [refused, setRefused] = useState<Said | null>(null);
   const { search, begin, stop, forget } = usePlanSearch();
-  const draft = drafts.at(-1) ?? null;
+  const drafting = useDrafts(forget);
+  const { draft } = drafting;
   const room = useMemo(() => planRoom(ground, machines, serverNow(), draft), [ground, machines, draft]);
   const { instance } = room.own;
   const found =
@@ -68,58 +74,82 @@ export function usePlanRoom(ground: PlanGround, machines: readonly Machine[]): P
     [search, room],
   );
 
-  const push = (ops: readonly PlannedOp[], locked: readonly LockedOp[]): void => {
-    setDrafts((before) => [...before, draftOf(room, ops, locked)]);
-    setRefused(null);
-    forget();
-  };
+  const { push, undo, forgetAll } = drafting;
   return {
     room,
     plan,
     picture,
     search,
     offer,
-    refused,
-    isChanged: drafts.length > 0 || (hasNone && plan !== null),
-    canUndo: drafts.length > 0,
-    move: ({ id, machine, start }) => {
-      if (plan === null) return;
-      const own = plan.find((each) => each.id === id);
-      const modes = instance.ops.find((op) => op.id === id)?.modes ?? [];
-      const now = own && modes[own.mode]?.machine === machine ? own.mode : -1;
-      const mode = now >= 0 ? now : modes.findIndex((each) => each.machine === machine);
-      if (own === undefined) return;
-      const moved = movePlanned(instance, plan, { id, mode: mode < 0 ? own.mode : mode, start });
-      if (moved.ok) push(moved.plan, moved.locked);
-      else setRefused(moved.said);
+    refused: drafting.refused,
+    isChanged: drafting.count > 0 || (hasNone && plan !== null),
+    canUndo: drafting.count > 0,
+    move: (wish) => {
+      const moved = plan && movedTo(instance, plan, wish);
+      if (moved?.ok) push(draftOf(room, moved.plan, moved.locked));
+      else if (moved) drafting.refuse(moved.said);
     },
     toggleLock: (id) => {
-      if (plan === null || instance.fixed.some((own) => own.id === id)) return;
-      const isLocked = instance.locked.some((own) => own.id === id);
-      const own = plan.find((each) => each.id === id);
-      if (own === undefined) return;
-      const others = instance.locked.filter((each) => each.id !== id);
-      push(plan, isLocked ? others : [...others, { id, mode: own.mode, start: own.start }]);
+      const locked = plan && lockedWith(instance, plan, id);
+      if (plan && locked) push(draftOf(room, plan, locked));
     },
     improve: () => {
-      setRefused(null);
+      drafting.refuse(null);
       begin(instance, plan);
     },
     stop,
-    take: () => search.status === 'done' && push(search.answer.best.ops, instance.locked),
+    take: () => search.status === 'done' && push(draftOf(room, search.answer.best.ops, instance.locked)),
     leave: forget,
-    undo: () => {
-      setDrafts((before) => before.slice(0, -1));
-      setRefused(null);
-      forget();
-    },
-    forget: () => {
-      setDrafts([]);
-      setRefused(null);
-      forget();
-    },
+    undo,
+    forget: forgetAll,
     documentOf: () => picture && { epoch: new Date(room.epochMs).toISOString(), zone: room.zone, ...picture },
   };
+}
+
+/** Changes that were made here, each with the one before it; what was refused last. */
+function useDrafts(forget: () => void) {
+  const [drafts, setDrafts] = useState<readonly PlanDraft[]>([]);
+  const [refused, refuse] = useState<Said | null>(null);
+  const change = (next: (before: readonly PlanDraft[]) => readonly PlanDraft[]): void => {
+    setDrafts(next);
+    refuse(null);
+    forget();
+  };
+  return {
+    draft: drafts.at(-1) ?? null,
+    count: drafts.length,
+    refused,
+    refuse,
+    push: (draft: PlanDraft): void => change((before) => [...before, draft]),
+    undo: (): void => change((before) => before.slice(0, -1)),
+    forgetAll: (): void => change(() => []),
+  };
+}
+
+/** The plan with an operation at another time, or on another machine; `null` where it is not in the plan. */
+function movedTo(
+  instance: PlanInstance,
+  plan: readonly PlannedOp[],
+  { id, machine, start }: { id: string; machine: string | null; start: number },
+): MovedPlan | null {
+  const own = plan.find((each) => each.id === id);
+  if (own === undefined) return null;
+  const modes = instance.ops.find((op) => op.id === id)?.modes ?? [];
+  const there = modes.findIndex((each) => each.machine === machine);
+  const isSame = there < 0 || modes[own.mode]?.machine === machine;
+  return movePlanned(instance, plan, { id, mode: isSame ? own.mode : there, start });
+}
+
+/** What is locked once an operation is locked where it lies, or let go; `null` where it has begun. */
+function lockedWith(
+  { fixed, locked }: PlanInstance,
+  plan: readonly PlannedOp[],
+  id: string,
+): readonly LockedOp[] | null {
+  const own = plan.find((each) => each.id === id);
+  if (own === undefined || fixed.some((each) => each.id === id)) return null;
+  const others = locked.filter((each) => each.id !== id);
+  return others.length < locked.length ? others : [...others, { id, mode: own.mode, start: own.start }];
 }
 
 /** What a plan that was found has before the one that is followed; `null` where it has nothing. */
