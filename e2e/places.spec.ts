@@ -17,6 +17,7 @@ test('axe finds nothing on any place, on a phone, a screen and a wide one, in ei
 }) => {
   const { orderId, lineId } = await openLine(page.request, 'Night Flight');
   const places: [path: string, ready: string][] = [
+    ['/today', 'Hands needed next'],
     ['/orders', 'New order'],
     [`/orders/${orderId}`, 'Print it as it is'],
     ['/orders/new', 'Take in the order'],
@@ -27,6 +28,8 @@ test('axe finds nothing on any place, on a phone, a screen and a wide one, in ei
     ['/spray', 'Ask it'],
     ['/presses', 'What it tells'],
     ['/presses/bench', 'Bond, needed'],
+    ['/plan', 'Orders by this plan'],
+    ['/plan/hours', 'Save the hours'],
     ['/floor', 'Ready to start'],
     ['/ledger', 'good'],
     ['/ledger?view=days', 'Share that came out good'],

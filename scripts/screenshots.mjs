@@ -43,19 +43,6 @@ await run(async () => {
   await shoot('orders', `/orders/${club.id}`, 'Start on the floor');
   const file = async (artworkId) =>
     (await page.request.get(`${server.url}/api/v1/artworks/${artworkId}/file`)).body();
-  await shoot('comparison', '/orders/new', 'Take in the order', async () => {
-    await page.getByLabel('Customer').fill('Reed Bay Kite Week');
-    await choose('Garment', 'Harbour tee');
-    await page.getByLabel('Quantity, size M').fill('12');
-    const buffer = await file(club.lines[0].prints[0].artwork.id);
-    await page
-      .getByLabel('Artwork of line 1')
-      .setInputFiles({ name: 'kite.png', mimeType: 'image/png', buffer });
-    await page.getByText('is recommended:').waitFor();
-    await page.getByRole('region', { name: 'Processes side by side' }).scrollIntoViewIfNeeded();
-    await page.mouse.wheel(0, 600);
-  });
-  await page.evaluate(() => sessionStorage.clear()); // the order that was being written for the pictures before
   await shoot('intake', '/orders/new', 'Take in the order', async () => {
     await page.getByLabel('Customer').fill('Night Flight Team');
     await choose('Garment', 'Harbour tee');
@@ -68,16 +55,6 @@ await run(async () => {
   });
   const measured = () => page.getByText(/^Measured\./).waitFor({ timeout: 60_000 });
   await shoot('artwork', `/artwork/${night.lines[0].id}`, 'An opaque black box', measured);
-  await shoot('artwork-white', `/artwork/${night.lines[0].id}`, 'An opaque black box', async () => {
-    await page
-      .getByRole('button', { name: /out everywhere/ })
-      .first()
-      .click();
-    await page.getByRole('tab', { name: 'White' }).click();
-    await page.locator('.art-canvas canvas').focus();
-    await page.keyboard.press('w');
-    await measured();
-  });
   await shoot('route', `/route/${club.lines[0].id}`, 'shaded: four of five runs');
   await shoot('route-why', `/route/${night.lines[0].id}`, 'Cure the print', async () => {
     await page
@@ -97,6 +74,17 @@ await run(async () => {
     await page.getByRole('button', { name: 'Stop' }).click();
     await page.getByRole('button', { name: 'Improve' }).waitFor();
     await page.waitForTimeout(500);
+  });
+  await shoot('today', '/today', 'Hands needed next', () => page.waitForTimeout(800));
+  await shoot('plan', '/plan', 'Orders by this plan', async () => {
+    await page.getByRole('application').focus();
+    for (const key of ['ArrowRight', 'ArrowDown', 'ArrowDown', 'ArrowRight']) await page.keyboard.press(key);
+    await page.waitForTimeout(2500); // chances are worked out
+  });
+  await shoot('plan-week', '/plan', 'Orders by this plan', async () => {
+    await page.getByRole('button', { name: 'Week', exact: true }).click();
+    await page.getByRole('button', { name: /^Show the work of K-223/ }).click();
+    await page.waitForTimeout(2500);
   });
   await shoot('floor', `/floor/${runId}`, 'Ready to start', async () => {
     await page.keyboard.press('Space');
@@ -128,7 +116,6 @@ await run(async () => {
   await shoot('spray-hand', `/spray/${gunId}`, 'trigger held from end to end', () =>
     page.waitForTimeout(1500),
   );
-  await shoot('spray-drying', '/spray/drying', 'Hung in the air', () => page.waitForTimeout(1500));
   await shoot('ledger', '/ledger', 'scrap');
   await shoot('upkeep', '/shop/upkeep', 'Looked at before printing');
   const { styles } = await ask('/catalogue');

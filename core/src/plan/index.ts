@@ -47,3 +47,5 @@ export type {
 } from './shop/workCalendar.ts';
 export { workOfRun } from './workOfRun.ts';
 export type { BegunOp, MachineChoice, PlanWork, RunToPlan } from './workOfRun.ts';
+export { deadlines, handsNeeded, stationsNow, switchedOn } from './shop/roomNow.ts';
+export type { Deadline, HandsNeeded, StationNow, SwitchOn, WaitingOp } from './shop/roomNow.ts';

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { START, interleave, likelyEvents, planFor, randomEvents } from './fixtures/filmRun.ts';
+import { START, interleave, likelyEvents, planFor, randomEvents } from '../fixtures/index.ts';
 import { seededRandom } from '../work/index.ts';
 import { FollowedRun, currentIn, deriveRun, nextActions } from './index.ts';
 import type { RunEvent, RunEventKind, RunPlan, RunState } from './index.ts';

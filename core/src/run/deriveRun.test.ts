@@ -21,7 +21,7 @@ import {
   timed,
   TWO_SIDED,
   wait,
-} from './fixtures/filmRun.ts';
+} from '../fixtures/index.ts';
 import { currentIn, deriveRun, judgeWeighIn, madeIn, nextActions, planOfLine } from './index.ts';
 import type { RunEvent, RunOperation, RunPlan } from './index.ts';
 

@@ -16,7 +16,7 @@ import {
   sheet,
   START,
   started,
-} from './fixtures/filmRun.ts';
+} from '../fixtures/index.ts';
 import { deriveRun, filmOnFloor, nextActions, planOfLine } from './index.ts';
 import type { RunEvent, RunOperation, RunPlan } from './index.ts';
 

@@ -10,7 +10,7 @@ import {
   open,
   operation,
   planFor,
-} from './fixtures/filmRun.ts';
+} from '../fixtures/index.ts';
 import { compileSteps, deriveRun, readStepId, stepId } from './index.ts';
 import type { RunPlan } from './index.ts';
 

@@ -41,6 +41,10 @@ export const router = createBrowserRouter([
         children: [
           { index: true, element: <Navigate to="/orders" replace /> },
           {
+            path: 'today',
+            lazy: async () => ({ Component: (await import('../pages/TodayPage.tsx')).TodayPage }),
+          },
+          {
             path: 'orders/new',
             lazy: async () => ({ Component: (await import('../pages/OrderFormPage.tsx')).OrderFormPage }),
           },

@@ -2,6 +2,7 @@ import { t } from '../words/t.ts';
 
 /** The places of the bar, in the order work flows, with the letter that follows `g`. */
 export const PLACES = [
+  { path: '/today', name: t('Today'), key: 't' },
   { path: '/orders', name: t('Orders'), key: 'o' },
   { path: '/artwork', name: t('Artwork'), key: 'a' },
   { path: '/route', name: t('Route'), key: 'r' },

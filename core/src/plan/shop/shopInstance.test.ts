@@ -1,9 +1,20 @@
 import { expect } from 'chai';
 import { deriveRun, planOfLine } from '../../run/index.ts';
 import type { RunEvent, RunOperation } from '../../run/index.ts';
-import { BLANK, START, blank, done, operation, phase, started, wait } from '../../run/fixtures/filmRun.ts';
+import { BLANK, START, blank, done, operation, phase, started, wait } from '../../fixtures/index.ts';
 import { inWords } from '../../words/index.ts';
-import { Planning, checkPlan, planPicture, problemOf, repairPlan, shopInstance } from '../index.ts';
+import {
+  Planning,
+  checkPlan,
+  deadlines,
+  handsNeeded,
+  planPicture,
+  problemOf,
+  repairPlan,
+  shopInstance,
+  stationsNow,
+  switchedOn,
+} from '../index.ts';
 import type { PlannedOp, ShopInstance, ShopJob, ShopMachine, ShopNow } from '../index.ts';
 
 /** Eight in the morning of the first day is minute 480, and {@link START}. */
@@ -209,5 +220,33 @@ describe('the open shop as a problem to be planned', () => {
     ).to.deep.equal(later.map(({ start }) => start));
     expect(own.instance.locked).to.have.length(1);
     expect(startOf(best(own), 'press/')).to.equal(startOf(later, 'press/'));
+  });
+
+  it('says of the room what waits and since when, what may not stand longer, whose hands are next, what is switched on', () => {
+    const events = [started(blank('print', 1), 0), done(blank('print', 1), 660)];
+    const own = shop(EIGHT + 21, [job(events)]);
+    const picture = planPicture(own, best(own));
+    const stations = stationsNow(own, picture);
+    expect(
+      stations.map(({ station, waiting, next }) => [station, waiting.length, next?.title]),
+    ).to.deep.equal([
+      ['press', 1, 'press'],
+      ['inspection', 0, 'look'],
+    ]);
+    expect(stations[0].waiting[0].since).to.equal(EIGHT + 11);
+    // half an hour from the end of the print
+    expect(deadlines(own, picture).map(({ op: { title }, by }) => [title, by])).to.deep.equal([
+      ['press', EIGHT + 41],
+    ]);
+    expect(
+      handsNeeded(picture, EIGHT + 21, 5).map(({ op: { title }, at: from, until }) => [title, from, until]),
+    ).to.deep.equal([
+      ['press', EIGHT + 39, EIGHT + 41],
+      ['look', EIGHT + 41, EIGHT + 42],
+    ]);
+    expect(switchedOn(picture, [EIGHT + 21, 1440])).to.deep.equal([
+      { machine: 'press A', at: EIGHT + 21, tempC: 150, hotAt: EIGHT + 39 },
+    ]);
+    expect(switchedOn(picture, [EIGHT + 60, 1440])).to.deep.equal([]);
   });
 });

@@ -1,7 +1,7 @@
 import { Button, Note, Panel, Row, SimpleTable, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
-import { inHours } from './OrdersPanel.tsx';
-import type { PlanTime } from './planTimes.ts';
+import { inHours } from '../../planned/index.ts';
+import type { PlanTime } from '../../planned/index.ts';
 import type { Offer } from './usePlanRoom.ts';
 
 interface Props {

@@ -1,8 +1,8 @@
 import type { OrderChance, PicturedOrder } from '@saltflat/core/plan';
-import { formatDuration } from '@saltflat/core/units';
+import { inHours, lateMin } from '../../planned/index.ts';
+import type { PlanTime } from '../../planned/index.ts';
 import { Mark, Panel, Pressable, SimpleTable } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
-import type { PlanTime } from './planTimes.ts';
 
 export interface OrderShown extends PicturedOrder {
   code: string;
@@ -15,15 +15,6 @@ interface Props {
   lit: string | null;
   time: PlanTime;
   onLight: (id: string | null) => void;
-}
-
-export const lateMin = ({ through, due }: Pick<PicturedOrder, 'through' | 'due'>): number =>
-  through === null ? 0 : Math.max(0, through - due);
-
-/** Minutes in words a person plans with: hours and days where there are many. */
-export function inHours(minutes: number): string {
-  if (minutes < 2880) return formatDuration(60 * minutes);
-  return t('{n} days', { n: Math.round(minutes / 1440) });
 }
 
 /** Each order, when it is through and how sure that is, the one that is due first on top. */

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { useUnits } from '../../units/writingSlice.ts';
 import { Button, Close, IconButton, Mark, Panel, Row, SelectField, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
-import type { PlanTime } from './planTimes.ts';
+import type { PlanTime } from '../../planned/index.ts';
 
 interface Props {
   op: PicturedOp;

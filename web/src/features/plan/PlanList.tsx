@@ -2,7 +2,7 @@ import type { PicturedOp } from '@saltflat/core/plan';
 import { STATION_NAMES } from '@saltflat/core/work';
 import { DataTable } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
-import type { PlanTime } from './planTimes.ts';
+import type { PlanTime } from '../../planned/index.ts';
 
 interface Props {
   ops: readonly PicturedOp[];
@@ -10,11 +10,12 @@ interface Props {
   machineName: (id: string) => string;
   time: PlanTime;
   picked: string | null;
+  search: string;
   onPick: (id: string) => void;
 }
 
 /** The plan as a list: what begins when, where, with how many hands. */
-export function PlanList({ ops, codesOf, machineName, time, picked, onPick }: Props) {
+export function PlanList({ ops, codesOf, machineName, time, picked, search, onPick }: Props) {
   const rows = [...ops]
     .filter(({ phases }) => (phases[0]?.from ?? 0) < (phases.at(-1)?.to ?? 0))
     .sort((p, q) => (p.phases[0]?.from ?? 0) - (q.phases[0]?.from ?? 0));
@@ -25,6 +26,7 @@ export function PlanList({ ops, codesOf, machineName, time, picked, onPick }: Pr
       rows={rows}
       keyOf={({ id }) => id}
       selectedKey={picked}
+      search={search}
       onOpen={onPick}
       rowPx={40}
       says={t('{n} pieces of work', { n: rows.length })}

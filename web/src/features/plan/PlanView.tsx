@@ -17,6 +17,7 @@ import {
   Refusal,
   Row,
   Scroll,
+  SearchField,
   Stack,
   ToggleField,
   useIsNarrow,
@@ -28,12 +29,12 @@ import { heatGround } from './heatGround.ts';
 import { MOST_SPAN, lanesOf } from './lanes.ts';
 import type { Sight } from './lanes.ts';
 import { OfferPanel } from './OfferPanel.tsx';
-import { OrdersPanel, inHours, lateMin } from './OrdersPanel.tsx';
+import { OrdersPanel } from './OrdersPanel.tsx';
 import type { OrderShown } from './OrdersPanel.tsx';
 import { PickedPanel } from './PickedPanel.tsx';
 import { PlanLanes } from './PlanLanes.tsx';
 import { PlanList } from './PlanList.tsx';
-import { usePlanTime } from './planTimes.ts';
+import { inHours, lateMin, usePlanTime } from '../../planned/index.ts';
 import { UnplacedPanel } from './UnplacedPanel.tsx';
 import { useChances } from './useChances.ts';
 import { usePlanRoom } from './usePlanRoom.ts';
@@ -66,6 +67,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
   const [picked, setPicked] = useState<string | null>(null);
   const [lit, setLit] = useState<string | null>(null);
   const [view, setView] = useState<'lanes' | 'list'>('lanes');
+  const [sought, setSought] = useState('');
   const isNarrow = useIsNarrow(NARROW_PX);
   const { instance } = room.own;
   const [sight, setSight] = useState<Sight>(() => sightOf('day', room.own));
@@ -112,13 +114,9 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
         <Button onClick={desk.undo} disabled={!desk.canUndo} hint="Ctrl z">
           {t('Undo')}
         </Button>
-        {search.status === 'running' ? (
-          <Button onClick={desk.stop}>{t('Enough')}</Button>
-        ) : (
-          <Button onClick={desk.improve} hint="i">
-            {t('Improve')}
-          </Button>
-        )}
+        <Button onClick={desk.improve} hint="i" disabled={search.status === 'running'}>
+          {t('Improve')}
+        </Button>
         <Button
           look="primary"
           isBusy={isKeeping}
@@ -158,6 +156,14 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
               onChange={setView}
             />
           )}
+          {isList && (
+            <SearchField
+              label={t('Find in the plan')}
+              placeholder={t('Line, work, machine')}
+              value={sought}
+              onChange={setSought}
+            />
+          )}
           {!isList && (
             <>
               <ToggleField
@@ -189,6 +195,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
                 machineName={machineName}
                 time={time}
                 picked={picked}
+                search={sought}
                 onPick={setPicked}
               />
             ) : (

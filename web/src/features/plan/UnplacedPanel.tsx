@@ -12,7 +12,7 @@ export function UnplacedPanel({ ground: { waiting } }: { ground: PlanGround }) {
       <Rows>
         {waiting.map(({ lineId, orderId, code, customer, dueAt, state }) => (
           <li key={lineId} style={{ display: 'flex', gap: 10, alignItems: 'baseline', flexWrap: 'wrap' }}>
-            <Link to={`/orders/${orderId}`} className="code">
+            <Link to={`/orders/${orderId}`} className="code" style={{ padding: '4px 0' }}>
               {code}
             </Link>
             <span style={{ flex: 1 }}>{customer}</span>

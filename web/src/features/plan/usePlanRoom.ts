@@ -11,8 +11,8 @@ import type {
 import type { Said } from '@saltflat/core/words';
 import { useEffect, useMemo, useState } from 'react';
 import { serverNow } from '../../api/serverClock.ts';
-import { draftOf, pictureOf, planRoom } from './planRoom.ts';
-import type { PlanDraft, PlanRoom } from './planRoom.ts';
+import { draftOf, pictureOf, planRoom } from '../../planned/index.ts';
+import type { PlanDraft, PlanRoom } from '../../planned/index.ts';
 import { usePlanSearch } from './usePlanSearch.ts';
 import type { PlanSearchState } from './usePlanSearch.ts';
 

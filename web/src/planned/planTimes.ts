@@ -1,7 +1,7 @@
 import { formatDate } from '@saltflat/core/units';
 import type { DateKind, Writing } from '@saltflat/core/units';
 import { useMemo } from 'react';
-import { useWriting } from '../../units/writingSlice.ts';
+import { useWriting } from '../units/writingSlice.ts';
 
 /** A minute of a plan as this person reads it, by the clock of the shop. */
 export type PlanTime = (minute: number, kind: DateKind) => string;

@@ -1,0 +1,131 @@
+import { ROOM_C, STATIONS } from '../../work/index.ts';
+import type { Station } from '../../work/index.ts';
+import type { MachineState } from '../instance.ts';
+import type { PicturedOp, PlanPicture } from './planPicture.ts';
+import type { ShopInstance } from './shopInstance.ts';
+
+/** Work that could begin now: nothing before it is missing. */
+export interface WaitingOp {
+  op: PicturedOp;
+  /** Since when it could, min; `null` where it waited for nothing. */
+  since: number | null;
+}
+
+/** A station as it is now: what runs, what waits, what rests before it, and what comes next. */
+export interface StationNow {
+  station: Station;
+  running: readonly PicturedOp[];
+  /** The one that could begin first on top. */
+  waiting: readonly WaitingOp[];
+  /** Has to rest until then, min. */
+  resting: readonly { op: PicturedOp; until: number }[];
+  /** What is planned here next, whether it waits already or not; `null` where nothing is. */
+  next: PicturedOp | null;
+}
+
+/** A hand that is needed: from when on, and how much of a person. */
+export interface HandsNeeded {
+  op: PicturedOp;
+  at: number;
+  until: number;
+  people: number;
+}
+
+/** Something that may not stand much longer. */
+export interface Deadline {
+  /** What has to be begun. */
+  op: PicturedOp;
+  /** By then, min. */
+  by: number;
+}
+
+const endOf = ({ phases }: PicturedOp): number => phases.at(-1)?.to ?? 0;
+const startOf = ({ phases }: PicturedOp): number => phases[0]?.from ?? 0;
+
+/** Stations in work order at which anything is, or is planned. */
+export function stationsNow({ instance: { lags, now } }: ShopInstance, { ops }: PlanPicture): StationNow[] {
+  const byId = new Map(ops.map((op) => [op.id, op]));
+  const before = new Map<string, { op: PicturedOp; min: number }[]>();
+  for (const { from, to, min } of lags) {
+    const op = byId.get(from);
+    if (op) before.set(to, [...(before.get(to) ?? []), { op, min }]);
+  }
+  const isOver = (op: PicturedOp): boolean => op.isFixed && !op.isRunning && endOf(op) <= now;
+  const standing = (op: PicturedOp): { isFree: boolean; at: number | null } => {
+    const own = before.get(op.id) ?? [];
+    return {
+      isFree: own.every(({ op: first }) => isOver(first)),
+      at: own.length === 0 ? null : Math.max(...own.map(({ op: first, min }) => endOf(first) + min)),
+    };
+  };
+  return STATIONS.map((station): StationNow => {
+    const here = ops.filter((op) => op.station === station && endOf(op) > startOf(op));
+    const open = here.filter(({ isFixed }) => !isFixed).sort((p, q) => startOf(p) - startOf(q));
+    const free = open
+      .map((op) => ({ op, ...standing(op) }))
+      .filter(({ isFree }) => isFree)
+      .map(({ op, at }) => ({ op, since: at }));
+    return {
+      station,
+      running: here.filter(({ isRunning }) => isRunning),
+      waiting: free
+        .filter(({ since }) => since === null || since <= now)
+        .sort((p, q) => (p.since ?? Infinity) - (q.since ?? Infinity)),
+      resting: free.flatMap(({ op, since }) => (since !== null && since > now ? [{ op, until: since }] : [])),
+      next: open[0] ?? null,
+    };
+  }).filter(({ running, next }) => running.length > 0 || next !== null);
+}
+
+/** The next so many times somebody is needed, soonest first: phases of one piece of work that follow each other are one. */
+export function handsNeeded({ ops }: Pick<PlanPicture, 'ops'>, now: number, count: number): HandsNeeded[] {
+  const all = ops.flatMap((op): HandsNeeded[] => {
+    const found: HandsNeeded[] = [];
+    for (const { from, to, people } of op.phases) {
+      if (people === 0 || to <= now || to <= from) continue;
+      const last = found.at(-1);
+      if (last?.until === from && last.people === people) last.until = to;
+      else found.push({ op, at: from, until: to, people });
+    }
+    return found;
+  });
+  return all.sort((p, q) => p.at - q.at).slice(0, count);
+}
+
+/** What is over and may not stand much longer before what follows it: wet ink, powder, pretreatment. Soonest first. */
+export function deadlines(
+  { instance: { lags } }: ShopInstance,
+  { ops }: Pick<PlanPicture, 'ops'>,
+): Deadline[] {
+  const byId = new Map(ops.map((op) => [op.id, op]));
+  return lags
+    .flatMap(({ from, to, max }): Deadline[] => {
+      const [first, op] = [byId.get(from), byId.get(to)];
+      const isOpen = first !== undefined && op !== undefined && first.isFixed && !op.isFixed;
+      return isOpen && max !== null ? [{ op, by: endOf(first) + max }] : [];
+    })
+    .sort((p, q) => p.by - q.by);
+}
+
+/** A machine that has to be switched on from cold: when, how hot, and when it is. */
+export interface SwitchOn {
+  machine: string;
+  at: number;
+  tempC: number;
+  hotAt: number;
+}
+
+const isCold = (state: MachineState): boolean => typeof state === 'number' && state <= ROOM_C;
+
+/** Machines that are switched on from cold from a minute until another, in order; the cool ones first where two begin together. */
+export const switchedOn = (
+  { changes }: Pick<PlanPicture, 'changes'>,
+  [from, until]: readonly [number, number],
+): SwitchOn[] =>
+  changes
+    .flatMap(({ machine, from: at, to: hotAt, before, after }): SwitchOn[] =>
+      isCold(before) && typeof after === 'number' && !isCold(after) && from <= hotAt && at < until
+        ? [{ machine, at, tempC: after, hotAt }]
+        : [],
+    )
+    .sort((p, q) => p.at - q.at || p.tempC - q.tempC);

@@ -1,0 +1,168 @@
+import { expect, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { axeFindings } from './axe.ts';
+
+const lanes = (page: Page) => page.getByRole('application', { name: 'The plan, machine by machine' });
+const picked = (page: Page) => page.getByRole('region', { name: 'Picked work' });
+const minutesOf = (clock: string): number => {
+  const [hours, minutes] = clock.split(':').map(Number);
+  return 60 * (hours ?? NaN) + (minutes ?? NaN);
+};
+/** When what is picked begins, by the panel, min of its day. */
+async function beginsAt(page: Page): Promise<number> {
+  const text =
+    (await picked(page)
+      .getByText(/\d\d:\d\d – \d\d:\d\d/)
+      .textContent()) ?? '';
+  return minutesOf(/(\d\d:\d\d) –/.exec(text)?.[1] ?? '');
+}
+/** Opens a piece of work from the list of the plan. */
+async function pick(page: Page, code: string, what: string): Promise<void> {
+  await page.getByRole('button', { name: 'List', exact: true }).click();
+  await page.getByLabel('Find in the plan').fill(what);
+  await page.getByRole('row').filter({ hasText: code }).filter({ hasText: what }).first().click();
+  await expect(picked(page)).toContainText(what);
+}
+
+test('the days are looked at, one block is moved and locked, one is refused, the plan is improved round it and kept', async ({
+  page,
+}) => {
+  await page.goto('/orders');
+  await page.getByLabel('Your name').fill('Wanjiru');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await expect(page.getByText(/^As Ines kept it, number 1/)).toBeVisible();
+  // due yesterday: nothing can make it in time
+  await expect(page.getByText(/order.* late:/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^K-217 / })).toBeVisible();
+  expect(await axeFindings(page)).toEqual([]);
+
+  // later by a quarter of an hour: it is locked there, and what comes after it still comes after it
+  await pick(page, 'K-221', 'Press the patch on the cap');
+  const first = await beginsAt(page);
+  await picked(page).getByRole('button', { name: '15 min later' }).click();
+  await expect(picked(page).getByText('locked: nothing moves it')).toBeVisible();
+  expect(await beginsAt(page)).toBe(first + 15);
+  await expect(page.getByText('Changed here, not kept yet.')).toBeVisible();
+
+  // into the night: nobody is there
+  await page.getByRole('button', { name: 'Lanes', exact: true }).click();
+  await lanes(page).focus();
+  const refused = page.getByRole('alert').filter({ hasText: 'K-221 Press the patch on the cap' });
+  for (let k = 0; k < 40 && !(await refused.isVisible()); k++) {
+    await lanes(page).press('Alt+Shift+ArrowRight');
+    await page.waitForTimeout(60);
+  }
+  await expect(refused).toContainText(/is not there for all of|while nobody is there|would need/);
+  const last = await beginsAt(page);
+
+  // improved round what is locked, which stays
+  await page.getByRole('button', { name: /^Improve/ }).click();
+  // it ends by itself when nothing can be better any more
+  await page
+    .getByRole('button', { name: 'Stop' })
+    .click({ timeout: 5000 })
+    .catch(() => undefined);
+  await expect(page.getByRole('progressbar')).toBeHidden();
+  const better = page.getByRole('region', { name: 'A better plan' });
+  await expect(better.or(page.getByText('Nothing better was found.'))).toBeVisible();
+  if (await better.isVisible()) await better.getByRole('button', { name: 'Take it' }).click();
+  expect(await beginsAt(page)).toBe(last);
+
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  await expect(page.getByText(/^As Wanjiru kept it, number 2/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/^As Wanjiru kept it, number 2/)).toBeVisible();
+  await pick(page, 'K-221', 'Press the patch on the cap');
+  await expect(picked(page).getByText('locked: nothing moves it')).toBeVisible();
+  expect(await beginsAt(page)).toBe(last);
+});
+
+test('a block is dragged by the pointer, taken back, and let go where it would not hold', async ({
+  page,
+}) => {
+  await page.goto('/plan');
+  await expect(lanes(page)).toBeVisible();
+  const box = (await lanes(page).boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const found = await findBar(page, box, 'K-225');
+  await page.mouse.move(found.x, found.y);
+  await page.mouse.down();
+  await expect(picked(page)).toContainText('K-225');
+  const first = await beginsAt(page);
+  await page.mouse.move(found.x + 20, found.y, { steps: 4 });
+  await page.mouse.move(found.x + 60, found.y, { steps: 4 });
+  await page.mouse.up();
+  await expect(picked(page).getByText('locked: nothing moves it')).toBeVisible();
+  expect(await beginsAt(page)).toBeGreaterThan(first);
+  await page.keyboard.press('Control+z');
+  await expect(picked(page).getByText('locked: nothing moves it')).toBeHidden();
+  expect(await beginsAt(page)).toBe(first);
+
+  // to before now
+  await page.mouse.move(found.x, found.y);
+  await page.mouse.down();
+  await page.mouse.move(found.x - 40, found.y, { steps: 4 });
+  await page.mouse.move(box.x + 136, found.y, { steps: 8 });
+  await page.mouse.up();
+  await expect(page.getByRole('alert')).toContainText('K-225');
+  expect(await beginsAt(page)).toBe(first);
+});
+
+/** Where the pointer is over work of a line, by the words that are shown there. */
+async function findBar(
+  page: Page,
+  box: { x: number; y: number; width: number; height: number },
+  code: string,
+): Promise<{ x: number; y: number }> {
+  for (let y = box.y + 56; y < box.y + box.height - 60; y += 15)
+    for (let x = box.x + 160; x < box.x + box.width - 100; x += 12) {
+      await page.mouse.move(x, y);
+      if ((await lanes(page).getAttribute('title'))?.startsWith(code)) return { x, y };
+    }
+  throw new Error(`no work of ${code} is in sight`);
+}
+
+test('a machine that stands still and somebody who is away are said, and the plan follows', async ({
+  page,
+}) => {
+  await page.goto('/plan');
+  await page.getByRole('link', { name: 'Working hours' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Working hours' })).toBeVisible();
+  const shop = page.getByRole('region', { name: 'The shop' });
+  await shop.getByLabel('Monday').fill('16-8');
+  await page.getByRole('button', { name: 'Save the hours' }).click();
+  await expect(shop.getByText('Monday: the shift ends at 08:00, before it begins at 16:00.')).toBeVisible();
+  await shop.getByLabel('Monday').fill('7-19');
+
+  // Tomasz keeps to the presses from now on
+  const people = page.getByRole('region', { name: 'People' });
+  await people.getByLabel('only some machines').nth(1).check();
+  await people.getByLabel('Press A').check();
+  await page.getByRole('button', { name: 'Save the hours' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Plan' })).toBeVisible();
+  await expect(page.getByText('Orders by this plan').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Working hours' }).click();
+  await expect(people.getByLabel('Press A')).toBeChecked();
+  await people.getByLabel('only some machines').nth(1).uncheck();
+  await page.getByRole('button', { name: 'Save the hours' }).click();
+  await expect(page.getByText('Orders by this plan').first()).toBeVisible();
+});
+
+test('today says where hands are needed next, and every line leads to the thing itself', async ({ page }) => {
+  await page.goto('/orders');
+  await expect(page.getByRole('heading', { level: 1, name: 'Orders' })).toBeVisible();
+  await page.keyboard.press('g');
+  await page.keyboard.press('t');
+  await expect(page.getByRole('heading', { level: 1, name: 'Today' })).toBeVisible();
+  const hands = page.getByRole('region', { name: 'Hands needed next' });
+  await expect(hands.getByRole('listitem').first()).toBeVisible();
+  const known = page.getByRole('region', { name: 'Worth knowing' });
+  await expect(
+    known.getByRole('link', { name: /^K-217 for The Mooring Café will be .* late$/ }),
+  ).toBeVisible();
+  await known.getByRole('link', { name: 'Press B is due for a survey' }).click();
+  await expect(page).toHaveURL(/\/presses\//);
+  await page.goBack();
+  await hands.getByRole('link').first().click();
+  await expect(page).toHaveURL(/\/(floor|route)\//);
+});

@@ -1,0 +1,2 @@
+export { TodayView } from './TodayView.tsx';
+export { useWorthKnowing } from './useWorthKnowing.ts';
