@@ -78,7 +78,7 @@ await run(async () => {
   await shoot('today', '/today', 'Hands needed next', () => page.waitForTimeout(800));
   await shoot('plan', '/plan', 'Orders by this plan', async () => {
     await page.getByRole('application').focus();
-    for (const key of ['ArrowRight', 'ArrowDown', 'ArrowDown', 'ArrowRight']) await page.keyboard.press(key);
+    for (const key of ['ArrowRight', 'ArrowDown', 'ArrowDown']) await page.keyboard.press(key);
     await page.waitForTimeout(2500); // chances are worked out
   });
   await shoot('plan-week', '/plan', 'Orders by this plan', async () => {

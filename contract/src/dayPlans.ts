@@ -180,6 +180,8 @@ export const PlanGround = strictObject({
       state: Type.Enum([...LINE_STATES]),
     }),
   ),
+  /** More lines are open than are planned: the soonest due are. */
+  isMore: Type.Boolean(),
   /** The plan that is followed; `null` where nobody has kept one. */
   kept: nullable(DayPlan),
 });

@@ -1,9 +1,9 @@
 import { expect } from 'chai';
-import { cap, eachRoute, lineOf, routeOf, small } from '../fixtures/index.ts';
+import { cap, eachRoute, likelyEvents, lineOf, routeOf, small } from '../fixtures/index.ts';
 import type { Route } from '../route/index.ts';
-import { planOfLine } from '../run/index.ts';
-import type { RunPlan } from '../run/index.ts';
-import { aloneS, handsS, partsIn } from '../work/index.ts';
+import { deriveRun, planOfLine } from '../run/index.ts';
+import type { RunPlan, RunState } from '../run/index.ts';
+import { aloneS, handsS, partsIn, seededRandom } from '../work/index.ts';
 import { judge } from './fixtures/judge.ts';
 import { Planning, workOfRun } from './index.ts';
 import type { MachineState, PlanInstance, PlanWork, PlannedOp } from './index.ts';
@@ -11,10 +11,15 @@ import type { MachineState, PlanInstance, PlanWork, PlannedOp } from './index.ts
 const DAY = 1440;
 const isWarmUp = ({ role, modes: [mode] }: Route['operations'][number]): boolean =>
   role === 'set-up' && mode.stateC !== null && mode.phases.every(({ people }) => people === 0);
-const workOf = (plan: RunPlan): PlanWork =>
+const operationOf = (plan: RunPlan, line: string, id: string): Route['operations'][number] =>
+  plan.lines
+    .find(({ key }) => key === line)!
+    .operations.find((own) => own.id === id) as Route['operations'][number];
+const workOf = (plan: RunPlan, state: RunState | null = null): PlanWork =>
   workOfRun({
     key: 'run',
     plan,
+    state,
     orderOf: ({ key }) => key,
     machinesFor: ({ machine, machineKind, stateC }) => [
       { machine: machine?.name ?? machineKind ?? '', state: stateC ?? 'on' },
@@ -99,6 +104,48 @@ describe('a run as work to be planned', () => {
       expect(judge(instance, best.ops).broken).to.deep.equal([]);
       expectWaitsKept(route, work, best.ops);
     }, 80);
+  });
+
+  it('has of a run on the floor every step that is not done, once, whatever happened there, and a plan that holds', () => {
+    const random = seededRandom(3);
+    let [under, again] = [0, 0];
+    eachRoute((route, { pieces }) => {
+      const plan = planOfLine(route, Math.min(pieces, 6));
+      const state = deriveRun(plan, likelyEvents(plan, random, 40));
+      const work = workOf(plan, state);
+      const listed = [...work.stepsOf.values()].flat();
+      const open = state.steps.filter(
+        ({ status, parts }) => parts.length > 0 && (status === 'idle' || status === 'running'),
+      );
+      expect(listed).to.include.members(
+        open.filter(({ line, operation: id }) => !isWarmUp(operationOf(plan, line, id))).map(({ id }) => id),
+      );
+      expect(new Set(listed).size).to.equal(listed.length);
+      const stepOf = new Map(state.steps.map((step) => [step.id, step]));
+      for (const { id, modes } of work.ops) {
+        const { operation: of, parts } = work.aboutOf.get(id)!;
+        const left = work.stepsOf
+          .get(id)!
+          .map((step) => stepOf.get(step)!)
+          .filter(({ status }) => status !== 'done');
+        expect(parts === 0, id).to.equal(left.length === 0);
+        if (parts === 0)
+          expect(
+            modes.every(({ phases }) => phases.every(({ d }) => d === 0)),
+            of.id,
+          ).to.equal(true);
+        const isBegun = work.stepsOf.get(id)!.some((step) => stepOf.get(step)!.startedAt !== null);
+        expect(work.begun.has(id)).to.equal(isBegun);
+        if (isBegun && parts > 0) under++;
+        if (work.stepsOf.get(id)!.some((step) => step.includes('~'))) again++;
+      }
+      const instance = shopFor(work);
+      expect(judge(instance, new Planning({ instance, seed: 1 }).answer.best.ops).broken).to.deep.equal([]);
+    }, 60);
+    expect(
+      [under, again].every((count) => count > 5),
+      `${under} under way, ${again} made again`,
+    ).to.equal(true);
   });
 
   it('rounds a wait to the safe side: shortest up, longest down, never longest before shortest', () => {

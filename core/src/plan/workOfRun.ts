@@ -148,11 +148,11 @@ function batchOf(
   const stateOf = new Map((state?.steps ?? []).map((own) => [own.id, own]));
   const isDone = ({ id }: PlannedStep): boolean => stateOf.get(id)?.status === 'done';
   return {
-    id: `${key}/${first[0].id}`,
+    id: `${key}/${(first[0] ?? steps[0]).id}`,
     line,
     operations,
     steps,
-    parts: first.flatMap(({ parts }) => parts),
+    parts: (first.length > 0 ? first : last).flatMap(({ parts }) => parts),
     left: last.filter((step) => !isDone(step)).flatMap(({ parts }) => parts),
     begun: begunOf(
       steps.flatMap(({ id }) => stateOf.get(id) ?? []),

@@ -27,7 +27,7 @@ export interface ReadyLine extends Omit<PlanLine, 'key' | 'lanes' | 'operations'
 /** Open lines that are not on the floor: those that are ready for it, and those that wait for something else. */
 export async function readOpenLines(
   db: Database,
-): Promise<{ ready: ReadyLine[]; waiting: PlanGround['waiting'] }> {
+): Promise<{ ready: ReadyLine[] } & Pick<PlanGround, 'waiting' | 'isMore'>> {
   const rows = await db.read<OpenRow>(
     `select l.id as "lineId", l.order_id as "orderId", l.code, k.name as customer, o.due_at as "dueAt", l.state,
        c.name || ' ' || s.name as garment, c.hex as "colourHex", l.route_number as "routeNumber", v.pieces, v.format, v.document, v.cost
@@ -37,12 +37,12 @@ export async function readOpenLines(
      left join route_version v on v.line_id = l.id and v.number = l.route_number and l.state = 'ready'
      where l.removed_at is null and o.cancelled_at is null and l.state not in ('running', 'done')
        and o.state not in ('done', 'cancelled') -- what the index of open orders knows
-     order by o.due_at, l.position, l.id limit ${MOST_LINES}`,
+     order by o.due_at, l.position, l.id limit ${MOST_LINES + 1}`,
     [],
   );
   const ready: ReadyLine[] = [];
   const waiting: PlanGround['waiting'] = [];
-  for (const { dueAt, state, format, document, cost, ...line } of rows) {
+  for (const { dueAt, state, format, document, cost, ...line } of rows.slice(0, MOST_LINES)) {
     const own = { ...line, dueAt: dueAt.toISOString() };
     if (format === null || document === null || cost === null) {
       const { lineId, orderId, code, customer } = own;
@@ -52,7 +52,7 @@ export async function readOpenLines(
     const { route } = readStoredRoute(format, { route: document, cost });
     ready.push({ ...own, isForShelf: !route.usesBlanks, route });
   }
-  return { ready, waiting };
+  return { ready, waiting, isMore: rows.length > MOST_LINES };
 }
 
 /** A line as a plan wants it, under its name within what is made in one go. */

@@ -35,7 +35,7 @@ export class PlanService {
   /** All that a plan is made of, as the shop stands. */
   async ground(): Promise<PlanGround> {
     const { db, calendar, onFloor, layouts } = this.needs;
-    const [own, { ready, waiting }, runs, laid, kept] = await Promise.all([
+    const [own, { ready, waiting, isMore }, runs, laid, kept] = await Promise.all([
       calendar(),
       readOpenLines(db),
       onFloor(),
@@ -46,6 +46,7 @@ export class PlanService {
       calendar: own,
       jobs: [...runs.map(({ run, state }) => jobOfRun(run, state)), ...jobsOfLines(ready, laid)],
       waiting,
+      isMore,
       kept,
     };
   }

@@ -131,6 +131,9 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
       </PageHead>
       <Stack gap={8}>
         <Refusal {...refusal} />
+        {ground.isMore && (
+          <Note tone="caution">{t('More lines are open than are planned here: the soonest due are.')}</Note>
+        )}
         {desk.refused && (
           <Note tone="alarm" role="alert">
             {words(desk.refused)}
@@ -268,7 +271,7 @@ const BEFORE_MIN = 15;
 const LEAST_DAY = 240;
 
 function PlanSays({ desk, kept }: { desk: PlanDesk; kept: PlanGround['kept'] }) {
-  const { search, isChanged } = desk;
+  const { search, isChanged, room } = desk;
   const words = useWords();
   const bound = search.status === 'done' ? ` ${words(search.answer.boundSaid)}` : '';
   const stands = isChanged
@@ -276,7 +279,9 @@ function PlanSays({ desk, kept }: { desk: PlanDesk; kept: PlanGround['kept'] }) 
     : kept
       ? t('As {who} kept it, number {n}, followed as the shop stands.', { who: kept.by, n: kept.number })
       : '';
-  return `${stands}${bound}`;
+  const here = new Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const zone = room.zone === here ? '' : ` ${t('Times of {zone}.', { zone: room.zone })}`;
+  return `${stands}${bound}${zone}`;
 }
 
 /** Nothing to look at yet: the first plan is on its way, or there is no work. */

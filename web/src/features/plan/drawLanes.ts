@@ -114,7 +114,7 @@ function drawHours(
     pen.strokeStyle = isDay ? TOKENS.edge : TOKENS.hairlinePale;
     line(pen, [x(at), isDay ? 0 : 20], [x(at), heightPx]);
     pen.fillStyle = TOKENS.muted;
-    if (step < 1440) pen.fillText(timeOf(at), x(at) + 4, 29);
+    if (step < 1440 && x(at) >= GUTTER_PX) pen.fillText(timeOf(at), x(at) + 4, 29);
   }
   pen.font = STRONG;
   pen.fillStyle = TOKENS.ink;
@@ -284,16 +284,18 @@ function drawLoad(
 ): void {
   const most = Math.max(100, ...there.map(([, , people]) => people));
   const y = (people: number): number => topPx + LOAD_PX - 6 - (people / most) * (LOAD_PX - 16);
+  const fill = (all: LanesDrawn['load'], alpha: number): void => {
+    pen.globalAlpha = alpha;
+    for (const [from, to, people] of all) {
+      const [left, right] = [x(from), x(to)];
+      if (right < GUTTER_PX || left > widthPx) continue;
+      pen.fillRect(left, y(people), Math.max(0.5, right - left), topPx + LOAD_PX - 6 - y(people));
+    }
+    pen.globalAlpha = 1;
+  };
   pen.fillStyle = TOKENS.brine;
-  pen.globalAlpha = 0.55;
-  for (const [from, to, people] of load) {
-    const [left, right] = [x(from), x(to)];
-    if (right < GUTTER_PX || left > widthPx) continue;
-    pen.fillRect(left, y(people), Math.max(0.5, right - left), topPx + LOAD_PX - 6 - y(people));
-  }
-  pen.globalAlpha = 1;
-  pen.strokeStyle = TOKENS.ink;
-  for (const [from, to, people] of there) line(pen, [x(from), y(people)], [x(to), y(people)]);
+  fill(there, 0.14);
+  fill(load, 0.6);
   pen.strokeStyle = TOKENS.hairline;
   line(pen, [GUTTER_PX, topPx + 0.5], [widthPx, topPx + 0.5]);
 }

@@ -22,6 +22,7 @@ interface Props {
 }
 
 /** A link in a list of links: high enough for a thumb beside the next. */
+const ROW = { display: 'flex', gap: 12, alignItems: 'baseline' } as const;
 const ROW_LINK = { flex: 1, padding: '4px 0' } as const;
 /** Times hands are needed that are shown. */
 const HANDS = 9;
@@ -113,7 +114,7 @@ function HandsList({
   return (
     <Rows>
       {hands.map(({ op, at, until }) => (
-        <li key={`${op.id} ${at}`} style={{ display: 'flex', gap: 12, alignItems: 'baseline' }}>
+        <li key={`${op.id} ${at}`} style={ROW}>
           <strong style={{ minWidth: 52 }}>{at <= now ? t('now') : time(at, 'time')}</strong>
           <span style={{ flex: '0 0 124px' }} className="muted">
             {op.machine === null ? t(STATION_NAMES[op.station]) : machineName(op.machine)}
@@ -229,31 +230,39 @@ function OnAndOff({ room, picture, catalogue, machineName, lines, time, now }: O
   );
   const stir = whiteToStir(picture, catalogue, { care, time, now, until, epochMs: room.epochMs });
   if (on.length + stir.length + resting.length === 0) return null;
+  const soon = [
+    ...on.map(({ machine, at, tempC, hotAt }) => ({
+      key: machine,
+      at,
+      to: '/plan',
+      words: t('{machine} on, {temp}', {
+        machine: machineName(machine),
+        temp: formatQuantity(tempC, 'temperature', system),
+      }),
+      says: t('hot at {time}', { time: time(hotAt, 'time') }),
+    })),
+    ...stir.map(({ id, name, at }) => ({
+      key: `stir ${id}`,
+      at,
+      to: '/shop/upkeep',
+      words: t('{name}: white ink stirred before its first print', { name }),
+      says: '',
+    })),
+  ].sort((p, q) => p.at - q.at);
   return (
     <Panel title={t('On and off')} pad="4px 14px 10px">
       <Rows>
-        {on.map(({ machine, at, tempC, hotAt }) => (
-          <li key={`${machine} ${at}`} style={{ display: 'flex', gap: 12, alignItems: 'baseline' }}>
+        {soon.map(({ key, at, to, words, says }) => (
+          <li key={`${key} ${at}`} style={ROW}>
             <strong style={{ minWidth: 52 }}>{at <= now ? t('now') : time(at, 'time')}</strong>
-            <Link to="/plan" style={ROW_LINK}>
-              {t('{machine} on, {temp}', {
-                machine: machineName(machine),
-                temp: formatQuantity(tempC, 'temperature', system),
-              })}
+            <Link to={to} style={ROW_LINK}>
+              {words}
             </Link>
-            <span className="muted small nowrap">{t('hot at {time}', { time: time(hotAt, 'time') })}</span>
-          </li>
-        ))}
-        {stir.map(({ id, name, at }) => (
-          <li key={`stir ${id}`} style={{ display: 'flex', gap: 12, alignItems: 'baseline' }}>
-            <strong style={{ minWidth: 52 }}>{time(at, 'time')}</strong>
-            <Link to="/shop/upkeep" style={ROW_LINK}>
-              {t('{name}: white ink stirred before its first print', { name })}
-            </Link>
+            <span className="muted small nowrap">{says}</span>
           </li>
         ))}
         {resting.map(({ id, through }) => (
-          <li key={id} style={{ display: 'flex', gap: 12, alignItems: 'baseline' }}>
+          <li key={id} style={ROW}>
             <Mark mark="∿" tone="calm">
               {t('rests')}
             </Mark>
