@@ -23,6 +23,7 @@ export { problemOf } from './problem.ts';
 export { orderChances } from './orderChances.ts';
 export type { OrderChance, Spread } from './orderChances.ts';
 export type { PlanBound } from './planBound.ts';
+export { planFaults } from './planFaults.ts';
 export { Planning, planDay } from './planDay.ts';
 export type { PlanAnswer, PlanInput } from './planDay.ts';
 export type { Plan, PlanScore } from './readPlan.ts';

@@ -5,6 +5,7 @@ import { checkInstance } from './checkInstance.ts';
 import { earliestTimes } from './earliest.ts';
 import type { PlanInstance, PlannedOp } from './instance.ts';
 import { planBound } from './planBound.ts';
+import { whyLeftOut } from './planFaults.ts';
 import type { PlanBound } from './planBound.ts';
 import { problemOf } from './problem.ts';
 import type { Plan, PlanScore } from './readPlan.ts';
@@ -47,7 +48,6 @@ export class Planning {
   readonly #search: PlanSearch;
   readonly #known: Pick<PlanAnswer, 'bound' | 'byDueDate' | 'faults'>;
   readonly #leftOut: Plan['leftOut'];
-  readonly #orders: ReadonlyMap<string, string>;
   readonly #instance: PlanInstance;
   #shown: PlanAnswer | null = null;
   #roundFrom = 0;
@@ -60,7 +60,6 @@ export class Planning {
     const problem = problemOf(instance);
     this.#instance = asked;
     this.#leftOut = leftOut;
-    this.#orders = new Map(asked.orders.map(({ id, name }) => [id, name]));
     const earliest = earliestTimes(problem);
     this.#search = new PlanSearch(problem, earliest, { seed, movedCost, from });
     for (let k = 0; k < FIRST_PLANS; k++) this.#search.step(0);
@@ -97,7 +96,7 @@ export class Planning {
       ...this.#known,
       best: { ...best, leftOut },
       boundSaid: boundSaid(this.#known.bound, best.score),
-      faults: [...this.#known.faults, ...this.#faultsOf(best)],
+      faults: [...this.#known.faults, ...whyLeftOut(this.#instance, best.leftOut)],
       tried,
     };
     return this.#shown;
@@ -107,25 +106,6 @@ export class Planning {
   get isBest(): boolean {
     const { lateness, finish, setup } = this.#search.best.score;
     return lateness <= this.#known.bound.lateness && finish <= this.#known.bound.finish && setup === 0;
-  }
-
-  /** Why the plan leaves operations out, an order or an operation a sentence. */
-  *#faultsOf({ leftOut }: Plan): Generator<Said> {
-    const ops = new Map(this.#instance.ops.map((op) => [op.id, op]));
-    const ordersOf = ({ id }: { id: string }): readonly string[] => ops.get(id)!.orders;
-    for (const { id, why } of leftOut) {
-      const { label } = ops.get(id)!;
-      if (why === 'lock') yield say('plan.locked-badly', { label });
-      if (why !== 'spoilt') continue;
-      const from = this.#instance.lags.find(({ to, max }) => to === id && max !== null)?.from ?? id;
-      yield say('plan.spoilt', { label, from: ops.get(from)!.label });
-    }
-    const roomless = new Set(leftOut.filter(({ why }) => why === 'no-room').flatMap(ordersOf));
-    for (const order of roomless)
-      yield say('plan.order-too-large', {
-        order: this.#orders.get(order) ?? order,
-        count: leftOut.filter((own) => ordersOf(own).includes(order)).length,
-      });
   }
 }
 

@@ -46,8 +46,8 @@ export interface PlanWork {
   tails: ReadonlyMap<string, number>;
   /** Steps of the floor that each operation is. */
   stepsOf: ReadonlyMap<string, readonly string[]>;
-  /** What each is in its line's route (the first of those a piece goes through at once), and its parts not done yet. */
-  aboutOf: ReadonlyMap<string, { line: RunLine; operation: RunOperation; parts: number }>;
+  /** What each is in its line's route (the first of those a piece goes through at once), its parts, and those not done yet. */
+  aboutOf: ReadonlyMap<string, { line: RunLine; operation: RunOperation; count: number; parts: number }>;
   /** Of operations that have begun on the floor; they take the minutes of what is not done of them. */
   begun: ReadonlyMap<string, BegunOp>;
 }
@@ -90,9 +90,9 @@ export function workOfRun(run: RunToPlan): PlanWork {
     tails: new Map(run.plan.lines.map((line) => [run.orderOf(line), tailOf(line)])),
     stepsOf: new Map(batches.map(({ id, steps: own }) => [id, own.map((step) => step.id)])),
     aboutOf: new Map(
-      batches.map(({ id, line, operations: [operation], left }) => [
+      batches.map(({ id, line, operations: [operation], parts, left }) => [
         id,
-        { line, operation, parts: left.length },
+        { line, operation, count: parts.length, parts: left.length },
       ]),
     ),
     begun: new Map(batches.flatMap(({ id, begun }) => (begun === null ? [] : [[id, begun]]))),
@@ -330,10 +330,13 @@ function lagOf(first: Batch, then: Batch, before: RunOperation, isFollowed: bool
     isByPiece(operations[0]) ? operations.reduce((sum, own) => sum + cycleS(own), 0) : 0,
   );
   const others = Math.max(0, Math.min(first.parts.length, then.parts.length) - 1);
-  const restS = before.modes[0].pools.length > 0 ? 0 : (wait?.minS ?? 0);
+  // where it rests on a rack the rest is a part of the operation, and the waits go from its end
+  const isRacked = before.modes[0].pools.length > 0;
+  const restS = isRacked ? 0 : (wait?.minS ?? 0);
   const min = Math.max(0, Math.ceil((restS - others * Math.min(...paces)) / 60));
   if (wait?.maxS == null) return { from: first.id, to: then.id, min, max: null };
-  const max = Math.floor((wait.maxS - others * Math.max(...paces)) / 60);
+  const longestS = wait.maxS - (isRacked ? wait.minS : 0);
+  const max = Math.floor((longestS - others * Math.max(...paces)) / 60);
   return { from: first.id, to: then.id, min, max: Math.max(min, max) };
 }
 

@@ -1,5 +1,5 @@
 export { inHours, lateMin } from './minutes.ts';
-export { draftOf, pictureOf, planRoom } from './planRoom.ts';
+export { draftOf, planRoom } from './planRoom.ts';
 export type { PlanDraft, PlanRoom } from './planRoom.ts';
 export { usePlanTime } from './planTimes.ts';
 export type { PlanTime } from './planTimes.ts';

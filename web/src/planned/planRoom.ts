@@ -1,7 +1,7 @@
 import type { Machine, PlanGround } from '@saltflat/contract';
 import { shopNow } from '@saltflat/contract/shopNow';
-import { planPicture, repairPlan, shopInstance } from '@saltflat/core/plan';
-import type { FormerOp, LockedOp, Plan, PlanPicture, PlannedOp, ShopInstance } from '@saltflat/core/plan';
+import { repairPlan, shopInstance } from '@saltflat/core/plan';
+import type { FormerOp, LockedOp, Plan, PlannedOp, ShopInstance } from '@saltflat/core/plan';
 
 /** A plan as somebody has it on the page: where everything lies, and what is locked there. Instants, so that it outlives the minute. */
 export interface PlanDraft {
@@ -54,7 +54,3 @@ export function draftOf(
   });
   return { ops: ops.filter(({ id }) => !fixed.has(id)).map(former), locks: locked.map(former) };
 }
-
-/** What a plan of the room looks like, with other locks than its own where they are given. */
-export const pictureOf = ({ own }: PlanRoom, plan: readonly PlannedOp[]): PlanPicture =>
-  planPicture(own, plan);

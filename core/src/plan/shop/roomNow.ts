@@ -50,7 +50,8 @@ export function stationsNow({ instance: { lags, now } }: ShopInstance, { ops }: 
     const op = byId.get(from);
     if (op) before.set(to, [...(before.get(to) ?? []), { op, min }]);
   }
-  const isOver = (op: PicturedOp): boolean => op.isFixed && !op.isRunning && endOf(op) <= now;
+  // what is done may still rest on its rack: its end says until when
+  const isOver = (op: PicturedOp): boolean => op.isFixed && !op.isRunning;
   const standing = (op: PicturedOp): { isFree: boolean; at: number | null } => {
     const own = before.get(op.id) ?? [];
     return {

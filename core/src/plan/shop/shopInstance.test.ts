@@ -162,6 +162,27 @@ describe('the open shop as a problem to be planned', () => {
     ]);
   });
 
+  it('leaves on its rack what still rests there, and begins what follows when it has', () => {
+    const rack = { id: 'rack', name: 'Rack' };
+    const [mode] = print.modes;
+    const resting = { ...print, waitAfter: wait(1200, 3600), modes: [{ ...mode, pools: [rack] }] };
+    const events = [started(blank('print', 1), 0), done(blank('print', 1), 660)];
+    const racks = { machines: [PRESS, PRINTER, machine('rack', { kind: 'rack', heats: null, places: 1 })] };
+    const own = shop(EIGHT + 21, [job(events, 1, [resting, press, look])], racks);
+    const printed = own.instance.ops.find(({ id }) => id.includes('print/'))!;
+    // twenty minutes from 8:11; then the press within forty more
+    expect(printed.modes[0]).to.deep.include({
+      pools: { rack: 1 },
+      phases: [{ d: 20, ops: 0, brk: false, wait: 0 }],
+    });
+    expect(own.instance.lags.find(({ from }) => from === printed.id)).to.include({ min: 0, max: 40 });
+    const picture = planPicture(own, best(own));
+    expect(stationsNow(own, picture)[0]).to.deep.include({ station: 'press', waiting: [] });
+    expect(stationsNow(own, picture)[0].resting.map(({ until }) => until)).to.deep.equal([EIGHT + 31]);
+    const later = shop(EIGHT + 35, [job(events, 1, [resting, press, look])], racks);
+    expect(later.instance.fixed[0].start).to.deep.equal([EIGHT + 31]);
+  });
+
   it('takes of a batch what is not done, and a press that was used today as hot', () => {
     const one = [
       ...['print', 'press'].flatMap((id, i) => [

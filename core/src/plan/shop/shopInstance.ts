@@ -223,8 +223,9 @@ function onFloor(works: readonly JobWork[], when: When): Floor {
     for (const op of work.ops) {
       const end = over.get(op.id);
       if (end === undefined || !awaited.has(op.id)) continue;
-      ops.push({ ...op, modes: [{ machine: null, state: null, phases: [POINT], pools: {} }] });
-      fixed.push({ id: op.id, mode: 0, start: [end], setup: null });
+      const { mode, at } = restingAt(work.aboutOf.get(op.id)!, end, when.now);
+      ops.push({ ...op, modes: [mode] });
+      fixed.push({ id: op.id, mode: 0, start: [at], setup: null });
     }
   const kept = new Set(ops.map(({ id }) => id));
   return {
@@ -234,7 +235,26 @@ function onFloor(works: readonly JobWork[], when: When): Floor {
   };
 }
 
-const POINT: PlanPhase = { d: 0, ops: 0, brk: false, wait: 0 };
+/** What is over, as a point in time; on its rack as long as it has to rest there. */
+function restingAt(
+  { operation, count }: { operation: RunOperation; count: number },
+  end: number,
+  now: number,
+): { mode: PlanMode; at: number } {
+  const [{ pools }] = operation.modes;
+  const rest = pools.length > 0 ? Math.ceil((operation.waitAfter?.minS ?? 0) / 60) : 0;
+  const isResting = end + rest > now;
+  const phase: PlanPhase = { d: isResting ? rest : 0, ops: 0, brk: false, wait: 0 };
+  return {
+    mode: {
+      machine: null,
+      state: null,
+      phases: [phase],
+      pools: isResting ? Object.fromEntries(pools.map((pool) => [pool.id ?? pool.name, count])) : {},
+    },
+    at: isResting ? end : end + rest,
+  };
+}
 
 /**
  * What is being worked at: fixed from its real start, which takes nobody any more, with what is left of it from now on.

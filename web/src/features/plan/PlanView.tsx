@@ -146,6 +146,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
           <Note role="status">{t('Nothing better was found.')}</Note>
         )}
         <LateOrders orders={late} onShow={setLit} />
+        <PlanFaults faults={desk.faults} />
         <Row gap={16} align="end">
           {!isNarrow && (
             <ToggleField
@@ -312,6 +313,24 @@ function LateOrders({ orders, onShow }: { orders: readonly OrderShown[]; onShow:
     </Note>
   );
 }
+
+/** What stands in the way of a plan; the rest is planned all the same. Orders that were due before now are told above. */
+function PlanFaults({ faults }: { faults: PlanDesk['faults'] }) {
+  const words = useWords();
+  const own = faults.filter(({ code }) => code !== 'plan.due-past');
+  if (own.length === 0) return null;
+  return (
+    <Note tone="caution">
+      <ul>
+        {own.slice(0, MOST_FAULTS).map((said, i) => (
+          <li key={i}>{words(said)}</li>
+        ))}
+        {own.length > MOST_FAULTS && <li>{t('And {n} more.', { n: own.length - MOST_FAULTS })}</li>}
+      </ul>
+    </Note>
+  );
+}
+const MOST_FAULTS = 4;
 
 interface DrawnWith {
   lines: ReadonlyMap<string, { code: string }>;

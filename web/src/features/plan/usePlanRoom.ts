@@ -1,5 +1,5 @@
 import type { DayPlanDocument, Machine, PlanGround } from '@saltflat/contract';
-import { comparePlans, movePlanned } from '@saltflat/core/plan';
+import { comparePlans, movePlanned, planFaults, planPicture } from '@saltflat/core/plan';
 import type {
   LockedOp,
   MovedPlan,
@@ -11,7 +11,7 @@ import type {
 import type { Said } from '@saltflat/core/words';
 import { useEffect, useMemo, useState } from 'react';
 import { serverNow } from '../../api/serverClock.ts';
-import { draftOf, pictureOf, planRoom } from '../../planned/index.ts';
+import { draftOf, planRoom } from '../../planned/index.ts';
 import type { PlanDraft, PlanRoom } from '../../planned/index.ts';
 import { usePlanSearch } from './usePlanSearch.ts';
 import type { PlanSearchState } from './usePlanSearch.ts';
@@ -37,6 +37,8 @@ export interface PlanDesk {
   picture: PlanPicture | null;
   search: PlanSearchState;
   offer: Offer | null;
+  /** What is wrong with the shop as it is planned, and what has no place. */
+  faults: readonly Said[];
   /** Why the last wish was refused. */
   refused: Said | null;
   /** It differs from the plan that is kept. */
@@ -64,8 +66,10 @@ export function usePlanRoom(ground: PlanGround, machines: readonly Machine[]): P
   const found =
     search.status === 'done' || search.status === 'running' ? (search.answer?.best ?? null) : null;
   const plan = room.followed?.ops ?? found?.ops ?? null;
-  const picture = useMemo(() => (plan === null ? null : pictureOf(room, plan)), [room, plan]);
+  const picture = useMemo(() => (plan === null ? null : planPicture(room.own, plan)), [room, plan]);
   const hasNone = room.followed === null;
+  const shown = room.followed ?? found;
+  const faults = useMemo(() => (shown === null ? [] : planFaults(instance, shown)), [instance, shown]);
   useEffect(() => {
     if (hasNone) begin(instance, null); // a shop without a plan gets its first one by itself
   }, [hasNone, instance]);
@@ -81,6 +85,7 @@ export function usePlanRoom(ground: PlanGround, machines: readonly Machine[]): P
     picture,
     search,
     offer,
+    faults,
     refused: drafting.refused,
     isChanged: drafting.count > 0 || (hasNone && plan !== null),
     canUndo: drafting.count > 0,

@@ -1,6 +1,6 @@
 import type { Care, Catalogue, PlanGround } from '@saltflat/contract';
-import { deadlines, handsNeeded, stationsNow, switchedOn } from '@saltflat/core/plan';
-import type { PicturedOp } from '@saltflat/core/plan';
+import { deadlines, handsNeeded, planPicture, stationsNow, switchedOn } from '@saltflat/core/plan';
+import type { Deadline, HandsNeeded, PicturedOp, PlanPicture } from '@saltflat/core/plan';
 import { formatQuantity } from '@saltflat/core/units';
 import { STATION_NAMES } from '@saltflat/core/work';
 import { useMemo } from 'react';
@@ -10,8 +10,8 @@ import { serverNow } from '../../api/serverClock.ts';
 import { useUnits } from '../../units/writingSlice.ts';
 import { Columns, Mark, Note, Panel, Rows, Split, Stack, useNow } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
-import { inHours, lateMin, pictureOf, planRoom, usePlanTime } from '../../planned/index.ts';
-import type { PlanTime } from '../../planned/index.ts';
+import { inHours, lateMin, planRoom, usePlanTime } from '../../planned/index.ts';
+import type { PlanRoom, PlanTime } from '../../planned/index.ts';
 import { StationColumn } from './StationColumn.tsx';
 import type { Known } from './useWorthKnowing.ts';
 
@@ -39,7 +39,7 @@ export function TodayView({ ground, catalogue, known }: Props) {
     () => planRoom(ground, catalogue.machines, minute * 60_000, null),
     [ground, catalogue, minute],
   );
-  const picture = useMemo(() => pictureOf(room, room.followed?.ops ?? room.own.instance.fixed), [room]);
+  const picture = useMemo(() => planPicture(room.own, room.followed?.ops ?? room.own.instance.fixed), [room]);
   const time = usePlanTime(room.epochMs, room.zone);
   const lines = useMemo(
     () => new Map(ground.jobs.flatMap((job) => job.lines).map((line) => [line.lineId, line])),
@@ -109,7 +109,7 @@ function HandsList({
   time,
   now,
   machineName,
-}: Shown & { hands: ReturnType<typeof handsNeeded>; machineName: (id: string) => string }) {
+}: Shown & { hands: readonly HandsNeeded[]; machineName: (id: string) => string }) {
   if (hands.length === 0) return <p className="muted">{t('Nobody is needed as far as is planned.')}</p>;
   return (
     <Rows>
@@ -151,7 +151,7 @@ function KnownList({ known }: { known: readonly Known[] }) {
 }
 
 /** What was made and may not stand much longer, by its minutes. */
-const deadlineWords = (all: ReturnType<typeof deadlines>, { codesOf, toOf, now }: Shown): Known[] =>
+const deadlineWords = (all: readonly Deadline[], { codesOf, toOf, now }: Shown): Known[] =>
   all
     .filter(({ by }) => by - now < SOON_MIN)
     .map(({ op, by }) => ({
@@ -173,7 +173,7 @@ const deadlineWords = (all: ReturnType<typeof deadlines>, { codesOf, toOf, now }
     }));
 
 const lateWords = (
-  orders: ReturnType<typeof pictureOf>['orders'],
+  orders: PlanPicture['orders'],
   lines: ReadonlyMap<string, { code: string; customer: string }>,
 ): Known[] =>
   orders
@@ -191,7 +191,7 @@ const lateWords = (
 
 /** Printers whose first print of the day is to come, and whose white nobody has noted as stirred today. */
 function whiteToStir(
-  { ops }: ReturnType<typeof pictureOf>,
+  { ops }: PlanPicture,
   { machines }: Catalogue,
   own: Pick<Shown, 'time' | 'now'> & { care: Care | undefined; until: number; epochMs: number },
 ): { id: string; name: string; at: number }[] {
@@ -209,8 +209,8 @@ function whiteToStir(
 
 interface OnAndOffProps extends Shown {
   catalogue: Catalogue;
-  room: ReturnType<typeof planRoom>;
-  picture: ReturnType<typeof pictureOf>;
+  room: PlanRoom;
+  picture: PlanPicture;
   machineName: (id: string) => string;
   lines: ReadonlyMap<string, { code: string; customer: string }>;
 }
