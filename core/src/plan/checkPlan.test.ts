@@ -83,8 +83,8 @@ describe('the check of a plan', () => {
       breaches: [],
       score,
       changes: [
-        { op: 'press', from: 20, to: 120, minutes: 10 },
-        { op: 'print', from: 'cold', to: 'ink', minutes: 4 },
+        { op: 'press', from: 20, to: 120, minutes: 10, people: 0 },
+        { op: 'print', from: 'cold', to: 'ink', minutes: 4, people: 100 },
       ],
     });
   });
