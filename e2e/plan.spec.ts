@@ -78,16 +78,17 @@ test('the days are looked at, one block is moved and locked, one is refused, the
   expect(await beginsAt(page)).toBe(last);
 });
 
-test('a block is dragged by the pointer, taken back, and let go where it would not hold', async ({
+test('a block is dragged by the pointer, taken back, and refused where nobody is there any more', async ({
   page,
 }) => {
   await page.goto('/plan');
   await expect(lanes(page)).toBeVisible();
   const box = (await lanes(page).boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
-  const found = await findBar(page, box, 'K-225');
+  // what is late is made first: it is in sight at whatever hour
+  const found = await findBar(page, box, 'K-217');
   await page.mouse.move(found.x, found.y);
   await page.mouse.down();
-  await expect(picked(page)).toContainText('K-225');
+  await expect(picked(page)).toContainText('K-217');
   const first = await beginsAt(page);
   await page.mouse.move(found.x + 20, found.y, { steps: 4 });
   await page.mouse.move(found.x + 60, found.y, { steps: 4 });
@@ -98,24 +99,24 @@ test('a block is dragged by the pointer, taken back, and let go where it would n
   await expect(picked(page).getByText('locked: nothing moves it')).toBeHidden();
   expect(await beginsAt(page)).toBe(first);
 
-  // to before now
+  // the day is in sight to a quarter of an hour after its end
   await page.mouse.move(found.x, found.y);
   await page.mouse.down();
-  await page.mouse.move(found.x - 40, found.y, { steps: 4 });
-  await page.mouse.move(box.x + 136, found.y, { steps: 8 });
+  await page.mouse.move(found.x + 80, found.y, { steps: 4 });
+  await page.mouse.move(box.x + box.width - 4, found.y, { steps: 8 });
   await page.mouse.up();
-  await expect(page.getByRole('alert')).toContainText('K-225');
+  await expect(page.getByRole('alert')).toContainText('K-217');
   expect(await beginsAt(page)).toBe(first);
 });
 
-/** Where the pointer is over work of a line, by the words that are shown there. */
+/** Where the pointer is over work of a line that is soon, by the words that are shown there. */
 async function findBar(
   page: Page,
   box: { x: number; y: number; width: number; height: number },
   code: string,
 ): Promise<{ x: number; y: number }> {
   for (let y = box.y + 56; y < box.y + box.height - 60; y += 15)
-    for (let x = box.x + 160; x < box.x + box.width - 100; x += 12) {
+    for (let x = box.x + 136; x < box.x + 320; x += 3) {
       await page.mouse.move(x, y);
       if ((await lanes(page).getAttribute('title'))?.startsWith(code)) return { x, y };
     }

@@ -2,7 +2,7 @@ import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { t } from '../../words/index.ts';
 import { AXIS_PX, GUTTER_PX, LOAD_PX, drawLanes, lanesHeight } from './drawLanes.ts';
 import type { LanesDrawn, LanesState } from './drawLanes.ts';
-import { BAR_PX, barAt, barBeside, laneAt, panned, zoomed } from './lanes.ts';
+import { BAR_PX, barAt, barBeside, laneAt, panned, withBar, zoomed } from './lanes.ts';
 import type { Bar, Lane, Sight } from './lanes.ts';
 
 interface Props {
@@ -118,7 +118,7 @@ export function PlanLanes(props: Props) {
     const next = barBeside(drawn.lanes, picked, key);
     if (!next) return;
     onPick(next.op.id);
-    onSight(inSight(sight, next));
+    onSight(withBar(sight, next));
   };
   return (
     <>
@@ -146,12 +146,6 @@ export function PlanLanes(props: Props) {
 
 const barOf = (lanes: readonly Lane[], id: string | null): Bar | null =>
   lanes.flatMap(({ bars }) => bars).find(({ op }) => op.id === id) ?? null;
-
-/** So that a bar can be seen: the sight goes there where it is outside. */
-const inSight = (sight: Sight, { from, to }: Bar): Sight =>
-  from < sight.from || to > sight.from + sight.span
-    ? panned({ ...sight, from: 0 }, Math.max(0, from - sight.span / 4))
-    : sight;
 
 function ghostOf(drag: Drag | null, lanes: readonly Lane[], scale: number): LanesState['ghost'] {
   if (drag?.kind !== 'bar' || !drag.isMoving) return null;

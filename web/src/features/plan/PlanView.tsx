@@ -26,7 +26,7 @@ import type { RefusalProps } from '../../api/useAttempt.ts';
 import { t } from '../../words/index.ts';
 import type { LanesDrawn } from './drawLanes.ts';
 import { heatGround } from './heatGround.ts';
-import { MOST_SPAN, lanesOf } from './lanes.ts';
+import { MOST_SPAN, lanesOf, withBar } from './lanes.ts';
 import type { Sight } from './lanes.ts';
 import { OfferPanel } from './OfferPanel.tsx';
 import { OrdersPanel } from './OrdersPanel.tsx';
@@ -157,7 +157,11 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
                 { value: 'lanes', label: t('Lanes') },
                 { value: 'list', label: t('List') },
               ]}
-              onChange={setView}
+              onChange={(next) => {
+                setView(next);
+                if (op)
+                  setSight(withBar(sight, { from: op.phases[0]?.from ?? 0, to: op.phases.at(-1)?.to ?? 0 }));
+              }}
             />
           )}
           {isList && (

@@ -103,6 +103,12 @@ const inBounds = ({ from, span }: Sight): Sight => ({
   span,
 });
 
+/** So that a bar can be seen: the sight goes there where it is outside. */
+export const withBar = (sight: Sight, { from, to }: Pick<Bar, 'from' | 'to'>): Sight =>
+  from < sight.from || to > sight.from + sight.span
+    ? panned({ ...sight, from: 0 }, Math.max(0, from - sight.span / 4))
+    : sight;
+
 /** The bar at a place of the drawing; the uppermost where two lie there. */
 export function barAt(lanes: readonly Lane[], minute: number, yPx: number): { lane: Lane; bar: Bar } | null {
   const lane = laneAt(lanes, yPx);
