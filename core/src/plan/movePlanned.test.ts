@@ -64,6 +64,29 @@ describe('an operation that is put elsewhere', () => {
     expect(refused).to.be.above(10);
   });
 
+  it('holds where something else had no place before, or the floor has more in hand than there are hands', () => {
+    const two = op('two', [phase(8, 200)]);
+    const running = ['a', 'b'].map((id) => op(id, [phase(6, 100)]));
+    const fixed = running.map(({ id }) => ({ id, mode: 0, start: [0], setup: null }));
+    const busy = { ...TINY, now: 1, ops: [...TINY.ops, two, ...running], fixed };
+    const plan = [
+      ...BY_HAND.map((own) => ({
+        ...own,
+        start: own.start.map((at) => at + 10),
+        setup: own.setup === null ? null : 10,
+      })),
+      ...fixed,
+    ];
+    // one person is there: a piece that takes two has no place, and two pieces of one each are in hand at once
+    const moved = movePlanned(busy, plan, { id: 'press', mode: 0, start: 40 });
+    if (!moved.ok) throw new Error(said(moved));
+    expect(startOf(moved.plan, 'press')).to.equal(40);
+    expect(moved.plan.some(({ id }) => id === 'two')).to.equal(false);
+    expect(said(movePlanned(busy, plan, { id: 'powder', mode: 0, start: 20 }))).to.match(
+      /^“powder” comes after “print”/,
+    );
+  });
+
   it('goes to another machine that can do it', () => {
     const [print, powder, press] = TINY.ops;
     const second = { ...TINY.machines[0], id: 'other press' };

@@ -2,6 +2,7 @@ import { say } from '../words/index.ts';
 import type { Said } from '../words/index.ts';
 import { calendarOf, pausedEnd } from './calendar.ts';
 import { checkPlan } from './checkPlan.ts';
+import type { Breach } from './checkPlan.ts';
 import type { LockedOp, PlanInstance, PlannedOp } from './instance.ts';
 import { problemOf } from './problem.ts';
 import { repairPlan } from './repairPlan.ts';
@@ -36,13 +37,21 @@ export function movePlanned(
   const asked = { ...instance, locked };
   const moved = plan.map((each): PlannedOp => (each.id === wish.id ? { ...own, setup: null } : each));
   const repaired = repairPlan(asked, moved, { keepsLocks: true });
-  const left = repaired.leftOut.length === 0 ? checkPlan(problemOf(asked), repaired.ops).breaches : null;
-  if (left?.length === 0) return { ok: true, plan: repaired.ops, locked };
+  // what had no place before, or was more than there are hands for on the floor, is none of this wish's doing
+  const placed = new Set(plan.map(({ id }) => id));
+  const isLost = repaired.leftOut.some(({ id }) => placed.has(id));
+  const stood = new Set(checkPlan(problemOf(instance), plan).breaches.map(keyOf));
+  const fresh = isLost
+    ? null
+    : checkPlan(problemOf(asked), repaired.ops).breaches.filter((breach) => !stood.has(keyOf(breach)));
+  if (fresh?.length === 0) return { ok: true, plan: repaired.ops, locked };
   return {
     ok: false,
-    said: whyNot(asked, moved, own) ?? left?.[0]?.said ?? say('plan.locked-badly', { label }),
+    said: whyNot(asked, moved, own) ?? fresh?.[0]?.said ?? say('plan.locked-badly', { label }),
   };
 }
+
+const keyOf = ({ op, said }: Breach): string => `${op} ${said.code}`;
 
 /** The first rule that the operation itself breaks where it is wished, as everything else stands; its machine would be readied anew. */
 function whyNot(instance: PlanInstance, moved: readonly PlannedOp[], { id }: LockedOp): Said | null {
