@@ -12,8 +12,6 @@ export interface PlanDraft {
 /** The shop as it is planned, and the plan that is looked at. */
 export interface PlanRoom {
   epochMs: number;
-  /** The plan’s now, when it was looked at. */
-  nowMs: number;
   zone: string;
   own: ShopInstance;
   /** The plan followed as the shop stands; `null` where there is none yet. */
@@ -32,7 +30,6 @@ export function planRoom(
   const hasPlan = draft !== null || ground.kept !== null;
   return {
     epochMs: shop.epochMs,
-    nowMs,
     zone: shop.calendar.zone,
     own,
     followed: hasPlan ? repairPlan(own.instance, own.former, { keepsLocks: true }) : null,

@@ -1,7 +1,8 @@
 import { t } from '../words/index.ts';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
-import { useLayoutEffect, useRef, useState } from 'react';
+import { useRef } from 'react';
 import { useUnits } from '../units/writingSlice.ts';
+import { useWidth } from '../ui/index.ts';
 import { heatColour } from './heatColour.ts';
 import { layoutTrace, tracePath, yOf } from './layoutTrace.ts';
 import type { DrawnPiece, TracePiece } from './layoutTrace.ts';
@@ -192,16 +193,4 @@ function describe(pieces: readonly TracePiece[], temp: (tempC: number) => string
     .filter(({ tempC }) => tempC > 40)
     .map(({ label, tempC, durationS }) => `${t(label ?? '')} ${temp(tempC)} ${formatDuration(durationS)}`);
   return t('Commanded temperatures of one piece: {hot}', { hot: hot.join(', ') });
-}
-
-function useWidth(frame: React.RefObject<HTMLDivElement | null>): number {
-  const [width, setWidth] = useState(900);
-  useLayoutEffect(() => {
-    const element = frame.current;
-    if (!element) return undefined;
-    const observer = new ResizeObserver(([entry]) => setWidth(Math.round(entry?.contentRect.width ?? 900)));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, [frame]);
-  return width;
 }

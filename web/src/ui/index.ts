@@ -46,6 +46,7 @@ export { saveFile } from './tables/saveFile.ts';
 export { Mark, STATES, SeverityMark, StateMark } from './states/StateMark.tsx';
 export { Swatch } from './states/Swatch.tsx';
 export { useNow } from './states/useNow.ts';
+export { useWidth } from './states/useWidth.ts';
 export { DataTable } from './tables/DataTable.tsx';
 export type { Sorting } from './tables/TableHeadings.tsx';
 export { SimpleTable } from './tables/SimpleTable.tsx';

@@ -1,5 +1,6 @@
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import { t } from '../../words/index.ts';
+import { useWidth } from '../../ui/index.ts';
 import { AXIS_PX, GUTTER_PX, LOAD_PX, drawLanes, lanesHeight } from './drawLanes.ts';
 import type { LanesDrawn, LanesState } from './drawLanes.ts';
 import { BAR_PX, barAt, barBeside, laneAt, panned, withBar, zoomed } from './lanes.ts';
@@ -179,16 +180,4 @@ function useWheel(
     element.addEventListener('wheel', turn, { passive: false });
     return () => element.removeEventListener('wheel', turn);
   }, [canvas]);
-}
-
-function useWidth(canvas: React.RefObject<HTMLCanvasElement | null>): number {
-  const [width, setWidth] = useState(900);
-  useLayoutEffect(() => {
-    const element = canvas.current;
-    if (!element) return undefined;
-    const observer = new ResizeObserver(([entry]) => setWidth(Math.round(entry?.contentRect.width ?? 900)));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, [canvas]);
-  return width;
 }

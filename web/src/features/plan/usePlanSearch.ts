@@ -9,7 +9,7 @@ const LONGEST_MS = 12_000;
 /** A search for a better plan, as a page shows it. */
 export type PlanSearchState =
   | { status: 'none' }
-  | { status: 'running'; answer: PlanAnswer | null; since: number }
+  | { status: 'running'; answer: PlanAnswer | null }
   | { status: 'done'; answer: PlanAnswer }
   | { status: 'failed'; why: string };
 
@@ -52,7 +52,7 @@ export function usePlanSearch(): {
   function begin(instance: PlanInstance, from: readonly PlannedOp[] | null): void {
     cancel();
     const mine = turn.current;
-    setSearch({ status: 'running', answer: null, since: performance.now() });
+    setSearch({ status: 'running', answer: null });
     let best: PlanAnswer | null = null;
     const told = (answer: PlanAnswer): void => {
       if (mine !== turn.current) return;
