@@ -69,6 +69,7 @@ const OWN = [
   'ui/states/StateMark',
   'ui/states/fileWords',
   'ui/states/useNow',
+  'ui/states/useWidth',
   'ui/actions/Button',
   'ui/actions/MenuButton',
   'ui/fields/FieldFrame',
@@ -79,13 +80,35 @@ const OWN = [
   'ui/tables/',
 ].map((part) => `web/src/${part}`);
 
-const FIRST_PAGE = [...MUI, ...LIBRARIES, ...OWN];
+const CORE = ['placement/placements', 'work/lanes', 'work/times'].map((part) => `core/src/${part}`);
+
+const FIRST_PAGE = [...MUI, ...LIBRARIES, ...OWN, ...CORE];
+
+/** Within those, what only later pages use. */
+const LATER = [
+  'useRovingTabIndex',
+  'internal/SwitchBase',
+  'api/catalogueApi',
+  'api/filmApi',
+  'api/planApi',
+  'api/pressesApi',
+  'api/careApi',
+  'api/lotsApi',
+  'api/printersApi',
+  'api/shelfApi',
+  'api/sprayersApi',
+  'api/takeFile',
+];
 
 /**
  * What the first page is made of goes in one file instead of thirty: each file is a request more, and its head a kilobyte.
  * What is not listed finds a file of its own, which is never wrong, only one more; a journey weighs them all.
  */
-const base = { name: 'base', test: (id: string) => FIRST_PAGE.some((part) => id.includes(part)) };
+const base = {
+  name: 'base',
+  test: (id: string) =>
+    FIRST_PAGE.some((part) => id.includes(part)) && !LATER.some((part) => id.includes(part)),
+};
 
 export default defineConfig({
   plugins: [react()],

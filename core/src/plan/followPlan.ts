@@ -1,4 +1,4 @@
-import { ranksOf } from './blocks.ts';
+import { inWaitOrder, ranksOf } from './blocks.ts';
 import { putGiven } from './given.ts';
 import type { PlannedOp } from './instance.ts';
 import { Placer } from './placer.ts';
@@ -17,7 +17,7 @@ export interface Followed {
 /**
  * Follows a plan in the order of its starts: everything in its way and on its machine, no phase and no change before it
  * was planned to be; what is in the way pushes it on. Where nothing is, all lies as it was planned. What is new, in no
- * plan yet, comes last and goes where it first fits.
+ * plan yet, comes last and goes where it first fits, before what waits for it.
  *
  * @param floors earliest starts besides; read, never written
  * @param keepsLocks what is locked is put where it is first, and everything in its way goes after it; otherwise it is
@@ -65,14 +65,16 @@ export function followPlan(
   return { timetable, isOut, overdue };
 }
 
-/** Operations by their planned starts, each after those it waits for; what is in no plan last. */
+/** Operations by their planned starts; what is in no plan where the first that waits for it is, or last. */
 function inOrder(problem: Problem, plan: readonly PlannedOp[]): { op: number; own: PlannedOp | null }[] {
-  const { instance, n } = problem;
+  const { instance, n, lagsOut } = problem;
   const byId = new Map(plan.map((own) => [own.id, own]));
   const rank = ranksOf(problem);
-  const at = (op: number): number => byId.get(instance.ops[op].id)?.start[0] ?? Infinity;
+  const at = Float64Array.from(instance.ops, ({ id }) => byId.get(id)?.start[0] ?? Infinity);
+  for (const op of inWaitOrder(problem).reverse())
+    for (const { to } of lagsOut[op]) at[op] = Math.min(at[op], at[to]);
   return [...Array(n).keys()]
-    .sort((p, q) => (at(p) === at(q) ? rank[p] - rank[q] || p - q : at(p) - at(q)))
+    .sort((p, q) => (at[p] === at[q] ? rank[p] - rank[q] || p - q : at[p] - at[q]))
     .map((op) => ({ op, own: fitting(problem, op, byId.get(instance.ops[op].id)) }));
 }
 

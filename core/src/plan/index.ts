@@ -29,6 +29,8 @@ export type { PlanAnswer, PlanInput } from './planDay.ts';
 export type { Plan, PlanScore } from './readPlan.ts';
 export { movePlanned } from './movePlanned.ts';
 export type { MovedPlan } from './movePlanned.ts';
+export { promiseDates } from './promise.ts';
+export type { PromiseAnswer, PromiseInput, Promised } from './promise.ts';
 export { repairPlan } from './repairPlan.ts';
 export { shopInstance } from './shop/shopInstance.ts';
 export type { FormerOp, ShopInstance, ShopJob, ShopLine, ShopNow, ShopOp } from './shop/shopInstance.ts';

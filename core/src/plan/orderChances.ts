@@ -36,10 +36,7 @@ interface Sample {
 }
 
 /**
- * Follows a plan many times over with work that takes longer or shorter: nothing begins before it was planned to, and
- * what is late pushes on what waits for it, its machine and its people. Minutes with hands are spread as a logarithmic
- * normal distribution whose mean is what was planned (work is never less than nothing, and late by more than early);
- * machines that run by themselves take what they take.
+ * How each order fares where a plan is followed many times over, see `followManyTimes`.
  *
  * @param plan whole and without breaches
  * @param samples ≥ 1; the chance of an order is uncertain by about half of one over its root
@@ -47,27 +44,62 @@ interface Sample {
 export function orderChances(
   instance: PlanInstance,
   plan: readonly PlannedOp[],
-  { seed, samples, spread }: { seed: number; samples: number; spread: Spread },
+  wish: ChanceWish,
 ): OrderChance[] {
-  const problem = problemOf(instance);
-  const random = seededRandom(seed);
-  const exact = follow(problem, plan);
-  const all = Array.from({ length: samples }, () => follow(stretched(problem, spread, random), plan));
+  const { exact, all } = followManyTimes(instance, plan, wish);
   return instance.orders.map(({ id, due, tail }, j) => {
-    const ends = Float64Array.from(all, ({ through }) => through[j] + tail).sort();
-    const at = (share: number): number => ends[Math.min(samples - 1, Math.ceil(share * samples) - 1)];
+    const ends = Float64Array.from(all, ({ through }) => through[j] + tail);
     const planned = exact.through[j] + tail;
+    const { onTime, median, nineInTen } = chanceOf(ends, due);
     return {
       id,
-      onTime: ends.filter((end) => end <= due).length / samples,
+      onTime,
       planned,
-      median: at(0.5),
-      nineInTen: at(0.9),
+      median,
+      nineInTen,
       buffer: due - planned,
-      needed: at(0.9) - planned,
-      spoiled: all.filter(({ spoiled }) => spoiled[j] === 1).length / samples,
+      needed: nineInTen - planned,
+      spoiled: all.filter(({ spoiled }) => spoiled[j] === 1).length / all.length,
     };
   });
+}
+
+export interface ChanceWish {
+  seed: number;
+  samples: number;
+  spread: Spread;
+}
+
+/** What samples of an end say of a due date, min. @param ends sorted here */
+export function chanceOf(
+  ends: Float64Array,
+  due: number,
+): Pick<OrderChance, 'onTime' | 'median' | 'nineInTen'> {
+  ends.sort();
+  const at = (share: number): number => ends[Math.min(ends.length - 1, Math.ceil(share * ends.length) - 1)];
+  const onTime = ends.filter((end) => end <= due).length / ends.length;
+  return { onTime, median: at(0.5), nineInTen: at(0.9) };
+}
+
+/**
+ * Follows a plan many times over with work that takes longer or shorter: nothing begins before it was planned to, and
+ * what is late pushes on what waits for it, its machine and its people. Minutes with hands are spread as a logarithmic
+ * normal distribution whose mean is what was planned (work is never less than nothing, and late by more than early);
+ * machines that run by themselves take what they take.
+ *
+ * @returns where each order’s last operation ends, as planned and in each of the samples
+ */
+export function followManyTimes(
+  instance: PlanInstance,
+  plan: readonly PlannedOp[],
+  { seed, samples, spread }: ChanceWish,
+): { exact: Sample; all: Sample[] } {
+  const problem = problemOf(instance);
+  const random = seededRandom(seed);
+  return {
+    exact: follow(problem, plan),
+    all: Array.from({ length: samples }, () => follow(stretched(problem, spread, random), plan)),
+  };
 }
 
 /** A problem whose hands are slower and faster. */

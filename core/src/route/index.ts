@@ -67,6 +67,7 @@ export { provenOverrides } from './provenOverrides.ts';
 export { PROCESS_MODULES } from './processes/index.ts';
 export type { LineInput, Look, ProcessModule } from './processes/index.ts';
 export { promiseSlip } from './slips.ts';
+export { leadDaysOf } from './leadDays.ts';
 export { lostSources } from './routeSources.ts';
 export { PRINTS_WITH, SOURCE_ROLES } from './sources/index.ts';
 export type { SourceChoice, SourceRole } from './sources/index.ts';
