@@ -42,6 +42,27 @@ test('a cap has a cap’s places and processes, and a patch promised too soon is
   await expect(page.getByRole('row', { name: /^Rest before it leaves/ })).toContainText('24 h');
 });
 
+test('a date is promised in the order form, a night of rest counted', async ({ page }) => {
+  await begin(page, 'Harbour Light Choir', 'Pier cap', 52);
+  const panel = page.getByRole('region', { name: 'When it could be done' });
+  await expect(panel).toContainText('As soon as every line has art and a number');
+  await page.getByLabel('Quantity, size One size').fill('6');
+  await page.getByLabel('Printed width').fill('60');
+  await page.getByRole('radio', { name: /^Film transfer on a patch/ }).check();
+  const between = panel.getByRole('row', { name: /^Between what is planned/ });
+  await expect(between).toContainText('nothing');
+  await expect(panel).toContainText('Nine times in ten');
+  await between.getByRole('button', { name: 'Promise it' }).click();
+  await expect(page.getByText(/Promised too soon/)).toHaveCount(0);
+  // as promised it holds nine times in ten
+  await expect(between).toContainText(/(9\d|100) %/);
+  await page.getByRole('button', { name: 'Take in the order' }).click();
+  await expect(page.getByRole('region', { name: /^Order K-/ })).toBeVisible();
+  const answer = await page.request.get(`/api/v1${new URL(page.url()).pathname}`);
+  const { dueAt } = (await answer.json()) as { dueAt: string };
+  expect(Date.parse(dueAt) - Date.now()).toBeGreaterThan(24 * 3_600_000);
+});
+
 test('a line is done otherwise than the shop does, and its sizes get widths of their own', async ({
   page,
 }) => {

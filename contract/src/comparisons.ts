@@ -21,15 +21,21 @@ const WrittenPrint = strictObject({
   grades: Type.Optional(Type.Array(Grade, { title: 'Widths by size', maxItems: 10 })),
 });
 
-/** A line as far as it is written, one of whose prints is to be compared by process. */
-export const ComparisonQuery = strictObject({
+/** A line as far as it is written. */
+export const WrittenLine = strictObject({
   styleId: Type.String({ format: 'uuid', title: 'Garment' }),
   colourId: Type.String({ format: 'uuid', title: 'Garment colour' }),
   prints: Type.Array(WrittenPrint, { title: 'Prints', minItems: 1, maxItems: MOST_PRINTS }),
-  /** The print that is compared; the others stay as they are. */
-  print: PrintId,
   sizes: Type.Array(SizeQuantity, { title: 'Sizes', minItems: 1, maxItems: 20 }),
   house: Type.Optional(HouseChoices),
+});
+export type WrittenLine = Static<typeof WrittenLine>;
+
+/** A line that is being written, one of whose prints is to be compared by process. */
+export const ComparisonQuery = strictObject({
+  ...WrittenLine.properties,
+  /** The print that is compared; the others stay as they are. */
+  print: PrintId,
 });
 export type ComparisonQuery = Static<typeof ComparisonQuery>;
 

@@ -5,6 +5,7 @@ import { FLOWS, ROLES, STATIONS } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import type { Route } from '@saltflat/core/route';
 import { Type } from 'typebox';
+import { WrittenLine } from './comparisons.ts';
 import { LINE_STATES } from './orders.ts';
 import { RouteLane, RouteOperation } from './routes.ts';
 import { SharedSheet } from './runs.ts';
@@ -29,8 +30,13 @@ const PlannedOperationDocument = Type.Unsafe<PlannedOperation>(
 );
 
 /** The part of a route that a plan is made of: what lies under the plate is no business of it. */
-export const plannedPart = ({ lanes, operations }: Pick<Route, 'lanes' | 'operations'>) => ({
+export const plannedPart = ({
   lanes,
+  operations,
+  restBeforeDispatchS,
+}: Pick<Route, 'lanes' | 'operations' | 'restBeforeDispatchS'>) => ({
+  lanes,
+  restBeforeDispatchS,
   operations: operations.map((own): PlannedOperation => {
     const { id, role, station, title, lane, takes, awaits, unit, size, waitAfter, weighIn } = own;
     const modes = own.modes.map((mode) => ({
@@ -53,10 +59,14 @@ const PlanLine = strictObject({
   colourHex: Type.String(),
   routeNumber: Type.Integer(),
   pieces: Type.Integer(),
+  /** When what is bought in for it is here; `null` where nothing is. */
+  materialsAt: nullable(Instant),
   /** Made for the shelf: nobody waits for it. */
   isForShelf: Type.Boolean(),
   lanes: Type.Array(RouteLane),
   operations: Type.Array(PlannedOperationDocument),
+  /** Rest after the last of them before a piece may leave, s. */
+  restBeforeDispatchS: Type.Number({ minimum: 0 }),
 });
 export type PlanLine = Static<typeof PlanLine>;
 
@@ -155,6 +165,21 @@ export const DayPlanInput = strictObject({
   by: shortText('Who', 60),
 });
 export type DayPlanInput = Static<typeof DayPlanInput>;
+
+/** Lines that are not taken in yet, to be planned together with what is. */
+export const WantedQuery = strictObject({
+  dueAt: Type.String({ format: 'date-time', title: 'Due' }),
+  lines: Type.Array(WrittenLine, { title: 'Lines', minItems: 1, maxItems: 20 }),
+});
+export type WantedQuery = Static<typeof WantedQuery>;
+
+export const WantedAnswer = strictObject({
+  /** One for each line that can be made. */
+  jobs: Type.Array(PlanJob),
+  /** Lines that cannot be, from 0, and why. */
+  refused: Type.Array(strictObject({ line: Type.Integer(), why: Type.String() })),
+});
+export type WantedAnswer = Static<typeof WantedAnswer>;
 
 /** The plan everybody follows. */
 export const DayPlan = strictObject({

@@ -59,7 +59,7 @@ export {
   UpkeepRow,
 } from './care.ts';
 export type { CareInputs, CareKind } from './care.ts';
-export { ComparisonAnswer, ComparisonQuery } from './comparisons.ts';
+export { ComparisonAnswer, ComparisonQuery, WrittenLine } from './comparisons.ts';
 export {
   ArtworkChoice,
   ArtworkUse,
@@ -150,7 +150,7 @@ export {
 } from './runs.ts';
 export type { FloorRun, RunEventInput, StoredEvent } from './runs.ts';
 export { runPlanOf } from './runPlan.ts';
-export { DayPlan, DayPlanInput, PlanGround, plannedPart } from './dayPlans.ts';
+export { DayPlan, DayPlanInput, PlanGround, WantedAnswer, WantedQuery, plannedPart } from './dayPlans.ts';
 export type { DayPlanDocument, PlanJob, PlanLine, PlannedOperation } from './dayPlans.ts';
 export {
   CalendarChange,

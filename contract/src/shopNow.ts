@@ -121,11 +121,21 @@ export function shopJob({ key, flow, sheets, lines, stands }: Omit<PlanJob, 'run
   };
 }
 
-const lineOf = ({ lineId, code, customer, dueAt, isForShelf }: PlanLine) => ({
+const lineOf = ({
+  lineId,
+  code,
+  customer,
+  dueAt,
+  restBeforeDispatchS,
+  materialsAt,
+  isForShelf,
+}: PlanLine) => ({
   id: lineId,
   code,
   customer,
   dueMs: Date.parse(dueAt),
+  restS: restBeforeDispatchS,
+  releaseMs: materialsAt === null ? null : Date.parse(materialsAt),
   weight: isForShelf ? SHELF_WEIGHT : 1,
 });
 

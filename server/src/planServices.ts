@@ -1,20 +1,25 @@
+import { routeInputOf } from '@saltflat/contract';
 import { runOf } from '@saltflat/contract/filmJob';
+import { leadDaysOf } from '@saltflat/core/route';
 import type { Database } from './db/connection.ts';
 import type { LayoutStore } from './features/film/index.ts';
 import { CalendarService, PlanService } from './features/plan/index.ts';
+import type { RouteService, WrittenLines } from './features/routes/index.ts';
 import { sharedSheets } from './features/runs/index.ts';
 import type { RunService } from './features/runs/index.ts';
 import { SettingStore } from './features/shop/index.ts';
 
 interface PlanNeeds {
   db: Database;
+  routes: RouteService;
+  written: WrittenLines;
   runs: RunService;
   layoutStore: LayoutStore;
   now: () => number;
 }
 
 /** Plans of days: what they are made of, and the one that is followed. */
-export function createPlans({ db, runs, layoutStore, now }: PlanNeeds) {
+export function createPlans({ db, routes, written, runs, layoutStore, now }: PlanNeeds) {
   const calendar = new CalendarService({
     db,
     settings: new SettingStore(db),
@@ -37,6 +42,8 @@ export function createPlans({ db, runs, layoutStore, now }: PlanNeeds) {
           sheetsOf: (lines) => sharedSheets(sheets, lines),
         };
       }),
+    leadDays: async (lineId) => leadDaysOf(routeInputOf(await routes.lineDocument(lineId))),
+    planWritten: (line) => written.plan(line),
     now,
   });
   return { plans, calendar };

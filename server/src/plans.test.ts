@@ -1,6 +1,7 @@
-import type { DayPlan, Order, PlanGround, ShopCalendar } from '@saltflat/contract';
+import type { DayPlan, Order, PlanGround, ShopCalendar, WantedAnswer } from '@saltflat/contract';
 import { shopNow } from '@saltflat/contract/shopNow';
 import { Planning, checkPlan, planPicture, problemOf, shopInstance } from '@saltflat/core/plan';
+import type { Process } from '@saltflat/core/route';
 import { partsIn, workedS } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import { DEMO_ORDERS } from '@saltflat/demo';
@@ -77,6 +78,44 @@ describe('what days are planned from', function () {
     expect(JSON.stringify(refused)).to.include('Monday: the shift ends at 10:00, before it begins at 15:00.');
   });
 
+  it('plans what is not taken in yet together with what is: bought-in transfers wait for their day', async () => {
+    const artwork = await artworkId();
+    const { id: _own, ...line } = lineInput(server, {
+      artworkId: artwork,
+      sizes: [{ size: 'M', quantity: 30 }],
+    });
+    const written = (process: Process) => ({
+      ...line,
+      prints: line.prints.map((print) => ({ ...print, id: '1', artworkId: artwork, process })),
+    });
+    const ask = async (...lines: object[]): Promise<WantedAnswer> => {
+      const body = { dueAt: '2032-03-01T10:00:00.000Z', lines };
+      return (await server.api.post('/api/v1/plan/wanted').send(body).expect(200)).body as WantedAnswer;
+    };
+    const before = (await ground()).jobs.length;
+    const { jobs, refused } = await ask(written('dtf'), written('bought-in'), written('patch-cap'));
+    expect(jobs.map(({ lines }) => [lines[0]!.code, lines[0]!.pieces])).to.deep.equal([
+      ['1', 30],
+      ['2', 30],
+    ]);
+    expect(refused.map(({ line: own }) => own)).to.deep.equal([2]); // a tee is no cap
+    expect(refused[0]!.why).to.match(/cap/);
+    const supplier = server.catalogue.materials.find(({ kind }) => kind === 'bought-in')!;
+    const days = (supplier.properties as { leadDays: number }).leadDays;
+    expect(jobs[0]!.lines[0]!.materialsAt).to.equal(null);
+    const here = (Date.parse(jobs[1]!.lines[0]!.materialsAt!) - Date.now()) / 86_400_000;
+    expect(here).to.be.closeTo(days, 0.1);
+    // a line that is in is taken to have had its transfers ordered with its order
+    const order = await plannedOrder(server, {
+      lines: [{ ...line, prints: written('bought-in').prints.map(({ id, ...print }) => print) }],
+    });
+    const taken = (await ground()).jobs.find(({ key }) => key === order.lines[0]!.id)!;
+    expect((Date.parse(taken.lines[0]!.materialsAt!) - Date.parse(order.createdAt)) / 86_400_000).to.equal(
+      days,
+    );
+    expect((await ground()).jobs.length).to.equal(before + 1); // what was only asked about is nowhere
+  });
+
   it('keeps a plan for everybody, made from the one that was looked at, and refuses one that was overtaken', async () => {
     await takeIn();
     const { kept: none } = await ground();
@@ -98,7 +137,16 @@ describe('what days are planned from', function () {
     expect((stale as { detail: string }).detail).to.equal(
       'Ines kept another plan meanwhile. Look at it, then keep yours.',
     );
-    const [first, second] = await Promise.all([keep(1, 'Ines'), keep(1, 'Tomasz')]);
+    // a busy fortnight has more operations than anything else that is sent has values
+    const many = Array.from({ length: 1500 }, (_, i) => ({
+      ...document.ops[i % document.ops.length],
+      id: `op ${i}`,
+    }));
+    await server.api
+      .post('/api/v1/plan/kept')
+      .send({ basedOn: 1, document: { ...document, ops: many }, by: 'Ines' })
+      .expect(201);
+    const [first, second] = await Promise.all([keep(2, 'Ines'), keep(2, 'Tomasz')]);
     expect([first.status, second.status].sort()).to.deep.equal([201, 409]);
   });
 });
@@ -142,12 +190,15 @@ describe('the made-up shop’s days', function () {
         // each phase is rounded up to a minute, and a stream’s share of hands to the next five in a hundred
         const rounding = phases.reduce((sum, { d, brk }) => sum + 1 + (brk ? 0.05 * d : 0), 0);
         const handsMin = route.totals.handsS / 60;
+        const { tail } = instance.orders.find(({ id }) => id === line.lineId)!;
+        expect(tail, `${line.code}: rest`).to.equal(Math.ceil(route.restBeforeDispatchS / 60));
         expect(hands, `${line.code}: hands`).to.be.within(handsMin - 1e-6, handsMin + rounding);
         expect(elapsed, `${line.code}: machines`).to.be.within(worked - 1e-6, worked + phases.length + rests);
       }
       expect(
         checkPlan(problemOf(instance), new Planning({ instance, seed: 1 }).answer.best.ops).breaches,
       ).to.deep.equal([]);
+      expect(Math.max(...instance.orders.map(({ tail }) => tail)), 'a patched cap').to.equal(1440);
       expect(ground.kept?.by).to.equal('Ines');
     } finally {
       await made.stop();

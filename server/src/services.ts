@@ -36,6 +36,7 @@ import {
   RoutePlanner,
   RouteService,
   RouteStore,
+  WrittenLines,
   readProvenLines,
   readSpoilage,
 } from './features/routes/index.ts';
@@ -91,12 +92,17 @@ export function createServices(needs: Needs) {
     follow,
     now,
   });
+  const written = new WrittenLines({
+    planner: routing.planner,
+    readCatalogue: () => catalogue.read(),
+    preparations: (artworkId) => artworks.preparations(artworkId),
+    artworkName: async (artworkId) => (await artworks.get(artworkId)).name,
+  });
   const comparisons = new ComparisonService({
     planner: routing.planner,
     compareProcesses: (input) => core.run('compare', input),
     readCatalogue: () => catalogue.read(),
-    preparations: (artworkId) => artworks.preparations(artworkId),
-    artworkName: async (artworkId) => (await artworks.get(artworkId)).name,
+    written,
     atFirstLook: (artworkId, job) => artworks.atFirstLook(artworkId, job),
     takenMachines: () => runs.takenMachines(),
   });
@@ -119,7 +125,7 @@ export function createServices(needs: Needs) {
     ...createPapers(needs, { orders, routes: routing.routes, artworks, catalogue, layoutStore }),
     ...createShelf({ db, papers: needs.papers, store: ground.shelfStore, catalogue, orders, follow, now }),
     ...createFilm({ ...needs, routes: routing.routes, artworks, catalogue, layoutStore, runs }),
-    ...createPlans({ db, runs, layoutStore, now }),
+    ...createPlans({ db, routes: routing.routes, written, runs, layoutStore, now }),
   };
 }
 

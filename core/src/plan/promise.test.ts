@@ -93,7 +93,8 @@ describe('a promise', () => {
     for (let seed = 1; seed <= 60; seed++) {
       const instance = anyInstance(seed);
       const wanted = [instance.orders.at(-1)!.id];
-      const isOwn = (own: PlanInstance['ops'][number]): boolean => own.orders.every((id) => wanted.includes(id));
+      const isOwn = (own: PlanInstance['ops'][number]): boolean =>
+        own.orders.every((id) => wanted.includes(id));
       const begun = new Set(instance.fixed.map(({ id }) => id));
       if (instance.ops.some((own) => isOwn(own) && begun.has(own.id))) continue;
       const { ops } = new Planning({ instance, seed }).answer.best;

@@ -42,8 +42,6 @@ export interface BegunOp {
 export interface PlanWork {
   ops: PlanOp[];
   lags: PlanLag[];
-  /** Rest of each order after its last operation, min. */
-  tails: ReadonlyMap<string, number>;
   /** Steps of the floor that each operation is. */
   stepsOf: ReadonlyMap<string, readonly string[]>;
   /** What each is in its line's route (the first of those a piece goes through at once), its parts, and those not done yet. */
@@ -87,7 +85,6 @@ export function workOfRun(run: RunToPlan): PlanWork {
   return {
     ops,
     lags: [...lagsBetween(run, batches), ...inTurn(batches, ops)],
-    tails: new Map(run.plan.lines.map((line) => [run.orderOf(line), tailOf(line)])),
     stepsOf: new Map(batches.map(({ id, steps: own }) => [id, own.map((step) => step.id)])),
     aboutOf: new Map(
       batches.map(({ id, line, operations: [operation], parts, left }) => [
@@ -112,13 +109,6 @@ function stepsOn({ lines }: RunPlan, { steps, parts }: Pick<RunState, 'steps' | 
 /** A machine that only has to get warm is readied by the plan itself, as a change of its state. */
 const isWarmUp = ({ role, modes: [mode] }: RunOperation): boolean =>
   role === 'set-up' && mode.stateC !== null && mode.phases.every(({ people }) => people === 0);
-
-/** Rest after the last operation of a line's pieces, min. */
-function tailOf(line: RunLine): number {
-  const taken = new Set(line.operations.flatMap(({ takes }) => takes));
-  const root = line.lanes.find(({ id }) => !taken.has(id))?.id ?? '';
-  return Math.ceil((operationsIn(line.operations, root).at(-1)?.waitAfter?.minS ?? 0) / 60);
-}
 
 /** Seconds of a piece at an operation, hands and machine. */
 const cycleS = (operation: RunOperation): number => handsS(operation, 1) + aloneS(operation, 1);

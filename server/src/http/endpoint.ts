@@ -27,6 +27,8 @@ export interface EndpointShape {
   body?: TSchema;
   /** So many bytes of JSON at most; 512 kB unless given. */
   bodyBytes?: number;
+  /** So many values in it at most; 20 000 unless given. */
+  bodyValues?: number;
   /** What is sent is a file of these types, not JSON. */
   upload?: BodyLimits;
   /** Whoever asks waits so long at most, s: longer than usual where pictures are read or drawn. */
@@ -151,7 +153,7 @@ async function readSent(shape: EndpointShape, req: Request, res: Response): Prom
   if (shape.body) {
     const { media, bytes } = JSON_BODY;
     const text = textOf(await readBody(req, res, { media, bytes: shape.bodyBytes ?? bytes }));
-    return { body: parse(shape.body, readJson(text)), text };
+    return { body: parse(shape.body, readJson(text, shape.bodyValues)), text };
   }
   if (shape.method !== 'get' && !isEmpty(req)) {
     const text = textOf(await readBody(req, res, { media: JSON_BODY.media, bytes: 1024 }));

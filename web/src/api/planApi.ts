@@ -1,4 +1,12 @@
-import type { CalendarChange, DayPlan, DayPlanInput, PlanGround, ShopCalendar } from '@saltflat/contract';
+import type {
+  CalendarChange,
+  DayPlan,
+  DayPlanInput,
+  PlanGround,
+  ShopCalendar,
+  WantedAnswer,
+  WantedQuery,
+} from '@saltflat/contract';
 import { baseApi } from './baseApi.ts';
 
 const planApi = baseApi.injectEndpoints({
@@ -6,6 +14,11 @@ const planApi = baseApi.injectEndpoints({
     planGround: build.query<PlanGround, void>({
       query: () => '/plan/ground',
       providesTags: ['Plan', 'Order', 'Line', 'Route', 'Run', 'FilmLayout'],
+    }),
+    wanted: build.query<WantedAnswer, WantedQuery>({
+      query: (body) => ({ url: '/plan/wanted', method: 'POST', body }),
+      providesTags: ['Catalogue'],
+      keepUnusedDataFor: 20,
     }),
     keepPlan: build.mutation<DayPlan, DayPlanInput>({
       query: (body) => ({ url: '/plan/kept', method: 'POST', body }),
@@ -19,5 +32,10 @@ const planApi = baseApi.injectEndpoints({
   }),
 });
 
-export const { usePlanGroundQuery, useKeepPlanMutation, useShopCalendarQuery, useChangeCalendarMutation } =
-  planApi;
+export const {
+  usePlanGroundQuery,
+  useWantedQuery,
+  useKeepPlanMutation,
+  useShopCalendarQuery,
+  useChangeCalendarMutation,
+} = planApi;

@@ -1,23 +1,38 @@
-import { orderChances, planDay } from '@saltflat/core/plan';
-import type { PlanInstance, PlannedOp } from '@saltflat/core/plan';
+import { orderChances, planDay, promiseDates } from '@saltflat/core/plan';
+import type { PlanInstance, PlannedOp, PromiseInput } from '@saltflat/core/plan';
 import { atOnce } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
 import { serveHere } from './serveHere.ts';
 
-interface ChancesQuestion {
-  instance: PlanInstance;
-  plan: readonly PlannedOp[];
+/** A model of how work varies, as it goes from thread to thread. */
+interface Varies {
   seed: number;
   samples: number;
   /** How much hands vary: from operation to operation, and from day to day, as shares of their time. */
   own: number;
   pace: number;
 }
+const wishOf = ({ seed, samples, own, pace }: Varies): PromiseInput['chances'] => ({
+  seed,
+  samples,
+  spread: { of: () => own, pace },
+});
 
-const chances = ({ instance, plan, seed, samples, own, pace }: ChancesQuestion) =>
-  orderChances(instance, plan, { seed, samples, spread: { of: () => own, pace } });
+interface ChancesQuestion extends Varies {
+  instance: PlanInstance;
+  plan: readonly PlannedOp[];
+}
+type PromiseQuestion = Omit<PromiseInput, 'chances'> & Varies;
 
-const TASKS = { plan: planDay, chances: atOnce(chances) } satisfies Tasks;
+const chances = ({ instance, plan, ...varies }: ChancesQuestion) =>
+  orderChances(instance, plan, wishOf(varies));
+const promise = {
+  ...promiseDates,
+  start: ({ instance, plan, wanted, ...varies }: PromiseQuestion) =>
+    promiseDates.start({ instance, plan, wanted, chances: wishOf(varies) }),
+};
+
+const TASKS = { plan: planDay, chances: atOnce(chances), promise } satisfies Tasks;
 export type PlanTasks = typeof TASKS;
 
 serveHere(TASKS);

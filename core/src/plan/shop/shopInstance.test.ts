@@ -81,7 +81,9 @@ const job = (
     key: 'job',
     plan,
     state: events && deriveRun(plan, events),
-    lines: [{ id: 'line', code: 'K-1', customer: 'Terns', dueMs: at(600), weight: 1 }],
+    lines: [
+      { id: 'line', code: 'K-1', customer: 'Terns', dueMs: at(600), restS: 0, releaseMs: null, weight: 1 },
+    ],
     titleOf: (_, { id }) => id,
   };
 };
@@ -130,6 +132,16 @@ describe('the open shop as a problem to be planned', () => {
       4.1,
       1e-9,
     );
+  });
+
+  it('lets a piece leave once it has rested, and begins when what it needs is here', () => {
+    const plain = job(null);
+    const [line] = plain.lines;
+    const patched = { ...plain, lines: [{ ...line, restS: 86_400, releaseMs: at(EIGHT + 60) }] };
+    const own = shop(EIGHT, [patched]);
+    const [order] = planPicture(own, best(own)).orders;
+    // printed from nine on, eleven minutes, pressed in two by a press that is hot by then, looked at in one; a day later it may go
+    expect([order.from, order.through]).to.deep.equal([EIGHT + 60, EIGHT + 60 + 14 + 1440]);
   });
 
   it('fixes what runs with its real start and what is left of it, and goes on from there', () => {

@@ -25,6 +25,10 @@ export interface ShopLine {
   code: string;
   customer: string;
   dueMs: number;
+  /** Rest after the last operation before a piece may leave, s. */
+  restS: number;
+  /** When what it needs is here; `null` where it is. */
+  releaseMs: number | null;
   /** What a minute too late costs against others. */
   weight: number;
 }
@@ -129,7 +133,7 @@ export function shopInstance(shop: ShopNow): ShopInstance {
     }),
     pools,
     orders: works
-      .flatMap(({ job, work }) => ordersOf(job, work, toMin))
+      .flatMap(({ job }) => ordersOf(job, toMin))
       .filter(({ id }) => ops.some((op) => op.orders.includes(id))),
     ops,
     lags: floor.lags,
@@ -342,14 +346,14 @@ function standingC(
   return last?.tempC ?? null;
 }
 
-const ordersOf = (job: ShopJob, work: PlanWork, toMin: When['toMin']): PlanOrder[] =>
-  job.lines.map(({ id, code, dueMs, weight }) => ({
+const ordersOf = (job: ShopJob, toMin: When['toMin']): PlanOrder[] =>
+  job.lines.map(({ id, code, dueMs, restS, releaseMs, weight }) => ({
     id,
     name: code,
     due: toMin(dueMs),
     weight,
-    release: 0,
-    tail: work.tails.get(id) ?? 0,
+    release: releaseMs === null ? 0 : Math.max(0, toMin(releaseMs)),
+    tail: Math.ceil(restS / 60),
   }));
 
 function aboutOf(works: readonly JobWork[], ops: readonly PlanOp[]): Map<string, ShopOp> {

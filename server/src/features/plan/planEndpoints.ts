@@ -1,4 +1,12 @@
-import { CalendarChange, DayPlan, DayPlanInput, PlanGround, ShopCalendar } from '@saltflat/contract';
+import {
+  CalendarChange,
+  DayPlan,
+  DayPlanInput,
+  PlanGround,
+  ShopCalendar,
+  WantedAnswer,
+  WantedQuery,
+} from '@saltflat/contract';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
 import type { CalendarService } from './calendarService.ts';
@@ -6,6 +14,7 @@ import type { PlanService } from './planService.ts';
 
 /** A plan of a fortnight with some thousand operations. */
 const PLAN_BYTES = 4 * 1024 * 1024;
+const PLAN_VALUES = 250_000;
 
 export const planEndpoints = (plans: PlanService, calendar: CalendarService): Endpoint[] => [
   endpoint(
@@ -21,10 +30,21 @@ export const planEndpoints = (plans: PlanService, calendar: CalendarService): En
   endpoint(
     {
       method: 'post',
+      path: '/plan/wanted',
+      summary: 'Lines that are not taken in yet, as they would be planned together with what is',
+      body: WantedQuery,
+      answer: WantedAnswer,
+    },
+    ({ body }) => plans.wanted(body),
+  ),
+  endpoint(
+    {
+      method: 'post',
       path: '/plan/kept',
       summary: 'Keep a plan for everybody to follow',
       body: DayPlanInput,
       bodyBytes: PLAN_BYTES,
+      bodyValues: PLAN_VALUES,
       answer: DayPlan,
       status: 201,
     },

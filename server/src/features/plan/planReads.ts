@@ -2,9 +2,13 @@
 import { plannedPart, readStoredRoute } from '@saltflat/contract';
 import type { PlanGround, PlanLine } from '@saltflat/contract';
 import type { PieceCost } from '@saltflat/core/cost';
-import type { Route } from '@saltflat/core/route';
+import { processesIn } from '@saltflat/core/route';
+import type { Process, Route } from '@saltflat/core/route';
 import type { Database } from '../../db/connection.ts';
 
+/** Processes whose transfers may be made elsewhere. */
+const BOUGHT: ReadonlySet<Process> = new Set(['bought-in', 'patch-cap']);
+export const DAY_MS = 86_400_000;
 /** Open lines that are planned at most, soonest due first. */
 const MOST_LINES = 400;
 
@@ -13,6 +17,8 @@ interface OpenRow extends Pick<
   'lineId' | 'orderId' | 'code' | 'customer' | 'garment' | 'colourHex' | 'routeNumber' | 'pieces'
 > {
   dueAt: Date;
+  takenAt: Date;
+  processes: string;
   state: PlanGround['waiting'][number]['state'];
   format: number | null;
   document: Route | null;
@@ -20,16 +26,19 @@ interface OpenRow extends Pick<
 }
 
 /** A line that is ready for the floor, with the whole of its route. */
-export interface ReadyLine extends Omit<PlanLine, 'key' | 'lanes' | 'operations'> {
+export interface ReadyLine extends Omit<PlanLine, 'key' | keyof ReturnType<typeof plannedPart>> {
   route: Route;
 }
 
 /** Open lines that are not on the floor: those that are ready for it, and those that wait for something else. */
+/** @param leadDays days until everything is here that is bought in for a line */
 export async function readOpenLines(
   db: Database,
+  leadDays: (lineId: string) => Promise<number>,
 ): Promise<{ ready: ReadyLine[] } & Pick<PlanGround, 'waiting' | 'isMore'>> {
   const rows = await db.read<OpenRow>(
-    `select l.id as "lineId", l.order_id as "orderId", l.code, k.name as customer, o.due_at as "dueAt", l.state,
+    `select l.id as "lineId", l.order_id as "orderId", l.code, k.name as customer, o.due_at as "dueAt",
+       o.created_at as "takenAt", l.state, v.processes,
        c.name || ' ' || s.name as garment, c.hex as "colourHex", l.route_number as "routeNumber", v.pieces, v.format, v.document, v.cost
      from order_line l
      join customer_order o on o.id = l.order_id join customer k on k.id = o.customer_id
@@ -42,15 +51,27 @@ export async function readOpenLines(
   );
   const ready: ReadyLine[] = [];
   const waiting: PlanGround['waiting'] = [];
-  for (const { dueAt, state, format, document, cost, ...line } of rows.slice(0, MOST_LINES)) {
-    const own = { ...line, dueAt: dueAt.toISOString() };
+  for (const { dueAt, takenAt, processes, state, format, document, cost, ...line } of rows.slice(
+    0,
+    MOST_LINES,
+  )) {
+    const own = { ...line, dueAt: dueAt.toISOString(), materialsAt: null };
     if (format === null || document === null || cost === null) {
       const { lineId, orderId, code, customer } = own;
       waiting.push({ lineId, orderId, code, customer, dueAt: own.dueAt, state });
       continue;
     }
     const { route } = readStoredRoute(format, { route: document, cost });
-    ready.push({ ...own, isForShelf: !route.usesBlanks, route });
+    const days = processesIn(processes).some((process) => BOUGHT.has(process))
+      ? await leadDays(own.lineId)
+      : 0;
+    ready.push({
+      ...own,
+      // what is bought in is taken to be ordered with the order
+      materialsAt: days === 0 ? null : new Date(takenAt.getTime() + days * DAY_MS).toISOString(),
+      isForShelf: !route.usesBlanks,
+      route,
+    });
   }
   return { ready, waiting, isMore: rows.length > MOST_LINES };
 }

@@ -1,10 +1,21 @@
 import { DomainError, plannedPart } from '@saltflat/contract';
-import type { DayPlan, DayPlanInput, PlanGround, PlanJob, Run, ShopCalendar } from '@saltflat/contract';
+import type {
+  DayPlan,
+  DayPlanInput,
+  PlanGround,
+  PlanJob,
+  Run,
+  ShopCalendar,
+  WantedAnswer,
+  WantedQuery,
+  WrittenLine,
+} from '@saltflat/contract';
 import type { Route } from '@saltflat/core/route';
 import type { RunState } from '@saltflat/core/run';
+import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
 import type { Database } from '../../db/connection.ts';
-import { planLine, readOpenLines } from './planReads.ts';
+import { DAY_MS, planLine, readOpenLines } from './planReads.ts';
 import type { ReadyLine } from './planReads.ts';
 
 /** A layout that waits for the floor, with the film its lines share. */
@@ -25,6 +36,15 @@ interface Needs {
   onFloor: () => Promise<{ run: Run; state: RunState }[]>;
   /** Layouts that are not on the floor, newest first. */
   layouts: () => Promise<WaitingLayout[]>;
+  /** Days until everything is here that is bought in for a line. */
+  leadDays: (lineId: string) => Promise<number>;
+  /** The route a line would get that is not taken in yet. */
+  planWritten: (written: WrittenLine) => Promise<{
+    route: Route;
+    leadDays: number;
+    style: { name: string };
+    colour: { name: string; hex: string };
+  }>;
   now: () => number;
 }
 
@@ -34,10 +54,10 @@ export class PlanService {
 
   /** All that a plan is made of, as the shop stands. */
   async ground(): Promise<PlanGround> {
-    const { db, calendar, onFloor, layouts } = this.needs;
+    const { db, calendar, leadDays, onFloor, layouts } = this.needs;
     const [own, { ready, waiting, isMore }, runs, laid, kept] = await Promise.all([
       calendar(),
-      readOpenLines(db),
+      readOpenLines(db, leadDays),
       onFloor(),
       layouts(),
       this.kept(),
@@ -49,6 +69,37 @@ export class PlanService {
       isMore,
       kept,
     };
+  }
+
+  /** What is not taken in yet, as it would be planned together with what is. */
+  async wanted({ dueAt, lines }: WantedQuery): Promise<WantedAnswer> {
+    const orderId = randomUUID();
+    const jobs: PlanJob[] = [];
+    const refused: WantedAnswer['refused'] = [];
+    for (const [i, written] of lines.entries()) {
+      try {
+        const { route, leadDays, style, colour } = await this.needs.planWritten(written);
+        const line: ReadyLine = {
+          lineId: randomUUID(),
+          orderId,
+          code: String(i + 1),
+          customer: '',
+          dueAt,
+          garment: `${colour.name} ${style.name}`,
+          colourHex: colour.hex,
+          routeNumber: 1,
+          pieces: written.sizes.reduce((sum, { quantity }) => sum + quantity, 0),
+          materialsAt: leadDays === 0 ? null : new Date(this.needs.now() + leadDays * DAY_MS).toISOString(),
+          isForShelf: !route.usesBlanks,
+          route,
+        };
+        jobs.push(jobOfLines([line], line.lineId));
+      } catch (error) {
+        if (!(error instanceof DomainError)) throw error;
+        refused.push({ line: i, why: error.message });
+      }
+    }
+    return { jobs, refused };
   }
 
   /** The plan that is followed; `null` where nobody has kept one. */
@@ -102,6 +153,7 @@ function jobOfRun(run: Run, { steps, parts }: RunState): PlanJob {
       colourHex,
       routeNumber: line.routeNumber,
       pieces: line.pieces,
+      materialsAt: null, // it has begun
       isForShelf: !line.route.usesBlanks,
       ...plannedPart(line.route),
     })),

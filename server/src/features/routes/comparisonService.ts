@@ -3,11 +3,9 @@ import type {
   Catalogue,
   ComparisonAnswer,
   ComparisonQuery,
-  GarmentStyle,
   Judgement,
   JudgementQuery,
   LineDocument,
-  Preparation,
 } from '@saltflat/contract';
 import type { ArtJob, PrintProcess } from '@saltflat/core/artwork';
 import type { Garment } from '@saltflat/core/blank';
@@ -16,14 +14,15 @@ import { PROCESSES, PROCESS_MODULES, artJobFor, needsWhite, printNeedsOf } from 
 import type { PrintNeeds, Process } from '@saltflat/core/route';
 import { documentOf, printDocument } from './routePlanner.ts';
 import type { PlannedLine, PlannedPrint, RoutePlanner } from './routePlanner.ts';
+import { garmentIn, unknown } from './writtenLines.ts';
+import type { WrittenLines } from './writtenLines.ts';
 
 interface Needs {
   planner: RoutePlanner;
   /** Beside the thread that answers: it plans the line some dozens of times. */
   compareProcesses: (input: ComparisonInput) => Promise<Comparison>;
   readCatalogue: () => Promise<Catalogue>;
-  preparations: (artworkId: string) => Promise<Preparation[]>;
-  artworkName: (artworkId: string) => Promise<string>;
+  written: WrittenLines;
   atFirstLook: (artworkId: string, job: ArtJob) => Promise<Judgement>;
   /** Machines that a run is on at this moment. */
   takenMachines: () => Promise<ComparisonAnswer['taken']>;
@@ -35,14 +34,7 @@ export class ComparisonService {
 
   async compare(query: ComparisonQuery): Promise<ComparisonAnswer> {
     const catalogue = await this.needs.readCatalogue();
-    const { style, colour } = garmentIn(catalogue, query);
-    const line: PlannedLine = {
-      ...query,
-      code: 'This line',
-      styleName: style.name,
-      house: query.house ?? {},
-      prints: await Promise.all(query.prints.map((own) => this.written(own))),
-    };
+    const { line, style, colour } = await this.needs.written.line(query);
     const print = line.prints.find(({ id }) => id === query.print);
     if (!print) throw unknown('print', `There is no print ${query.print} among those that are written.`);
     const figures = await this.figuresOf(print, catalogue, garmentOf(style, colour));
@@ -94,7 +86,7 @@ export class ComparisonService {
   }: JudgementQuery): Promise<Judgement> {
     const catalogue = await this.needs.readCatalogue();
     const { style, colour } = garmentIn(catalogue, query);
-    const preparation = await this.preparation(artworkId, preparationId);
+    const preparation = await this.needs.written.preparation(artworkId, preparationId);
     const garment = garmentOf(style, colour);
     const job = artJobFor({
       id: '1',
@@ -107,25 +99,6 @@ export class ComparisonService {
     if (isFirstLookEnough) return this.needs.atFirstLook(artworkId, job);
     const { findings } = await this.needs.planner.measured(artworkId, job);
     return { findings, isFirstLook: false };
-  }
-
-  private async written({
-    artworkId,
-    preparationId = null,
-    grades = [],
-    ...own
-  }: ComparisonQuery['prints'][number]): Promise<PlannedPrint> {
-    return {
-      ...own,
-      grades,
-      preparation: await this.preparation(artworkId, preparationId),
-      artwork: { id: artworkId, name: await this.needs.artworkName(artworkId) },
-    };
-  }
-
-  private async preparation(artworkId: string, id: string | null): Promise<Preparation | null> {
-    const all = id === null ? [] : await this.needs.preparations(artworkId);
-    return all.find((own) => own.id === id) ?? null;
   }
 
   /** The line's other prints as their own processes print them; what is empty is left out. */
@@ -164,18 +137,3 @@ export class ComparisonService {
     return (prints.sub ?? prints.dtf) ? { ...prints, sub: prints.sub ?? prints.dtf } : prints;
   }
 }
-
-/** The garment of a line that is being written, in one of its colours. */
-function garmentIn(
-  { styles }: Catalogue,
-  query: { styleId: string; colourId: string },
-): { style: GarmentStyle; colour: GarmentStyle['colours'][number] } {
-  const style = styles.find(({ id }) => id === query.styleId);
-  if (!style) throw unknown('styleId', 'That garment is not in the shop’s list: choose another.');
-  const colour = style.colours.find(({ id }) => id === query.colourId);
-  if (!colour) throw unknown('colourId', `${style.name} does not come in that colour: choose another.`);
-  return { style, colour };
-}
-
-const unknown = (field: string, message: string): DomainError =>
-  new DomainError('invalid-input', message, { fields: [{ path: `/${field}`, message }] });

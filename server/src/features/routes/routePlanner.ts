@@ -18,6 +18,7 @@ import type { Rates } from '@saltflat/core/cost';
 import {
   PLANNER_VERSION,
   artJobFor,
+  leadDaysOf,
   lostSources,
   planRoute,
   printNeedsOf,
@@ -160,6 +161,20 @@ export class RoutePlanner {
       1,
     );
     return { ...document, spoilageShare: 1 - good, spoilageFrom: isMeasured ? 'measured' : 'assumed' };
+  }
+
+  /**
+   * Plans a line that is on no order yet, as practice and the shop have it.
+   *
+   * @returns its route, and the days until what is bought in for it is here
+   * @throws DomainError with every reason why it cannot be planned
+   */
+  async planWritten(line: PlannedLine): Promise<{ route: Route; leadDays: number }> {
+    const { document } = await this.draw(line, { overrides: [], sources: [] });
+    const input = routeInputOf(document);
+    const planned = planRoute(input);
+    if (!planned.ok) throw refused(planned.refusals);
+    return { route: planned.route, leadDays: leadDaysOf(input) };
   }
 
   /**

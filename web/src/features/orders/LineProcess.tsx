@@ -8,7 +8,7 @@ import { problemMessage } from '../../api/problemMessage.ts';
 import { serverNow } from '../../api/serverClock.ts';
 import { useComparisonQuery } from './comparisonApi.ts';
 import { mendEffect } from './mendEffect.ts';
-import { gradesOf, piecesOf } from './orderFormValues.ts';
+import { writtenLine } from './writtenLine.ts';
 import type { LineValues, PrintValues } from './orderFormValues.ts';
 import { useMoney } from '../../units/writingSlice.ts';
 import { useWords } from '../../units/useWords.ts';
@@ -114,32 +114,9 @@ function waitingWords(print: PrintValues, query: ComparisonQuery | null): string
 
 /** What is asked of the server; `null` while too little is known. */
 function queryOf(line: LineValues, print: PrintValues): ComparisonQuery | null {
-  const { styleId, colourId, prints, quantities, house } = line;
-  const sizes = Object.entries(quantities)
-    .map(([size, text]) => ({ size, quantity: Number(text) }))
-    .filter(({ quantity }) => Number.isInteger(quantity) && quantity > 0);
-  if (piecesOf(line) === 0 || sizes.length === 0) return null;
-  const written = prints.flatMap(
-    ({ id, artwork, preparation, placement, dropMm, widthMm, process, widths }) => {
-      if (artwork === null || widthMm === null || dropMm === null) return [];
-      // what it is compared for does not depend on which process is chosen for it now
-      const own = id === print.id ? 'dtf' : process;
-      const grades = gradesOf(widths, sizes);
-      const preparationId = preparation?.id ?? null;
-      return [
-        {
-          id,
-          artworkId: artwork.id,
-          preparationId,
-          placement,
-          dropMm,
-          widthMm,
-          process: own,
-          grades,
-        } as const,
-      ];
-    },
-  );
-  if (!written.some(({ id }) => id === print.id)) return null;
-  return { styleId, colourId, prints: written, print: print.id, sizes, house };
+  // what it is compared for does not depend on which process is chosen for it now
+  const prints = line.prints.map((own) => (own === print ? { ...own, process: 'dtf' as const } : own));
+  const written = writtenLine({ ...line, prints });
+  if (!written?.prints.some(({ id }) => id === print.id)) return null;
+  return { ...written, print: print.id };
 }

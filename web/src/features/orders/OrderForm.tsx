@@ -5,11 +5,12 @@ import { Controller, useFieldArray, useWatch } from 'react-hook-form';
 import { serverNow } from '../../api/serverClock.ts';
 import { Overtaken, compiled, useDraftForm } from '../../form/index.ts';
 import type { Filled } from '../../form/index.ts';
-import { fromLocalField } from './dates.ts';
+import { fromLocalField, toLocalField } from './dates.ts';
 import { ArtIntake } from './ArtIntake.tsx';
 import type { Dropped } from './ArtIntake.tsx';
 import { LineFields } from './LineFields.tsx';
 import type { OrderTablePlan } from './orderFromTable.ts';
+import { PromisePanel } from './promise/PromisePanel.tsx';
 import { TicketFields } from './TicketFields.tsx';
 import { emptyLine, emptyOrder, isUntouched, orderOf, valuesOf } from './orderFormValues.ts';
 import type { OrderValues } from './orderFormValues.ts';
@@ -63,6 +64,13 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
   const dueAt = fromLocalField(due);
   const dueMs = dueAt === null ? null : Date.parse(dueAt);
 
+  const lines = useWatch({ control, name: 'lines' });
+  const promise = (atMs: number): void => {
+    const before = getValues('dueAt');
+    setValue('dueAt', toLocalField(new Date(atMs).toISOString()), { shouldDirty: true });
+    tell({ words: t('The due date is what can be promised.'), undo: () => setValue('dueAt', before) });
+  };
+
   const leave = (): void => {
     filling.startAgain();
     onLeave();
@@ -104,6 +112,7 @@ export function OrderForm({ catalogue, order, onNewBlank, onSaved, onLeave }: Pr
           )}
         />
       ))}
+      <PromisePanel machines={catalogue.machines} lines={lines} dueAt={dueAt} onPromise={promise} />
       <Row>
         <Button onClick={() => append(emptyLine(catalogue.styles))}>{t('Add a line')}</Button>
         <Button onClick={() => setIsTableAsked(true)}>{t('From a table …')}</Button>

@@ -1,10 +1,9 @@
 import type { OrderChance, PlanInstance, PlannedOp } from '@saltflat/core/plan';
 import { useEffect, useState } from 'react';
+import { ASSUMED_SPREAD } from '../../planned/index.ts';
 import { planAside } from '../../worker/planClient.ts';
 
 const SAMPLES = 200;
-/** Hands vary by so much from operation to operation, and from day to day: assumed (trade range 10–25 % and 5–15 %). */
-export const ASSUMED_SPREAD = { own: 0.18, pace: 0.1 } as const;
 
 /** How sure each order is by the plan that is looked at; none until it is worked out. */
 export function useChances(
