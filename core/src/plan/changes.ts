@@ -94,7 +94,7 @@ export function machineDown(
   };
 }
 
-/** So many people fewer for a while; never fewer than nobody. @param people in hundredths */
+/** So many people fewer for a while where somebody is there; never fewer than nobody. @param people in hundredths; more where it is below 0 */
 export function peopleAway(
   instance: PlanInstance,
   people: number,

@@ -48,6 +48,8 @@ export type {
   WeekHours,
   WorkCalendar,
 } from './shop/workCalendar.ts';
+export { LEAST_GAIN, whatHelps } from './whatHelps.ts';
+export type { Help, HelpAnswer, HelpInput, Tried } from './whatHelps.ts';
 export { workOfRun } from './workOfRun.ts';
 export type { BegunOp, MachineChoice, PlanWork, RunToPlan } from './workOfRun.ts';
 export { deadlines, handsNeeded, stationsNow, switchedOn } from './shop/roomNow.ts';

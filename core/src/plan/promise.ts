@@ -52,7 +52,7 @@ const SURE = 0.9;
 interface State {
   input: PromiseInput;
   base: readonly PlannedOp[];
-  steps: Generator<PromiseAnswer>;
+  steps: Generator<PromiseAnswer, void>;
   known: PromiseAnswer | null;
 }
 
@@ -69,16 +69,16 @@ export const promiseDates: Task<PromiseInput, State, PromiseAnswer> = {
     return { input, base, steps: answers(input, base), known: null };
   },
   improve: (state): Step => {
-    const { value, done } = state.steps.next();
-    if (done === true) return { share: 1, isDone: true };
-    state.known = value as PromiseAnswer;
+    const next = state.steps.next();
+    if (next.done === true) return { share: 1, isDone: true };
+    state.known = next.value;
     return { share: 0.5, isDone: false };
   },
   answer: ({ known }) => known,
   isTelling: true,
 };
 
-function* answers(input: PromiseInput, base: readonly PlannedOp[]): Generator<PromiseAnswer> {
+function* answers(input: PromiseInput, base: readonly PlannedOp[]): Generator<PromiseAnswer, void> {
   const { instance } = input;
   const inBetween = repairPlan(instance, base, { keepsLocks: true }).ops;
   const between = promised(input, base, inBetween);

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { cap, eachRoute, likelyEvents, lineOf, routeOf, small } from '../fixtures/index.ts';
+import { eachRoute, likelyEvents, lineOf, routeOf } from '../fixtures/index.ts';
 import type { Route } from '../route/index.ts';
 import { deriveRun, planOfLine } from '../run/index.ts';
 import type { RunPlan, RunState } from '../run/index.ts';
