@@ -48,6 +48,7 @@ export type {
   WeekHours,
   WorkCalendar,
 } from './shop/workCalendar.ts';
+export { whyLater } from './whyLater.ts';
 export { LEAST_GAIN, whatHelps } from './whatHelps.ts';
 export type { Help, HelpAnswer, HelpInput, Tried } from './whatHelps.ts';
 export { workOfRun } from './workOfRun.ts';

@@ -37,7 +37,7 @@ export interface Tried {
 }
 
 export interface HelpAnswer {
-  /** What helps the order most; `null` where nothing that was tried makes it through sooner by {@link LEAST_GAIN}. */
+  /** What helps the order most; `null` where nothing that was tried makes a difference. */
   best: Tried | null;
   /** All that were tried so far, those that help most first. */
   tried: readonly Tried[];
@@ -53,8 +53,9 @@ const NIGHT_MIN = 180;
 /** Plans tried with each. */
 const TRIES = 70;
 const SEED = 1;
-/** What makes less than this of a difference is no help, min. */
+/** What makes less than this of a difference is no help, min, and no less of how late it is. */
 export const LEAST_GAIN = 5;
+const LEAST_SHARE = 0.05;
 
 /**
  * What would help an order that is late most, by trying: each thing that can be done is planned with as many tries, and so
@@ -79,6 +80,8 @@ function* attempts({ instance, plan, order, others }: HelpInput): Generator<Help
   const now = attempt(instance, plan, order);
   const standing = throughIn(instance, plan, order);
   if (standing === null || now === null) return;
+  const { due = standing } = instance.orders.find(({ id }) => id === order) ?? {};
+  const least = Math.max(LEAST_GAIN, LEAST_SHARE * (standing - due));
   const tried: Tried[] = [];
   const note = (help: Help, own: Attempt | null): HelpAnswer => {
     if (own !== null) tried.push({ help, through: own.through, spared: now.lateness - own.lateness });
@@ -87,7 +90,7 @@ function* attempts({ instance, plan, order, others }: HelpInput): Generator<Help
     // what a better plan does by itself needs nobody else
     const alone = sorted.find(({ help: { kind } }) => kind === 'plan') ?? first;
     const best = alone.through - first.through < LEAST_GAIN ? alone : first;
-    return { best: standing - best.through < LEAST_GAIN ? null : best, tried: sorted };
+    return { best: standing - best.through < least ? null : best, tried: sorted };
   };
   yield note({ kind: 'plan' }, now);
   for (const { help, instance: own } of others) yield note(help, attempt(own, plan, order));

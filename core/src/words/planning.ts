@@ -27,6 +27,18 @@ export const PLANNING = {
     `“${label}” cannot stand where it is locked: people, its machine or a pool are not free then.`,
   'plan.lag-backwards': ({ from, to, min, max }: { from: string; to: string; min: number; max: number }) =>
     `“${to}” is to wait at least ${min} min and at most ${max} min after “${from}”: the longest wait must not be shorter than the shortest.`,
+  // why something is through later than it was planned
+  'later.no-place': ({ label }: { label: string }) => `“${label}” has no place any more.`,
+  'later.takes-longer': ({ label }: { label: string }) =>
+    `“${label}” is at work, and not over when it was planned to be.`,
+  'later.new': ({ label }: { label: string }) => `“${label}” is new: it was in no plan.`,
+  'later.not-begun': ({ label }: { label: string }) => `“${label}” should have begun by now.`,
+  'later.machine': ({ label, machine }: { label: string; machine: string }) =>
+    `${machine} is not there when “${label}” was planned.`,
+  'later.behind': ({ label, other }: { label: string; other: string }) =>
+    `“${label}” comes after “${other}”.`,
+  'later.nobody': ({ label }: { label: string }) => `Nobody is there when “${label}” was planned.`,
+  'later.hands': ({ label }: { label: string }) => `Too few hands are there when “${label}” was planned.`,
   // what somebody's own plan breaks
   'breach.missing': ({ label }: { label: string }) => `“${label}” has no place in the plan.`,
   'breach.given': ({ label }: { label: string }) =>

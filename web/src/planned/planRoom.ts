@@ -1,7 +1,7 @@
 import type { Machine, PlanGround } from '@saltflat/contract';
 import { shopNow } from '@saltflat/contract/shopNow';
 import { repairPlan, shopInstance } from '@saltflat/core/plan';
-import type { FormerOp, LockedOp, Plan, PlannedOp, ShopInstance } from '@saltflat/core/plan';
+import type { FormerOp, LockedOp, Plan, PlannedOp, ShopInstance, ShopNow } from '@saltflat/core/plan';
 
 /** A plan as somebody has it on the page: where everything lies, and what is locked there. Instants, so that it outlives the minute. */
 export interface PlanDraft {
@@ -12,7 +12,10 @@ export interface PlanDraft {
 /** The shop as it is planned, and the plan that is looked at. */
 export interface PlanRoom {
   epochMs: number;
+  nowMs: number;
   zone: string;
+  /** What was changed here; `null` where nothing was. */
+  draft: PlanDraft | null;
   own: ShopInstance;
   /** The plan followed as the shop stands; `null` where there is none yet. */
   followed: Plan | null;
@@ -25,15 +28,28 @@ export function planRoom(
   nowMs: number,
   draft: PlanDraft | null,
 ): PlanRoom {
-  const shop = shopNow(ground, machines, nowMs);
-  const own = shopInstance(draft === null ? shop : { ...shop, former: draft.ops, locks: draft.locks });
+  const shop = shopWith(ground, machines, nowMs, draft);
+  const own = shopInstance(shop);
   const hasPlan = draft !== null || ground.kept !== null;
   return {
     epochMs: shop.epochMs,
+    nowMs,
     zone: shop.calendar.zone,
+    draft,
     own,
     followed: hasPlan ? repairPlan(own.instance, own.former, { keepsLocks: true }) : null,
   };
+}
+
+/** @param draft `null` where the plan that is kept is followed */
+export function shopWith(
+  ground: PlanGround,
+  machines: readonly Machine[],
+  nowMs: number,
+  draft: PlanDraft | null,
+): ShopNow {
+  const shop = shopNow(ground, machines, nowMs);
+  return draft === null ? shop : { ...shop, former: draft.ops, locks: draft.locks };
 }
 
 /** A plan as a draft. */

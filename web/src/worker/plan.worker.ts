@@ -1,4 +1,4 @@
-import { orderChances, planDay, promiseDates } from '@saltflat/core/plan';
+import { orderChances, planDay, promiseDates, whatHelps } from '@saltflat/core/plan';
 import type { PlanInstance, PlannedOp, PromiseInput } from '@saltflat/core/plan';
 import { atOnce } from '@saltflat/core/task';
 import type { Tasks } from '@saltflat/core/task';
@@ -32,7 +32,7 @@ const promise = {
     promiseDates.start({ instance, plan, wanted, chances: wishOf(varies) }),
 };
 
-const TASKS = { plan: planDay, chances: atOnce(chances), promise } satisfies Tasks;
+const TASKS = { plan: planDay, chances: atOnce(chances), promise, helps: whatHelps } satisfies Tasks;
 export type PlanTasks = typeof TASKS;
 
 serveHere(TASKS);

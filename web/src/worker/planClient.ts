@@ -13,5 +13,6 @@ const open = (): TaskClient<PlanTasks> =>
 /** The threads that plan days; each is made when first needed, and again when it has died. */
 export const planRacers: readonly TaskClient<PlanTasks>[] = Array.from({ length: RACERS }, open);
 
-/** What is asked of a plan beside the search. */
+/** What is asked of a plan beside the search: what is shown at once, and what takes its time. */
 export const planAside: TaskClient<PlanTasks> = open();
+export const planSlow: TaskClient<PlanTasks> = open();

@@ -1,7 +1,8 @@
-import { Button, Note, Panel, Row, SimpleTable, Stack } from '../../ui/index.ts';
+import { Button, Note, Panel, Row, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 import { inHours } from '../../planned/index.ts';
 import type { PlanTime } from '../../planned/index.ts';
+import { OrderMoves } from './OrderMoves.tsx';
 import type { Offer } from './usePlanRoom.ts';
 
 interface Props {
@@ -25,15 +26,10 @@ export function OfferPanel({ offer, time, onTake, onLeave }: Props) {
           </Note>
         )}
         {offer.moves.length > 0 && (
-          <SimpleTable
+          <OrderMoves
             label={t('Orders that would be through at another time')}
-            rows={offer.moves}
-            keyOf={({ id }) => id}
-            columns={[
-              { key: 'name', title: t('Order'), cell: ({ name }) => <span className="code">{name}</span> },
-              { key: 'before', title: t('Now'), cell: ({ before }) => whenOf(before, time), isNoWrap: true },
-              { key: 'after', title: t('Then'), cell: ({ after }) => whenOf(after, time), isNoWrap: true },
-            ]}
+            moves={offer.moves}
+            time={time}
           />
         )}
         <Row>
@@ -46,9 +42,6 @@ export function OfferPanel({ offer, time, onTake, onLeave }: Props) {
     </Panel>
   );
 }
-
-const whenOf = (minute: number | null, time: PlanTime): string =>
-  minute === null ? t('no place') : time(minute, 'weekday-time');
 
 function gains({ sparedLate, sparedFinish, sparedChanges }: Offer): string {
   const parts = [

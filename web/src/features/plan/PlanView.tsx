@@ -28,15 +28,17 @@ import type { LanesDrawn } from './drawLanes.ts';
 import { heatGround } from './heatGround.ts';
 import { MOST_SPAN, lanesOf, withBar } from './lanes.ts';
 import type { Sight } from './lanes.ts';
-import { OfferPanel } from './OfferPanel.tsx';
 import { OrdersPanel } from './OrdersPanel.tsx';
 import type { OrderShown } from './OrdersPanel.tsx';
 import { PickedPanel } from './PickedPanel.tsx';
 import { PlanLanes } from './PlanLanes.tsx';
 import { PlanList } from './PlanList.tsx';
-import { inHours, lateMin, usePlanTime } from '../../planned/index.ts';
+import { lateMin, usePlanTime } from '../../planned/index.ts';
+import { PlanOffers } from './PlanOffers.tsx';
+import { LateOrders, PlanFaults, PlanSays } from './PlanNotes.tsx';
 import { UnplacedPanel } from './UnplacedPanel.tsx';
 import { useChances } from './useChances.ts';
+import { useHelps } from './useHelps.ts';
 import { usePlanRoom } from './usePlanRoom.ts';
 import type { PlanDesk } from './usePlanRoom.ts';
 
@@ -92,6 +94,14 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
     [picture, lines],
   );
   const chances = useChances(instance, search.status === 'running' ? null : desk.plan);
+  const late = orders.filter((own) => lateMin(own) > 0).sort((p, q) => lateMin(q) - lateMin(p));
+  const helps = useHelps({
+    ground,
+    machines,
+    room,
+    plan: search.status === 'running' ? null : desk.plan,
+    late: late.map(({ id }) => id),
+  });
   const drawn = useDrawn(desk, { lines, machineName, time });
   const op = picture?.ops.find(({ id }) => id === picked) ?? null;
   useKeys(t('Plan'), [
@@ -105,7 +115,6 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
   ]);
   useKeyNotes(t('Plan, once the lanes have the focus'), NOTES);
   if (!picture || !drawn) return <PlanBegins desk={desk} />;
-  const late = orders.filter((own) => lateMin(own) > 0).sort((p, q) => lateMin(q) - lateMin(p));
   const isList = isNarrow || view === 'list';
   return (
     <>
@@ -145,7 +154,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
         {search.status === 'done' && room.followed !== null && desk.offer === null && (
           <Note role="status">{t('Nothing better was found.')}</Note>
         )}
-        <LateOrders orders={late} onShow={setLit} />
+        <LateOrders orders={late} helps={helps} machineName={machineName} time={time} onShow={setLit} />
         <PlanFaults faults={desk.faults} />
         <Row gap={16} align="end">
           {!isNarrow && (
@@ -224,9 +233,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
         </Scroll>
         <Scroll>
           <Stack pad="8px 0">
-            {desk.offer && (
-              <OfferPanel offer={desk.offer} time={time} onTake={desk.take} onLeave={desk.leave} />
-            )}
+            <PlanOffers desk={desk} time={time} />
             {op && (
               <PickedPanel
                 op={op}
@@ -275,20 +282,6 @@ function sightOf(wide: Wide, { instance: { now, people } }: ShopInstance): Sight
 const BEFORE_MIN = 15;
 const LEAST_DAY = 240;
 
-function PlanSays({ desk, kept }: { desk: PlanDesk; kept: PlanGround['kept'] }) {
-  const { search, isChanged, room } = desk;
-  const words = useWords();
-  const bound = search.status === 'done' ? ` ${words(search.answer.boundSaid)}` : '';
-  const stands = isChanged
-    ? t('Changed here, not kept yet.')
-    : kept
-      ? t('As {who} kept it, number {n}, followed as the shop stands.', { who: kept.by, n: kept.number })
-      : '';
-  const here = new Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const zone = room.zone === here ? '' : ` ${t('Times of {zone}.', { zone: room.zone })}`;
-  return `${stands}${bound}${zone}`;
-}
-
 /** Nothing to look at yet: the first plan is on its way, or there is no work. */
 function PlanBegins({ desk }: { desk: PlanDesk }) {
   if (desk.search.status === 'failed')
@@ -299,42 +292,6 @@ function PlanBegins({ desk }: { desk: PlanDesk }) {
     );
   return <Loading what={t('the first plan')} />;
 }
-
-function LateOrders({ orders, onShow }: { orders: readonly OrderShown[]; onShow: (id: string) => void }) {
-  if (orders.length === 0) return null;
-  return (
-    <Note tone="alarm">
-      <Row gap={10}>
-        <strong>
-          {orders.length === 1 ? t('◆ 1 order late:') : t('◆ {n} orders late:', { n: orders.length })}
-        </strong>
-        {orders.slice(0, 6).map((own) => (
-          <Button key={own.id} size="small" look="quiet" onClick={() => onShow(own.id)}>
-            {own.code} {inHours(lateMin(own))}
-          </Button>
-        ))}
-      </Row>
-    </Note>
-  );
-}
-
-/** What stands in the way of a plan; the rest is planned all the same. Orders that were due before now are told above. */
-function PlanFaults({ faults }: { faults: PlanDesk['faults'] }) {
-  const words = useWords();
-  const own = faults.filter(({ code }) => code !== 'plan.due-past');
-  if (own.length === 0) return null;
-  return (
-    <Note tone="caution">
-      <ul>
-        {own.slice(0, MOST_FAULTS).map((said, i) => (
-          <li key={i}>{words(said)}</li>
-        ))}
-        {own.length > MOST_FAULTS && <li>{t('And {n} more.', { n: own.length - MOST_FAULTS })}</li>}
-      </ul>
-    </Note>
-  );
-}
-const MOST_FAULTS = 4;
 
 interface DrawnWith {
   lines: ReadonlyMap<string, { code: string }>;

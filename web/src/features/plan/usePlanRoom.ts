@@ -1,24 +1,25 @@
-import type { DayPlanDocument, Machine, PlanGround } from '@saltflat/contract';
-import { comparePlans, movePlanned, planFaults, planPicture } from '@saltflat/core/plan';
-import type {
-  LockedOp,
-  MovedPlan,
-  OrderMove,
-  PlanInstance,
-  PlanPicture,
-  PlannedOp,
+import type { DayPlan, DayPlanDocument, Machine, PlanGround } from '@saltflat/contract';
+import {
+  LEAST_GAIN,
+  comparePlans,
+  movePlanned,
+  planFaults,
+  planPicture,
+  whyLater,
 } from '@saltflat/core/plan';
+import type { LockedOp, MovedPlan, PlanInstance, PlanPicture, PlannedOp } from '@saltflat/core/plan';
 import type { Said } from '@saltflat/core/words';
 import { useEffect, useMemo, useState } from 'react';
 import { serverNow } from '../../api/serverClock.ts';
 import { draftOf, planRoom } from '../../planned/index.ts';
 import type { PlanDraft, PlanRoom } from '../../planned/index.ts';
+import type { MovedOrder } from './OrderMoves.tsx';
 import { usePlanSearch } from './usePlanSearch.ts';
 import type { PlanSearchState } from './usePlanSearch.ts';
 
 /** A plan that was found, against the one that stands. */
 export interface Offer {
-  moves: readonly OrderMove[];
+  moves: readonly MovedOrder[];
   /** Minutes of lateness that it spares, by the weight of the orders, and by which the work ends earlier. */
   sparedLate: number;
   sparedFinish: number;
@@ -37,6 +38,8 @@ export interface PlanDesk {
   picture: PlanPicture | null;
   search: PlanSearchState;
   offer: Offer | null;
+  /** Orders that are through later than the plan that was kept has them, those that lose most first; none once it was changed here. */
+  later: readonly MovedOrder[];
   /** What is wrong with the shop as it is planned, and what has no place. */
   faults: readonly Said[];
   /** Why the last wish was refused. */
@@ -78,6 +81,12 @@ export function usePlanRoom(ground: PlanGround, machines: readonly Machine[]): P
     [search, room],
   );
 
+  const { kept } = ground;
+  const later = useMemo(
+    () => (draft === null && kept !== null && picture !== null ? laterThanKept(room, kept, picture) : []),
+    [room, draft, kept, picture],
+  );
+
   const { push, undo, forgetAll } = drafting;
   return {
     room,
@@ -85,6 +94,7 @@ export function usePlanRoom(ground: PlanGround, machines: readonly Machine[]): P
     picture,
     search,
     offer,
+    later,
     faults,
     refused: drafting.refused,
     isChanged: drafting.count > 0 || (hasNone && plan !== null),
@@ -157,6 +167,39 @@ function lockedWith(
   return others.length < locked.length ? others : [...others, { id, mode: own.mode, start: own.start }];
 }
 
+/** Orders that are through at another time, and why those are later that are. */
+function movesWithWhy(
+  instance: PlanInstance,
+  before: readonly PlannedOp[],
+  after: readonly PlannedOp[],
+): MovedOrder[] {
+  const whyOf = whyLater(instance, before, after);
+  return comparePlans(instance, before, after).map((own) => ({ ...own, why: whyOf(own.id) }));
+}
+
+/** What is through later than the plan that was kept has it, by more than a moment; what was in no plan yet is none of it. */
+function laterThanKept(
+  { epochMs, own: { instance, former }, followed }: PlanRoom,
+  { document }: DayPlan,
+  { orders }: PlanPicture,
+): MovedOrder[] {
+  if (followed === null) return [];
+  const shift = Math.round((Date.parse(document.epoch) - epochMs) / 60_000);
+  const kept = new Map(document.orders.map(({ id, through }) => [id, through]));
+  const names = new Map(instance.orders.map(({ id, name }) => [id, name]));
+  const whyOf = whyLater(instance, [...former, ...instance.fixed], followed.ops);
+  return orders
+    .flatMap(({ id, due, through: after }): MovedOrder[] => {
+      const was = kept.get(id) ?? null;
+      const before = was === null ? null : was + shift;
+      const isLater = before !== null && (after === null || after - before >= LEAST_GAIN);
+      return isLater ? [{ id, name: names.get(id) ?? '', due, before, after, why: whyOf(id) }] : [];
+    })
+    .sort((p, q) => lost(q) - lost(p));
+}
+
+const lost = ({ before, after }: MovedOrder): number => (after ?? Infinity) - (before ?? 0);
+
 /** What a plan that was found has before the one that is followed; `null` where it has nothing. */
 function offerOf(
   { own: { instance }, followed }: PlanRoom,
@@ -174,7 +217,7 @@ function offerOf(
     return was !== undefined && was !== start[0] && Math.min(was, start[0] ?? 0) < instance.now + SOON_MIN;
   });
   return {
-    moves: comparePlans(instance, followed.ops, best.ops),
+    moves: movesWithWhy(instance, followed.ops, best.ops),
     sparedLate,
     sparedFinish,
     sparedChanges,

@@ -1,0 +1,105 @@
+import type { PlanGround } from '@saltflat/contract';
+import type { Help, Tried } from '@saltflat/core/plan';
+import { inHours, lateMin } from '../../planned/index.ts';
+import type { PlanTime } from '../../planned/index.ts';
+import { useWords } from '../../units/useWords.ts';
+import { Button, Note, Row } from '../../ui/index.ts';
+import { t } from '../../words/index.ts';
+import type { OrderShown } from './OrdersPanel.tsx';
+import type { PlanDesk } from './usePlanRoom.ts';
+
+/** Whose plan it is, and what no plan could do better. */
+export function PlanSays({ desk, kept }: { desk: PlanDesk; kept: PlanGround['kept'] }) {
+  const { search, isChanged, room } = desk;
+  const words = useWords();
+  const bound = search.status === 'done' ? ` ${words(search.answer.boundSaid)}` : '';
+  const stands = isChanged
+    ? t('Changed here, not kept yet.')
+    : kept
+      ? t('As {who} kept it, number {n}, followed as the shop stands.', { who: kept.by, n: kept.number })
+      : '';
+  const here = new Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const zone = room.zone === here ? '' : ` ${t('Times of {zone}.', { zone: room.zone })}`;
+  return `${stands}${bound}${zone}`;
+}
+
+interface LateProps {
+  orders: readonly OrderShown[];
+  /** What would help each most; `null` where nothing does. */
+  helps: ReadonlyMap<string, Tried | null>;
+  machineName: (id: string) => string;
+  time: PlanTime;
+  onShow: (id: string) => void;
+}
+
+/** Orders that are late by the plan, by how much, and the one thing that would help most. */
+export function LateOrders({ orders, helps, machineName, time, onShow }: LateProps) {
+  if (orders.length === 0) return null;
+  const helped = orders.flatMap((own) => {
+    const best = helps.get(own.id);
+    return best === undefined ? [] : [{ own, best }];
+  });
+  return (
+    <Note tone="alarm">
+      <Row gap={10}>
+        <strong>
+          {orders.length === 1 ? t('◆ 1 order late:') : t('◆ {n} orders late:', { n: orders.length })}
+        </strong>
+        {orders.slice(0, 6).map((own) => (
+          <Button key={own.id} size="small" look="quiet" onClick={() => onShow(own.id)}>
+            {own.code} {inHours(lateMin(own))}
+          </Button>
+        ))}
+      </Row>
+      {helped.length > 0 && (
+        <ul aria-label={t('What would help most')}>
+          {helped.map(({ own, best }) => (
+            <li key={own.id}>
+              <span className="code">{own.code}</span>{' '}
+              {best === null
+                ? t('Nothing that was tried makes it less late.')
+                : t('Most would help: {help}. It would be through {by} sooner, at {when}.', {
+                    help: helpWords(best.help, machineName, time),
+                    by: inHours((own.through ?? best.through) - best.through),
+                    when: time(best.through, 'weekday-time'),
+                  })}
+            </li>
+          ))}
+        </ul>
+      )}
+    </Note>
+  );
+}
+
+function helpWords(help: Help, machineName: (id: string) => string, time: PlanTime): string {
+  switch (help.kind) {
+    case 'plan':
+      return t('another plan (Improve)');
+    case 'machine':
+      return t('{machine}, which stands still, in use', { machine: machineName(help.machine) });
+    case 'hands':
+      return t('another pair of hands for an hour from {when}', { when: time(help.from, 'weekday-time') });
+    case 'overtime':
+      return t('an hour longer after {when}', { when: time(help.from, 'weekday-time') });
+    case 'half':
+      return t('half of its pieces another day, for the others');
+  }
+}
+
+/** What stands in the way of a plan; the rest is planned all the same. Orders that were due before now are told above. */
+export function PlanFaults({ faults }: { faults: PlanDesk['faults'] }) {
+  const words = useWords();
+  const own = faults.filter(({ code }) => code !== 'plan.due-past');
+  if (own.length === 0) return null;
+  return (
+    <Note tone="caution">
+      <ul>
+        {own.slice(0, MOST_FAULTS).map((said, i) => (
+          <li key={i}>{words(said)}</li>
+        ))}
+        {own.length > MOST_FAULTS && <li>{t('And {n} more.', { n: own.length - MOST_FAULTS })}</li>}
+      </ul>
+    </Note>
+  );
+}
+const MOST_FAULTS = 4;

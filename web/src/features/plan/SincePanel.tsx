@@ -1,0 +1,27 @@
+import type { PlanTime } from '../../planned/index.ts';
+import { Button, Panel, Row, Stack } from '../../ui/index.ts';
+import { t } from '../../words/index.ts';
+import { OrderMoves } from './OrderMoves.tsx';
+import type { MovedOrder } from './OrderMoves.tsx';
+
+interface Props {
+  later: readonly MovedOrder[];
+  time: PlanTime;
+  isSearching: boolean;
+  onImprove: () => void;
+}
+
+/** What has come in the way since the plan was kept: it was followed with as little moved as could be; a better one is looked for when asked. */
+export const SincePanel = ({ later, time, isSearching, onImprove }: Props) => (
+  <Panel title={t('Later than it was kept')} label={t('Later than it was kept')} pad={14}>
+    <Stack gap={10}>
+      <p className="muted small">{t('As little was moved as could be, and nothing to an earlier time.')}</p>
+      <OrderMoves label={t('Orders that are through later than they were kept')} moves={later} time={time} />
+      <Row>
+        <Button onClick={onImprove} disabled={isSearching}>
+          {t('Look for a better plan')}
+        </Button>
+      </Row>
+    </Stack>
+  </Panel>
+);
