@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { typeDue } from './shop.ts';
 
 const lanes = (page: Page) => page.getByRole('application', { name: 'The plan, machine by machine' });
 const picked = (page: Page) => page.getByRole('region', { name: 'Picked work' });
@@ -150,6 +151,41 @@ test('a machine that stands still and somebody who is away are said, and the pla
   await people.getByLabel('only some machines').nth(1).uncheck();
   await page.getByRole('button', { name: 'Save the hours' }).click();
   await expect(page.getByText('Orders by this plan').first()).toBeVisible();
+});
+
+test('a press breaks: the plan follows with little moved, says what is later and why, and a better one is taken', async ({
+  page,
+}) => {
+  await page.goto('/plan');
+  await page.getByRole('button', { name: 'Something came up …' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Something came in the way' });
+  await dialog.getByLabel('Machine').selectOption('Press A');
+  await typeDue(page, new Date(Date.now() - 86_400_000), 'Until');
+  await dialog.getByRole('button', { name: 'Let the plan follow' }).click();
+  await expect(dialog).toContainText('It ends before it begins');
+  expect(await axeFindings(page)).toEqual([]);
+  await typeDue(page, new Date(Date.now() + 3 * 86_400_000), 'Until');
+  await dialog.getByLabel('Why (optional)').fill('element burnt through');
+  await dialog.getByRole('button', { name: 'Let the plan follow' }).click();
+  await expect(dialog).toBeHidden();
+
+  const later = page.getByRole('region', { name: 'Later than it was kept' });
+  await expect(later).toContainText('Press A is not there when');
+  // a better one is looked for by itself, and nothing is moved before it is taken
+  const better = page.getByRole('region', { name: 'A better plan' });
+  await expect(better).toBeVisible();
+  await better.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByText('Changed here, not kept yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  await expect(page.getByText(/^As .+ kept it, number \d+/)).toBeVisible();
+  await expect(later).toBeHidden();
+
+  await page.getByRole('link', { name: 'Working hours' }).click();
+  const still = page.getByRole('region', { name: 'Machines that stand still' });
+  await expect(still.getByLabel('Why (optional)')).toHaveValue('element burnt through');
+  await still.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Save the hours' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Plan' })).toBeVisible();
 });
 
 test('today says where hands are needed next, and every line leads to the thing itself', async ({ page }) => {

@@ -57,10 +57,10 @@ export async function choose(page: Page, label: string, option: string): Promise
 }
 
 /** Types a day and a time as the browser of these journeys has them: day first, twenty-four hours. */
-export async function typeDue(page: Page, at: Date): Promise<void> {
+export async function typeDue(page: Page, at: Date, field = 'Due'): Promise<void> {
   const two = (value: number): string => String(value).padStart(2, '0');
   const day = `${two(at.getDate())}${two(at.getMonth() + 1)}${at.getFullYear()}`;
-  await page.getByRole('group', { name: 'Due' }).getByRole('spinbutton', { name: 'Day' }).click();
+  await page.getByRole('group', { name: field }).getByRole('spinbutton', { name: 'Day' }).click();
   await page.keyboard.type(`${day}${two(at.getHours())}${two(at.getMinutes())}`);
 }
 

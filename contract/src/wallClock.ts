@@ -21,6 +21,9 @@ export function isZone(zone: string): boolean {
 /** The day an instant falls on in a zone, as “2026-06-03”. */
 export const dayIn = (zone: string, ms: number): string => dayjs(ms).tz(zone).format('YYYY-MM-DD');
 
+/** An instant on the wall clock of a zone, as “2026-06-03T09:30”. */
+export const wallIn = (zone: string, ms: number): string => dayjs(ms).tz(zone).format('YYYY-MM-DDTHH:mm');
+
 /** Midnight before an instant, on the wall clock of a zone, ms. */
 export const midnightIn = (zone: string, ms: number): number => dayjs(ms).tz(zone).startOf('day').valueOf();
 

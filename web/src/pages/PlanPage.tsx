@@ -1,5 +1,5 @@
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
-import { useKeepPlanMutation, usePlanGroundQuery } from '../api/planApi.ts';
+import { useChangeCalendarMutation, useKeepPlanMutation, usePlanGroundQuery } from '../api/planApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import { useAttempt } from '../api/useAttempt.ts';
 import { PlanView } from '../features/plan/index.ts';
@@ -12,6 +12,7 @@ export function PlanPage() {
   const { data: ground, error, refetch } = usePlanGroundQuery();
   const { data: catalogue, error: unread, refetch: readAgain } = useCatalogueQuery();
   const [keep] = useKeepPlanMutation();
+  const [change] = useChangeCalendarMutation();
   const attempt = useAttempt();
   const by = useSignature();
   if (error || unread)
@@ -41,6 +42,12 @@ export function PlanPage() {
       machines={catalogue.machines}
       isKeeping={attempt.isBusy('keep')}
       refusal={attempt.refusal('keep')}
+      event={{
+        isSending: attempt.isBusy('event'),
+        refusal: attempt.refusal('event'),
+        say: (record, then) =>
+          void attempt.make('event', () => change({ version: ground.calendar.version, record }), then),
+      }}
       onKeep={(document, then) =>
         void attempt.make('keep', () => keep({ basedOn: ground.kept?.number ?? 0, document, by }), then)
       }

@@ -6,6 +6,7 @@ import { useWords } from '../../units/useWords.ts';
 import { Button, Note, Row } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 import type { OrderShown } from './OrdersPanel.tsx';
+import { MOST_SOUGHT } from './useHelps.ts';
 import type { PlanDesk } from './usePlanRoom.ts';
 
 /** Whose plan it is, and what no plan could do better. */
@@ -23,6 +24,8 @@ export function PlanSays({ desk, kept }: { desk: PlanDesk; kept: PlanGround['kep
   return `${stands}${bound}${zone}`;
 }
 
+type Saying = Pick<LateProps, 'machineName' | 'time'>;
+
 interface LateProps {
   orders: readonly OrderShown[];
   /** What would help each most; `null` where nothing does. */
@@ -35,10 +38,6 @@ interface LateProps {
 /** Orders that are late by the plan, by how much, and the one thing that would help most. */
 export function LateOrders({ orders, helps, machineName, time, onShow }: LateProps) {
   if (orders.length === 0) return null;
-  const helped = orders.flatMap((own) => {
-    const best = helps.get(own.id);
-    return best === undefined ? [] : [{ own, best }];
-  });
   return (
     <Note tone="alarm">
       <Row gap={10}>
@@ -51,27 +50,29 @@ export function LateOrders({ orders, helps, machineName, time, onShow }: LatePro
           </Button>
         ))}
       </Row>
-      {helped.length > 0 && (
-        <ul aria-label={t('What would help most')}>
-          {helped.map(({ own, best }) => (
-            <li key={own.id}>
-              <span className="code">{own.code}</span>{' '}
-              {best === null
-                ? t('Nothing that was tried makes it less late.')
-                : t('Most would help: {help}. It would be through {by} sooner, at {when}.', {
-                    help: helpWords(best.help, machineName, time),
-                    by: inHours((own.through ?? best.through) - best.through),
-                    when: time(best.through, 'weekday-time'),
-                  })}
-            </li>
-          ))}
-        </ul>
-      )}
+      <ul aria-label={t('What would help most')}>
+        {orders.slice(0, MOST_SOUGHT).map((own) => (
+          <li key={own.id}>
+            <span className="code">{own.code}</span> {helpSaid(own, helps.get(own.id), { machineName, time })}
+          </li>
+        ))}
+      </ul>
     </Note>
   );
 }
 
-function helpWords(help: Help, machineName: (id: string) => string, time: PlanTime): string {
+/** What would help; it has its room while that is not known yet, so that nothing moves under a hand. */
+function helpSaid(own: OrderShown, best: Tried | null | undefined, says: Saying): string {
+  if (best === undefined) return t('What would help is being tried …');
+  if (best === null) return t('Nothing that was tried makes much of a difference.');
+  return t('Most would help: {help}. It would be through {by} sooner, at {when}.', {
+    help: helpWords(best.help, says),
+    by: inHours((own.through ?? best.through) - best.through),
+    when: says.time(best.through, 'weekday-time'),
+  });
+}
+
+function helpWords(help: Help, { machineName, time }: Saying): string {
   switch (help.kind) {
     case 'plan':
       return t('another plan (Improve)');

@@ -34,6 +34,8 @@ import { PickedPanel } from './PickedPanel.tsx';
 import { PlanLanes } from './PlanLanes.tsx';
 import { PlanList } from './PlanList.tsx';
 import { lateMin, usePlanTime } from '../../planned/index.ts';
+import { EventButton } from './EventButton.tsx';
+import type { EventSaying } from './EventButton.tsx';
 import { PlanOffers } from './PlanOffers.tsx';
 import { LateOrders, PlanFaults, PlanSays } from './PlanNotes.tsx';
 import { UnplacedPanel } from './UnplacedPanel.tsx';
@@ -47,6 +49,8 @@ interface Props {
   machines: readonly Machine[];
   isKeeping: boolean;
   refusal: RefusalProps;
+  /** What has come in the way, as it is being said. */
+  event: EventSaying;
   onKeep: (document: NonNullable<ReturnType<PlanDesk['documentOf']>>, then: () => void) => void;
 }
 
@@ -63,7 +67,7 @@ const NARROW_PX = 760;
 const NONE: ReadonlySet<string> = new Set();
 
 /** The days: what is made when, on which machine, by whom, and what is late. */
-export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props) {
+export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }: Props) {
   const desk = usePlanRoom(ground, machines);
   const { room, picture, search } = desk;
   const [picked, setPicked] = useState<string | null>(null);
@@ -120,6 +124,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, onKeep }: Props
     <>
       <PageHead title={t('Plan')} says={<PlanSays desk={desk} kept={ground.kept} />}>
         <Button to="/plan/hours">{t('Working hours')}</Button>
+        <EventButton {...{ ground, machines, desk, event }} machine={op?.machine ?? null} />
         <Button onClick={desk.undo} disabled={!desk.canUndo} hint="Ctrl z">
           {t('Undo')}
         </Button>

@@ -16,7 +16,7 @@ interface Asking {
 }
 
 /** Orders for which help is sought. */
-const MOST_SOUGHT = 3;
+export const MOST_SOUGHT = 3;
 
 /** What would help late orders most, one after the other; `null` for one that nothing helps, none while it is not known. */
 export function useHelps({ ground, machines, room, plan, late }: Asking): ReadonlyMap<string, Tried | null> {
