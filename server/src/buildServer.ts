@@ -35,7 +35,7 @@ import { ledgerEndpoints } from './features/ledger/index.ts';
 import { createLiveStream } from './features/live/index.ts';
 import { orderEndpoints } from './features/orders/index.ts';
 import { jobEndpoints } from './features/jobs/index.ts';
-import { planEndpoints } from './features/plan/index.ts';
+import { planEndpoints, planFileEndpoints } from './features/plan/index.ts';
 import { PrinterService, printerEndpoints } from './features/printers/index.ts';
 import { paperEndpoints } from './features/papers/index.ts';
 import { benchEndpoints, pressEndpoints } from './features/presses/index.ts';
@@ -271,6 +271,7 @@ function endpointsOf({
     ...runEndpoints(services.runs),
     ...filmEndpoints(services.waitingFilm, services.layouts, services.sheetFiles),
     ...planEndpoints(services.plans, services.calendar),
+    ...planFileEndpoints(services.planFiles),
     ...shelfEndpoints({
       shelf: services.shelf,
       wishes: services.wishes,

@@ -2,15 +2,19 @@ import { routeInputOf } from '@saltflat/contract';
 import { runOf } from '@saltflat/contract/filmJob';
 import { leadDaysOf } from '@saltflat/core/route';
 import type { Database } from './db/connection.ts';
+import type { CatalogueStore } from './features/catalogue/index.ts';
 import type { LayoutStore } from './features/film/index.ts';
-import { CalendarService, PlanService } from './features/plan/index.ts';
+import { CalendarService, FollowedPlan, PlanFiles, PlanService } from './features/plan/index.ts';
 import type { RouteService, WrittenLines } from './features/routes/index.ts';
 import { sharedSheets } from './features/runs/index.ts';
 import type { RunService } from './features/runs/index.ts';
 import { SettingStore } from './features/shop/index.ts';
+import type { PaperPool } from './jobs/paperPool.ts';
 
 interface PlanNeeds {
   db: Database;
+  papers: PaperPool;
+  catalogue: CatalogueStore;
   routes: RouteService;
   written: WrittenLines;
   runs: RunService;
@@ -19,7 +23,7 @@ interface PlanNeeds {
 }
 
 /** Plans of days: what they are made of, and the one that is followed. */
-export function createPlans({ db, routes, written, runs, layoutStore, now }: PlanNeeds) {
+export function createPlans({ db, papers, catalogue, routes, written, runs, layoutStore, now }: PlanNeeds) {
   const calendar = new CalendarService({
     db,
     settings: new SettingStore(db),
@@ -46,5 +50,9 @@ export function createPlans({ db, routes, written, runs, layoutStore, now }: Pla
     planWritten: (line) => written.plan(line),
     now,
   });
-  return { plans, calendar };
+  const planFiles = new PlanFiles({
+    plan: new FollowedPlan({ ground: () => plans.ground(), readCatalogue: () => catalogue.read(), now }),
+    writeDay: (day, writing, paper) => papers.write({ kind: 'plan-day', day, writing, paper }),
+  });
+  return { plans, calendar, planFiles };
 }

@@ -32,11 +32,9 @@ import { PrintService, ProofAnswerStore } from './features/prints/index.ts';
 import { QuoteService, QuoteStore } from './features/quotes/index.ts';
 import {
   BackgroundPlanner,
-  ComparisonService,
   RoutePlanner,
   RouteService,
   RouteStore,
-  WrittenLines,
   readProvenLines,
   readSpoilage,
 } from './features/routes/index.ts';
@@ -56,6 +54,7 @@ import type { Pictures } from './pictures/index.ts';
 import { createFilm } from './filmServices.ts';
 import { createPlans } from './planServices.ts';
 import { createShelf, shelfOfRuns } from './shelfServices.ts';
+import { createWritten } from './writtenServices.ts';
 
 interface Needs {
   db: Database;
@@ -92,19 +91,12 @@ export function createServices(needs: Needs) {
     follow,
     now,
   });
-  const written = new WrittenLines({
+  const { written, comparisons } = createWritten({
+    core,
     planner: routing.planner,
-    readCatalogue: () => catalogue.read(),
-    preparations: (artworkId) => artworks.preparations(artworkId),
-    artworkName: async (artworkId) => (await artworks.get(artworkId)).name,
-  });
-  const comparisons = new ComparisonService({
-    planner: routing.planner,
-    compareProcesses: (input) => core.run('compare', input),
-    readCatalogue: () => catalogue.read(),
-    written,
-    atFirstLook: (artworkId, job) => artworks.atFirstLook(artworkId, job),
-    takenMachines: () => runs.takenMachines(),
+    catalogue,
+    artworks,
+    runs,
   });
   const sweep = new PlanSweep({ db, lines, orders: orderState, queue, now, log });
   return {
@@ -125,7 +117,16 @@ export function createServices(needs: Needs) {
     ...createPapers(needs, { orders, routes: routing.routes, artworks, catalogue, layoutStore }),
     ...createShelf({ db, papers: needs.papers, store: ground.shelfStore, catalogue, orders, follow, now }),
     ...createFilm({ ...needs, routes: routing.routes, artworks, catalogue, layoutStore, runs }),
-    ...createPlans({ db, routes: routing.routes, written, runs, layoutStore, now }),
+    ...createPlans({
+      db,
+      papers: needs.papers,
+      catalogue,
+      routes: routing.routes,
+      written,
+      runs,
+      layoutStore,
+      now,
+    }),
   };
 }
 

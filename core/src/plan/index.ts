@@ -34,7 +34,7 @@ export type { PromiseAnswer, PromiseInput, Promised } from './promise.ts';
 export { repairPlan } from './repairPlan.ts';
 export { shopInstance } from './shop/shopInstance.ts';
 export type { FormerOp, ShopInstance, ShopJob, ShopLine, ShopNow, ShopOp } from './shop/shopInstance.ts';
-export { planPicture } from './shop/planPicture.ts';
+export { handsOn, planPicture, spanOf } from './shop/planPicture.ts';
 export type { PicturedChange, PicturedOp, PicturedOrder, PlanPicture } from './shop/planPicture.ts';
 export type { ShopMachine } from './shop/shopMachines.ts';
 export { readHours, readSpans, writeHours, writeSpans } from './shop/hoursText.ts';

@@ -4,6 +4,8 @@ import { labelsPdf } from '../features/film/labelsPdf.ts';
 import type { LabelSheet } from '../features/film/labelsPdf.ts';
 import { sheetsPdf } from '../features/film/sheetsPdf.ts';
 import type { SheetsToPrint } from '../features/film/sheetsPdf.ts';
+import { dayPaperPdf } from '../features/plan/dayPaperPdf.ts';
+import type { DayPaper } from '../features/plan/dayPaper.ts';
 import { runSheetPdf } from '../features/papers/runSheetPdf.ts';
 import type { RunSheet } from '../features/papers/runSheetPdf.ts';
 import { proofPdf } from '../features/prints/proofPdf.ts';
@@ -23,6 +25,7 @@ export type PaperTask =
   | { kind: 'film-sheets'; sheets: SheetsToPrint }
   | { kind: 'cutting-list'; list: CuttingList; writing: Writing; paper: Paper }
   | { kind: 'labels'; labels: LabelSheet; writing: Writing; paper: Paper }
+  | { kind: 'plan-day'; day: DayPaper; writing: Writing; paper: Paper }
   | { kind: 'shelf-labels'; labels: ShelfLabels; writing: Writing; paper: Paper };
 
 /** Runs in a thread of its own: letters are fitted and packed for longer than anybody should wait for a page. */
@@ -44,6 +47,8 @@ export default function work(task: PaperTask): Promise<Uint8Array> {
       return cuttingListPdf(task.list, task.writing, task.paper);
     case 'labels':
       return labelsPdf(task.labels, task.writing, task.paper);
+    case 'plan-day':
+      return dayPaperPdf(task.day, task.writing, task.paper);
     case 'shelf-labels':
       return shelfLabelsPdf(task.labels, task.writing, task.paper);
   }

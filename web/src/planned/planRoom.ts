@@ -14,6 +14,8 @@ export interface PlanRoom {
   epochMs: number;
   nowMs: number;
   zone: string;
+  /** Days that are planned, as “2026-06-03”, with the minute each begins. */
+  days: readonly { date: string; fromMin: number }[];
   /** What was changed here; `null` where nothing was. */
   draft: PlanDraft | null;
   own: ShopInstance;
@@ -34,6 +36,7 @@ export function planRoom(
   return {
     epochMs: shop.epochMs,
     nowMs,
+    days: shop.days.map((date) => ({ date, fromMin: shop.minuteOf(date, 0) })),
     zone: shop.calendar.zone,
     draft,
     own,

@@ -18,6 +18,16 @@ export interface PicturedOp extends Pick<
   isLocked: boolean;
 }
 
+/** When a piece of work begins and ends, min. */
+export const spanOf = ({ phases }: Pick<PicturedOp, 'phases'>): { from: number; to: number } => ({
+  from: phases[0].from,
+  to: phases[phases.length - 1].to,
+});
+
+/** Minutes of hands it takes. */
+export const handsOn = ({ phases }: Pick<PicturedOp, 'phases'>): number =>
+  phases.reduce((sum, { from, to, people }) => sum + ((to - from) * people) / 100, 0);
+
 /** A machine that goes from one state to another; `people` in hundredths. */
 export interface PicturedChange {
   machine: string;
@@ -101,8 +111,8 @@ function ordersIn(instance: PlanInstance, ops: readonly PicturedOp[]): PicturedO
     const isWhole = own.length === wanted.get(id);
     return {
       id,
-      from: own.length === 0 ? null : Math.min(...own.map(({ phases }) => phases[0].from)),
-      through: isWhole ? Math.max(...own.map(({ phases }) => phases.at(-1)!.to)) + tail : null,
+      from: own.length === 0 ? null : Math.min(...own.map((op) => spanOf(op).from)),
+      through: isWhole ? Math.max(...own.map((op) => spanOf(op).to)) + tail : null,
       due,
       tail,
     };

@@ -1,6 +1,7 @@
 import { ROOM_C, STATIONS } from '../../work/index.ts';
 import type { Station } from '../../work/index.ts';
 import type { MachineState } from '../instance.ts';
+import { spanOf } from './planPicture.ts';
 import type { PicturedOp, PlanPicture } from './planPicture.ts';
 import type { ShopInstance } from './shopInstance.ts';
 
@@ -39,9 +40,6 @@ export interface Deadline {
   by: number;
 }
 
-const endOf = ({ phases }: PicturedOp): number => phases.at(-1)?.to ?? 0;
-const startOf = ({ phases }: PicturedOp): number => phases[0]?.from ?? 0;
-
 /** Stations in work order at which anything is, or is planned. */
 export function stationsNow({ instance: { lags, now } }: ShopInstance, { ops }: PlanPicture): StationNow[] {
   const byId = new Map(ops.map((op) => [op.id, op]));
@@ -56,12 +54,12 @@ export function stationsNow({ instance: { lags, now } }: ShopInstance, { ops }: 
     const own = before.get(op.id) ?? [];
     return {
       isFree: own.every(({ op: first }) => isOver(first)),
-      at: own.length === 0 ? null : Math.max(...own.map(({ op: first, min }) => endOf(first) + min)),
+      at: own.length === 0 ? null : Math.max(...own.map(({ op: first, min }) => spanOf(first).to + min)),
     };
   };
   return STATIONS.map((station): StationNow => {
-    const here = ops.filter((op) => op.station === station && endOf(op) > startOf(op));
-    const open = here.filter(({ isFixed }) => !isFixed).sort((p, q) => startOf(p) - startOf(q));
+    const here = ops.filter((op) => op.station === station && spanOf(op).to > spanOf(op).from);
+    const open = here.filter(({ isFixed }) => !isFixed).sort((p, q) => spanOf(p).from - spanOf(q).from);
     const free = open
       .map((op) => ({ op, ...standing(op) }))
       .filter(({ isFree }) => isFree)
@@ -103,7 +101,7 @@ export function deadlines(
     .flatMap(({ from, to, max }): Deadline[] => {
       const [first, op] = [byId.get(from), byId.get(to)];
       const isOpen = first !== undefined && op !== undefined && first.isFixed && !op.isFixed;
-      return isOpen && max !== null ? [{ op, by: endOf(first) + max }] : [];
+      return isOpen && max !== null ? [{ op, by: spanOf(first).to + max }] : [];
     })
     .sort((p, q) => p.by - q.by);
 }

@@ -1,3 +1,4 @@
+import { handsOn, spanOf } from '@saltflat/core/plan';
 import type { PicturedOp, PlanInstance } from '@saltflat/core/plan';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import { Link } from 'react-router';
@@ -25,8 +26,7 @@ const STEP_MIN = 15;
 export function PickedPanel(props: Props) {
   const { op, codes, lineId, instance, time, machineName, onLock, onMove, onClose } = props;
   const system = useUnits();
-  const [from, to] = [op.phases[0]?.from ?? 0, op.phases.at(-1)?.to ?? 0];
-  const handsMin = op.phases.reduce((sum, own) => sum + ((own.to - own.from) * own.people) / 100, 0);
+  const { from, to } = spanOf(op);
   const modes = instance.ops.find(({ id }) => id === op.id)?.modes ?? [];
   const machines = [...new Set(modes.flatMap(({ machine }) => (machine === null ? [] : [machine])))];
   return (
@@ -54,7 +54,7 @@ export function PickedPanel(props: Props) {
           {typeof op.state === 'number' && ` · ${formatQuantity(op.state, 'temperature', system)}`}
           {' · '}
           {t('hands {hands} of {all}', {
-            hands: formatDuration(60 * Math.round(handsMin)),
+            hands: formatDuration(60 * Math.round(handsOn(op))),
             all: formatDuration(60 * (to - from)),
           })}
         </p>

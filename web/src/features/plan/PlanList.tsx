@@ -1,3 +1,4 @@
+import { handsOn, spanOf } from '@saltflat/core/plan';
 import type { PicturedOp } from '@saltflat/core/plan';
 import { STATION_NAMES } from '@saltflat/core/work';
 import { DataTable } from '../../ui/index.ts';
@@ -17,8 +18,8 @@ interface Props {
 /** The plan as a list: what begins when, where, with how many hands. */
 export function PlanList({ ops, codesOf, machineName, time, picked, search, onPick }: Props) {
   const rows = [...ops]
-    .filter(({ phases }) => (phases[0]?.from ?? 0) < (phases.at(-1)?.to ?? 0))
-    .sort((p, q) => (p.phases[0]?.from ?? 0) - (q.phases[0]?.from ?? 0));
+    .filter((op) => spanOf(op).from < spanOf(op).to)
+    .sort((p, q) => spanOf(p).from - spanOf(q).from);
   return (
     <DataTable
       name="plan"
@@ -34,13 +35,13 @@ export function PlanList({ ops, codesOf, machineName, time, picked, search, onPi
         {
           key: 'from',
           title: t('Begins'),
-          cell: ({ phases }) => time(phases[0]?.from ?? 0, 'weekday-time'),
+          cell: (op) => time(spanOf(op).from, 'weekday-time'),
           isNoWrap: true,
         },
         {
           key: 'to',
           title: t('Ends'),
-          cell: ({ phases }) => time(phases.at(-1)?.to ?? 0, 'time'),
+          cell: (op) => time(spanOf(op).to, 'time'),
           isNoWrap: true,
           isWideOnly: true,
         },
@@ -56,8 +57,7 @@ export function PlanList({ ops, codesOf, machineName, time, picked, search, onPi
         {
           key: 'hands',
           title: t('Hands, min'),
-          cell: ({ phases }) =>
-            Math.round(phases.reduce((sum, { from, to, people }) => sum + ((to - from) * people) / 100, 0)),
+          cell: (op) => Math.round(handsOn(op)),
           isNumber: true,
           isWideOnly: true,
         },

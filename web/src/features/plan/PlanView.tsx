@@ -1,4 +1,5 @@
 import type { Machine, PlanGround } from '@saltflat/contract';
+import { spanOf } from '@saltflat/core/plan';
 import type { PicturedOp, ShopInstance } from '@saltflat/core/plan';
 import { formatQuantity } from '@saltflat/core/units';
 import { STATION_NAMES } from '@saltflat/core/work';
@@ -38,6 +39,7 @@ import { EventButton } from './EventButton.tsx';
 import type { EventSaying } from './EventButton.tsx';
 import { PlanOffers } from './PlanOffers.tsx';
 import { LateOrders, PlanFaults, PlanSays } from './PlanNotes.tsx';
+import { TakeButton } from './TakeButton.tsx';
 import { UnplacedPanel } from './UnplacedPanel.tsx';
 import { useChances } from './useChances.ts';
 import { useHelps } from './useHelps.ts';
@@ -125,6 +127,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
       <PageHead title={t('Plan')} says={<PlanSays desk={desk} kept={ground.kept} />}>
         <Button to="/plan/hours">{t('Working hours')}</Button>
         <EventButton {...{ ground, machines, desk, event }} machine={op?.machine ?? null} />
+        <TakeButton ground={ground} machines={machines} desk={desk} time={time} />
         <Button onClick={desk.undo} disabled={!desk.canUndo} hint="Ctrl z">
           {t('Undo')}
         </Button>
@@ -173,8 +176,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
               ]}
               onChange={(next) => {
                 setView(next);
-                if (op)
-                  setSight(withBar(sight, { from: op.phases[0]?.from ?? 0, to: op.phases.at(-1)?.to ?? 0 }));
+                if (op) setSight(withBar(sight, spanOf(op)));
               }}
             />
           )}
@@ -229,9 +231,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
                 lit={lit === null ? NONE : new Set([lit])}
                 onPick={setPicked}
                 onMove={(bar, to) => desk.move({ id: bar.op.id, ...to })}
-                pickedWords={
-                  op ? `${codesOf(op)} ${op.title}, ${time(op.phases[0]?.from ?? 0, 'weekday-time')}` : ''
-                }
+                pickedWords={op ? `${codesOf(op)} ${op.title}, ${time(spanOf(op).from, 'weekday-time')}` : ''}
               />
             )}
           </Panel>

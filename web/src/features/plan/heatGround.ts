@@ -1,3 +1,4 @@
+import { spanOf } from '@saltflat/core/plan';
 import type { MachineState, PlanMachine, PlanPicture } from '@saltflat/core/plan';
 import { ROOM_C } from '@saltflat/core/work';
 
@@ -21,10 +22,7 @@ export function heatGround(
   const own = changes.filter(({ machine }) => machine === id).sort((p, q) => p.from - q.from);
   const uses = ops.filter(({ machine }) => machine === id);
   return windows.flatMap(([from, to, state]) => {
-    const last = Math.max(
-      from,
-      ...uses.map(({ phases }) => phases.at(-1)?.to ?? 0).filter((end) => from < end && end <= to),
-    );
+    const last = Math.max(from, ...uses.map((op) => spanOf(op).to).filter((end) => from < end && end <= to));
     const stretches: HeatStretch[] = [];
     let [at, tempC] = [from, shownC(state)];
     for (const change of own) {

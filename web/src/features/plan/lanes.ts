@@ -1,3 +1,4 @@
+import { spanOf } from '@saltflat/core/plan';
 import type { PicturedOp, PlanPicture } from '@saltflat/core/plan';
 import { STATIONS } from '@saltflat/core/work';
 import type { Station } from '@saltflat/core/work';
@@ -31,13 +32,11 @@ interface Names {
   stationName: (station: Station) => string;
 }
 
-const spanOf = ({ phases }: PicturedOp): [number, number] => [phases[0]?.from ?? 0, phases.at(-1)?.to ?? 0];
-
 /** Lanes from the first station of the work to the last; what overlaps in one lies in rows below one another. */
 export function lanesOf({ ops }: Pick<PlanPicture, 'ops'>, names: Names): Lane[] {
   const groups = new Map<string, PicturedOp[]>();
   for (const op of ops) {
-    const [from, to] = spanOf(op);
+    const { from, to } = spanOf(op);
     if (to <= from) continue; // a point in time is nothing to look at
     const key = op.machine ?? `hands ${op.station}`;
     groups.set(key, [...(groups.get(key) ?? []), op]);
@@ -70,9 +69,9 @@ export function lanesOf({ ops }: Pick<PlanPicture, 'ops'>, names: Names): Lane[]
 function inRows(ops: readonly PicturedOp[], topPx: number): { bars: Bar[]; rows: number } {
   const ends: number[] = [];
   const bars = [...ops]
-    .sort((p, q) => spanOf(p)[0] - spanOf(q)[0])
+    .sort((p, q) => spanOf(p).from - spanOf(q).from)
     .map((op): Bar => {
-      const [from, to] = spanOf(op);
+      const { from, to } = spanOf(op);
       const free = ends.findIndex((end) => end <= from);
       const row = free < 0 ? ends.length : free;
       ends[row] = to;

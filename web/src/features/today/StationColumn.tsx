@@ -1,3 +1,4 @@
+import { spanOf } from '@saltflat/core/plan';
 import type { PicturedOp, StationNow } from '@saltflat/core/plan';
 import { formatClock } from '@saltflat/core/units';
 import { STATION_NAMES } from '@saltflat/core/work';
@@ -64,10 +65,7 @@ export function StationColumn({ own, codesOf, toOf, time, now }: Props) {
         {next && (
           <span className="muted small">
             {t('next {time}: {code}', {
-              time: time(
-                next.phases[0]?.from ?? 0,
-                (next.phases[0]?.from ?? 0) - now > 720 ? 'weekday-time' : 'time',
-              ),
+              time: time(spanOf(next).from, spanOf(next).from - now > 720 ? 'weekday-time' : 'time'),
               code: codesOf(next),
             })}
           </span>
@@ -79,13 +77,13 @@ export function StationColumn({ own, codesOf, toOf, time, now }: Props) {
 
 /** Time left of what runs; over it, by how much. */
 function leftWords(op: PicturedOp, now: number): string {
-  const left = Math.round(((op.phases.at(-1)?.to ?? now) - now) * 60);
+  const left = Math.round((spanOf(op).to - now) * 60);
   return left >= 0 ? formatClock(left) : t('over');
 }
 
 /** How far work is: hands as a full line, what runs by itself as a dashed one, the time now on it. */
 function Strip({ op, now }: { op: PicturedOp; now: number }) {
-  const [from, to] = [op.phases[0]?.from ?? 0, op.phases.at(-1)?.to ?? 1];
+  const { from, to } = spanOf(op);
   const x = (minute: number): number => (100 * (minute - from)) / Math.max(1, to - from);
   return (
     <svg width="100%" height="10" viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">

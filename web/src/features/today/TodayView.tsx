@@ -1,5 +1,5 @@
 import type { Care, Catalogue, PlanGround } from '@saltflat/contract';
-import { deadlines, handsNeeded, planPicture, stationsNow, switchedOn } from '@saltflat/core/plan';
+import { deadlines, handsNeeded, planPicture, spanOf, stationsNow, switchedOn } from '@saltflat/core/plan';
 import type { Deadline, HandsNeeded, PicturedOp, PlanPicture } from '@saltflat/core/plan';
 import { formatQuantity } from '@saltflat/core/units';
 import { STATION_NAMES } from '@saltflat/core/work';
@@ -199,7 +199,7 @@ function whiteToStir(
   if (!care) return [];
   return machines.flatMap(({ id, name, kind }) => {
     const mine = ops.filter(({ machine, role }) => kind === 'printer' && machine === id && role === 'print');
-    const first = Math.min(Infinity, ...mine.map(({ phases }) => phases[0]?.from ?? Infinity));
+    const first = Math.min(Infinity, ...mine.map((op) => spanOf(op).from));
     const start = care.starts.find(({ machineId }) => machineId === id);
     const day = time(first === Infinity ? now : first, 'date');
     const isStirred = start !== undefined && time((Date.parse(start.at) - epochMs) / 60_000, 'date') === day;
