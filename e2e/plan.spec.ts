@@ -74,6 +74,20 @@ test('the days are looked at, one block is moved and locked, one is refused, the
   await expect(page.getByText(/^As Wanjiru kept it, number 2/)).toBeVisible();
   await page.reload();
   await expect(page.getByText(/^As Wanjiru kept it, number 2/)).toBeVisible();
+
+  await page.getByRole('button', { name: 'Take it with you …' }).click();
+  const taken = page.getByRole('dialog', { name: 'Take the plan with you' });
+  await expect(taken.getByRole('row', { name: /^Cap press/ })).toBeVisible();
+  expect(await axeFindings(page)).toEqual([]);
+  const address = await taken
+    .getByRole('row', { name: /^Cap press/ })
+    .getByText(/work\.ics$/)
+    .innerText();
+  expect(await (await page.request.get(address)).text()).toMatch(/SUMMARY:K-221 Press the patch on the cap/);
+  const paper = page.waitForEvent('download');
+  await taken.getByRole('button', { name: 'A page for each station (PDF)' }).click();
+  expect((await paper).suggestedFilename()).toMatch(/^plan-\d{4}-\d\d-\d\d\.pdf$/);
+  await page.keyboard.press('Escape');
   await pick(page, 'K-221', 'Press the patch on the cap');
   await expect(picked(page).getByText('locked: nothing moves it')).toBeVisible();
   expect(await beginsAt(page)).toBe(last);

@@ -52,7 +52,7 @@ export function dayPaper({ shop, picture, lines, machines }: Followed, date: str
   const [from, to] = [shop.minuteOf(date, 0), shop.minuteOf(date, 1440)];
   const today = picture.ops
     .map((op) => ({ op, span: spanOf(op) }))
-    .filter(({ span }) => span.from < to && from < span.to)
+    .filter(({ span }) => span.from < span.to && span.from < to && from < span.to)
     .sort((p, q) => p.span.from - q.span.from);
   const at = (minute: number): number => shop.epochMs + minute * MINUTE_MS;
   const rowOf = ({ op, span }: { op: PicturedOp; span: ReturnType<typeof spanOf> }): DayRow => {

@@ -8,8 +8,8 @@ import type { DayPaper, DayRow } from './dayPaper.ts';
 
 const ROW = 20;
 const BOX = 9;
-/** Shares of the width: done, begins, ends, order, what, where, pieces, hands. */
-const COLUMNS = [0, 0.04, 0.12, 0.2, 0.3, 0.66, 0.84, 0.92];
+/** Shares of the width: done, begins, ends, order, what, for whom, where, pieces, hands. */
+const COLUMNS = [0, 0.03, 0.095, 0.16, 0.27, 0.505, 0.67, 0.835, 0.91];
 
 /** A day on paper: a page for each station, in work order, with a box to tick beside each work. */
 export function dayPaperPdf(day: DayPaper, writing: Writing, paper: Paper): Promise<Buffer> {
@@ -46,10 +46,10 @@ function drawHead(page: Sheet, name: string, day: string): number {
   const { doc, margin, width, words } = page;
   writeWithin(doc, name, { x: margin, y: margin, width: width - 2 * margin, size: 22, weight: 600 });
   writeWithin(doc, day, { x: margin, y: margin + 28, width: width - 2 * margin, size: 12 });
-  const titles = ['', 'Begins', 'Ends', 'Order', 'What', 'Where', 'Pieces', 'Hands, min'].map((own) =>
+  const titles = ['', 'Begins', 'Ends', 'Order', 'What', 'For', 'Where', 'Pieces', 'Hands'].map((own) =>
     own === '' ? '' : words.t(own),
   );
-  cells(page, titles, margin + 52, { size: 9, colour: MUTED });
+  cells(page, titles, margin + 52, { size: 8.5, colour: MUTED });
   return margin + 66;
 }
 
@@ -68,12 +68,13 @@ function drawRow(page: Sheet, row: DayRow, y: number, time: (ms: number) => stri
     time(row.fromMs),
     row.goesOn ? words.t('{time} later', { time: time(row.toMs) }) : time(row.toMs),
     row.codes,
-    row.customer === '' ? row.title : `${row.title}, ${row.customer}`,
+    row.title,
+    row.customer,
     where.join(' '),
     String(row.pieces),
-    String(Math.round(row.handsMin)),
+    words.t('{n} min', { n: Math.round(row.handsMin) }),
   ];
-  cells(page, texts, y + 4, { size: 10.5 });
+  cells(page, texts, y + 4, { size: 9 });
   rule(doc, { x: margin, y: y + ROW, width: width - 2 * margin, colour: HAIRLINE });
   return y + ROW;
 }
