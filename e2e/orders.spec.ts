@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import { axeFindings } from './axe.ts';
 import { choose, typeDue, discPng, orderOverApi } from './shop.ts';
 
 /** A new order with art on a blank, as far as the sizes. */
@@ -52,6 +53,7 @@ test('a date is promised in the order form, a night of rest counted', async ({ p
   const between = panel.getByRole('row', { name: /^Between what is planned/ });
   await expect(between).toContainText('nothing');
   await expect(panel).toContainText('Nine times in ten');
+  expect(await axeFindings(page)).toEqual([]);
   await between.getByRole('button', { name: 'Promise it' }).click();
   await expect(page.getByText(/Promised too soon/)).toHaveCount(0);
   // as promised it holds nine times in ten

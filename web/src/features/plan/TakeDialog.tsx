@@ -88,7 +88,7 @@ export function TakeDialog({ calendar, machines, used, days, time, onClose }: Pr
               },
               {
                 key: 'take',
-                title: '',
+                title: t('File'),
                 cell: ({ name, path }) => (
                   <Button size="small" look="quiet" download={path} label={t('The file of {name}', { name })}>
                     {t('The file')}

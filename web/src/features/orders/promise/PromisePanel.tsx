@@ -163,7 +163,7 @@ function Ways({ promise: { room, answer, isWorking, failed }, sought, codes, onP
             },
             {
               key: 'take',
-              title: '',
+              title: t('Due date'),
               cell: ({ own }) => (
                 <Button
                   size="small"
