@@ -24,10 +24,17 @@ interface PlanNeeds {
 
 /** Plans of days: what they are made of, and the one that is followed. */
 export function createPlans({ db, papers, catalogue, routes, written, runs, layoutStore, now }: PlanNeeds) {
+  const followed = new FollowedPlan({
+    ground: () => plans.ground(),
+    readCatalogue: () => catalogue.read(),
+    now,
+  });
+  const onChange = (): void => followed.forget();
   const calendar = new CalendarService({
     db,
     settings: new SettingStore(db),
     zone: () => new Intl.DateTimeFormat().resolvedOptions().timeZone,
+    onChange,
   });
   const plans = new PlanService({
     db,
@@ -48,10 +55,11 @@ export function createPlans({ db, papers, catalogue, routes, written, runs, layo
       }),
     leadDays: async (lineId) => leadDaysOf(routeInputOf(await routes.lineDocument(lineId))),
     planWritten: (line) => written.plan(line),
+    onChange,
     now,
   });
   const planFiles = new PlanFiles({
-    plan: new FollowedPlan({ ground: () => plans.ground(), readCatalogue: () => catalogue.read(), now }),
+    plan: followed,
     writeDay: (day, writing, paper) => papers.write({ kind: 'plan-day', day, writing, paper }),
   });
   return { plans, calendar, planFiles };

@@ -227,6 +227,10 @@ describe('what stands in the way of a plan', () => {
       '“bibs” is more than fits: 2 of its operations have no place before the end. Give it more days or more hands, or a part of it.',
     ]);
     expect([left.length, ops]).to.deep.equal([2, 10]);
+    const later = said({ ...TINY, orders: [{ ...TINY.orders[0], release: 120 }] });
+    expect(later.words).to.deep.equal([
+      '“bibs” cannot begin before the end of the plan: what it needs is not here by then.',
+    ]);
   });
 
   it('tells what is spoiled when what has begun was too long ago', () => {

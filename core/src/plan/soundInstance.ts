@@ -37,6 +37,7 @@ export function soundInstance(asked: PlanInstance): SoundInstance {
   }
   faults.push(...faultsOfMachines(without(instance, new Set(out.keys())), out));
   waiting(instance, out);
+  faults.push(...faultsOfReleases(without(instance, new Set(out.keys())), out));
   faults.push(...faultsOfLength(without(instance, new Set(out.keys())), out));
   waiting(instance, out);
   return {
@@ -99,6 +100,19 @@ function* faultsOfMachines({ machines, ops }: PlanInstance, out: Map<string, Why
   for (const { id, name = id } of machines) {
     const own = stuck.filter(({ modes }) => modes.some(({ machine }) => machine === id));
     if (own.length > 0) yield say('plan.no-window', { machine: name, count: own.length });
+  }
+}
+
+/** Orders for which something comes only after the end of the plan; what is for them is added to what is left out. */
+function* faultsOfReleases(
+  { orders, ops, horizon }: PlanInstance,
+  out: Map<string, WhyOut>,
+): Generator<Said> {
+  for (const { id, name, release } of orders) {
+    const own = ops.filter((op) => op.orders.includes(id));
+    if (release < horizon || own.length === 0) continue;
+    for (const op of own) out.set(op.id, 'waits');
+    yield say('plan.not-here', { order: name });
   }
 }
 

@@ -21,6 +21,8 @@ export const PLANNING = {
     `“${label}” fits nowhere, even with the shop to itself: too few people at once, or too little time before the end.`,
   'plan.order-too-large': ({ order, count }: { order: string; count: number }) =>
     `“${order}” is more than fits: ${count === 1 ? 'one of its operations has' : `${count} of its operations have`} no place before the end. Give it more days or more hands, or a part of it.`,
+  'plan.not-here': ({ order }: { order: string }) =>
+    `“${order}” cannot begin before the end of the plan: what it needs is not here by then.`,
   'plan.spoilt': ({ label, from }: { label: string; from: string }) =>
     `“${label}” cannot follow “${from}” in time: what was made then is spoiled and has to be made again.`,
   'plan.locked-badly': ({ label }: { label: string }) =>

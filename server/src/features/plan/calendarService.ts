@@ -11,6 +11,8 @@ interface Needs {
   };
   /** Time zone that is taken while nobody has said one. */
   zone: () => string;
+  /** Other hours hold from now on. */
+  onChange: () => void;
 }
 
 /** When the shop works. */
@@ -27,9 +29,10 @@ export class CalendarService {
 
   async change({ version, record }: CalendarChange): Promise<ShopCalendar> {
     const calendar = parseCalendar(record);
-    const { db, settings } = this.needs;
+    const { db, settings, onChange } = this.needs;
     const isWritten = await db.transaction((tx) => settings.write('calendar', version, calendar, tx));
     if (!isWritten) throw staleCalendar(await this.read());
+    onChange();
     return this.read();
   }
 }

@@ -36,6 +36,11 @@ export class FollowedPlan {
     return followed;
   }
 
+  /** Another plan was kept, or other hours: what is known is old. */
+  forget(): void {
+    this.known = null;
+  }
+
   private async follow(nowMs: number): Promise<Followed> {
     const [ground, { machines, writing }] = await Promise.all([
       this.needs.ground(),

@@ -45,6 +45,8 @@ interface Needs {
     style: { name: string };
     colour: { name: string; hex: string };
   }>;
+  /** Another plan is followed from now on. */
+  onChange: () => void;
   now: () => number;
 }
 
@@ -110,7 +112,7 @@ export class PlanService {
 
   /** Keeps a plan for everybody to follow, made from the one that was followed when it was looked at. */
   async keep({ basedOn, document, by }: DayPlanInput): Promise<DayPlan> {
-    const { db, now } = this.needs;
+    const { db, now, onChange } = this.needs;
     const latest = (await this.kept())?.number ?? 0;
     if (latest !== basedOn) throw await this.overtaken();
     try {
@@ -119,6 +121,7 @@ export class PlanService {
       if (error instanceof UniqueConstraintError) throw await this.overtaken();
       throw error;
     }
+    onChange();
     return { number: basedOn + 1, by, at: new Date(now()).toISOString(), document };
   }
 

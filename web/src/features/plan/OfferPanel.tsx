@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { Button, Note, Panel, Row, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 import { inHours } from '../../planned/index.ts';
@@ -14,8 +15,10 @@ interface Props {
 
 /** A better plan that was found: what it gains, and what it moves, before anything is moved. */
 export function OfferPanel({ offer, time, onTake, onLeave }: Props) {
+  const panel = useRef<HTMLElement>(null);
+  useEffect(() => panel.current?.scrollIntoView({ block: 'nearest' }), []); // what was pressed to get it lay further down
   return (
-    <Panel title={t('A better plan')} label={t('A better plan')} pad={14}>
+    <Panel ref={panel} title={t('A better plan')} label={t('A better plan')} pad={14}>
       <Stack gap={10}>
         <p>{gains(offer)}</p>
         {offer.soon > 0 && (
