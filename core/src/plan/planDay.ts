@@ -87,6 +87,12 @@ export class Planning {
     this.#search.step((this.tried - this.#roundFrom) / this.#round);
   }
 
+  /** The best plan of so many tries, fewer where nothing can be better. */
+  within(tries: number): Plan {
+    while (this.tried < tries && !this.isBest) this.step(this.tried / tries);
+    return this.answer.best;
+  }
+
   /** The best plan so far: the same object as long as none is better. */
   get answer(): PlanAnswer {
     const { best, tried } = this.#search;

@@ -1,4 +1,4 @@
-import type { Step, Task } from '../task/index.ts';
+import { improving } from '../task/index.ts';
 import { comparePlans } from './changes.ts';
 import type { OrderMove } from './changes.ts';
 import { calendarOf } from './calendar.ts';
@@ -49,13 +49,6 @@ const SEED = 1;
 /** Share of the samples that is sure enough. */
 const SURE = 0.9;
 
-interface State {
-  input: PromiseInput;
-  base: readonly PlannedOp[];
-  steps: Generator<PromiseAnswer, void>;
-  known: PromiseAnswer | null;
-}
-
 /**
  * When something not taken in yet could be through: put between what is planned, put before all else, and weighed against
  * the others by the due dates. All three are plans that hold. A model: chances, no promises.
@@ -63,23 +56,11 @@ interface State {
  * What goes first is planned as if the shop had nothing else to do but what has begun or is locked, locked there, and the
  * others follow around it.
  */
-export const promiseDates: Task<PromiseInput, State, PromiseAnswer> = {
-  start: (input) => {
-    const base = basePlan(input);
-    return { input, base, steps: answers(input, base), known: null };
-  },
-  improve: (state): Step => {
-    const next = state.steps.next();
-    if (next.done === true) return { share: 1, isDone: true };
-    state.known = next.value;
-    return { share: 0.5, isDone: false };
-  },
-  answer: ({ known }) => known,
-  isTelling: true,
-};
+export const promiseDates = improving(answers);
 
-function* answers(input: PromiseInput, base: readonly PlannedOp[]): Generator<PromiseAnswer, void> {
+function* answers(input: PromiseInput): Generator<PromiseAnswer, void> {
   const { instance } = input;
+  const base = basePlan(input);
   const inBetween = repairPlan(instance, base, { keepsLocks: true }).ops;
   const between = promised(input, base, inBetween);
   let known: PromiseAnswer = { between, first: null, weighed: null };
@@ -109,9 +90,7 @@ const sooner = (own: Promised | null, between: Promised | null): Promised | null
 function basePlan({ instance, plan, wanted }: PromiseInput): readonly PlannedOp[] {
   const others = withOrders(instance, (id) => !wanted.includes(id));
   if (plan !== null) return repairPlan(others, plan, { keepsLocks: true }).ops;
-  const planning = new Planning({ instance: others, seed: SEED });
-  while (planning.tried < TRIES.base && !planning.isBest) planning.step(planning.tried / TRIES.base);
-  return planning.answer.best.ops;
+  return new Planning({ instance: others, seed: SEED }).within(TRIES.base).ops;
 }
 
 /** Where what is asked for lies were there nothing else but what has begun or is locked. */
@@ -121,9 +100,8 @@ function planAhead({ instance, wanted }: PromiseInput): PlannedOp[] {
     instance,
     ({ id, orders }) => given.has(id) || orders.some((own) => wanted.includes(own)),
   );
-  const planning = new Planning({ instance: alone, seed: SEED });
-  while (planning.tried < TRIES.alone && !planning.isBest) planning.step(planning.tried / TRIES.alone);
-  return planning.answer.best.ops.filter(({ id }) => !given.has(id));
+  const { ops } = new Planning({ instance: alone, seed: SEED }).within(TRIES.alone);
+  return ops.filter(({ id }) => !given.has(id));
 }
 
 /** What a plan says of what is asked for; `null` where not all of it has a place. */

@@ -1,4 +1,4 @@
-import type { Step, Task } from '../task/index.ts';
+import { improving } from '../task/index.ts';
 import { comparePlans, peopleAway } from './changes.ts';
 import type { PlanInstance, PlanMachine, PlannedOp } from './instance.ts';
 import { Planning } from './planDay.ts';
@@ -53,35 +53,25 @@ const NIGHT_MIN = 180;
 /** Plans tried with each. */
 const TRIES = 70;
 const SEED = 1;
-/** What makes less than this of a difference is no help, min, and no less of how late it is. */
-export const LEAST_GAIN = 5;
+/** Less of a difference nobody notices, min; and what is less of how late an order is, is no help. */
+export const NOTICED_MIN = 5;
 const LEAST_SHARE = 0.05;
 
 /**
  * What would help an order that is late most, by trying: each thing that can be done is planned with as many tries, and so
  * is the shop as it is. A model of what a plan can gain; whether the hands are to be had only the shop knows.
  */
-export const whatHelps: Task<
-  HelpInput,
-  { steps: Generator<HelpAnswer, void>; known: HelpAnswer },
-  HelpAnswer
-> = {
-  start: (input) => ({ steps: attempts(input), known: { best: null, tried: [] } }),
-  improve: (state): Step => {
-    const next = state.steps.next();
-    if (next.done === true) return { share: 1, isDone: true };
-    state.known = next.value;
-    return { share: 0.5, isDone: false };
-  },
-  answer: ({ known }) => known,
-};
+export const whatHelps = improving(attempts);
 
 function* attempts({ instance, plan, order, others }: HelpInput): Generator<HelpAnswer, void> {
   const now = attempt(instance, plan, order);
   const standing = throughIn(instance, plan, order);
-  if (standing === null || now === null) return;
+  if (standing === null || now === null) {
+    yield { best: null, tried: [] };
+    return;
+  }
   const { due = standing } = instance.orders.find(({ id }) => id === order) ?? {};
-  const least = Math.max(LEAST_GAIN, LEAST_SHARE * (standing - due));
+  const least = Math.max(NOTICED_MIN, LEAST_SHARE * (standing - due));
   const tried: Tried[] = [];
   const note = (help: Help, own: Attempt | null): HelpAnswer => {
     if (own !== null) tried.push({ help, through: own.through, spared: now.lateness - own.lateness });
@@ -89,7 +79,7 @@ function* attempts({ instance, plan, order, others }: HelpInput): Generator<Help
     const [first] = sorted;
     // what a better plan does by itself needs nobody else
     const alone = sorted.find(({ help: { kind } }) => kind === 'plan') ?? first;
-    const best = alone.through - first.through < LEAST_GAIN ? alone : first;
+    const best = alone.through - first.through < NOTICED_MIN ? alone : first;
     return { best: standing - best.through < least ? null : best, tried: sorted };
   };
   yield note({ kind: 'plan' }, now);
@@ -111,9 +101,7 @@ interface Attempt {
 /** The best plan found for a shop from the one that stands; `null` where the order is not through in it. */
 function attempt(instance: PlanInstance, plan: readonly PlannedOp[], order: string): Attempt | null {
   const { ops } = repairPlan(instance, plan, { keepsLocks: true });
-  const planning = new Planning({ instance, seed: SEED, from: ops });
-  while (planning.tried < TRIES && !planning.isBest) planning.step(planning.tried / TRIES);
-  const { best } = planning.answer;
+  const best = new Planning({ instance, seed: SEED, from: ops }).within(TRIES);
   const through = throughIn(instance, best.ops, order);
   return through === null ? null : { through, lateness: best.score.lateness };
 }

@@ -6,7 +6,7 @@ export { serveTasks } from './serveTasks.ts';
 export type { Pacing } from './serveTasks.ts';
 export { share } from './share.ts';
 export type { Division } from './share.ts';
-export { atOnce, taskOf } from './task.ts';
+export { atOnce, improving, taskOf } from './task.ts';
 export type { AnswerOf, InputOf, Step, Task, Tasks } from './task.ts';
 export { HostDied, TaskCancelled, TaskClient, TaskFailed } from './taskClient.ts';
 export type { Asked, ClientOptions } from './taskClient.ts';

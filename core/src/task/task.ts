@@ -51,6 +51,21 @@ export const taskOf = <Input, Answer>(
   ...(moves ? { moves } : {}),
 });
 
+/** A task out of a generator that yields ever better answers, of which the last stands; how far it is nobody knows. */
+export const improving = <Input, Answer>(
+  begin: (input: Input) => Generator<Answer, void>,
+): Task<Input, { steps: Generator<Answer, void>; answer: Answer | null }, Answer> => ({
+  start: (input) => ({ steps: begin(input), answer: null }),
+  improve: (state) => {
+    const next = state.steps.next();
+    if (next.done === true) return { share: 1, isDone: true };
+    state.answer = next.value;
+    return { share: 0, isDone: false };
+  },
+  answer: ({ answer }) => answer,
+  isTelling: true,
+});
+
 /** A task that is done in one go: for what takes a moment, but belongs where the heavy work is. */
 export const atOnce = <Input, Answer>(
   work: (input: Input) => Answer | Promise<Answer>,

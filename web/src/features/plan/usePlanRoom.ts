@@ -1,6 +1,6 @@
 import type { DayPlan, DayPlanDocument, Machine, PlanGround } from '@saltflat/contract';
 import {
-  LEAST_GAIN,
+  NOTICED_MIN,
   comparePlans,
   movePlanned,
   planFaults,
@@ -192,7 +192,7 @@ function laterThanKept(
     .flatMap(({ id, due, through: after }): MovedOrder[] => {
       const was = kept.get(id) ?? null;
       const before = was === null ? null : was + shift;
-      const isLater = before !== null && (after === null || after - before >= LEAST_GAIN);
+      const isLater = before !== null && (after === null || after - before >= NOTICED_MIN);
       return isLater ? [{ id, name: names.get(id) ?? '', due, before, after, why: whyOf(id) }] : [];
     })
     .sort((p, q) => lost(q) - lost(p));
