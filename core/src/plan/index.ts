@@ -49,7 +49,7 @@ export type {
   WorkCalendar,
 } from './shop/workCalendar.ts';
 export { whyLater } from './whyLater.ts';
-export { NOTICED_MIN, whatHelps } from './whatHelps.ts';
+export { whatHelps } from './whatHelps.ts';
 export type { Help, HelpAnswer, HelpInput, Tried } from './whatHelps.ts';
 export { workOfRun } from './workOfRun.ts';
 export type { BegunOp, MachineChoice, PlanWork, RunToPlan } from './workOfRun.ts';

@@ -54,7 +54,7 @@ const NIGHT_MIN = 180;
 const TRIES = 70;
 const SEED = 1;
 /** Less of a difference nobody notices, min; and what is less of how late an order is, is no help. */
-export const NOTICED_MIN = 5;
+const NOTICED_MIN = 5;
 const LEAST_SHARE = 0.05;
 
 /**

@@ -1,12 +1,5 @@
 import type { DayPlan, DayPlanDocument, Machine, PlanGround } from '@saltflat/contract';
-import {
-  NOTICED_MIN,
-  comparePlans,
-  movePlanned,
-  planFaults,
-  planPicture,
-  whyLater,
-} from '@saltflat/core/plan';
+import { comparePlans, movePlanned, planFaults, planPicture, whyLater } from '@saltflat/core/plan';
 import type { LockedOp, MovedPlan, PlanInstance, PlanPicture, PlannedOp } from '@saltflat/core/plan';
 import type { Said } from '@saltflat/core/words';
 import { useEffect, useMemo, useState } from 'react';
@@ -192,11 +185,14 @@ function laterThanKept(
     .flatMap(({ id, due, through: after }): MovedOrder[] => {
       const was = kept.get(id) ?? null;
       const before = was === null ? null : was + shift;
-      const isLater = before !== null && (after === null || after - before >= NOTICED_MIN);
+      const isLater = before !== null && (after === null || after - before >= LATER_MIN);
       return isLater ? [{ id, name: names.get(id) ?? '', due, before, after, why: whyOf(id) }] : [];
     })
     .sort((p, q) => lost(q) - lost(p));
 }
+
+/** Less than this later than it was kept is as planned, min. */
+const LATER_MIN = 15;
 
 const lost = ({ before, after }: MovedOrder): number => (after ?? Infinity) - (before ?? 0);
 
