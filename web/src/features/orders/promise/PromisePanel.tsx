@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { usePlanGroundQuery, useWantedQuery } from '../../../api/planApi.ts';
 import { problemMessage } from '../../../api/problemMessage.ts';
 import { inHours, lateMin, usePlanTime } from '../../../planned/index.ts';
-import { Button, Note, Panel, Refusal, SimpleTable, Stack, styled } from '../../../ui/index.ts';
+import { Button, Note, Panel, Refusal, Sideways, SimpleTable, Stack, styled } from '../../../ui/index.ts';
 import { t } from '../../../words/index.ts';
 import type { LineValues } from '../orderFormValues.ts';
 import { useSettled } from '../useSettled.ts';
@@ -131,51 +131,54 @@ function Ways({ promise: { room, answer, isWorking, failed }, sought, codes, onP
         </Said>
       )}
       {ways.length > 0 && (
-        <SimpleTable
-          label={t('Ways of doing it')}
-          rows={ways}
-          keyOf={({ key }) => key}
-          isTopAligned
-          columns={[
-            { key: 'way', title: t('Way'), cell: ({ name }) => name },
-            {
-              key: 'honest',
-              title: t('Can be promised for'),
-              cell: ({ own }) => (
-                <span style={{ display: 'grid' }}>
-                  <strong>{time(own.honest, 'weekday-time')}</strong>
-                  <span className="muted small">
-                    {t('by the plan {when}', { when: time(own.through, 'weekday-time') })}
+        <Sideways label={t('Ways of doing it, side by side')}>
+          <SimpleTable
+            label={t('Ways of doing it')}
+            rows={ways}
+            keyOf={({ key }) => key}
+            isTopAligned
+            columns={[
+              { key: 'way', title: t('Way'), cell: ({ name }) => name },
+              {
+                key: 'honest',
+                title: t('Can be promised for'),
+                cell: ({ own }) => (
+                  <span style={{ display: 'grid' }}>
+                    <strong>{time(own.honest, 'weekday-time')}</strong>
+                    <span className="muted small">
+                      {t('by the plan {when}', { when: time(own.through, 'weekday-time') })}
+                    </span>
                   </span>
-                </span>
-              ),
-            },
-            {
-              key: 'chance',
-              title: t('In time as typed'),
-              isNumber: true,
-              cell: ({ own }) => `${Math.round(100 * own.onTime)} %`,
-            },
-            {
-              key: 'pushed',
-              title: t('What it pushes'),
-              cell: ({ own }) => <Pushed own={own} codes={codes} />,
-            },
-            {
-              key: 'take',
-              title: t('Due date'),
-              cell: ({ own }) => (
-                <Button
-                  size="small"
-                  disabled={isWorking}
-                  onClick={() => onPromise(room.epochMs + 60_000 * own.honest)}
-                >
-                  {t('Promise it')}
-                </Button>
-              ),
-            },
-          ]}
-        />
+                ),
+              },
+              {
+                key: 'take',
+                title: t('Due date'),
+              isNoWrap: true,
+                cell: ({ own }) => (
+                  <Button
+                    size="small"
+                    disabled={isWorking}
+                    onClick={() => onPromise(room.epochMs + 60_000 * own.honest)}
+                  >
+                    {t('Promise it')}
+                  </Button>
+                ),
+              },
+              {
+                key: 'chance',
+                title: t('In time as typed'),
+                isNumber: true,
+                cell: ({ own }) => `${Math.round(100 * own.onTime)} %`,
+              },
+              {
+                key: 'pushed',
+                title: t('What it pushes'),
+                cell: ({ own }) => <Pushed own={own} codes={codes} />,
+              },
+            ]}
+          />
+        </Sideways>
       )}
       {!isWorking && failed === null && ways.length === 0 && (
         <Said as="div">
