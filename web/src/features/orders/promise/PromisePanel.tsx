@@ -154,7 +154,7 @@ function Ways({ promise: { room, answer, isWorking, failed }, sought, codes, onP
               {
                 key: 'take',
                 title: t('Due date'),
-              isNoWrap: true,
+                isNoWrap: true,
                 cell: ({ own }) => (
                   <Button
                     size="small"
