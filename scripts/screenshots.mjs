@@ -81,10 +81,19 @@ await run(async () => {
     for (const key of ['ArrowRight', 'ArrowDown', 'ArrowDown']) await page.keyboard.press(key);
     await page.waitForTimeout(2500); // chances are worked out
   });
-  await shoot('plan-week', '/plan', 'Orders by this plan', async () => {
+  await shoot('plan-late', '/plan', 'Orders by this plan', async () => {
     await page.getByRole('button', { name: 'Week', exact: true }).click();
-    await page.getByRole('button', { name: /^Show the work of K-223/ }).click();
-    await page.waitForTimeout(2500);
+    await page.getByRole('button', { name: 'Something came up …' }).click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Machine').selectOption({ label: 'Press A' });
+    await dialog.getByRole('group', { name: 'Until' }).getByRole('spinbutton', { name: 'Day' }).click();
+    const back = new Date(Date.now() + 2 * 86_400_000);
+    const two = (value) => String(value).padStart(2, '0');
+    await page.keyboard.type(`${two(back.getDate())}${two(back.getMonth() + 1)}${back.getFullYear()}1400`);
+    await dialog.getByLabel('Why (optional)').fill('element burnt through');
+    await dialog.getByRole('button', { name: 'Let the plan follow' }).click();
+    await page.getByRole('region', { name: 'A better plan' }).waitFor({ timeout: 60_000 });
+    await page.waitForTimeout(3000); // chances and what would help are worked out
   });
   await shoot('floor', `/floor/${runId}`, 'Ready to start', async () => {
     await page.keyboard.press('Space');

@@ -1,8 +1,9 @@
 import type { OrderMove } from '@saltflat/core/plan';
 import type { Said } from '@saltflat/core/words';
+import { useState } from 'react';
 import type { PlanTime } from '../../planned/index.ts';
 import { useWords } from '../../units/useWords.ts';
-import { Row, Stack } from '../../ui/index.ts';
+import { Button, Row, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 
 /** An order that is through at another time than it was; why, where that is later. */
@@ -16,12 +17,17 @@ interface Props {
   time: PlanTime;
 }
 
+/** So many are shown until somebody wants all. */
+const SHOWN = 5;
+
 /** Orders with when they were through and when they are now, each with why it is later. */
 export function OrderMoves({ label, moves, time }: Props) {
   const words = useWords();
+  const [isAll, setIsAll] = useState(false);
+  const shown = isAll || moves.length <= SHOWN + 1 ? moves : moves.slice(0, SHOWN);
   return (
     <Stack as="ul" gap={8} aria-label={label} style={{ listStyle: 'none', padding: 0 }}>
-      {moves.map(({ id, name, before, after, why }) => (
+      {shown.map(({ id, name, before, after, why }) => (
         <li key={id}>
           <Row gap={8}>
             <span className="code">{name}</span>
@@ -32,6 +38,13 @@ export function OrderMoves({ label, moves, time }: Props) {
           {why && <div className="muted small">{words(why)}</div>}
         </li>
       ))}
+      {shown.length < moves.length && (
+        <li>
+          <Button size="small" look="quiet" onClick={() => setIsAll(true)}>
+            {t('Show all {n}', { n: moves.length })}
+          </Button>
+        </li>
+      )}
     </Stack>
   );
 }

@@ -34,7 +34,7 @@ import type { OrderShown } from './OrdersPanel.tsx';
 import { PickedPanel } from './PickedPanel.tsx';
 import { PlanLanes } from './PlanLanes.tsx';
 import { PlanList } from './PlanList.tsx';
-import { lateMin, usePlanTime } from '../../planned/index.ts';
+import { inHours, lateMin, usePlanTime } from '../../planned/index.ts';
 import { EventButton } from './EventButton.tsx';
 import type { EventSaying } from './EventButton.tsx';
 import { PlanOffers } from './PlanOffers.tsx';
@@ -43,6 +43,7 @@ import { TakeButton } from './TakeButton.tsx';
 import { UnplacedPanel } from './UnplacedPanel.tsx';
 import { useChances } from './useChances.ts';
 import { useHelps } from './useHelps.ts';
+import { restsIn, waitsIn } from './waits.ts';
 import { usePlanRoom } from './usePlanRoom.ts';
 import type { PlanDesk } from './usePlanRoom.ts';
 
@@ -238,7 +239,6 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
         </Scroll>
         <Scroll>
           <Stack pad="8px 0">
-            <PlanOffers desk={desk} time={time} />
             {op && (
               <PickedPanel
                 op={op}
@@ -252,6 +252,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
                 onClose={() => setPicked(null)}
               />
             )}
+            <PlanOffers desk={desk} time={time} />
             <OrdersPanel orders={orders} chances={chances} lit={lit} time={time} onLight={setLit} />
             <UnplacedPanel ground={ground} />
           </Stack>
@@ -324,6 +325,19 @@ function useDrawn({ room, picture }: PlanDesk, { lines, machineName, time }: Dra
         instance.machines.filter(({ id }) => heated.has(id)).map((own) => [own.id, heatGround(own, picture)]),
       ),
       load: picture.load,
+      waits: waitsIn(lanes, instance),
+      rests: restsIn(lanes, picture.orders),
+      waitWords: {
+        waitOf: ({ from, to, min, max }) => {
+          const stands = inHours(to.from - from.to);
+          return max === null
+            ? min > 0
+              ? t('dries or cools {least}, waits {stands}', { least: inHours(min), stands })
+              : t('waits {stands}', { stands })
+            : t('stands {stands}, {most} at most', { stands, most: inHours(max) });
+        },
+        restOf: ({ until }) => t('rests until {when}', { when: time(until, 'weekday-time') }),
+      },
       there: instance.people,
       nowMin: instance.now,
       late: new Set(picture.orders.filter((own) => lateMin(own) > 0).map(({ id }) => id)),

@@ -1,9 +1,12 @@
 import type { PlanPicture } from '@saltflat/core/plan';
 import { heatColour } from '../../trace/heatColour.ts';
 import { TOKENS } from '../../ui/index.ts';
+import { drawRests, drawWaits } from './drawWaits.ts';
+import type { WaitWords } from './drawWaits.ts';
 import type { HeatStretch } from './heatGround.ts';
 import { BAR_PX } from './lanes.ts';
 import type { Bar, Lane, Sight } from './lanes.ts';
+import type { Rest, Wait } from './waits.ts';
 
 /** Room for the names at the left, the hours on top and the people below, px. */
 export const GUTTER_PX = 132;
@@ -16,6 +19,9 @@ export interface LanesDrawn {
   /** By lane. */
   heat: ReadonlyMap<string, readonly HeatStretch[]>;
   load: PlanPicture['load'];
+  waits: readonly Wait[];
+  rests: readonly Rest[];
+  waitWords: WaitWords;
   /** Who is there: [from, to, hundredths]. */
   there: readonly (readonly [number, number, number])[];
   nowMin: number;
@@ -77,6 +83,12 @@ export function drawLanes(
   drawHours(pen, { x, scale, heightPx, sight: state.sight }, drawn);
   for (const lane of lanes) drawHeat(pen, { x, widthPx }, lane, drawn);
   for (const lane of lanes) drawBars(pen, { x, widthPx }, { lane, drawn, state });
+  drawRests(pen, { x, top: AXIS_PX, widthPx }, drawn.rests, drawn.waitWords);
+  drawWaits(pen, { x, top: AXIS_PX }, drawn.waits, {
+    isShown: ({ op }) => op.id === state.picked || op.lines.some((id) => state.lit.has(id)),
+    picked: state.picked,
+    words: drawn.waitWords,
+  });
   if (state.ghost) drawGhost(pen, { x, scale }, state.ghost);
   drawLoad(pen, { x, topPx: AXIS_PX + lanesPx, widthPx }, drawn);
   drawNow(pen, x(drawn.nowMin), heightPx);

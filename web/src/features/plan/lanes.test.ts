@@ -2,6 +2,7 @@ import type { PicturedOp } from '@saltflat/core/plan';
 import { expect } from 'chai';
 import { heatGround } from './heatGround.ts';
 import { LEAST_SPAN, MOST_SPAN, barAt, barBeside, lanesOf, panned, zoomed } from './lanes.ts';
+import { restsIn, waitsIn } from './waits.ts';
 
 const op = (id: string, from: number, to: number, own: Partial<PicturedOp> = {}): PicturedOp => ({
   id,
@@ -22,6 +23,37 @@ const op = (id: string, from: number, to: number, own: Partial<PicturedOp> = {})
 });
 const byHand = { machine: null, state: null, station: 'inspection' } as const;
 const names = { machineName: (id: string) => id, isHeated: () => true, stationName: (id: string) => id };
+
+describe('what stands between work', () => {
+  it('is what waits, or may not wait for good, and what rests until an order may leave', () => {
+    const lanes = lanesOf(
+      { ops: [op('press', 0, 10), op('cool', 10, 14), op('again', 30, 40), op('look', 40, 45, byHand), op('other', 50, 60, { lines: ['x'] })] }, // prettier-ignore
+      names,
+    );
+    const lag = (from: string, to: string, min: number, max: number | null) => ({ from, to, min, max });
+    const waits = waitsIn(lanes, {
+      lags: [
+        lag('press', 'cool', 0, null),
+        lag('cool', 'again', 0, null),
+        lag('again', 'look', 0, 5),
+        lag('again', 'gone', 1, 2),
+      ],
+    });
+    // what goes on at once and might stand for good is nothing to look at; what is not in the lanes neither
+    expect(waits.map(({ from, to, max }) => [from.op.id, to.op.id, to.from - from.to, max])).to.deep.equal([
+      ['cool', 'again', 16, null],
+      ['again', 'look', 0, 5],
+    ]);
+    const order = { from: 0, due: 900, through: 1485, tail: 1440 };
+    const rests = restsIn(lanes, [
+      { ...order, id: 'line' },
+      { ...order, id: 'x', tail: 0 },
+      { ...order, id: 'not in sight' },
+      { ...order, id: 'x', through: null },
+    ]);
+    expect(rests.map(({ after, until }) => [after.op.id, until])).to.deep.equal([['look', 1485]]);
+  });
+});
 
 describe('lanes of a plan', () => {
   const ops = [
