@@ -16,7 +16,10 @@ interface Props {
 /** A better plan that was found: what it gains, and what it moves, before anything is moved. */
 export function OfferPanel({ offer, time, onTake, onLeave }: Props) {
   const panel = useRef<HTMLElement>(null);
-  useEffect(() => panel.current?.scrollIntoView({ block: 'nearest' }), []); // what was pressed to get it lay further down
+  useEffect(() => {
+    // what was pressed to get it lay further down; what scrolling gives back is no way to clean up
+    panel.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   return (
     <Panel ref={panel} title={t('A better plan')} label={t('A better plan')} pad={14}>
       <Stack gap={10}>
