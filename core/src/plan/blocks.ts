@@ -61,8 +61,7 @@ export function blocksOf(problem: Problem): Blocks {
 }
 
 /** Operations, each after those it waits for. */
-export function inWaitOrder(problem: Problem): number[] {
-  const rank = ranksOf(problem);
+export function inWaitOrder(problem: Problem, rank = ranksOf(problem)): number[] {
   return [...rank.keys()].sort((p, q) => rank[p] - rank[q]);
 }
 

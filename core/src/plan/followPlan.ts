@@ -71,7 +71,7 @@ function inOrder(problem: Problem, plan: readonly PlannedOp[]): { op: number; ow
   const byId = new Map(plan.map((own) => [own.id, own]));
   const rank = ranksOf(problem);
   const at = Float64Array.from(instance.ops, ({ id }) => byId.get(id)?.start[0] ?? Infinity);
-  for (const op of inWaitOrder(problem).reverse())
+  for (const op of inWaitOrder(problem, rank).reverse())
     for (const { to } of lagsOut[op]) at[op] = Math.min(at[op], at[to]);
   return [...Array(n).keys()]
     .sort((p, q) => (at[p] === at[q] ? rank[p] - rank[q] || p - q : at[p] - at[q]))

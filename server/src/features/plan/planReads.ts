@@ -8,7 +8,11 @@ import type { Database } from '../../db/connection.ts';
 
 /** Processes whose transfers may be made elsewhere. */
 const BOUGHT: ReadonlySet<Process> = new Set(['bought-in', 'patch-cap']);
-export const DAY_MS = 86_400_000;
+const DAY_MS = 86_400_000;
+/** When what is bought in is here that was ordered at an instant; `null` where nothing is. */
+export const hereAt = (orderedMs: number, leadDays: number): string | null =>
+  leadDays === 0 ? null : new Date(orderedMs + leadDays * DAY_MS).toISOString();
+
 /** Open lines that are planned at most, soonest due first. */
 const MOST_LINES = 400;
 
@@ -30,8 +34,11 @@ export interface ReadyLine extends Omit<PlanLine, 'key' | keyof ReturnType<typeo
   route: Route;
 }
 
-/** Open lines that are not on the floor: those that are ready for it, and those that wait for something else. */
-/** @param leadDays days until everything is here that is bought in for a line */
+/**
+ * Open lines that are not on the floor: those that are ready for it, and those that wait for something else.
+ *
+ * @param leadDays days until everything is here that is bought in for a line
+ */
 export async function readOpenLines(
   db: Database,
   leadDays: (lineId: string) => Promise<number>,
@@ -68,7 +75,7 @@ export async function readOpenLines(
     ready.push({
       ...own,
       // what is bought in is taken to be ordered with the order
-      materialsAt: days === 0 ? null : new Date(takenAt.getTime() + days * DAY_MS).toISOString(),
+      materialsAt: hereAt(takenAt.getTime(), days),
       isForShelf: !route.usesBlanks,
       route,
     });

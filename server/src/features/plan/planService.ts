@@ -15,7 +15,7 @@ import type { RunState } from '@saltflat/core/run';
 import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
 import type { Database } from '../../db/connection.ts';
-import { DAY_MS, planLine, readOpenLines } from './planReads.ts';
+import { hereAt, planLine, readOpenLines } from './planReads.ts';
 import type { ReadyLine } from './planReads.ts';
 
 /** A layout that waits for the floor, with the film its lines share. */
@@ -91,7 +91,7 @@ export class PlanService {
           colourHex: colour.hex,
           routeNumber: 1,
           pieces: written.sizes.reduce((sum, { quantity }) => sum + quantity, 0),
-          materialsAt: leadDays === 0 ? null : new Date(this.needs.now() + leadDays * DAY_MS).toISOString(),
+          materialsAt: hereAt(this.needs.now(), leadDays),
           isForShelf: !route.usesBlanks,
           route,
         };
