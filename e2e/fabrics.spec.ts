@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
-import { choose, unfold, discPng, orderOverApi } from './shop.ts';
+import { choose, unfold, discPng, openRoute, orderOverApi } from './shop.ts';
 
 /** A new order with art on a blank, its quantity written, ready for a process. */
 async function begin(page: Page, own: { customer: string; blank: string; seed: number; size: string }) {
@@ -15,10 +15,7 @@ async function begin(page: Page, own: { customer: string; blank: string; seed: n
 const leftOut = (page: Page) => page.getByRole('list', { name: 'Left out' });
 const takeIn = async (page: Page): Promise<void> => {
   await page.getByRole('button', { name: 'Take in the order' }).click();
-  await page
-    .getByRole('region', { name: /^Order K-/ })
-    .getByRole('link', { name: /^Route, version/ })
-    .click();
+  await openRoute(page);
 };
 
 test('a nylon jacket is pressed cool, after a bond test, and never printed direct', async ({ page }) => {

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
-import { choose, typeDue, discPng, orderOverApi } from './shop.ts';
+import { choose, typeDue, discPng, openRoute, orderOverApi } from './shop.ts';
 
 /** A new order with art on a blank, as far as the sizes. */
 async function begin(page: Page, customer: string, blank: string, seed: number): Promise<void> {
@@ -13,11 +13,6 @@ async function begin(page: Page, customer: string, blank: string, seed: number):
   await choose(page, 'Garment', blank);
 }
 const recommended = (page: Page) => page.getByText(/is recommended:/);
-const openRoute = (page: Page): Promise<void> =>
-  page
-    .getByRole('region', { name: /^Order K-/ })
-    .getByRole('link', { name: /^Route, version/ })
-    .click();
 
 test('a cap has a cap’s places and processes, and a patch promised too soon is caught where it is promised', async ({
   page,

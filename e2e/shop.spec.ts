@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import { discPng, orderOverApi } from './shop.ts';
+import { discPng, openRoute, orderOverApi } from './shop.ts';
 
 /** The text a downloaded file begins with. */
 async function downloaded(page: Page, click: () => Promise<void>): Promise<{ name: string; head: string }> {
@@ -80,8 +80,7 @@ test('a blank of a new fabric is added, ordered, compared, quoted and printed ou
   await page.getByRole('button', { name: 'Take in the order' }).click();
 
   // the route
-  const ticket = page.getByRole('region', { name: /^Order K-/ });
-  await ticket.getByRole('link', { name: /^Route, version/ }).click();
+  await openRoute(page);
   await expect(page.getByText('60 % cotton, 35 % polyester, 5 % elastane, 37 pieces')).toBeVisible();
   const plate = page.locator('#operation-press-transfer').getByRole('button', { name: /^Plate/ });
   await plate.focus();

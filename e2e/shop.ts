@@ -48,6 +48,16 @@ export async function unfold(operation: Locator): Promise<void> {
   await operation.getByRole('button', { name: /^and (a check|\d+ checks)$/ }).click();
 }
 
+/** Opens the route of the order that is shown. A press may go astray while its card still grows: then it is pressed again, as a hand would. */
+export async function openRoute(page: Page): Promise<void> {
+  const link = page.getByRole('region', { name: /^Order K-/ }).getByRole('link', { name: /^Route, version/ });
+  await link.waitFor();
+  await expect(async () => {
+    if (await link.isVisible()) await link.click();
+    await page.waitForURL(/\/route\//, { timeout: 5000 });
+  }).toPass();
+}
+
 /** Picks one of many by typing what it is called. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
   const field = page.getByRole('combobox', { name: label, exact: true });

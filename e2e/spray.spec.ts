@@ -157,12 +157,13 @@ test('six shirts are weighed in: the third is too wet and is let dry, two too dr
   };
   await shirt(1.01, /right amount/);
   await shirt(0.97, /right amount/);
-  await shirt(1.32, /too much: let it dry longer/);
-  await expect(soFar).toContainText(/3 ◆ 13\d %, too much/);
+  // a scale that shows tenths knows a few grams to about six in a hundred: well beyond the tolerance, here and below
+  await shirt(1.42, /too much: let it dry longer/);
+  await expect(soFar).toContainText(/3 ◆ 1[34]\d %, too much/);
   expect(await axeFindings(page)).toEqual([]);
   await shirt(0.75, /too little: spray once more: \d+\.\d\sg more/);
   await expect(weighIn.getByRole('status')).toHaveCount(0);
-  await shirt(0.72, /too little/); // well beyond the tolerance: the scale shows tenths, and drifts
+  await shirt(0.72, /too little/);
   await expect(weighIn.getByRole('status')).toContainText(
     'twice in a row off to one side: the nozzle, the pump, the bottle?',
   );

@@ -1,6 +1,6 @@
 // Everything: types, lint, boundaries, dead code, format, unit and server tests, then the journeys in a browser.
 import { spawn } from 'node:child_process';
-import { mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { BUILT, SERVER_ARGS, ensureBuilt } from './lib/build.mjs';
 import { compileChecks } from './lib/checks.mjs';
@@ -51,7 +51,8 @@ await run(async () => {
   ensureChromium();
   const home = testHome();
   const cluster = await openCluster({ home, isThrowaway: true });
-  mkdirSync(join(ROOT, 'test-results'), { recursive: true });
+  rmSync(join(ROOT, 'test-results'), { recursive: true, force: true });
+  mkdirSync(join(ROOT, 'test-results'));
   try {
     await compileChecks(); // which types and tests read
     const linting = quiet(LINT); // takes as long as the other checks and half the tests together
@@ -82,6 +83,7 @@ await run(async () => {
       { SALTFLAT_E2E_URL: server.url, SALTFLAT_E2E_DATABASE: server.databaseUrl },
       PLAYWRIGHT,
     );
+    tellPages();
     server.stop();
   } finally {
     cluster.stop();
@@ -107,6 +109,26 @@ async function suite(name, command, args, env, [passed, failed] = MOCHA) {
   counts.passed += count(passed);
   counts.failed += Math.max(count(failed), code === 0 ? 0 : 1);
   if (code !== 0) failures.push(`— ${name}\n${text.slice(Math.max(0, text.search(failed)))}`);
+}
+
+/** What was on the page when a journey failed, by headings and what is said: the machine it failed on may be gone by then. */
+function tellPages() {
+  const results = join(ROOT, 'test-results');
+  for (const name of readdirSync(results)) {
+    const file = join(results, name, 'error-context.md');
+    if (!existsSync(file)) continue;
+    const [, page = ''] = readFileSync(file, 'utf8').split('```yaml');
+    const told = page
+      .split('```')[0]
+      .split('\n')
+      .filter((line) => /- '?(heading|alert|status|dialog)/.test(line));
+    failures.push(
+      `— the page of ${name}\n${told
+        .slice(0, 25)
+        .map((line) => line.trim().slice(0, 200))
+        .join('\n')}`,
+    );
+  }
 }
 
 /** Several at once would mix their lines: what one says is kept until it is done. */

@@ -75,6 +75,28 @@ describe('a repaired plan', () => {
     expect(moved).to.be.above(30);
   });
 
+  it('leaves out all that waits for what is spoiled, and so holds as it stands', () => {
+    let spoiled = 0;
+    for (let seed = 1; seed <= 200; seed++) {
+      const instance = anyInstance(seed);
+      const plan = planOf(instance, seed);
+      const now = 20 + (seed % 120);
+      const standing = asOf(instance, plan, now);
+      // nobody is there for hours, and what is done by itself goes on
+      const alone = peopleAway(standing, 100, [now, now + 200]);
+      const { ops, leftOut } = repairPlan(alone, plan);
+      if (leftOut.length === 0) continue;
+      spoiled++;
+      const begun = new Set(alone.fixed.map(({ id }) => id));
+      const isOut = new Set(leftOut.map(({ id }) => id));
+      for (const { from, to } of alone.lags)
+        if (isOut.has(from) && !begun.has(to)) expect(isOut, `${seed} ${from} → ${to}`).to.include(to);
+      const again = repairPlan(alone, ops);
+      expect(again.ops, `${seed}`).to.deep.equal(ops);
+    }
+    expect(spoiled).to.be.above(20);
+  });
+
   it('moves only what stands in the way: the press is down, film and powder stay', () => {
     // hot again ten minutes after it is back at 30
     const down = machineDown(asOf(TINY, BY_HAND, 5), 'press', [18, 30]);

@@ -51,7 +51,7 @@ function followedInTime(
   plan: readonly PlannedOp[],
   { why, keepsLocks }: { why: Map<number, WhyOut>; keepsLocks: boolean },
 ): ReturnType<typeof followPlan> {
-  const { isFixed, n, lagsOut, calendar } = problem;
+  const { isFixed, n, calendar } = problem;
   const floors = new Int32Array(n);
   const isStill = isFixed.slice();
   for (const { op } of keepsLocks ? problem.locked : []) isStill[op] = 1;
@@ -60,12 +60,22 @@ function followedInTime(
     const overdue = followed.overdue.filter(({ lag }) => !why.has(lag.to));
     if (overdue.length === 0) return followed;
     for (const { lag, over } of overdue) {
-      if (!isStill[lag.from]) floors[lag.from] = followed.timetable.places.start[lag.from] + over;
-      else {
-        why.set(lag.to, 'spoilt');
-        floors[lag.to] = calendar.horizon; // it finds no place, and nothing has to make room for it
-        for (const { to } of lagsOut[lag.to]) why.set(to, 'waits');
+      if (why.has(lag.from)) continue; // it was spoilt in this very round: there is nothing to hold back
+      if (!isStill[lag.from]) {
+        floors[lag.from] = followed.timetable.places.start[lag.from] + over;
+        continue;
       }
+      why.set(lag.to, 'spoilt');
+      floors[lag.to] = calendar.horizon; // it finds no place, and nothing has to make room for it
+      for (const op of waitingFor(problem, lag.to)) if (!why.has(op)) why.set(op, 'waits');
     }
   }
+}
+
+/** All that can only be done after an operation, but for what has begun all the same. */
+function waitingFor({ lagsOut, isFixed }: Problem, first: number): Set<number> {
+  const found = new Set([first]);
+  for (const op of found) for (const { to } of lagsOut[op]) if (!isFixed[to]) found.add(to);
+  found.delete(first);
+  return found;
 }

@@ -3,7 +3,7 @@ import type { LinePrint, OrderLine } from '@saltflat/contract';
 import { PLACEMENTS } from '@saltflat/contract/placements';
 import { PROCESS_NAMES, isFilmProcess } from '@saltflat/core/route';
 import { formatQuantity } from '@saltflat/core/units';
-import { Suspense, lazy } from 'react';
+import { Suspense, lazy, useEffect } from 'react';
 import { Link } from 'react-router';
 import type { Attempt } from '../../api/useAttempt.ts';
 import { useDates, useUnits } from '../../units/writingSlice.ts';
@@ -13,7 +13,8 @@ import { Measuring } from './Measuring.tsx';
 import { Button, Note, Refusal, Row, Stack, StateMark } from '../../ui/index.ts';
 
 /** With the sentences for what stands out it weighs as much as the list: it comes when there is something to tell. */
-const LineArt = lazy(() => import('./LineArt.tsx'));
+const loadLineArt = () => import('./LineArt.tsx');
+const LineArt = lazy(loadLineArt);
 
 /** What can be done with a line. */
 export interface LineActions extends ArtActions {
@@ -33,6 +34,11 @@ interface Props {
 /** One line of an order: what is made, where it stands, and what can be done next. */
 export function LineCard({ line, isCancelled, by, actions, attempt }: Props) {
   const when = useDates();
+  const isPlanning = line.state === 'planning';
+  useEffect(() => {
+    // what there is to tell comes with the route: a card must not grow under the hand that goes for it
+    if (isPlanning) void loadLineArt();
+  }, [isPlanning]);
   const hasArtToTell =
     line.artOverrule !== null ||
     line.prints.some(({ findings, preparation }) => findings.length > 0 || preparation !== null);
@@ -53,7 +59,7 @@ export function LineCard({ line, isCancelled, by, actions, attempt }: Props) {
           <LineArt {...{ line, by, actions, attempt }} />
         </Suspense>
       )}
-      {line.state === 'planning' && !isCancelled && <Measuring lineId={line.id} />}
+      {isPlanning && !isCancelled && <Measuring lineId={line.id} />}
       {line.planProblem && (
         <Note tone="alarm">{rich('No route: {planProblem}', { planProblem: line.planProblem })}</Note>
       )}
