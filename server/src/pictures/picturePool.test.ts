@@ -53,16 +53,16 @@ function children(): { pid: number; environment: string }[] {
 
 describe('pictures in processes of their own', function () {
   it('are let go where they take too long, and the next ones are drawn', async () => {
-    const pool = createPicturePool((megapixels) => ({ seconds: megapixels > 1 ? 6 : 120, memoryMb: 2000 }));
+    const pool = createPicturePool((megapixels) => ({ seconds: megapixels > 1 ? 2 : 120, memoryMb: 2000 }));
     const [first, second, third] = await Promise.all([
       draw(pool, endless(0), 'endless.svg'),
       draw(pool, endless(1), 'endless too.svg'),
       draw(pool, small, 'small.svg', 0.1),
     ]);
     expect(first).to.equal(
-      'picture-too-heavy: “endless.svg” takes more than 6 s to draw. Export the art as a PNG at the size it is printed.',
+      'picture-too-heavy: “endless.svg” takes more than 2 s to draw. Export the art as a PNG at the size it is printed.',
     );
-    expect(second).to.contain('“endless too.svg” takes more than 6 s');
+    expect(second).to.contain('“endless too.svg” takes more than 2 s');
     expect(third, 'it waited for its turn').to.equal('drawn');
     await pool.stop();
   });
