@@ -172,6 +172,12 @@ test('a machine that stands still and somebody who is away are said, and the pla
   await expect(page.getByText('Orders by this plan').first()).toBeVisible();
   await page.getByRole('link', { name: 'Working hours' }).click();
   await expect(people.getByLabel('Press A')).toBeChecked();
+  // what was timed on the floor stands beside what routes assume
+  const times = page.getByRole('table', { name: 'How long work takes here' });
+  await expect(times.getByRole('row').filter({ hasText: 'Inspect the piece' })).toContainText(
+    /(longer|shorter|as long as) .*assumed\s*\d+ times, they vary by \d+ %/,
+  );
+  expect(await axeFindings(page)).toEqual([]);
   await people.getByLabel('only some machines').nth(1).uncheck();
   await page.getByRole('button', { name: 'Save the hours' }).click();
   await expect(page.getByText('Orders by this plan').first()).toBeVisible();

@@ -1,7 +1,8 @@
 import type { PlanPicture } from '@saltflat/core/plan';
 import type { RunOperation, RunState } from '@saltflat/core/run';
 import { LONGEST_MIN } from '@saltflat/core/plan';
-import { FLOWS, ROLES, STATIONS } from '@saltflat/core/work';
+import type { WorkPace } from '@saltflat/core/learn';
+import { FLOWS, ROLES, STATIONS, inOwnTime, workKind } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import type { Route } from '@saltflat/core/route';
 import { Type } from 'typebox';
@@ -12,38 +13,51 @@ import { SharedSheet } from './runs.ts';
 import { Id, Instant, MOST_ROWS, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 import { ShopCalendar } from './workCalendar.ts';
+import { WorkTimes } from './workTimes.ts';
 
 /** What a plan needs of an operation of a route. */
-export type PlannedOperation = RunOperation & Pick<Operation, 'title'>;
+export type PlannedOperation = RunOperation & Pick<Operation, 'title'> & { pace: WorkPace | null };
 
 const PARTS = [
   'id', 'role', 'station', 'title', 'lane', 'takes', 'awaits', 'unit', 'size', 'modes', 'waitAfter', 'weighIn',
 ] as const; // prettier-ignore
 
 const PlannedOperationDocument = Type.Unsafe<PlannedOperation>(
-  strictObject(
-    Object.fromEntries(PARTS.map((key) => [key, RouteOperation.properties[key]])) as Pick<
+  strictObject({
+    ...(Object.fromEntries(PARTS.map((key) => [key, RouteOperation.properties[key]])) as Pick<
       typeof RouteOperation.properties,
       (typeof PARTS)[number]
-    >,
-  ),
+    >),
+    pace: nullable(
+      strictObject({
+        count: Type.Integer(),
+        hands: Type.Number(),
+        machine: Type.Number(),
+        spread: nullable(Type.Number()),
+      }),
+    ),
+  }),
 );
 
-/** The part of a route that a plan is made of: what lies under the plate is no business of it. */
-export const plannedPart = ({
-  lanes,
-  operations,
-  restBeforeDispatchS,
-}: Pick<Route, 'lanes' | 'operations' | 'restBeforeDispatchS'>) => ({
+/**
+ * The part of a route that a plan is made of: what lies under the plate is no business of it.
+ *
+ * @param paceOf how the shop’s own time of a kind of work differs from what routes assume
+ */
+export const plannedPart = (
+  { lanes, operations, restBeforeDispatchS }: Pick<Route, 'lanes' | 'operations' | 'restBeforeDispatchS'>,
+  paceOf: (kind: string) => WorkPace | null,
+) => ({
   lanes,
   restBeforeDispatchS,
   operations: operations.map((own): PlannedOperation => {
     const { id, role, station, title, lane, takes, awaits, unit, size, waitAfter, weighIn } = own;
-    const modes = own.modes.map((mode) => ({
+    const pace = paceOf(workKind(own));
+    const modes = (pace === null ? own : inOwnTime(own, pace)).modes.map((mode) => ({
       ...mode,
       phases: mode.phases.map((phase) => ({ ...phase, heat: null })),
     }));
-    return { id, role, station, title, lane, takes, awaits, unit, size, modes, waitAfter, weighIn };
+    return { id, role, station, title, lane, takes, awaits, unit, size, modes, waitAfter, weighIn, pace };
   }),
 });
 
@@ -207,6 +221,8 @@ export const PlanGround = strictObject({
   ),
   /** More lines are open than are planned: the soonest due are. */
   isMore: Type.Boolean(),
+  /** What this shop’s own times say: they are in the work above. */
+  times: WorkTimes,
   /** The plan that is followed; `null` where nobody has kept one. */
   kept: nullable(DayPlan),
 });

@@ -3,7 +3,7 @@ import type { ShopJob, ShopMachine, ShopNow } from '@saltflat/core/plan';
 import type { Equipment, Press } from '@saltflat/core/route';
 import type { RunLine, RunOperation } from '@saltflat/core/run';
 import type { Machine } from './catalogue.ts';
-import type { PlanGround, PlanJob, PlanLine } from './dayPlans.ts';
+import type { PlanGround, PlanJob, PlanLine, PlannedOperation } from './dayPlans.ts';
 import { equipmentOf } from './equipment.ts';
 import { dayIn, midnightIn, minuteOfIn } from './wallClock.ts';
 
@@ -107,17 +107,18 @@ function heatedOf(own: Equipment): ShopMachine[] {
 
 /** Lines made in one go as a plan takes them. */
 export function shopJob({ key, flow, sheets, lines, stands }: Omit<PlanJob, 'runId' | 'layout'>): ShopJob {
-  const titles = new Map(
-    lines.flatMap((line) => line.operations.map(({ id, title }) => [`${line.key} ${id}`, title] as const)),
+  const known = new Map(
+    lines.flatMap((line) => line.operations.map((own) => [`${line.key} ${own.id}`, own] as const)),
   );
-  const titleOf = (line: RunLine, operation: RunOperation): string =>
-    titles.get(`${line.key} ${operation.id}`) ?? operation.role;
+  const find = (line: RunLine, { id }: RunOperation): PlannedOperation | undefined =>
+    known.get(`${line.key} ${id}`);
   return {
     key,
     plan: { lines, sheets, flow },
     state: stands,
     lines: lines.map(lineOf),
-    titleOf,
+    titleOf: (line, operation) => find(line, operation)?.title ?? operation.role,
+    paceOf: (line, operation) => find(line, operation)?.pace ?? null,
   };
 }
 

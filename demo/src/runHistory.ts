@@ -46,7 +46,7 @@ export function inventRun(
     const last = phases.map(({ isTimed }) => isTimed).lastIndexOf(true);
     const spend = (own: Phase): void => {
       const seconds = phaseS(own, parts);
-      pass(own.people > 0 ? Math.min(seconds, 60) : seconds * (1 + 0.04 * random()));
+      pass(own.people > 0 ? seconds : seconds * (1 + 0.04 * random()));
     };
     phases.slice(0, Math.max(0, first)).forEach(spend);
     push('step-started', step);

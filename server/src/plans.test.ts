@@ -1,14 +1,25 @@
-import type { DayPlan, Order, PlanGround, ShopCalendar, WantedAnswer } from '@saltflat/contract';
+import { runPlanOf } from '@saltflat/contract';
+import type {
+  DayPlan,
+  Order,
+  PlanGround,
+  Run,
+  RunEventInput,
+  ShopCalendar,
+  WantedAnswer,
+  WorkTimes,
+} from '@saltflat/contract';
 import { shopNow } from '@saltflat/contract/shopNow';
 import { Planning, checkPlan, planPicture, problemOf, shopInstance } from '@saltflat/core/plan';
 import type { Process } from '@saltflat/core/route';
-import { partsIn, workedS } from '@saltflat/core/work';
+import { compileSteps } from '@saltflat/core/run';
+import { handsS, partsIn, workedS } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import { DEMO_ORDERS } from '@saltflat/demo';
 import { expect } from 'chai';
 import { pino } from 'pino';
 import { buildServer } from './buildServer.ts';
-import { createDatabase, lineInput, plannedOrder, startTestServer } from './testing/testServer.ts';
+import { createDatabase, event, lineInput, plannedOrder, startTestServer } from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
 
 describe('what days are planned from', function () {
@@ -19,9 +30,9 @@ describe('what days are planned from', function () {
   after(() => server.stop());
 
   const ground = () => server.get<PlanGround>('/plan/ground');
-  const takeIn = async (): Promise<Order> =>
+  const takeIn = async (pieces = 6): Promise<Order> =>
     plannedOrder(server, {
-      lines: [lineInput(server, { artworkId: await artworkId(), sizes: [{ size: 'M', quantity: 6 }] })],
+      lines: [lineInput(server, { artworkId: await artworkId(), sizes: [{ size: 'M', quantity: pieces }] })],
     });
   let art: string | null = null;
   const artworkId = async (): Promise<string> =>
@@ -114,6 +125,58 @@ describe('what days are planned from', function () {
       days,
     );
     expect((await ground()).jobs.length).to.equal(before + 1); // what was only asked about is nowhere
+  });
+
+  it('goes by the times of the floor once a kind of work was timed ten times, and no more where it is taken back', async () => {
+    const line = (await takeIn(10)).lines[0]!;
+    const { body } = await server.api
+      .post('/api/v1/runs')
+      .send({ lineIds: [line.id], by: 'Ines' })
+      .expect(201);
+    const run = body as Run;
+    const send = (events: RunEventInput[]) =>
+      server.api.post(`/api/v1/runs/${run.id}/events`).send({ events }).expect(200);
+    // every peel takes half as long again as its route says, every look what it says
+    let atMs = Date.now() - 3_000_000;
+    const next = (own: RunEventInput, afterS: number): RunEventInput => {
+      const at = new Date((atMs += 1000 * afterS)).toISOString();
+      return { ...own, at, deviceAt: at };
+    };
+    const events = compileSteps(runPlanOf(run)).flatMap(({ id, operation, parts }) => {
+      const lasts = handsS(operation, parts.length) * (operation.role === 'peel' ? 1.5 : 1);
+      return [
+        next(event('step-started', id), 2),
+        operation.role === 'inspect'
+          ? next(event('piece-inspected', id, { inspection: { verdict: 'good', faults: [] } }), lasts)
+          : next(event('step-completed', id), lasts),
+      ];
+    });
+    await send(events);
+
+    const times = () => server.get<WorkTimes>('/plan/times');
+    const of = ({ kinds }: WorkTimes, title: string) => kinds.find(({ titles }) => titles.includes(title));
+    const known = await times();
+    const peel = of(known, 'Peel cold')!;
+    expect(peel.hands).to.deep.include({ count: 10, leftOut: 0 });
+    expect(peel.hands.factor).to.be.closeTo(1.5, 1e-9);
+    expect(of(known, 'Inspect the piece')!.hands.factor).to.be.closeTo(1, 1e-9);
+    expect(of(known, 'Cut the transfers apart')!.hands, 'two sheets at most').to.include({ factor: null });
+
+    const other = (await takeIn()).lines[0]!;
+    const workOf = async (title: string) =>
+      (await ground()).jobs
+        .find(({ key }) => key === other.id)!
+        .lines[0]!.operations.find((operation) => operation.title === title)!;
+    const planned = await workOf('Peel cold');
+    expect(planned.pace).to.include({ count: 10, machine: 1 });
+    expect(handsS(planned, 1)).to.be.closeTo(12, 1e-9); // eight seconds by its route
+    expect((await workOf('Press the transfer')).pace, 'two seconds from tap to tap are no loading').to.equal(
+      null,
+    );
+
+    await send([event('undone', null, { eventId: events.at(-1)!.id })]);
+    expect((await times()).kinds).to.deep.equal([]);
+    expect(handsS(await workOf('Peel cold'), 1)).to.equal(8);
   });
 
   it('keeps a plan for everybody, made from the one that was looked at, and refuses one that was overtaken', async () => {

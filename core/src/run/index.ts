@@ -22,6 +22,8 @@ export type { PartName, RunLine, RunOperation, RunPlan, SharedSheet } from './ru
 export { currentIn } from './needs.ts';
 export { readiedKey } from './runState.ts';
 export type { Loss, PartState, PieceOutcome, Readied, RunState, StepState } from './runState.ts';
+export { timingsOf } from './timings.ts';
+export type { Timing, Took } from './timings.ts';
 export { weighedIn } from './weighedIn.ts';
 export type { WeighedPiece } from './weighedIn.ts';
 export { driedMeanwhileG, judgeWeighIn, waitedForScaleS } from './weighIn.ts';

@@ -28,14 +28,18 @@ export type { Limit, Range, Reason, ReasonSource, Setting, SettingRole } from '.
 export { JOINTS, STACK_MATERIALS, stackFrom } from './stack.ts';
 export type { Joint, Stack, StackLayer, StackMaterial } from './stack.ts';
 export {
+  aloneIn,
   aloneS,
   countdownS,
   goesWords,
   handsS,
+  inOwnTime,
   phaseS,
   plannedMode,
   settingFor,
   timedPhases,
   unitsOf,
+  workKind,
   workedS,
 } from './times.ts';
+export type { TimeFactors } from './times.ts';

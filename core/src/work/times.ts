@@ -37,9 +37,12 @@ function sumOver(operation: Timed, parts: number, isCounted: (phase: Phase) => n
 export const handsS = (operation: Timed, parts: number): number =>
   sumOver(operation, parts, ({ people }) => people);
 
+/** Whether nobody is needed for a phase. */
+export const aloneIn = ({ people }: Pick<Phase, 'people'>): boolean => people === 0;
+
 /** Time it runs by itself for all parts, s: one unit after the other. */
 export const aloneS = (operation: Timed, parts: number): number =>
-  sumOver(operation, parts, ({ people }) => (people === 0 ? 1 : 0));
+  sumOver(operation, parts, (phase) => (aloneIn(phase) ? 1 : 0));
 
 /** From the beginning of the first unit to the end of the last on one machine, s, without waits in between. */
 export const workedS = (operation: Timed, parts: number): number => sumOver(operation, parts, () => 1);
@@ -57,6 +60,29 @@ export const settingFor = (
   { settings }: { settings: readonly Setting[] },
   role: SettingRole,
 ): Setting | undefined => settings.find(({ sets }) => sets === role);
+
+/** Factors on the times of a kind of work, as a shop has them. */
+export interface TimeFactors {
+  hands: number;
+  /** What a machine does at its own speed. */
+  machine: number;
+}
+
+/** An operation in a shop’s own time. What is heated lasts as long as it is told. */
+export const inOwnTime = <O extends Pick<Operation, 'modes'>>(operation: O, own: TimeFactors): O => ({
+  ...operation,
+  modes: operation.modes.map((mode) => ({
+    ...mode,
+    phases: mode.phases.map((phase) => {
+      const factor = !aloneIn(phase) ? own.hands : phase.heat === null ? own.machine : 1;
+      return { ...phase, onceS: factor * phase.onceS, eachS: factor * phase.eachS };
+    }),
+  })),
+});
+
+/** What is the same kind of work wherever it stands in a route: a name to keep times under, from which nothing is read. */
+export const workKind = ({ role, unit, modes }: Pick<Operation, 'role' | 'unit' | 'modes'>): string =>
+  [role, plannedMode({ modes }).machineKind ?? 'hands', unit].join('/');
 
 /** How a line goes through an operation: "each piece", "up to 6 at once", "once for all". */
 export function goesWords({ unit, size }: Pick<Operation, 'unit' | 'size'>, t: Phrasing = inEnglish): string {

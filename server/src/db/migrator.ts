@@ -30,6 +30,7 @@ import { filmSpares } from './migrations/20260613T0920-film-spares.ts';
 import { sprayWeighings } from './migrations/20260620T0900-spray-weighings.ts';
 import { machineCare } from './migrations/20260627T0900-machine-care.ts';
 import { dayPlans } from './migrations/20260704T0900-day-plans.ts';
+import { workTimes } from './migrations/20260711T0900-work-times.ts';
 import { pressSurveys } from './migrations/20260523T0900-press-surveys.ts';
 import { findArtworks } from './migrations/20260509T0900-find-artworks.ts';
 import type { Migration } from './migration.ts';
@@ -65,6 +66,7 @@ export const MIGRATIONS: readonly Migration[] = [
   sprayWeighings,
   machineCare,
   dayPlans,
+  workTimes,
 ];
 
 /** Brings the database's shape up to date. A migration and the row that says it was done are one transaction: there is never one without the other. */

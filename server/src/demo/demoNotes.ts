@@ -15,7 +15,7 @@ const MADE = [
   'customer', 'customer_order', 'order_line', 'order_line_size', 'line_print', 'route_version', 'proof_answer', 'weighing',
   'quote', 'run', 'run_line', 'run_event', 'outcome', 'outcome_tally', 'shop_change_line', 'artwork', 'artwork_figures',
   'artwork_preparation', 'blob', 'job', 'press_check', 'bench_note', 'film_layout',
-  'shelf_packet', 'shelf_move', 'shelf_use', 'spray_weighing', 'machine_care', 'day_plan',
+  'shelf_packet', 'shelf_move', 'shelf_use', 'spray_weighing', 'machine_care', 'day_plan', 'work_time',
 ]; // prettier-ignore
 
 /** Notes of what became of the demo in this database. */

@@ -6,6 +6,7 @@ import type {
   ShopCalendar,
   WantedAnswer,
   WantedQuery,
+  WorkTimes,
 } from '@saltflat/contract';
 import { baseApi } from './baseApi.ts';
 
@@ -24,6 +25,10 @@ const planApi = baseApi.injectEndpoints({
       query: (body) => ({ url: '/plan/kept', method: 'POST', body }),
       invalidatesTags: ['Plan'],
     }),
+    workTimes: build.query<WorkTimes, void>({
+      query: () => '/plan/times',
+      providesTags: ['Run', 'Plan'],
+    }),
     shopCalendar: build.query<ShopCalendar, void>({ query: () => '/plan/calendar', providesTags: ['Plan'] }),
     changeCalendar: build.mutation<ShopCalendar, CalendarChange>({
       query: (body) => ({ url: '/plan/calendar', method: 'PUT', body }),
@@ -36,6 +41,7 @@ export const {
   usePlanGroundQuery,
   useWantedQuery,
   useKeepPlanMutation,
+  useWorkTimesQuery,
   useShopCalendarQuery,
   useChangeCalendarMutation,
 } = planApi;

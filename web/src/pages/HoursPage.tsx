@@ -1,15 +1,16 @@
 import { useNavigate } from 'react-router';
 import { useCatalogueQuery } from '../api/catalogueApi.ts';
-import { useChangeCalendarMutation, useShopCalendarQuery } from '../api/planApi.ts';
+import { useChangeCalendarMutation, useShopCalendarQuery, useWorkTimesQuery } from '../api/planApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
-import { HoursView } from '../features/plan/index.ts';
-import { Failed, Loading, PageHead, useToast } from '../ui/index.ts';
+import { HoursView, TimesPanel } from '../features/plan/index.ts';
+import { Failed, Loading, PageHead, Refusal, Stack, useToast } from '../ui/index.ts';
 import { t } from '../words/index.ts';
 
 /** When the shop works. */
 export function HoursPage() {
   const { data: calendar, error, refetch } = useShopCalendarQuery();
   const { data: catalogue, error: unread, refetch: readAgain } = useCatalogueQuery();
+  const { data: times, error: untold, refetch: askTimes } = useWorkTimesQuery();
   const [save] = useChangeCalendarMutation();
   const navigate = useNavigate();
   const tell = useToast();
@@ -24,10 +25,10 @@ export function HoursPage() {
     );
   if (!calendar || !catalogue) return <Loading what={t('the working hours')} />;
   return (
-    <>
+    <Stack gap={16}>
       <PageHead
         title={t('Working hours')}
-        says={t('Who is there when, and what stands still: plans go by it')}
+        says={t('Who is there when, what stands still, and how long work takes: plans go by it')}
       />
       <HoursView
         calendar={calendar}
@@ -38,6 +39,8 @@ export function HoursPage() {
           void navigate('/plan');
         }}
       />
-    </>
+      {untold && <Refusal words={problemMessage(untold)} onRetry={() => void askTimes()} />}
+      {times && <TimesPanel times={times} />}
+    </Stack>
   );
 }

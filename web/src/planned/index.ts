@@ -5,5 +5,6 @@ export { otherShops } from './otherShops.ts';
 export { wantedRoom } from './wantedRoom.ts';
 export type { WantedRoom } from './wantedRoom.ts';
 export { ASSUMED_SPREAD } from './spread.ts';
+export type { HandsSpread } from './spread.ts';
 export { usePlanTime } from './planTimes.ts';
 export type { PlanTime } from './planTimes.ts';

@@ -1,6 +1,8 @@
 import type { Machine, PlanGround } from '@saltflat/contract';
 import { shopNow } from '@saltflat/contract/shopNow';
 import { repairPlan, shopInstance } from '@saltflat/core/plan';
+import { handsSpread } from './spread.ts';
+import type { HandsSpread } from './spread.ts';
 import type { FormerOp, LockedOp, Plan, PlannedOp, ShopInstance, ShopNow } from '@saltflat/core/plan';
 
 /** A plan as somebody has it on the page: where everything lies, and what is locked there. Instants, so that it outlives the minute. */
@@ -19,6 +21,8 @@ export interface PlanRoom {
   /** What was changed here; `null` where nothing was. */
   draft: PlanDraft | null;
   own: ShopInstance;
+  /** How much hands vary here. */
+  spread: HandsSpread;
   /** The plan followed as the shop stands; `null` where there is none yet. */
   followed: Plan | null;
 }
@@ -40,6 +44,7 @@ export function planRoom(
     zone: shop.calendar.zone,
     draft,
     own,
+    spread: handsSpread(own, ground.times),
     followed: hasPlan ? repairPlan(own.instance, own.former, { keepsLocks: true }) : null,
   };
 }

@@ -2,12 +2,16 @@ import type { Machine, PlanGround, PlanJob } from '@saltflat/contract';
 import { shopJob, shopNow } from '@saltflat/contract/shopNow';
 import { shopInstance } from '@saltflat/core/plan';
 import type { PlanInstance, PlannedOp } from '@saltflat/core/plan';
+import { handsSpread } from './spread.ts';
+import type { HandsSpread } from './spread.ts';
 
 /** The shop as it would be planned with something that is not taken in yet. */
 export interface WantedRoom {
   epochMs: number;
   zone: string;
   instance: PlanInstance;
+  /** How much hands vary here. */
+  spread: HandsSpread;
   /** The plan that is followed; `null` where none is kept. */
   plan: readonly PlannedOp[] | null;
   /** Order lines that are asked for. */
@@ -25,12 +29,13 @@ export function wantedRoom(
     ({ runId, lines }) => runId !== null || !lines.every(({ lineId }) => instead.has(lineId)),
   );
   const shop = shopNow({ ...ground, jobs: others }, machines, nowMs);
-  const { instance, former } = shopInstance({ ...shop, jobs: [...shop.jobs, ...jobs.map(shopJob)] });
+  const own = shopInstance({ ...shop, jobs: [...shop.jobs, ...jobs.map(shopJob)] });
   return {
     epochMs: shop.epochMs,
     zone: shop.calendar.zone,
-    instance,
-    plan: ground.kept === null ? null : former,
+    instance: own.instance,
+    spread: handsSpread(own, ground.times),
+    plan: ground.kept === null ? null : own.former,
     wanted: jobs.flatMap(({ lines }) => lines.map(({ lineId }) => lineId)),
   };
 }

@@ -11,11 +11,13 @@ interface Varies {
   /** How much hands vary: from operation to operation, and from day to day, as shares of their time. */
   own: number;
   pace: number;
+  /** Of operations that were timed. */
+  owns: Readonly<Record<string, number>>;
 }
-const wishOf = ({ seed, samples, own, pace }: Varies): PromiseInput['chances'] => ({
+const wishOf = ({ seed, samples, own, owns, pace }: Varies): PromiseInput['chances'] => ({
   seed,
   samples,
-  spread: { of: () => own, pace },
+  spread: { of: (id) => owns[id] ?? own, pace },
 });
 
 interface ChancesQuestion extends Varies {

@@ -68,7 +68,7 @@ export function planPicture({ instance, about }: ShopInstance, plan: readonly Pl
     const known = about.get(op.id);
     if (own === undefined || known === undefined) return [];
     const { machine, state, phases } = op.modes[own.mode];
-    const { sinceMs: _since, ...shown } = known;
+    const { sinceMs: _since, pace: _pace, ...shown } = known;
     return [
       {
         ...shown,

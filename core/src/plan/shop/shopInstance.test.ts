@@ -85,6 +85,7 @@ const job = (
       { id: 'line', code: 'K-1', customer: 'Terns', dueMs: at(600), restS: 0, releaseMs: null, weight: 1 },
     ],
     titleOf: (_, { id }) => id,
+    paceOf: () => null,
   };
 };
 

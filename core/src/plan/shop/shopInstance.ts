@@ -1,3 +1,4 @@
+import type { WorkPace } from '../../learn/index.ts';
 import type { RunLine, RunOperation, RunPlan, RunState } from '../../run/index.ts';
 import { calendarOf, pausedEnd } from '../calendar.ts';
 import type { Calendar } from '../calendar.ts';
@@ -44,6 +45,8 @@ export interface ShopJob {
   lines: readonly ShopLine[];
   /** What an operation of one of its lines is called. */
   titleOf: (line: RunLine, operation: RunOperation) => string;
+  /** By how much the shop’s own time of it differs from what its route assumed, where it was timed: it is in the plan’s work already. */
+  paceOf: (line: RunLine, operation: RunOperation) => WorkPace | null;
 }
 
 export interface ShopNow {
@@ -84,6 +87,8 @@ export interface ShopOp {
   /** When it was begun on the floor; `null` where it was not. */
   sinceMs: number | null;
   isRunning: boolean;
+  /** How the shop’s own time differs from what its route assumed; `null` where it was not timed often enough. */
+  pace: WorkPace | null;
 }
 
 /** The open shop as a problem to be planned, and what its operations are. */
@@ -378,6 +383,7 @@ function aboutOf(works: readonly JobWork[], ops: readonly PlanOp[]): Map<string,
               parts: about.parts,
               sinceMs: begun?.startedMs ?? null,
               isRunning: begun?.isRunning ?? false,
+              pace: job.paceOf(about.line, about.operation),
             },
           ];
         }),

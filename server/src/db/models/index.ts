@@ -2,6 +2,7 @@ import type { Model, ModelStatic, Sequelize } from 'sequelize';
 import { defineArtwork, defineBlob, defineFigures, definePreparation } from './artworks.ts';
 import { defineCustomer } from './customers.ts';
 import { defineDayPlan } from './dayPlans.ts';
+import { defineWorkTime } from './workTimes.ts';
 import { defineFilmLayout } from './filmLayouts.ts';
 import { defineColour, defineSize, defineStyle } from './garments.ts';
 import { defineLine, defineLineSize, defineOrder, definePrint } from './orders.ts';
@@ -61,6 +62,7 @@ export function defineModels(sequelize: Sequelize) {
     proofAnswers: defineProofAnswer(sequelize),
     filmLayouts: defineFilmLayout(sequelize),
     dayPlans: defineDayPlan(sequelize),
+    workTimes: defineWorkTime(sequelize),
     runs: defineRun(sequelize),
     runLines: defineRunLine(sequelize),
     events: defineEvent(sequelize),
@@ -113,4 +115,5 @@ export type { LineRow, OrderRow, PrintRow } from './orders.ts';
 export type { QuoteRow, RouteRow } from './routes.ts';
 export type { EventRow, RunLineRow, RunRow } from './runs.ts';
 export type { MoveRow, PacketRow, UseRow } from './shelf.ts';
+export type { WorkTimeRow } from './workTimes.ts';
 export type { BenchNoteRow, CheckRow, MachineRow, MaterialRow, SettingKey, SettingRow } from './setUp.ts';

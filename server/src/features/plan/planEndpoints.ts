@@ -6,6 +6,7 @@ import {
   ShopCalendar,
   WantedAnswer,
   WantedQuery,
+  WorkTimes,
 } from '@saltflat/contract';
 import { endpoint } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
@@ -49,6 +50,15 @@ export const planEndpoints = (plans: PlanService, calendar: CalendarService): En
       status: 201,
     },
     ({ body }) => plans.keep(body),
+  ),
+  endpoint(
+    {
+      method: 'get',
+      path: '/plan/times',
+      summary: 'How long work takes in this shop, by the times of its runs',
+      answer: WorkTimes,
+    },
+    () => plans.times(),
   ),
   endpoint(
     { method: 'get', path: '/plan/calendar', summary: 'When the shop works', answer: ShopCalendar },

@@ -1,6 +1,6 @@
 // SQL by hand: every open line with the route it is made by, in one statement; models would take one for each of five tables.
-import { plannedPart, readStoredRoute } from '@saltflat/contract';
-import type { PlanGround, PlanLine } from '@saltflat/contract';
+import { readStoredRoute } from '@saltflat/contract';
+import type { PlanGround, PlanLine, plannedPart } from '@saltflat/contract';
 import type { PieceCost } from '@saltflat/core/cost';
 import { processesIn } from '@saltflat/core/route';
 import type { Process, Route } from '@saltflat/core/route';
@@ -28,6 +28,9 @@ interface OpenRow extends Pick<
   document: Route | null;
   cost: PieceCost | null;
 }
+
+/** What a plan is made of, of a route, in the shop’s own time. */
+export type PartOf = (route: Route) => ReturnType<typeof plannedPart>;
 
 /** A line that is ready for the floor, with the whole of its route. */
 export interface ReadyLine extends Omit<PlanLine, 'key' | keyof ReturnType<typeof plannedPart>> {
@@ -84,8 +87,8 @@ export async function readOpenLines(
 }
 
 /** A line as a plan wants it, under its name within what is made in one go. */
-export const planLine = ({ route, ...line }: ReadyLine, key: string): PlanLine => ({
+export const planLine = ({ route, ...line }: ReadyLine, key: string, partOf: PartOf): PlanLine => ({
   key,
   ...line,
-  ...plannedPart(route),
+  ...partOf(route),
 });

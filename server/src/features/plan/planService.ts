@@ -8,15 +8,20 @@ import type {
   ShopCalendar,
   WantedAnswer,
   WantedQuery,
+  WorkTimes,
   WrittenLine,
 } from '@saltflat/contract';
+import { dayIn } from '@saltflat/contract/wallClock';
+import { workPace } from '@saltflat/core/learn';
 import type { Route } from '@saltflat/core/route';
 import type { RunState } from '@saltflat/core/run';
 import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
 import type { Database } from '../../db/connection.ts';
+import { learnTimes } from './learnTimes.ts';
+import type { KeptTime } from './learnTimes.ts';
 import { hereAt, planLine, readOpenLines } from './planReads.ts';
-import type { ReadyLine } from './planReads.ts';
+import type { PartOf, ReadyLine } from './planReads.ts';
 
 /** A layout that waits for the floor, with the film its lines share. */
 export interface WaitingLayout {
@@ -45,6 +50,8 @@ interface Needs {
     style: { name: string };
     colour: { name: string; hex: string };
   }>;
+  /** How long the work of this shop took, newest first. */
+  workTimes: () => Promise<KeptTime[]>;
   /** Another plan is followed from now on. */
   onChange: () => void;
   now: () => number;
@@ -57,25 +64,38 @@ export class PlanService {
   /** All that a plan is made of, as the shop stands. */
   async ground(): Promise<PlanGround> {
     const { db, calendar, leadDays, onFloor, layouts } = this.needs;
-    const [own, { ready, waiting, isMore }, runs, laid, kept] = await Promise.all([
+    const [own, times, { ready, waiting, isMore }, runs, laid, kept] = await Promise.all([
       calendar(),
+      this.times(),
       readOpenLines(db, leadDays),
       onFloor(),
       layouts(),
       this.kept(),
     ]);
+    const partOf = inTimesOf(times);
     return {
       calendar: own,
-      jobs: [...runs.map(({ run, state }) => jobOfRun(run, state)), ...jobsOfLines(ready, laid)],
+      jobs: [
+        ...runs.map(({ run, state }) => jobOfRun(run, state, partOf)),
+        ...jobsOfLines(ready, laid, partOf),
+      ],
       waiting,
       isMore,
+      times,
       kept,
     };
+  }
+
+  /** What this shop’s own times say of its work. */
+  async times(): Promise<WorkTimes> {
+    const [{ document }, rows] = await Promise.all([this.needs.calendar(), this.needs.workTimes()]);
+    return learnTimes(rows, daysIn(document.zone));
   }
 
   /** What is not taken in yet, as it would be planned together with what is. */
   async wanted({ dueAt, lines }: WantedQuery): Promise<WantedAnswer> {
     const orderId = randomUUID();
+    const partOf = inTimesOf(await this.times());
     const jobs: PlanJob[] = [];
     const refused: WantedAnswer['refused'] = [];
     for (const [i, written] of lines.entries()) {
@@ -95,7 +115,7 @@ export class PlanService {
           isForShelf: !route.usesBlanks,
           route,
         };
-        jobs.push(jobOfLines([line], line.lineId));
+        jobs.push(jobOfLines([line], line.lineId, partOf));
       } catch (error) {
         if (!(error instanceof DomainError)) throw error;
         refused.push({ line: i, why: error.message });
@@ -137,7 +157,25 @@ export class PlanService {
   }
 }
 
-function jobOfRun(run: Run, { steps, parts }: RunState): PlanJob {
+/** Routes in the time that this shop takes for them. */
+function inTimesOf({ kinds }: WorkTimes): PartOf {
+  const paces = new Map(kinds.map((own) => [own.kind, workPace(own)]));
+  return (route) => plannedPart(route, (kind) => paces.get(kind) ?? null);
+}
+
+const QUARTER_MS = 15 * 60_000;
+/** Days of a time zone, looked up once for each quarter of an hour: no zone is apart from others by less. */
+function daysIn(zone: string): (ms: number) => string {
+  const known = new Map<number, string>();
+  return (ms) => {
+    const quarter = Math.floor(ms / QUARTER_MS);
+    const day = known.get(quarter) ?? dayIn(zone, quarter * QUARTER_MS);
+    known.set(quarter, day);
+    return day;
+  };
+}
+
+function jobOfRun(run: Run, { steps, parts }: RunState, partOf: PartOf): PlanJob {
   const open = run.lines.filter(({ finishedAt }) => finishedAt === null).map(({ key }) => key);
   return {
     key: run.layout?.id ?? (run.lines.length === 1 ? (run.lines[0]?.lineId ?? run.id) : run.id),
@@ -158,7 +196,7 @@ function jobOfRun(run: Run, { steps, parts }: RunState): PlanJob {
       pieces: line.pieces,
       materialsAt: null, // it has begun
       isForShelf: !line.route.usesBlanks,
-      ...plannedPart(line.route),
+      ...partOf(line.route),
     })),
     // what is done of a line that is finished is of no use to a plan
     stands: { steps: steps.filter(({ line }) => open.includes(line)), parts },
@@ -166,7 +204,11 @@ function jobOfRun(run: Run, { steps, parts }: RunState): PlanJob {
 }
 
 /** Lines that wait: those of a layout together, the others one by one. */
-function jobsOfLines(ready: readonly ReadyLine[], layouts: readonly WaitingLayout[]): PlanJob[] {
+function jobsOfLines(
+  ready: readonly ReadyLine[],
+  layouts: readonly WaitingLayout[],
+  partOf: PartOf,
+): PlanJob[] {
   const left = new Map(ready.map((line) => [line.lineId, line]));
   const shared: PlanJob[] = [];
   for (const { id, code, lines, sheetsOf } of layouts) {
@@ -177,20 +219,20 @@ function jobsOfLines(ready: readonly ReadyLine[], layouts: readonly WaitingLayou
     if (own.length === 0 || !own.every((line) => line !== undefined)) continue;
     for (const { lineId } of own) left.delete(lineId);
     shared.push({
-      ...jobOfLines(own, id),
+      ...jobOfLines(own, id, partOf),
       layout: { id, code },
       sheets: sheetsOf(own),
     });
   }
-  return [...shared, ...[...left.values()].map((line) => jobOfLines([line], line.lineId))];
+  return [...shared, ...[...left.values()].map((line) => jobOfLines([line], line.lineId, partOf))];
 }
 
-const jobOfLines = (lines: readonly ReadyLine[], key: string): PlanJob => ({
+const jobOfLines = (lines: readonly ReadyLine[], key: string, partOf: PartOf): PlanJob => ({
   key,
   runId: null,
   layout: null,
   flow: lines[0]?.route.flow ?? 'through',
   sheets: [],
-  lines: lines.map((line, i) => planLine(line, String(i + 1))),
+  lines: lines.map((line, i) => planLine(line, String(i + 1), partOf)),
   stands: null,
 });

@@ -35,6 +35,7 @@ import { createRunMemory } from './runMemory.ts';
 import type { KnownRun } from './runMemory.ts';
 import { readRunHead, readRunHeads } from './runReads.ts';
 import type { RunStore } from './runStore.ts';
+import type { WorkTimes } from './workTimes.ts';
 import { sharedSheets } from './sharedSheets.ts';
 
 interface StartableVersion {
@@ -64,6 +65,7 @@ export interface RunNeeds {
   db: Database;
   runs: RunStore;
   outcomes: OutcomeStore;
+  workTimes: WorkTimes;
   findVersion: (lineId: string, number: number, tx: Tx) => Promise<StartableVersion>;
   lines: {
     start: (lineId: string, tx: Tx) => Promise<{ line: LineRow; routeNumber: number }>;
@@ -353,6 +355,7 @@ export class RunService {
     if (finishedAt !== line.finishedAt) {
       const film = isDone ? filmMade(runPlanOf(run), state, line.key) : { made: 0, lost: 0 };
       await this.needs.runs.noteLine(run.id, { key: line.key, finishedAt }, film, tx);
+      await this.needs.workTimes.note(run, { line: line.key, state: isDone ? state : null }, tx);
     }
     if (isDone && !wasDone) await this.needs.lines.finish(line.lineId, tx);
     if (!isDone && wasDone) await this.needs.lines.reopen(line.lineId, tx);

@@ -1,6 +1,6 @@
 import type { OrderChance, PicturedOrder } from '@saltflat/core/plan';
 import { inHours, lateMin } from '../../planned/index.ts';
-import type { PlanTime } from '../../planned/index.ts';
+import type { HandsSpread, PlanTime } from '../../planned/index.ts';
 import { Mark, Panel, Pressable, SimpleTable } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 
@@ -12,13 +12,15 @@ export interface OrderShown extends PicturedOrder {
 interface Props {
   orders: readonly OrderShown[];
   chances: ReadonlyMap<string, OrderChance>;
+  /** How much hands vary, by which the chances are reckoned. */
+  spread: HandsSpread;
   lit: string | null;
   time: PlanTime;
   onLight: (id: string | null) => void;
 }
 
 /** Each order, when it is through and how sure that is, the one that is due first on top. */
-export function OrdersPanel({ orders, chances, lit, time, onLight }: Props) {
+export function OrdersPanel({ orders, chances, spread, lit, time, onLight }: Props) {
   const sorted = [...orders].sort((p, q) => p.due - q.due);
   return (
     <Panel title={t('Orders by this plan')} label={t('Orders by this plan')} pad={0}>
@@ -59,12 +61,24 @@ export function OrdersPanel({ orders, chances, lit, time, onLight }: Props) {
         ]}
       />
       <p className="muted small" style={{ padding: '8px 12px' }}>
-        {t(
-          'A chance by a model, not a promise: hands are taken to vary by 18 % from work to work and by 10 % from day to day. Both are assumed.',
-        )}
+        {spreadWords(spread)}
       </p>
     </Panel>
   );
+}
+
+/** Where the chances come from: a model, and what of it was timed here. */
+function spreadWords({ own, owns, pace }: HandsSpread): string {
+  const shares = { own: `${Math.round(100 * own)} %`, pace: `${Math.round(100 * pace)} %` };
+  return Object.keys(owns).length === 0
+    ? t(
+        'A chance by a model, not a promise: hands are taken to vary by {own} from work to work and by {pace} from day to day. Both are assumed.',
+        shares,
+      )
+    : t(
+        'A chance by a model, not a promise: hands vary from work to work as they were timed here, by an assumed {own} where they were not, and by {pace} from day to day.',
+        shares,
+      );
 }
 
 function ThroughCell({ order, time }: { order: OrderShown; time: PlanTime }) {

@@ -1,10 +1,12 @@
 import { handsOn, spanOf } from '@saltflat/core/plan';
+import type { WorkPace } from '@saltflat/core/learn';
 import type { PicturedOp, PlanInstance } from '@saltflat/core/plan';
 import { formatDuration, formatQuantity } from '@saltflat/core/units';
 import { Link } from 'react-router';
 import { useUnits } from '../../units/writingSlice.ts';
 import { Button, Close, IconButton, Mark, Panel, Row, SelectField, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
+import { paceWords } from './paceWords.ts';
 import type { PlanTime } from '../../planned/index.ts';
 
 interface Props {
@@ -13,6 +15,8 @@ interface Props {
   /** The line it is of, for its route. */
   lineId: string | null;
   instance: PlanInstance;
+  /** How the shop’s own time of it differs from what its route assumes. */
+  pace: WorkPace | null;
   time: PlanTime;
   machineName: (id: string) => string;
   onLock: () => void;
@@ -24,7 +28,7 @@ const STEP_MIN = 15;
 
 /** What was picked of the plan: when, where, by whom, and what can be done with it. */
 export function PickedPanel(props: Props) {
-  const { op, codes, lineId, instance, time, machineName, onLock, onMove, onClose } = props;
+  const { op, codes, lineId, instance, pace, time, machineName, onLock, onMove, onClose } = props;
   const system = useUnits();
   const { from, to } = spanOf(op);
   const modes = instance.ops.find(({ id }) => id === op.id)?.modes ?? [];
@@ -58,6 +62,7 @@ export function PickedPanel(props: Props) {
             all: formatDuration(60 * (to - from)),
           })}
         </p>
+        {pace !== null && <p className="muted small">{paceWords(pace)}</p>}
         {op.isRunning && (
           <Mark mark="▶" tone="go">
             {t('on the floor now: it stays where it is')}

@@ -100,7 +100,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
       }),
     [picture, lines],
   );
-  const chances = useChances(instance, search.status === 'running' ? null : desk.plan);
+  const chances = useChances(room, search.status === 'running' ? null : desk.plan);
   const late = orders.filter((own) => lateMin(own) > 0).sort((p, q) => lateMin(q) - lateMin(p));
   const helps = useHelps({
     ground,
@@ -245,6 +245,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
                 codes={op.lines.map((id) => lines.get(id)?.code ?? '')}
                 lineId={op.lines[0] ?? null}
                 instance={instance}
+                pace={room.own.about.get(op.id)?.pace ?? null}
                 time={time}
                 machineName={machineName}
                 onLock={() => desk.toggleLock(op.id)}
@@ -253,7 +254,14 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
               />
             )}
             <PlanOffers desk={desk} time={time} />
-            <OrdersPanel orders={orders} chances={chances} lit={lit} time={time} onLight={setLit} />
+            <OrdersPanel
+              orders={orders}
+              chances={chances}
+              spread={room.spread}
+              lit={lit}
+              time={time}
+              onLight={setLit}
+            />
             <UnplacedPanel ground={ground} />
           </Stack>
         </Scroll>

@@ -2,7 +2,7 @@ import type { Machine, PlanGround, WantedAnswer } from '@saltflat/contract';
 import type { PromiseAnswer } from '@saltflat/core/plan';
 import { useEffect, useMemo, useState } from 'react';
 import { serverNow } from '../../../api/serverClock.ts';
-import { ASSUMED_SPREAD, wantedRoom } from '../../../planned/index.ts';
+import { wantedRoom } from '../../../planned/index.ts';
 import type { WantedRoom } from '../../../planned/index.ts';
 import { planAside } from '../../../worker/planClient.ts';
 
@@ -37,11 +37,11 @@ export function usePromise({ ground, machines, sought, instead }: Asking): Promi
   const [found, setFound] = useState<Omit<Promising, 'room'> & { of: WantedRoom | null }>(NOTHING);
   useEffect(() => {
     if (room === null) return undefined;
-    const { instance, plan, wanted } = room;
+    const { instance, spread, plan, wanted } = room;
     const tell = (answer: PromiseAnswer | null, isWorking: boolean): void =>
       setFound({ of: room, answer, isWorking, failed: null });
     tell(null, true);
-    const question = { instance, plan, wanted, seed: 1, samples: SAMPLES, ...ASSUMED_SPREAD };
+    const question = { instance, plan, wanted, seed: 1, samples: SAMPLES, ...spread };
     const asked = planAside.ask('promise', question, undefined, (answer) => tell(answer, true));
     let isLeft = false;
     asked.answer.then(
