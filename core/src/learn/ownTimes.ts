@@ -1,3 +1,4 @@
+import { median } from '../work/index.ts';
 import type { TimeFactors } from '../work/index.ts';
 
 /** How long a kind of work was planned to take, and took, s. */
@@ -54,12 +55,6 @@ export function ownTime(times: readonly Timed[]): OwnTime {
 const NORMAL = 1.4826;
 /** What the standard deviation of the logarithm is as a share of the mean (log-normal law, textbook). */
 const shareOf = (sigma: number): number => Math.sqrt(Math.exp(sigma * sigma) - 1);
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((p, q) => p - q);
-  const half = sorted.length >> 1;
-  return sorted.length % 2 === 1 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
-}
 
 /** Days with at least so many times are compared, from so many days on. */
 const LEAST_A_DAY = 5;

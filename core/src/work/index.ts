@@ -27,6 +27,7 @@ export { REASON_SOURCES, SETTING_ROLES } from './settings.ts';
 export type { Limit, Range, Reason, ReasonSource, Setting, SettingRole } from './settings.ts';
 export { JOINTS, STACK_MATERIALS, stackFrom } from './stack.ts';
 export type { Joint, Stack, StackLayer, StackMaterial } from './stack.ts';
+export { median } from './median.ts';
 export {
   aloneIn,
   aloneS,

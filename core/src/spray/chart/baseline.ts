@@ -1,3 +1,5 @@
+import { median } from '../../work/index.ts';
+
 /** What the first garments say of all that follow. */
 export interface Baseline {
   centrePct: number;
@@ -23,9 +25,3 @@ export function baselineOf(first: readonly number[], { sigmaFloorPct }: { sigmaF
 
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, own) => sum + own, 0) / Math.max(1, values.length);
-
-function median(values: readonly number[]): number {
-  const inOrder = [...values].sort((a, b) => a - b);
-  const half = inOrder.length >> 1;
-  return inOrder.length % 2 === 1 ? inOrder[half] : (inOrder[half - 1] + inOrder[half]) / 2;
-}

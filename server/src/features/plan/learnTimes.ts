@@ -2,18 +2,11 @@ import type { WorkTimes } from '@saltflat/contract';
 import { dayPace, ownTime } from '@saltflat/core/learn';
 import type { Timed } from '@saltflat/core/learn';
 import type { Unit } from '@saltflat/core/work';
+import type { InferAttributes } from 'sequelize';
+import type { WorkTimeRow } from '../../db/models/index.ts';
 
 /** A time of a step as it is kept. */
-export interface KeptTime {
-  kind: string;
-  title: string;
-  unit: Unit;
-  handsPlannedS: number | null;
-  handsS: number | null;
-  machinePlannedS: number | null;
-  machineS: number | null;
-  at: Date;
-}
+export type KeptTime = Omit<InferAttributes<WorkTimeRow>, 'runId' | 'line' | 'place'>;
 
 /** What a kind of work is called at most in so many ways, the newest first. */
 const MOST_TITLES = 3;
