@@ -23,7 +23,7 @@ export function TimesPanel({ times: { kinds, pace } }: { times: WorkTimes }) {
           {t('Nothing was timed yet: times come from lines that are finished on the floor.')}
         </p>
       ) : (
-        <Sideways label={t('How long work takes here')}>
+        <Sideways label={t('Times by kind of work')}>
           <SimpleTable
             label={t('How long work takes here')}
             rows={rows}
