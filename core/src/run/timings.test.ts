@@ -38,11 +38,17 @@ describe('times of a run', () => {
       ...both('print', 1, 0, 130),
       ...both('press', 1, 154, 170), // a countdown kept to a second is no time of hands
       ...both('look', 1, 176, 221), // tapped as a whole: what was left of the press is not in it
+      ...both('print', 2, 240, 340),
+      ...both('press', 2, 358, 373),
+      done(blank('look', 2), 413), // as the floor does it: once, when it is done; 6 of the press and 30 of its own
     ];
     expect(timed(events)).to.deep.equal([
       { id: 'print', hands: null, machine: { plannedS: 100, tookS: 130 } }, // nothing was tapped before
+      { id: 'print', hands: { plannedS: 20, tookS: 19 }, machine: { plannedS: 100, tookS: 100 } },
       { id: 'press', hands: { plannedS: 18, tookS: 24 }, machine: null },
+      { id: 'press', hands: { plannedS: 18, tookS: 18 }, machine: null },
       { id: 'look', hands: { plannedS: 30, tookS: 45 }, machine: null },
+      { id: 'look', hands: { plannedS: 36, tookS: 40 }, machine: null },
     ]);
   });
 

@@ -15,8 +15,8 @@ export interface Timing {
   line: string;
   operation: RunOperation;
   /**
-   * A person's time at it. Where a countdown is begun and ended by a tap, hands are at work before and after it: then it is
-   * counted from the person's tap before, with what that one left to be done.
+   * A person's time at it. What nobody counts down is tapped once, when it is done; where a countdown is begun and ended by a tap,
+   * hands are at work before and after it. Both are counted from the person's tap before, with what that one left to be done.
    */
   hands: Took | null;
   /** What a machine does by itself at its own speed, as a printer does; what is heated lasts as long as it is told. */
@@ -65,9 +65,10 @@ export function timingsOf(
     if (status !== 'done' || completedAt === null) return [];
     const startMs = Date.parse(startedAt!);
     const s = (Date.parse(completedAt) - startMs) / 1000;
-    const hands = work.isCounted
-      ? handsBetween(former.get(id), { ...work, startMs, s })
-      : took(work.withinS, s - work.aloneS);
+    const isTappedTwice = !work.isCounted && s > 0 && operation.weighIn === null;
+    const hands = isTappedTwice
+      ? took(work.withinS, s - work.aloneS)
+      : handsBetween(former.get(id), { ...work, startMs, s });
     const machine = work.isCounted && work.ownSpeedS > 0 ? took(work.ownSpeedS, s) : null;
     return [{ line, operation, hands, machine, endedAt: completedAt }];
   });
@@ -87,7 +88,7 @@ function tapsBefore(taps: Tap[]): Map<string, Tap> {
 
 const took = (plannedS: number, tookS: number): Took | null => (plannedS > 0 ? { plannedS, tookS } : null);
 
-/** By hand from the tap before to the end of a countdown, what runs by itself left out. */
+/** By hand from the tap before to the last of this step that hands are at, what runs by itself left out. */
 function handsBetween(
   before: Tap | undefined,
   { beforeS, withinS, aloneS, startMs, s }: Work & { startMs: number; s: number },
@@ -99,7 +100,7 @@ function handsBetween(
 
 /** An operation’s phases as taps divide them, s. */
 interface Work {
-  /** Something of it is counted down: it is tapped when that begins and when it ends. */
+  /** Something of it is counted down: it is tapped when that begins and when it ends, otherwise once at its end. */
   isCounted: boolean;
   /** By hand before, between and after the taps. */
   beforeS: number;
