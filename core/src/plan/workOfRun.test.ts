@@ -142,7 +142,16 @@ describe('a run as work to be planned', () => {
         if (work.stepsOf.get(id)!.some((step) => step.includes('~'))) again++;
       }
       const instance = shopFor(work);
-      expect(judge(instance, new Planning({ instance, seed: 1 }).answer.best.ops).broken).to.deep.equal([]);
+      const { best, faults } = new Planning({ instance, seed: 1 }).answer;
+      const missing = best.leftOut.map(({ id }) => `once: ${id} is missing`);
+      expect(judge(instance, best.ops).broken).to.have.members(missing);
+      expect(missing.length > 0, 'what has no place is said').to.equal(faults.length > 0);
+      // two that were lost one after the other are printed again one by one and powdered together: the first may be dry by then
+      const isTooLate = best.leftOut.some(
+        ({ id, why }) =>
+          why === 'no-room' && id.includes('~') && work.aboutOf.get(id)!.operation.role === 'powder',
+      );
+      expect(isTooLate).to.equal(missing.length > 0);
     }, 60);
     expect(
       [under, again].every((count) => count > 5),

@@ -18,7 +18,7 @@ export {
 export type { Doc, Paper, Sheet } from './page.ts';
 export { letterPaths } from './letterPaths.ts';
 export type { LaidPath } from './letterPaths.ts';
-export { sendPdf } from './sendPdf.ts';
+export { PAPER_S, sendPdf } from './sendPdf.ts';
 export { paperWords } from './paperWords.ts';
 export type { PaperWords } from './paperWords.ts';
 export { labelSheet } from './labelSheet.ts';

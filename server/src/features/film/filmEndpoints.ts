@@ -14,7 +14,7 @@ import type { Response } from 'express';
 import { Type } from 'typebox';
 import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
-import { PAPERS, sendPdf } from '../../pdf/index.ts';
+import { PAPERS, PAPER_S, sendPdf } from '../../pdf/index.ts';
 import type { LayoutService } from './layoutService.ts';
 import type { SheetFiles } from './sheetFiles.ts';
 import type { WaitingFilm } from './waitingFilm.ts';
@@ -139,6 +139,7 @@ const fileEndpoints = (files: SheetFiles): Endpoint[] => [
       summary: 'What lies where and how it is cut apart, on paper',
       query: PaperQuery,
       answer: file('application/pdf'),
+      patienceS: PAPER_S,
     },
     async ({ params, query, res }) =>
       sendPdf(res, await files.cuttingList(params.id ?? '', query.paper ?? 'a4')),
@@ -150,6 +151,7 @@ const fileEndpoints = (files: SheetFiles): Endpoint[] => [
       summary: 'Labels for the transfers of each line, with the code that the floor scans',
       query: PaperQuery,
       answer: file('application/pdf'),
+      patienceS: PAPER_S,
     },
     async ({ params, query, res }) => sendPdf(res, await files.labels(params.id ?? '', query.paper ?? 'a4')),
   ),

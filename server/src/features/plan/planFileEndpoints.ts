@@ -3,7 +3,7 @@ import type { Response } from 'express';
 import { Type } from 'typebox';
 import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
-import { PAPERS, sendPdf } from '../../pdf/index.ts';
+import { PAPERS, PAPER_S, sendPdf } from '../../pdf/index.ts';
 import type { PlanFiles } from './planFiles.ts';
 
 const DayQuery = strictObject({
@@ -38,6 +38,7 @@ export const planFileEndpoints = (files: PlanFiles): Endpoint[] => [
       summary: 'A day as it is planned, a page for each station',
       query: DayQuery,
       answer: file('application/pdf'),
+      patienceS: PAPER_S,
     },
     async ({ query, res }) => sendPdf(res, await files.day(query.date, query.paper ?? 'a4')),
   ),

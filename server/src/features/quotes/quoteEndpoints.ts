@@ -9,7 +9,7 @@ import {
 import { Type } from 'typebox';
 import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
-import { PAPERS, sendPdf } from '../../pdf/index.ts';
+import { PAPERS, PAPER_S, sendPdf } from '../../pdf/index.ts';
 import type { QuoteService } from './quoteService.ts';
 
 const PaperQuery = strictObject({ paper: Type.Optional(Type.Enum([...PAPERS], { title: 'Paper' })) });
@@ -66,6 +66,7 @@ const onPaper = (quotes: QuoteService): Endpoint[] => [
       summary: 'A given quote on paper',
       query: PaperQuery,
       answer: file('application/pdf'),
+      patienceS: PAPER_S,
     },
     async ({ params, query, res }) =>
       sendPdf(res, await quotes.paperOf(params.id ?? '', query.paper ?? 'a4')),
@@ -77,6 +78,7 @@ const onPaper = (quotes: QuoteService): Endpoint[] => [
       summary: 'The draft of an order’s quote on paper',
       query: PaperQuery,
       answer: file('application/pdf'),
+      patienceS: PAPER_S,
     },
     async ({ params, query, res }) =>
       sendPdf(res, await quotes.draftPaper(params.id ?? '', query.paper ?? 'a4')),

@@ -15,7 +15,7 @@ import {
 import type { ShelfPacket } from '@saltflat/contract';
 import { endpoint, file } from '../../http/endpoint.ts';
 import type { Endpoint } from '../../http/endpoint.ts';
-import { sendPdf } from '../../pdf/index.ts';
+import { PAPER_S, sendPdf } from '../../pdf/index.ts';
 import type { Paper } from '../../pdf/index.ts';
 import type { ShelfService } from './shelfService.ts';
 import type { StockWishes } from './stockWishes.ts';
@@ -65,6 +65,7 @@ const readEndpoints = ({ shelf, wishes, writeLabels }: Shelves): Endpoint[] => [
       summary: 'Labels for packets: what they are, how they are pressed, until when',
       query: ShelfLabelsQuery,
       answer: file('application/pdf'),
+      patienceS: PAPER_S,
     },
     async ({ query, res }) =>
       sendPdf(res, await writeLabels(await shelf.many(query.packets.split(',')), query.paper ?? 'a4')),
