@@ -13,7 +13,7 @@ import { SharedSheet } from './runs.ts';
 import { Id, Instant, MOST_ROWS, nullable, shortText, strictObject } from './scalars.ts';
 import type { Static } from './scalars.ts';
 import { ShopCalendar } from './workCalendar.ts';
-import { WorkTimes } from './workTimes.ts';
+import { DayPace } from './workTimes.ts';
 
 /** What a plan needs of an operation of a route. */
 export type PlannedOperation = RunOperation & Pick<Operation, 'title'> & { pace: WorkPace | null };
@@ -221,8 +221,8 @@ export const PlanGround = strictObject({
   ),
   /** More lines are open than are planned: the soonest due are. */
   isMore: Type.Boolean(),
-  /** What this shop’s own times say: they are in the work above. */
-  times: WorkTimes,
+  /** How much days differ here; how long each work takes is in the work above. */
+  pace: DayPace,
   /** The plan that is followed; `null` where nobody has kept one. */
   kept: nullable(DayPlan),
 });

@@ -14,6 +14,9 @@ const OwnTime = strictObject({
   spread: nullable(Type.Number()),
 });
 
+/** How much days differ. */
+export const DayPace = strictObject({ days: Type.Integer(), spread: nullable(Type.Number()) });
+
 /** What this shop’s own times say, by kind of work. */
 export const WorkTimes = strictObject({
   kinds: Type.Array(
@@ -29,7 +32,6 @@ export const WorkTimes = strictObject({
       machine: OwnTime,
     }),
   ),
-  /** How much days differ. */
-  pace: strictObject({ days: Type.Integer(), spread: nullable(Type.Number()) }),
+  pace: DayPace,
 });
 export type WorkTimes = Static<typeof WorkTimes>;

@@ -6,7 +6,7 @@ import type { CatalogueStore } from './features/catalogue/index.ts';
 import type { LayoutStore } from './features/film/index.ts';
 import { CalendarService, FollowedPlan, PlanFiles, PlanService } from './features/plan/index.ts';
 import type { RouteService, WrittenLines } from './features/routes/index.ts';
-import { WorkTimes, sharedSheets } from './features/runs/index.ts';
+import { WorkTimeStore, sharedSheets } from './features/runs/index.ts';
 import type { RunService } from './features/runs/index.ts';
 import { SettingStore } from './features/shop/index.ts';
 import type { PaperPool } from './jobs/paperPool.ts';
@@ -55,7 +55,7 @@ export function createPlans({ db, papers, catalogue, routes, written, runs, layo
       }),
     leadDays: async (lineId) => leadDaysOf(routeInputOf(await routes.lineDocument(lineId))),
     planWritten: (line) => written.plan(line),
-    workTimes: () => new WorkTimes(db).newest(),
+    workTimes: () => new WorkTimeStore(db).newest(),
     onChange,
     now,
   });

@@ -38,7 +38,7 @@ import {
   readProvenLines,
   readSpoilage,
 } from './features/routes/index.ts';
-import { OutcomeStore, RunService, RunStore, WorkTimes } from './features/runs/index.ts';
+import { OutcomeStore, RunService, RunStore, WorkTimeStore } from './features/runs/index.ts';
 import {
   BlankStore,
   ChangeStore,
@@ -315,7 +315,7 @@ function createRuns({ db, now }: Needs, { lineStates, lots, shelfStore }: Ground
     db,
     runs: new RunStore(db),
     outcomes: new OutcomeStore(db),
-    workTimes: new WorkTimes(db),
+    workTimes: new WorkTimeStore(db),
     findVersion: (lineId, number, tx) => routeStore.startable(lineId, number, tx),
     lines: {
       start: (lineId, tx) => lineStates.start(lineId, tx),

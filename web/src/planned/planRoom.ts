@@ -44,7 +44,7 @@ export function planRoom(
     zone: shop.calendar.zone,
     draft,
     own,
-    spread: handsSpread(own, ground.times),
+    spread: handsSpread(own, ground),
     followed: hasPlan ? repairPlan(own.instance, own.former, { keepsLocks: true }) : null,
   };
 }

@@ -1,4 +1,4 @@
-import type { WorkTimes } from '@saltflat/contract';
+import type { PlanGround } from '@saltflat/contract';
 import type { ShopInstance } from '@saltflat/core/plan';
 
 /** Hands vary by so much from operation to operation, and from day to day: assumed (trade range 10–25 % and 5–15 %). */
@@ -12,8 +12,8 @@ export interface HandsSpread {
   pace: number;
 }
 
-/** @param pace how days differ in this shop */
-export function handsSpread({ about }: ShopInstance, { pace }: WorkTimes): HandsSpread {
+/** What was timed of operations, and of how days differ. */
+export function handsSpread({ about }: ShopInstance, { pace }: Pick<PlanGround, 'pace'>): HandsSpread {
   const timed = [...about.values()].flatMap(({ id, pace: own }) =>
     own === null || own.spread === null ? [] : [[id, own.spread] as const],
   );

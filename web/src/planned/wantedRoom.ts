@@ -34,7 +34,7 @@ export function wantedRoom(
     epochMs: shop.epochMs,
     zone: shop.calendar.zone,
     instance: own.instance,
-    spread: handsSpread(own, ground.times),
+    spread: handsSpread(own, ground),
     plan: ground.kept === null ? null : own.former,
     wanted: jobs.flatMap(({ lines }) => lines.map(({ lineId }) => lineId)),
   };

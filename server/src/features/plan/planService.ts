@@ -81,7 +81,7 @@ export class PlanService {
       ],
       waiting,
       isMore,
-      times,
+      pace: times.pace,
       kept,
     };
   }

@@ -3,5 +3,5 @@ export { runEndpoints } from './runEndpoints.ts';
 export { RunService } from './runService.ts';
 export type { RunNeeds } from './runService.ts';
 export { RunStore } from './runStore.ts';
-export { WorkTimes } from './workTimes.ts';
+export { WorkTimeStore } from './workTimeStore.ts';
 export { sharedSheets } from './sharedSheets.ts';

@@ -35,7 +35,7 @@ import { createRunMemory } from './runMemory.ts';
 import type { KnownRun } from './runMemory.ts';
 import { readRunHead, readRunHeads } from './runReads.ts';
 import type { RunStore } from './runStore.ts';
-import type { WorkTimes } from './workTimes.ts';
+import type { WorkTimeStore } from './workTimeStore.ts';
 import { sharedSheets } from './sharedSheets.ts';
 
 interface StartableVersion {
@@ -65,7 +65,7 @@ export interface RunNeeds {
   db: Database;
   runs: RunStore;
   outcomes: OutcomeStore;
-  workTimes: WorkTimes;
+  workTimes: WorkTimeStore;
   findVersion: (lineId: string, number: number, tx: Tx) => Promise<StartableVersion>;
   lines: {
     start: (lineId: string, tx: Tx) => Promise<{ line: LineRow; routeNumber: number }>;

@@ -10,7 +10,7 @@ import type { WorkTimeRow } from '../../db/models/index.ts';
 const MOST_TIMES = 4000;
 
 /** How long the work of this shop takes: times of steps, kept beside the events they come from. */
-export class WorkTimes {
+export class WorkTimeStore {
   constructor(private readonly db: Database) {}
 
   /** Notes the times of a line that is finished in place of those it had; none where it is open again. */
