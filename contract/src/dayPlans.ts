@@ -77,6 +77,8 @@ const PlanLine = strictObject({
   materialsAt: nullable(Instant),
   /** Made for the shelf: nobody waits for it. */
   isForShelf: Type.Boolean(),
+  /** Transfers on the shelf, enough for all its pieces, that would do in place of printing its own; `null` where none do. */
+  onShelf: nullable(Type.String()),
   lanes: Type.Array(RouteLane),
   operations: Type.Array(PlannedOperationDocument),
   /** Rest after the last of them before a piece may leave, s. */
@@ -221,6 +223,16 @@ export const PlanGround = strictObject({
   ),
   /** More lines are open than are planned: the soonest due are. */
   isMore: Type.Boolean(),
+  /** Materials of which less is noted than the lines due within a week still take, the shortest first. */
+  short: Type.Array(
+    strictObject({
+      id: Id,
+      name: Type.String(),
+      stockUnit: Type.String(),
+      stock: Type.Number({ minimum: 0 }),
+      needs: Type.Number({ minimum: 0 }),
+    }),
+  ),
   /** How much days differ here; how long each work takes is in the work above. */
   pace: DayPace,
   /** The plan that is followed; `null` where nobody has kept one. */

@@ -39,6 +39,7 @@ export function createPlans({ db, papers, catalogue, routes, written, runs, layo
   const plans = new PlanService({
     db,
     calendar: () => calendar.read(),
+    materials: async () => (await catalogue.read()).materials,
     onFloor: () => runs.onFloorNow(),
     layouts: async () =>
       (await layoutStore.waiting()).map(({ id, code, document: { transfers, placements } }) => {

@@ -53,5 +53,5 @@ export { whatHelps } from './whatHelps.ts';
 export type { Help, HelpAnswer, HelpInput, Tried } from './whatHelps.ts';
 export { workOfRun } from './workOfRun.ts';
 export type { BegunOp, MachineChoice, PlanWork, RunToPlan } from './workOfRun.ts';
-export { deadlines, handsNeeded, stationsNow, switchedOn } from './shop/roomNow.ts';
-export type { Deadline, HandsNeeded, StationNow, SwitchOn, WaitingOp } from './shop/roomNow.ts';
+export { deadlines, handsNeeded, nextNight, overnight, stationsNow, switchedOn } from './shop/roomNow.ts';
+export type { Deadline, HandsNeeded, Overnight, StationNow, SwitchOn, WaitingOp } from './shop/roomNow.ts';

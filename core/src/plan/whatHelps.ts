@@ -14,6 +14,8 @@ export type Help =
   | { kind: 'hands'; from: number }
   /** Everybody who is there stays an hour longer after a minute. */
   | { kind: 'overtime'; from: number }
+  /** Transfers that lie on the shelf are pressed in place of printing its own. */
+  | { kind: 'shelf'; transfers: string }
   /** Half of its pieces another day. */
   | { kind: 'half' };
 

@@ -1,4 +1,5 @@
 import { USUAL_GRAMS } from '../spray/index.ts';
+import { GRAMS_IN } from '../stock/index.ts';
 import { fluidForLine } from './practices/directPretreat.ts';
 import { isCap } from '../blank/index.ts';
 import { plannedMode, settingFor } from '../work/index.ts';
@@ -218,14 +219,6 @@ const outOfStock: Detector = (input) =>
     const isOut = all.some((own) => own.id === id && own.stock === 0);
     return isOut ? [at(null, null, say('slip.out-of-stock', { thing: name }))] : [];
   });
-
-/** Grams in a unit that fluids are kept in; others are not reckoned with. */
-const GRAMS_IN: Readonly<Record<string, number>> = {
-  kg: 1000,
-  g: 1,
-  l: 1000 * USUAL_GRAMS.densityGPerMl,
-  ml: USUAL_GRAMS.densityGPerMl,
-};
 
 /** Pretreatment for all pieces, with what goes beside them, against what is there. */
 const fluidShort: Detector = (input, operations) => {

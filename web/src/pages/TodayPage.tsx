@@ -45,5 +45,11 @@ function Room({ ground, catalogue }: { ground: PlanGround; catalogue: Catalogue 
   const hasPowder = ground.jobs.some(({ lines }) =>
     lines.some(({ operations }) => operations.some(({ role }) => role === 'powder')),
   );
-  return <TodayView ground={ground} catalogue={catalogue} known={useWorthKnowing(catalogue, hasPowder)} />;
+  return (
+    <TodayView
+      ground={ground}
+      catalogue={catalogue}
+      known={useWorthKnowing(catalogue, { hasPowder, short: ground.short })}
+    />
+  );
 }

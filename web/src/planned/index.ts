@@ -6,5 +6,6 @@ export { wantedRoom } from './wantedRoom.ts';
 export type { WantedRoom } from './wantedRoom.ts';
 export { ASSUMED_SPREAD } from './spread.ts';
 export type { HandsSpread } from './spread.ts';
+export { useChances } from './useChances.ts';
 export { usePlanTime } from './planTimes.ts';
 export type { PlanTime } from './planTimes.ts';

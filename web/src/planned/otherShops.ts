@@ -1,10 +1,11 @@
 import type { Machine, PlanGround } from '@saltflat/contract';
 import { shopInstance } from '@saltflat/core/plan';
+import { FILM_ROLES } from '@saltflat/core/run';
 import type { Help, PlanInstance, ShopJob, ShopNow } from '@saltflat/core/plan';
 import { shopWith } from './planRoom.ts';
 import type { PlanRoom } from './planRoom.ts';
 
-/** The shop as it would be with a machine that stands still, or with half of a line’s pieces another day. */
+/** The shop as it would be with a machine that stands still, with transfers from the shelf, or with half of a line’s pieces another day. */
 export function otherShops(
   ground: PlanGround,
   machines: readonly Machine[],
@@ -18,17 +19,35 @@ export function otherShops(
     ...shop,
     calendar: { ...calendar, down: calendar.down.filter((own) => own.machine !== machine) },
   });
-  const halved = shop.jobs.map((job) => (job.lines.some(({ id }) => id === line) ? half(job) : job));
-  const isHalved = halved.some((job, i) => job !== shop.jobs[i]);
+  const mine = ground.jobs.flatMap(({ lines }) => lines).find(({ lineId }) => lineId === line);
+  const transfers = mine?.onShelf ?? null;
+  const changed = (change: (job: ShopJob) => ShopJob): PlanInstance | null => {
+    const jobs = shop.jobs.map((job) => (job.lines.some(({ id }) => id === line) ? change(job) : job));
+    return jobs.every((job, i) => job === shop.jobs[i]) ? null : shopInstance({ ...shop, jobs }).instance;
+  };
+  const taken = transfers === null ? null : changed(unprinted);
+  const halved = changed(half);
   return [
     ...stood.map((machine) => ({
       help: { kind: 'machine', machine } as const,
       instance: shopInstance(on(machine)).instance,
     })),
-    ...(isHalved
-      ? [{ help: { kind: 'half' } as const, instance: shopInstance({ ...shop, jobs: halved }).instance }]
+    ...(transfers !== null && taken !== null
+      ? [{ help: { kind: 'shelf', transfers } as const, instance: taken }]
       : []),
+    ...(halved !== null ? [{ help: { kind: 'half' } as const, instance: halved }] : []),
   ];
+}
+
+/** A line by itself whose transfers are not printed: they are at hand. */
+function unprinted(job: ShopJob): ShopJob {
+  const [line, ...others] = job.plan.lines;
+  if (job.state !== null || line === undefined || others.length > 0) return job;
+  const film = new Set(line.lanes.filter(({ part }) => part === 'transfer').map(({ id }) => id));
+  const operations = line.operations.filter(
+    ({ lane, role }) => !(film.has(lane) && FILM_ROLES.includes(role)),
+  );
+  return { ...job, plan: { ...job.plan, lines: [{ ...line, operations }] } };
 }
 
 /** Half of the pieces of a line that is made by itself and has not begun; anything else as it is. */

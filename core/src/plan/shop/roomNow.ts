@@ -128,3 +128,57 @@ export const switchedOn = (
         : [],
     )
     .sort((p, q) => p.at - q.at || p.tempC - q.tempC);
+
+/** A gap in which nobody is there that is longer is a night, min: a lunch is none. */
+const NIGHT_MIN = 180;
+
+/** The next night: when the last leaves, and when somebody is back; `null` where nobody is there any more, or always is. */
+export function nextNight({
+  instance: { people, now, horizon },
+}: ShopInstance): { leave: number; back: number } | null {
+  const there = people.filter(([, , many]) => many > 0);
+  for (const [i, [, leave]] of there.entries()) {
+    const back = there[i + 1]?.[0] ?? horizon;
+    if (leave > now && back - leave >= NIGHT_MIN) return { leave, back };
+  }
+  return null;
+}
+
+/** What a night does to what is made: what has to go on before it, and what rests through it. */
+export interface Overnight {
+  /** Wet film, loose powder, pretreated garments: would be spoiled by the morning. Soonest first. */
+  mustGoOn: readonly Deadline[];
+  /** Racks and lines that rest until after somebody is back, or are through with it meanwhile, min. */
+  resting: readonly { lines: readonly string[]; title: string; until: number }[];
+}
+
+/** What must not be left when the last leaves, and what may. */
+export function overnight(
+  shop: ShopInstance,
+  picture: PlanPicture,
+  { leave, back }: { leave: number; back: number },
+): Overnight {
+  const byId = new Map(picture.ops.map((op) => [op.id, op]));
+  const drying = shop.instance.lags.flatMap(({ from, to, min }): Overnight['resting'][number][] => {
+    const [first, then] = [byId.get(from), byId.get(to)];
+    if (first === undefined || then === undefined || min === 0) return [];
+    const { to: end } = spanOf(first);
+    return end <= leave && end + min > leave
+      ? [{ lines: first.lines, title: first.title, until: end + min }]
+      : [];
+  });
+  // what dries on its rack is drying as a part of its operation
+  const racked = picture.ops.flatMap(({ machine, lines, title, phases }): Overnight['resting'][number][] => {
+    const still = phases.find(({ from, to, people }) => people === 0 && from <= leave && to > leave);
+    return machine === null && still ? [{ lines, title, until: still.to }] : [];
+  });
+  const lines = picture.orders.flatMap(({ id, through, tail }): Overnight['resting'][number][] =>
+    through !== null && tail > 0 && through - tail <= leave && through > leave
+      ? [{ lines: [id], title: '', until: through }]
+      : [],
+  );
+  return {
+    mustGoOn: deadlines(shop, picture).filter(({ by }) => by < back),
+    resting: [...drying, ...racked, ...lines].sort((p, q) => p.until - q.until),
+  };
+}

@@ -8,6 +8,8 @@ import {
   checkPlan,
   deadlines,
   handsNeeded,
+  nextNight,
+  overnight,
   planPicture,
   problemOf,
   repairPlan,
@@ -282,5 +284,23 @@ describe('the open shop as a problem to be planned', () => {
       { machine: 'press A', at: EIGHT + 21, tempC: 150, hotAt: EIGHT + 39 },
     ]);
     expect(switchedOn(picture, [EIGHT + 60, 1440])).to.deep.equal([]);
+  });
+
+  it('says what must not be left for the night, and what may rest through it', () => {
+    // printed 15:20 to 15:31, to be pressed within half an hour; all leave at four, and are back at eight
+    const PRINTED = 440;
+    const wet = [started(blank('print', 1), PRINTED * 60), done(blank('print', 1), (PRINTED + 11) * 60)];
+    const evening = shop(EIGHT + PRINTED + 15, [job(wet)]);
+    const night = nextNight(evening);
+    expect(night).to.deep.equal({ leave: 960, back: 1440 + EIGHT });
+    const whole = overnight(evening, planPicture(evening, best(evening)), night!);
+    expect(whole.mustGoOn.map(({ op: { title }, by }) => [title, by])).to.deep.equal([['press', 961]]);
+    expect(whole.resting).to.deep.equal([]);
+    // what dries for three hours from 15:31 may be left: it is dry at 18:31, and may wait until the morning
+    const drying = { ...print, waitAfter: wait(3 * 3600, null) };
+    const overNight = shop(EIGHT + PRINTED + 15, [job(wet, 1, [drying, press, look])]);
+    const rests = overnight(overNight, planPicture(overNight, best(overNight)), night!);
+    expect(rests.mustGoOn).to.deep.equal([]);
+    expect(rests.resting.map(({ title, until }) => [title, until])).to.deep.equal([['print', 1111]]);
   });
 });

@@ -1,10 +1,11 @@
 // SQL by hand: every open line with the route it is made by, in one statement; models would take one for each of five tables.
 import { readStoredRoute } from '@saltflat/contract';
-import type { PlanGround, PlanLine, plannedPart } from '@saltflat/contract';
+import type { Material, PlanGround, PlanLine, plannedPart } from '@saltflat/contract';
 import type { PieceCost } from '@saltflat/core/cost';
 import { processesIn } from '@saltflat/core/route';
 import type { Process, Route } from '@saltflat/core/route';
 import type { Database } from '../../db/connection.ts';
+import { onShelf } from './onShelf.ts';
 
 /** Processes whose transfers may be made elsewhere. */
 const BOUGHT: ReadonlySet<Process> = new Set(['bought-in', 'patch-cap']);
@@ -41,10 +42,12 @@ export interface ReadyLine extends Omit<PlanLine, 'key' | keyof ReturnType<typeo
  * Open lines that are not on the floor: those that are ready for it, and those that wait for something else.
  *
  * @param leadDays days until everything is here that is bought in for a line
+ * @param materials of the shop, with what is free of those on the shelf
  */
 export async function readOpenLines(
   db: Database,
   leadDays: (lineId: string) => Promise<number>,
+  materials: readonly Material[],
 ): Promise<{ ready: ReadyLine[] } & Pick<PlanGround, 'waiting' | 'isMore'>> {
   const rows = await db.read<OpenRow>(
     `select l.id as "lineId", l.order_id as "orderId", l.code, k.name as customer, o.due_at as "dueAt",
@@ -80,6 +83,7 @@ export async function readOpenLines(
       // what is bought in is taken to be ordered with the order
       materialsAt: hereAt(takenAt.getTime(), days),
       isForShelf: !route.usesBlanks,
+      onShelf: onShelf(route, own.pieces, materials),
       route,
     });
   }

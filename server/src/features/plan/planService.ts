@@ -2,6 +2,7 @@ import { DomainError, plannedPart } from '@saltflat/contract';
 import type {
   DayPlan,
   DayPlanInput,
+  Material,
   PlanGround,
   PlanJob,
   Run,
@@ -20,8 +21,10 @@ import { UniqueConstraintError } from 'sequelize';
 import type { Database } from '../../db/connection.ts';
 import { learnTimes } from './learnTimes.ts';
 import type { KeptTime } from './learnTimes.ts';
+import { onShelf } from './onShelf.ts';
 import { hereAt, planLine, readOpenLines } from './planReads.ts';
 import type { PartOf, ReadyLine } from './planReads.ts';
+import { shortWithin } from './shortWithin.ts';
 
 /** A layout that waits for the floor, with the film its lines share. */
 export interface WaitingLayout {
@@ -33,6 +36,8 @@ export interface WaitingLayout {
     lines: readonly { lineId: string; code: string; pieces: number; route: Route }[],
   ) => Run['sheets'];
 }
+
+const WEEK_MS = 7 * 86_400_000;
 
 interface Needs {
   db: Database;
@@ -50,6 +55,7 @@ interface Needs {
     style: { name: string };
     colour: { name: string; hex: string };
   }>;
+  materials: () => Promise<readonly Material[]>;
   /** How long the work of this shop took, newest first. */
   workTimes: () => Promise<KeptTime[]>;
   /** Another plan is followed from now on. */
@@ -63,11 +69,12 @@ export class PlanService {
 
   /** All that a plan is made of, as the shop stands. */
   async ground(): Promise<PlanGround> {
-    const { db, calendar, leadDays, onFloor, layouts } = this.needs;
+    const { db, calendar, leadDays, onFloor, layouts, materials, now } = this.needs;
+    const stock = await materials();
     const [own, times, { ready, waiting, isMore }, runs, laid, kept] = await Promise.all([
       calendar(),
       this.times(),
-      readOpenLines(db, leadDays),
+      readOpenLines(db, leadDays, stock),
       onFloor(),
       layouts(),
       this.kept(),
@@ -81,6 +88,7 @@ export class PlanService {
       ],
       waiting,
       isMore,
+      short: shortWithin(now() + WEEK_MS, { ready, runs, materials: stock }),
       pace: times.pace,
       kept,
     };
@@ -95,12 +103,14 @@ export class PlanService {
   /** What is not taken in yet, as it would be planned together with what is. */
   async wanted({ dueAt, lines }: WantedQuery): Promise<WantedAnswer> {
     const orderId = randomUUID();
-    const partOf = inTimesOf(await this.times());
+    const [times, materials] = await Promise.all([this.times(), this.needs.materials()]);
+    const partOf = inTimesOf(times);
     const jobs: PlanJob[] = [];
     const refused: WantedAnswer['refused'] = [];
     for (const [i, written] of lines.entries()) {
       try {
         const { route, leadDays, style, colour } = await this.needs.planWritten(written);
+        const pieces = written.sizes.reduce((sum, { quantity }) => sum + quantity, 0);
         const line: ReadyLine = {
           lineId: randomUUID(),
           orderId,
@@ -110,9 +120,10 @@ export class PlanService {
           garment: `${colour.name} ${style.name}`,
           colourHex: colour.hex,
           routeNumber: 1,
-          pieces: written.sizes.reduce((sum, { quantity }) => sum + quantity, 0),
+          pieces,
           materialsAt: hereAt(this.needs.now(), leadDays),
           isForShelf: !route.usesBlanks,
+          onShelf: onShelf(route, pieces, materials),
           route,
         };
         jobs.push(jobOfLines([line], line.lineId, partOf));
@@ -196,6 +207,7 @@ function jobOfRun(run: Run, { steps, parts }: RunState, partOf: PartOf): PlanJob
       pieces: line.pieces,
       materialsAt: null, // it has begun
       isForShelf: !line.route.usesBlanks,
+      onShelf: null, // it is being printed
       ...partOf(line.route),
     })),
     // what is done of a line that is finished is of no use to a plan

@@ -82,6 +82,8 @@ function helpWords(help: Help, { machineName, time }: Saying): string {
       return t('another pair of hands for an hour from {when}', { when: time(help.from, 'weekday-time') });
     case 'overtime':
       return t('an hour longer after {when}', { when: time(help.from, 'weekday-time') });
+    case 'shelf':
+      return t('“{transfers}” from the shelf in place of printing', { transfers: help.transfers });
     case 'half':
       return t('half of its pieces another day, for the others');
   }

@@ -1,18 +1,18 @@
-import type { Care, Catalogue, PlanGround } from '@saltflat/contract';
-import { deadlines, handsNeeded, planPicture, spanOf, stationsNow, switchedOn } from '@saltflat/core/plan';
-import type { Deadline, HandsNeeded, PicturedOp, PlanPicture } from '@saltflat/core/plan';
-import { formatQuantity } from '@saltflat/core/units';
+import type { Catalogue, PlanGround } from '@saltflat/contract';
+import { deadlines, handsNeeded, planPicture, stationsNow } from '@saltflat/core/plan';
+import type { Deadline, HandsNeeded, PicturedOp } from '@saltflat/core/plan';
 import { STATION_NAMES } from '@saltflat/core/work';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { useCareQuery } from '../../api/careApi.ts';
 import { serverNow } from '../../api/serverClock.ts';
-import { useUnits } from '../../units/writingSlice.ts';
-import { Columns, Mark, Note, Panel, Rows, Split, Stack, useNow } from '../../ui/index.ts';
+import { inHours, planRoom, usePlanTime } from '../../planned/index.ts';
+import { Columns, Note, Panel, Rows, Split, Stack, useNow } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
-import { inHours, lateMin, planRoom, usePlanTime } from '../../planned/index.ts';
-import type { PlanRoom, PlanTime } from '../../planned/index.ts';
+import { BeforeLeaving, GettingReady } from './MorningAndEvening.tsx';
 import { StationColumn } from './StationColumn.tsx';
+import { ROW, ROW_LINK, lineTo } from './rows.ts';
+import type { Shown } from './rows.ts';
+import { useOrdersAtRisk } from './useOrdersAtRisk.ts';
 import type { Known } from './useWorthKnowing.ts';
 
 interface Props {
@@ -21,12 +21,8 @@ interface Props {
   known: readonly Known[];
 }
 
-/** A link in a list of links: high enough for a thumb beside the next. */
-const ROW = { display: 'flex', gap: 12, alignItems: 'baseline' } as const;
-const ROW_LINK = { flex: 1, padding: '4px 0' } as const;
 /** Times hands are needed that are shown. */
 const HANDS = 9;
-const DAY_MIN = 1440;
 /** Deadlines farther away are no news, min. */
 const SOON_MIN = 30;
 
@@ -46,11 +42,12 @@ export function TodayView({ ground, catalogue, known }: Props) {
     [ground],
   );
   const runOf = useMemo(() => new Map(ground.jobs.map(({ key, runId }) => [key, runId])), [ground]);
+  const atRisk = useOrdersAtRisk(room, picture, lines);
   const now = (nowMs - room.epochMs) / 60_000;
   const codesOf = (op: PicturedOp): string => op.lines.map((id) => lines.get(id)?.code ?? '').join(' ');
   const toOf = (op: PicturedOp): string => {
     const run = runOf.get(op.job) ?? null;
-    return run === null ? `/route/${op.lines[0] ?? ''}` : `/floor/${run}`;
+    return run === null ? lineTo(op.lines) : `/floor/${run}`;
   };
   const shown = { codesOf, toOf, time, now };
   const stations = stationsNow(room.own, picture);
@@ -76,30 +73,17 @@ export function TodayView({ ground, catalogue, known }: Props) {
             <KnownList
               known={[
                 ...deadlineWords(deadlines(room.own, picture), shown),
-                ...lateWords(picture.orders, lines),
+                ...atRisk,
                 ...known,
               ]}
             />
           </Panel>
-          <OnAndOff
-            room={room}
-            picture={picture}
-            catalogue={catalogue}
-            machineName={machineName}
-            lines={lines}
-            {...shown}
-          />
+          <GettingReady {...{ ground, room, picture, catalogue, machineName }} {...shown} />
+          <BeforeLeaving {...{ room, picture, lines }} {...shown} />
         </Stack>
       </Split>
     </Stack>
   );
-}
-
-interface Shown {
-  codesOf: (op: PicturedOp) => string;
-  toOf: (op: PicturedOp) => string;
-  time: PlanTime;
-  now: number;
 }
 
 function HandsList({
@@ -171,110 +155,3 @@ const deadlineWords = (all: readonly Deadline[], { codesOf, toOf, now }: Shown):
             }),
       to: toOf(op),
     }));
-
-const lateWords = (
-  orders: PlanPicture['orders'],
-  lines: ReadonlyMap<string, { code: string; customer: string }>,
-): Known[] =>
-  orders
-    .filter((own) => lateMin(own) > 0)
-    .map((own) => ({
-      key: `late ${own.id}`,
-      mark: '◆',
-      words: t('{code} for {customer} will be {time} late', {
-        code: lines.get(own.id)?.code ?? '',
-        customer: lines.get(own.id)?.customer ?? '',
-        time: inHours(lateMin(own)),
-      }),
-      to: '/plan',
-    }));
-
-/** Printers whose first print of the day is to come, and whose white nobody has noted as stirred today. */
-function whiteToStir(
-  { ops }: PlanPicture,
-  { machines }: Catalogue,
-  own: Pick<Shown, 'time' | 'now'> & { care: Care | undefined; until: number; epochMs: number },
-): { id: string; name: string; at: number }[] {
-  const { care, time, now, until, epochMs } = own;
-  if (!care) return [];
-  return machines.flatMap(({ id, name, kind }) => {
-    const mine = ops.filter(({ machine, role }) => kind === 'printer' && machine === id && role === 'print');
-    const first = Math.min(Infinity, ...mine.map((op) => spanOf(op).from));
-    const start = care.starts.find(({ machineId }) => machineId === id);
-    const day = time(first === Infinity ? now : first, 'date');
-    const isStirred = start !== undefined && time((Date.parse(start.at) - epochMs) / 60_000, 'date') === day;
-    return first > now && first < until && !isStirred ? [{ id, name, at: first }] : [];
-  });
-}
-
-interface OnAndOffProps extends Shown {
-  catalogue: Catalogue;
-  room: PlanRoom;
-  picture: PlanPicture;
-  machineName: (id: string) => string;
-  lines: ReadonlyMap<string, { code: string; customer: string }>;
-}
-
-/** What has to be switched on and when, the cool first; what rests overnight. */
-function OnAndOff({ room, picture, catalogue, machineName, lines, time, now }: OnAndOffProps) {
-  const system = useUnits();
-  const { data: care } = useCareQuery();
-  const midnight = (Math.floor(now / DAY_MIN) + 1) * DAY_MIN;
-  const people = room.own.instance.people;
-  const isOver = !people.some(([, to]) => to > now && to <= midnight);
-  // after the last has gone the morning is tomorrow’s
-  const until = isOver ? midnight + DAY_MIN : midnight;
-  const on = switchedOn(picture, [now, until]);
-  const resting = picture.orders.filter(
-    ({ through, tail }) => through !== null && tail > 0 && through - tail < midnight && through >= midnight,
-  );
-  const stir = whiteToStir(picture, catalogue, { care, time, now, until, epochMs: room.epochMs });
-  if (on.length + stir.length + resting.length === 0) return null;
-  const soon = [
-    ...on.map(({ machine, at, tempC, hotAt }) => ({
-      key: machine,
-      at,
-      to: '/plan',
-      words: t('{machine} on, {temp}', {
-        machine: machineName(machine),
-        temp: formatQuantity(tempC, 'temperature', system),
-      }),
-      says: t('hot at {time}', { time: time(hotAt, 'time') }),
-    })),
-    ...stir.map(({ id, name, at }) => ({
-      key: `stir ${id}`,
-      at,
-      to: '/shop/upkeep',
-      words: t('{name}: white ink stirred before its first print', { name }),
-      says: '',
-    })),
-  ].sort((p, q) => p.at - q.at);
-  return (
-    <Panel title={t('On and off')} pad="4px 14px 10px">
-      <Rows>
-        {soon.map(({ key, at, to, words, says }) => (
-          <li key={`${key} ${at}`} style={ROW}>
-            <strong style={{ minWidth: 52 }}>{at <= now ? t('now') : time(at, 'time')}</strong>
-            <Link to={to} style={ROW_LINK}>
-              {words}
-            </Link>
-            <span className="muted small nowrap">{says}</span>
-          </li>
-        ))}
-        {resting.map(({ id, through }) => (
-          <li key={id} style={ROW}>
-            <Mark mark="∿" tone="calm">
-              {t('rests')}
-            </Mark>
-            <span style={{ flex: 1 }}>
-              <span className="code">{lines.get(id)?.code}</span> {lines.get(id)?.customer}
-            </span>
-            <span className="muted small nowrap">
-              {t('until {when}', { when: time(through ?? 0, 'weekday-time') })}
-            </span>
-          </li>
-        ))}
-      </Rows>
-    </Panel>
-  );
-}

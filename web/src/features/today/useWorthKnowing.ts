@@ -1,4 +1,4 @@
-import type { Catalogue } from '@saltflat/contract';
+import type { Catalogue, PlanGround } from '@saltflat/contract';
 import { pressPlates } from '@saltflat/contract/pressPlates';
 import type { CoverSheet } from '@saltflat/core/route';
 import { surveyDueMs } from '@saltflat/core/press';
@@ -18,7 +18,10 @@ export interface Known {
 }
 
 /** What the room’s air, machines, sheets and shelf say today; what needs somebody first. */
-export function useWorthKnowing(catalogue: Catalogue, hasPowder: boolean): Known[] {
+export function useWorthKnowing(
+  catalogue: Catalogue,
+  { hasPowder, short }: { hasPowder: boolean } & Pick<PlanGround, 'short'>,
+): Known[] {
   const { data: upkeep } = useUpkeepQuery();
   const { data: presses } = usePressesQuery();
   const { data: shelf } = useShelfWishesQuery();
@@ -67,9 +70,24 @@ export function useWorthKnowing(catalogue: Catalogue, hasPowder: boolean): Known
         words: t('{name}: {n} fewer on the shelf than are kept ready', { name, n: missing }),
         to: '/film/shelf',
       });
+  for (const { id, name, stock, needs, stockUnit } of short)
+    known.push({
+      key: `short ${id}`,
+      mark: '◆',
+      words: t('{name}: {needs} for what is due within a week, {stock} noted as there', {
+        name,
+        needs: counted(needs, stockUnit),
+        stock: counted(stock, stockUnit),
+      }),
+      to: `/shop/materials/${id}`,
+    });
   known.push(...wornSheets(catalogue));
   return known.sort((p, q) => Number(p.mark === '○') - Number(q.mark === '○'));
 }
+
+/** An amount as the shop counts it, to three figures. */
+const counted = (amount: number, unit: string): string =>
+  `${Number(amount.toPrecision(3)).toLocaleString()} ${unit}`.trim();
 
 const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 

@@ -1,7 +1,7 @@
 import type { OrderChance, PlannedOp } from '@saltflat/core/plan';
 import { useEffect, useState } from 'react';
-import type { PlanRoom } from '../../planned/index.ts';
-import { planAside } from '../../worker/planClient.ts';
+import { planAside } from '../worker/planClient.ts';
+import type { PlanRoom } from './planRoom.ts';
 
 const SAMPLES = 200;
 

@@ -1,0 +1,15 @@
+import type { Material } from '@saltflat/contract';
+import { transfersOf } from '@saltflat/core/route';
+import type { Route } from '@saltflat/core/route';
+
+/**
+ * Transfers on the shelf that would do in place of what a route prints: as the route says, and as many of them free now
+ * as there are pieces. A line of several prints on film has none: each would have to lie there.
+ */
+export function onShelf(route: Route, pieces: number, materials: readonly Material[]): string | null {
+  const said = route.slips.filter((slip) => slip.said.code === 'slip.on-shelf');
+  if (said.length !== 1 || transfersOf(route).length !== 1) return null;
+  const { transfer } = said[0]!.said.params as { transfer: string };
+  const kind = materials.find((own) => own.kind === 'shelf-transfer' && own.name === transfer);
+  return kind !== undefined && (kind.stock ?? 0) >= pieces ? kind.name : null;
+}
