@@ -206,6 +206,35 @@ export const DayPlan = strictObject({
 });
 export type DayPlan = Static<typeof DayPlan>;
 
+/** What of the plan is still to come today, minutes from midnight. */
+export const PlanComing = strictObject({
+  /** The shop’s midnight, and where it is. */
+  epoch: Instant,
+  zone: Type.String(),
+  /** When the first comes and the last leaves; `null` where nobody works today. */
+  shift: nullable(strictObject({ from: Minute, to: Minute })),
+  /** When nobody is there in between. */
+  breaks: Type.Array(strictObject({ from: Minute, to: Minute })),
+  /** When hands are needed at all. */
+  busy: Type.Array(strictObject({ from: Minute, to: Minute })),
+  /** Hands that are needed next, and for the first time by what is made in one go; soonest first. */
+  hands: Type.Array(
+    strictObject({
+      from: Minute,
+      to: Minute,
+      /** Codes of its orders, what it is, and its machine, or its station where it needs none. */
+      codes: Type.Array(Type.String()),
+      title: Type.String(),
+      machine: nullable(Type.String()),
+      station: Type.Enum([...STATIONS]),
+      lineId: nullable(Id),
+      /** `null` while it is not on the floor. */
+      runId: nullable(Id),
+    }),
+  ),
+});
+export type PlanComing = Static<typeof PlanComing>;
+
 /** All that a plan is made of, as the shop stands. */
 export const PlanGround = strictObject({
   calendar: ShopCalendar,

@@ -150,7 +150,15 @@ export {
 } from './runs.ts';
 export type { FloorRun, RunEventInput, StoredEvent } from './runs.ts';
 export { runPlanOf } from './runPlan.ts';
-export { DayPlan, DayPlanInput, PlanGround, WantedAnswer, WantedQuery, plannedPart } from './dayPlans.ts';
+export {
+  DayPlan,
+  DayPlanInput,
+  PlanComing,
+  PlanGround,
+  WantedAnswer,
+  WantedQuery,
+  plannedPart,
+} from './dayPlans.ts';
 export { WorkTimes } from './workTimes.ts';
 export type { DayPlanDocument, PlanJob, PlanLine, PlannedOperation } from './dayPlans.ts';
 export {

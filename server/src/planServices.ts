@@ -62,6 +62,7 @@ export function createPlans({ db, papers, catalogue, routes, written, runs, layo
   });
   const planFiles = new PlanFiles({
     plan: followed,
+    now,
     writeDay: (day, writing, paper) => papers.write({ kind: 'plan-day', day, writing, paper }),
   });
   return { plans, calendar, planFiles };

@@ -2,6 +2,7 @@ import type {
   CalendarChange,
   DayPlan,
   DayPlanInput,
+  PlanComing,
   PlanGround,
   ShopCalendar,
   WantedAnswer,
@@ -14,8 +15,9 @@ const planApi = baseApi.injectEndpoints({
   endpoints: (build) => ({
     planGround: build.query<PlanGround, void>({
       query: () => '/plan/ground',
-      providesTags: ['Plan', 'Order', 'Line', 'Route', 'Run', 'FilmLayout'],
+      providesTags: ['Plan', 'Order', 'Line', 'Route', 'Run', 'FilmLayout', 'Catalogue'],
     }),
+    planComing: build.query<PlanComing, void>({ query: () => '/plan/coming', providesTags: ['Plan', 'Run'] }),
     wanted: build.query<WantedAnswer, WantedQuery>({
       query: (body) => ({ url: '/plan/wanted', method: 'POST', body }),
       providesTags: ['Catalogue'],
@@ -38,6 +40,7 @@ const planApi = baseApi.injectEndpoints({
 });
 
 export const {
+  usePlanComingQuery,
   usePlanGroundQuery,
   useWantedQuery,
   useKeepPlanMutation,

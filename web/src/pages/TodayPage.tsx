@@ -3,8 +3,8 @@ import { useCatalogueQuery } from '../api/catalogueApi.ts';
 import { usePlanGroundQuery } from '../api/planApi.ts';
 import { problemMessage } from '../api/problemMessage.ts';
 import { serverNow } from '../api/serverClock.ts';
+import { usePlanTime } from '../planned/index.ts';
 import { TodayView, useWorthKnowing } from '../features/today/index.ts';
-import { When } from '../units/Written.tsx';
 import { Button, Empty, Failed, Loading, PageHead } from '../ui/index.ts';
 import { t } from '../words/index.ts';
 
@@ -35,11 +35,14 @@ export function TodayPage() {
     );
   return (
     <>
-      <PageHead title={t('Today')} says={<When at={serverNow()} as="weekday" />} />
+      <PageHead title={t('Today')} says={<ShopDay zone={ground.calendar.document.zone} />} />
       <Room ground={ground} catalogue={catalogue} />
     </>
   );
 }
+
+/** The day it is where the shop is. */
+const ShopDay = ({ zone }: { zone: string }) => usePlanTime(0, zone)(serverNow() / 60_000, 'weekday');
 
 function Room({ ground, catalogue }: { ground: PlanGround; catalogue: Catalogue }) {
   const hasPowder = ground.jobs.some(({ lines }) =>

@@ -14,6 +14,8 @@ export interface Followed {
   shop: ShopNow;
   picture: PlanPicture;
   lines: ReadonlyMap<string, { code: string; customer: string }>;
+  /** By job, of those on the floor. */
+  runs: ReadonlyMap<string, string>;
   machines: ReadonlyMap<string, string>;
   writing: Catalogue['writing']['document'];
 }
@@ -53,6 +55,7 @@ export class FollowedPlan {
       shop,
       picture: planPicture(own, plan),
       lines: new Map(ground.jobs.flatMap((job) => job.lines.map((line) => [line.lineId, line] as const))),
+      runs: new Map(ground.jobs.flatMap(({ key, runId }) => (runId === null ? [] : [[key, runId] as const]))),
       machines: new Map(machines.map(({ id, name }) => [id, name])),
       writing: writing.document,
     };

@@ -8,6 +8,7 @@ import { dayPaper } from './dayPaper.ts';
 import { dayPaperPdf } from './dayPaperPdf.ts';
 import type { Followed } from './followedPlan.ts';
 import { machineCalendar, personCalendar } from './planCalendars.ts';
+import { planComing } from './planComing.ts';
 
 const LISBON = 'Europe/Lisbon';
 /** Midnight before the clock goes back: the day has 25 hours. */
@@ -62,6 +63,7 @@ const followed = (ops: readonly PicturedOp[]): Followed => ({
     load: [],
   },
   lines: new Map([['line', { code: 'K-212', customer: 'Gull Rock, Kite Club' }]]),
+  runs: new Map([['job', 'run']]),
   machines: new Map([
     ['p', 'Press A'],
     ['q', 'Film printer'],
@@ -160,5 +162,34 @@ describe('a day on paper', () => {
     expect(() => dayPaper(followed(batches), '2027-01-01')).to.throw('not planned');
     const pdf = (await dayPaperPdf(day, USUAL_WRITING, 'a4')).toString('latin1');
     expect(pdf.match(/\/Type \/Page\b/g)).to.have.length(2);
+  });
+});
+
+describe('What of the plan is to come today', () => {
+  it('is said with who is there, breaks, and hands from now to midnight by the shop’s clock', () => {
+    const { shop, picture, ...rest } = followed([
+      op('over', { phases: [{ from: 560, to: 580, people: 100 }] }),
+      op('next', { machine: null, phases: [{ from: 640, to: 650, people: 100 }] }),
+      op('alone', { phases: [{ from: 660, to: 700, people: 0 }] }),
+      op('tomorrow', { job: 'other', phases: [{ from: 1500 + 540, to: 1500 + 550, people: 100 }] }),
+      op('more of it', { phases: [{ from: 650, to: 655, people: 100 }] }),
+    ]);
+    const load: [number, number, number][] = [[560, 580, 100], [640, 650, 100], [650, 655, 100]]; // prettier-ignore
+    const lunch = { ...shop.calendar, breaks: [{ fromMin: 720, toMin: 750 }] };
+    const own = planComing(
+      { ...rest, picture: { ...picture, load }, shop: { ...shop, calendar: lunch } },
+      EPOCH + 600 * 60_000,
+    );
+    // the clock goes back at two: nine by the clock is ten hours after midnight
+    expect(own.shift).to.deep.equal({ from: 600, to: 1080 });
+    expect(own.breaks).to.deep.equal([{ from: 780, to: 810 }]);
+    expect(own).to.include({ epoch: '2026-10-24T23:00:00.000Z', zone: LISBON });
+    expect(own.busy).to.deep.equal([{ from: 640, to: 655 }]);
+    expect(own.hands).to.deep.equal([
+      {
+        ...{ from: 640, to: 650, codes: ['K-212'], title: 'Press, twice; hot' },
+        ...{ machine: null, station: 'press', lineId: 'line', runId: 'run' },
+      },
+    ]);
   });
 });

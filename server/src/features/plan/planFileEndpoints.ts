@@ -1,4 +1,4 @@
-import { strictObject } from '@saltflat/contract';
+import { PlanComing, strictObject } from '@saltflat/contract';
 import type { Response } from 'express';
 import { Type } from 'typebox';
 import { endpoint, file } from '../../http/endpoint.ts';
@@ -12,6 +12,15 @@ const DayQuery = strictObject({
 });
 
 export const planFileEndpoints = (files: PlanFiles): Endpoint[] => [
+  endpoint(
+    {
+      method: 'get',
+      path: '/plan/coming',
+      summary: 'Hands the plan that is kept still needs today, and when somebody is there',
+      answer: PlanComing,
+    },
+    () => files.coming(),
+  ),
   endpoint(
     {
       method: 'get',

@@ -1,18 +1,25 @@
+import type { PlanComing } from '@saltflat/contract';
 import type { Writing } from '@saltflat/core/units';
 import type { Paper } from '../../pdf/index.ts';
 import { dayPaper } from './dayPaper.ts';
 import type { DayPaper } from './dayPaper.ts';
 import type { FollowedPlan } from './followedPlan.ts';
 import { machineCalendar, personCalendar } from './planCalendars.ts';
+import { planComing } from './planComing.ts';
 
 interface Needs {
   plan: FollowedPlan;
+  now: () => number;
   writeDay: (day: DayPaper, writing: Writing, paper: Paper) => Promise<Buffer>;
 }
 
 /** The plan that is followed, to be taken elsewhere. */
 export class PlanFiles {
   constructor(private readonly needs: Needs) {}
+
+  async coming(): Promise<PlanComing> {
+    return planComing(await this.needs.plan.read(), this.needs.now());
+  }
 
   async machine(id: string): Promise<string> {
     return machineCalendar(await this.needs.plan.read(), id);

@@ -42,8 +42,8 @@ function toFetch(ground: PlanGround, { ops }: PlanPicture, [now, until]: readonl
     const own = line?.operations.filter((each) => each.lane === lane) ?? [];
     const isMade = own.some(({ role }) => role === 'print');
     const isTransfer = line?.lanes.find(({ id }) => id === lane)?.part === 'transfer';
-    const { from } = spanOf(op);
-    return isTransfer && !isMade && own[0]?.id === op.operation && !op.isFixed && from >= now && from < until;
+    const { from, to } = spanOf(op);
+    return isTransfer && !isMade && own[0]?.id === op.operation && !op.isFixed && to > now && from < until;
   });
 }
 

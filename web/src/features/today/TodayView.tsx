@@ -22,7 +22,7 @@ interface Props {
 }
 
 /** Times hands are needed that are shown. */
-const HANDS = 9;
+const HANDS = 14;
 /** Deadlines farther away are no news, min. */
 const SOON_MIN = 30;
 
@@ -70,13 +70,7 @@ export function TodayView({ ground, catalogue, known }: Props) {
         </Panel>
         <Stack gap={16}>
           <Panel title={t('Worth knowing')} pad="4px 14px 10px">
-            <KnownList
-              known={[
-                ...deadlineWords(deadlines(room.own, picture), shown),
-                ...atRisk,
-                ...known,
-              ]}
-            />
+            <KnownList known={[...deadlineWords(deadlines(room.own, picture), shown), ...atRisk, ...known]} />
           </Panel>
           <GettingReady {...{ ground, room, picture, catalogue, machineName }} {...shown} />
           <BeforeLeaving {...{ room, picture, lines }} {...shown} />
