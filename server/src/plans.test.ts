@@ -11,8 +11,10 @@ import type {
 } from '@saltflat/contract';
 import { shopNow } from '@saltflat/contract/shopNow';
 import { Planning, checkPlan, planPicture, problemOf, shopInstance } from '@saltflat/core/plan';
+import type { ShopLine } from '@saltflat/core/plan';
 import type { Process } from '@saltflat/core/route';
-import { compileSteps } from '@saltflat/core/run';
+import { compileSteps, deriveRun } from '@saltflat/core/run';
+import type { RunPlan } from '@saltflat/core/run';
 import { handsS, partsIn, workedS } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import { DEMO_ORDERS } from '@saltflat/demo';
@@ -21,6 +23,7 @@ import { pino } from 'pino';
 import { buildServer } from './buildServer.ts';
 import { createDatabase, event, lineInput, plannedOrder, startTestServer } from './testing/testServer.ts';
 import type { TestServer } from './testing/testServer.ts';
+import { eventsAsPlanned, waitsBroken } from './testing/floorAsPlanned.ts';
 
 describe('what days are planned from', function () {
   let server: TestServer;
@@ -215,12 +218,15 @@ describe('what days are planned from', function () {
 });
 
 /** What only gets warm is no work of a plan’s: the plan warms it. */
-const isWarmUp = ({ role, modes: [mode] }: Operation): boolean =>
+const isWarmUp = ({ role, modes: [mode] }: Pick<Operation, 'role' | 'modes'>): boolean =>
   role === 'set-up' && mode?.stateC != null && mode.phases.every(({ people }) => people === 0);
+const isWarming = ({ lines }: RunPlan, operation: string): boolean =>
+  lines.some(({ operations }) => operations.some((own) => own.id === operation && isWarmUp(own)));
 
 describe('the made-up shop’s days', function () {
-  it('have for every line the hands and machine minutes its route says, and a plan that holds', async () => {
-    const made = await buildServer({
+  let made: Awaited<ReturnType<typeof buildServer>>;
+  before(async () => {
+    made = await buildServer({
       databaseUrl: await createDatabase(),
       webFolder: null,
       log: pino({ level: 'silent' }),
@@ -229,42 +235,81 @@ describe('the made-up shop’s days', function () {
       // what happened weeks ago is no part of its days
       demoOrders: DEMO_ORDERS.filter(({ fate }) => fate.kind === 'open' || fate.kind === 'running'),
     });
-    try {
-      const { plans, catalogue, routes } = made.services;
-      const ground = await plans.ground();
-      const shop = shopNow(ground, (await catalogue.read()).machines, Date.now());
-      expect(ground.jobs.length).to.be.above(8);
-      const fresh = shop.jobs.map((job) => ({ ...job, state: null }));
-      const { instance } = shopInstance({ ...shop, jobs: fresh });
-      for (const line of ground.jobs.flatMap((job) => job.lines)) {
-        const [{ route, pieces } = {}] = await routes.versions(line.lineId);
-        if (!route || pieces === undefined) throw new Error(`${line.code} has no route`);
-        const own = instance.ops.filter(({ orders }) => orders.includes(line.lineId));
-        const phases = own.flatMap(({ modes }) => modes[0]!.phases);
-        const hands = phases.reduce((sum, { d, ops }) => sum + (d * ops) / 100, 0);
-        const elapsed = phases.reduce((sum, { d }) => sum + d, 0);
-        const parts = (operation: Operation): number => partsIn(route.lanes, operation.lane, pieces);
-        const work = route.operations.filter((operation) => !isWarmUp(operation));
-        const worked = work.reduce((sum, operation) => sum + workedS(operation, parts(operation)) / 60, 0);
-        const rests = work.reduce(
-          (sum, operation) => sum + parts(operation) * Math.ceil((operation.waitAfter?.minS ?? 0) / 60),
-          0,
-        );
-        // each phase is rounded up to a minute, and a stream’s share of hands to the next five in a hundred
-        const rounding = phases.reduce((sum, { d, brk }) => sum + 1 + (brk ? 0.05 * d : 0), 0);
-        const handsMin = route.totals.handsS / 60;
-        const { tail } = instance.orders.find(({ id }) => id === line.lineId)!;
-        expect(tail, `${line.code}: rest`).to.equal(Math.ceil(route.restBeforeDispatchS / 60));
-        expect(hands, `${line.code}: hands`).to.be.within(handsMin - 1e-6, handsMin + rounding);
-        expect(elapsed, `${line.code}: machines`).to.be.within(worked - 1e-6, worked + phases.length + rests);
-      }
-      expect(
-        checkPlan(problemOf(instance), new Planning({ instance, seed: 1 }).answer.best.ops).breaches,
-      ).to.deep.equal([]);
-      expect(Math.max(...instance.orders.map(({ tail }) => tail)), 'a patched cap').to.equal(1440);
-      expect(ground.kept?.by).to.equal('Ines');
-    } finally {
-      await made.stop();
+  });
+  after(() => made.stop());
+
+  /** All lines as if nothing had begun. */
+  const freshShop = async () => {
+    const ground = await made.services.plans.ground();
+    const { machines } = await made.services.catalogue.read();
+    const shop = shopNow(ground, machines, Date.now());
+    const jobs = shop.jobs.map((job) => ({ ...job, state: null }));
+    return { ground, jobs, shop, instance: shopInstance({ ...shop, jobs }).instance };
+  };
+
+  it('have for every line the hands and machine minutes its route says, and a plan that holds', async () => {
+    const { ground, instance } = await freshShop();
+    expect(ground.jobs.length).to.be.above(8);
+    for (const line of ground.jobs.flatMap((job) => job.lines)) {
+      const [{ route, pieces } = {}] = await made.services.routes.versions(line.lineId);
+      if (!route || pieces === undefined) throw new Error(`${line.code} has no route`);
+      const own = instance.ops.filter(({ orders }) => orders.includes(line.lineId));
+      const phases = own.flatMap(({ modes }) => modes[0]!.phases);
+      const hands = phases.reduce((sum, { d, ops }) => sum + (d * ops) / 100, 0);
+      const elapsed = phases.reduce((sum, { d }) => sum + d, 0);
+      const parts = (operation: Operation): number => partsIn(route.lanes, operation.lane, pieces);
+      const work = route.operations.filter((operation) => !isWarmUp(operation));
+      const worked = work.reduce((sum, operation) => sum + workedS(operation, parts(operation)) / 60, 0);
+      const rests = work.reduce(
+        (sum, operation) => sum + parts(operation) * Math.ceil((operation.waitAfter?.minS ?? 0) / 60),
+        0,
+      );
+      // each phase is rounded up to a minute, and a stream’s share of hands to the next five in a hundred
+      const rounding = phases.reduce((sum, { d, brk }) => sum + 1 + (brk ? 0.05 * d : 0), 0);
+      const handsMin = route.totals.handsS / 60;
+      const { tail } = instance.orders.find(({ id }) => id === line.lineId)!;
+      expect(tail, `${line.code}: rest`).to.equal(Math.ceil(route.restBeforeDispatchS / 60));
+      expect(hands, `${line.code}: hands`).to.be.within(handsMin - 1e-6, handsMin + rounding);
+      expect(elapsed, `${line.code}: machines`).to.be.within(worked - 1e-6, worked + phases.length + rests);
     }
+    expect(
+      checkPlan(problemOf(instance), new Planning({ instance, seed: 1 }).answer.best.ops).breaches,
+    ).to.deep.equal([]);
+    expect(Math.max(...instance.orders.map(({ tail }) => tail)), 'a patched cap').to.equal(1440);
+    expect(ground.kept?.by).to.equal('Ines');
+  });
+
+  it('can be worked on the floor as they are planned: every step is taken, and nothing stands longer than it may', async () => {
+    const { jobs, shop, instance } = await freshShop();
+    const { ops } = new Planning({ instance, seed: 1 }).within(40);
+    for (const job of jobs) {
+      const [{ code }] = job.lines as [ShopLine];
+      const events = eventsAsPlanned(job, ops, { instance, epochMs: shop.epochMs });
+      const state = deriveRun(job.plan, events);
+      expect(state.ignored, `${code}: refused`).to.deep.equal([]);
+      const undone = state.steps.filter(
+        ({ status, operation }) => status !== 'done' && !isWarming(job.plan, operation),
+      );
+      expect(
+        undone.map(({ id }) => id),
+        `${code}: not done`,
+      ).to.deep.equal([]);
+      // a plan tells whole minutes
+      const broken = waitsBroken(job.plan.lines, state).filter(({ byS }) => byS > 60);
+      expect(broken, `${code}: stood too long, or not long enough`).to.deep.equal([]);
+    }
+    // the same day with the powder an hour late is seen to be none
+    const powderLate = ops.map((own) => ({
+      ...own,
+      start: own.id.includes('/powder') ? own.start.map((minute) => minute + 60) : own.start,
+    }));
+    const [printed] = jobs.filter(({ plan }) =>
+      plan.lines.some(({ operations }) => operations.some(({ role }) => role === 'powder')),
+    );
+    const late = deriveRun(
+      printed!.plan,
+      eventsAsPlanned(printed!, powderLate, { instance, epochMs: shop.epochMs }),
+    );
+    expect(waitsBroken(printed!.plan.lines, late).some(({ byS }) => byS > 60)).to.equal(true);
   });
 });

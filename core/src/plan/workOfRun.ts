@@ -233,8 +233,20 @@ function opOf(run: RunToPlan, batch: Batch, orders: ReadonlyMap<string, string>)
   };
 }
 
-function modesOf(run: RunToPlan, { operations, left }: Batch): PlanMode[] {
+/** Whether pieces of a batch may stand through a break, some of them done and some not: none of them waits for long only. */
+const mayStand = ({ line, operations }: Batch): boolean =>
+  [
+    ...operations.map(({ waitAfter }) => waitAfter),
+    ...needsOf(line.operations, operations[0]).map(({ wait }) => wait),
+  ].every((wait) => (wait?.maxS ?? null) === null);
+
+function modesOf(run: RunToPlan, batch: Batch): PlanMode[] {
+  const { operations, left } = batch;
   const count = left.length;
+  const inOneGo = (phases: PlanMode['phases']): PlanMode['phases'] =>
+    (count === 1 && operations.length === 1) || mayStand(batch)
+      ? phases
+      : phases.map((phase) => ({ ...phase, brk: false }));
   if (count === 0) return [{ machine: null, state: null, phases: [NOTHING], pools: {} }];
   if (operations.length > 1) {
     const [hands, alone] = [handsS, aloneS].map((of) =>
@@ -243,7 +255,7 @@ function modesOf(run: RunToPlan, { operations, left }: Batch): PlanMode[] {
     const restS = operations.slice(0, -1).reduce((sum, own) => sum + count * (own.waitAfter?.minS ?? 0), 0);
     const phases = [streamPhase(hands, hands + alone + restS)];
     const busy = operations.find(takesMachine) ?? operations[0];
-    return onMachines(run, busy.modes[0], phases, {});
+    return onMachines(run, busy.modes[0], inOneGo(phases), {});
   }
   const [operation] = operations;
   return operation.modes.flatMap((mode) => {
@@ -254,7 +266,7 @@ function modesOf(run: RunToPlan, { operations, left }: Batch): PlanMode[] {
     return onMachines(
       run,
       mode,
-      phases,
+      inOneGo(phases),
       Object.fromEntries(mode.pools.map((pool) => [pool.id ?? pool.name, count])),
     );
   });
