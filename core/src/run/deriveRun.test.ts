@@ -195,6 +195,20 @@ describe('deriveRun', () => {
     expect(open(late)).to.include(film('print', '4~2')).and.include(film('melt', '1~2,3~2'));
   });
 
+  it('lets wet film go on by itself: what is printed again later is not waited for', () => {
+    const printing = film('print', '1~2');
+    const wet = deriveRun(plan, [
+      ...sheet('1-2', 0),
+      ...sheet('3-4', 5),
+      lost('1.film.1', 20),
+      started(printing, 30),
+      lost('1.film.3', 40),
+      done(printing, 90),
+    ]);
+    const next = nextActions(plan, wet, START + 95_000).map(({ step }) => step.id);
+    expect(next).to.include.members([film('melt', '1~2'), film('print', '3~2')]);
+  });
+
   it('takes parts as people put them together, and leaves the others where they were', () => {
     const state = deriveRun(plan, [done(film('print', '2-3'), 5)]);
     expect(state.steps.map(({ id, status }) => `${id} ${status}`).slice(0, 5)).to.deep.equal([

@@ -348,21 +348,37 @@ export class Replay {
     const chain = shapeOf(line).chains.get(lane) ?? [];
     const first = chain.findIndex(({ role, unit }, i) => i >= done || role !== 'set-up' || unit !== 'line');
     part.done = Math.max(0, first);
-    for (const operation of chain.slice(part.done)) this.joinAgain(line, operation, part);
+    let hurried: StepState | null = null;
+    for (const operation of chain.slice(part.done)) {
+      const step = this.joinAgain(line, operation, { part, hurried });
+      hurried = operation.waitAfter?.maxS == null ? null : step;
+    }
   }
 
-  /** Things made again go together as far as they can: with those that wait for the same, up to what fits. */
-  private joinAgain({ key }: RunLine, operation: RunOperation, part: PartState): void {
+  /**
+   * Things made again go together as far as they can: with those that wait for the same, up to what fits.
+   *
+   * @param hurried what it comes from where it may not stand for long: only what comes from there too is waited for
+   */
+  private joinAgain(
+    { key }: RunLine,
+    operation: RunOperation,
+    { part, hurried }: { part: PartState; hurried: StepState | null },
+  ): StepState {
     const most = operation.unit === 'piece' ? 1 : (operation.size ?? Infinity);
     const last = this.again.get(operation);
     const isOpen =
-      last?.status === 'idle' && last.line === key && last.parts.length > 0 && last.parts.length < most;
+      last?.status === 'idle' &&
+      last.line === key &&
+      last.parts.length > 0 &&
+      last.parts.length < most &&
+      (hurried === null || last.parts.every((id) => hurried.parts.includes(id)));
     const open = isOpen ? last : undefined;
     if (!open) {
       const step = this.newStep(stepId(operation.id, [part]), key, operation, [part.id]);
       this.again.set(operation, step);
       this.addStep(step);
-      return;
+      return step;
     }
     this.byId.delete(open.id);
     open.parts.push(part.id);
@@ -372,6 +388,7 @@ export class Replay {
     );
     this.byId.set(open.id, open);
     this.put(part.id, operation, open);
+    return open;
   }
 
   /** @param piece it is for; 0 for a spare */
