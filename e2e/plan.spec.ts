@@ -228,7 +228,7 @@ test('today says where hands are needed next, and every line leads to the thing 
   await expect(hands.getByRole('listitem').first()).toBeVisible();
   const known = page.getByRole('region', { name: 'Worth knowing' });
   await expect(
-    known.getByRole('link', { name: /^K-217 for The Mooring Café will be .* late$/ }),
+    known.getByRole('link', { name: /^K-217 for The Mooring Café will be .* late(:|$)/ }),
   ).toBeVisible();
   await known.getByRole('link', { name: 'Press B is due for a survey' }).click();
   await expect(page).toHaveURL(/\/presses\//);

@@ -214,28 +214,26 @@ function expectWaitsKept(
     const chain = route.operations.filter((own) => own.lane === operation.lane && !isWarmUp(own));
     const next = chain[chain.indexOf(operation) + 1];
     if (isWarmUp(operation) || next === undefined) continue;
-    const inOp = (id: string, step: string): boolean =>
-      stepsOf.get(id)!.some((own) => own.startsWith(`${step}/`));
-    for (const first of ops.filter(({ id }) => inOp(id, operation.id)))
-      for (const then of ops.filter(({ id }) => inOp(id, next.id))) {
-        if (first === then) continue; // the piece does not stand in between
-        const parts = (id: string, step: string): string[] =>
-          stepsOf
-            .get(id)!
-            .filter((own) => own.startsWith(`${step}/`))
-            .map((own) => own.slice(step.length + 1));
-        const common = parts(first.id, operation.id).filter((part) => parts(then.id, next.id).includes(part));
-        for (const part of common) {
-          const done = workedAt(instance, byId.get(first.id)!, parts(first.id, operation.id), part).to;
-          const begun = workedAt(instance, byId.get(then.id)!, parts(then.id, next.id), part).from;
-          expect(begun, `${operation.id} to ${next.id}`).to.be.at.least(done - 1e-6);
-          // a plan tells whole minutes
-          if (maxS !== null)
-            expect(60 * (begun - done), `${operation.id} to ${next.id}`).to.be.at.most(
-              Math.max(maxS, 60) + 60,
-            );
-        }
-      }
+    const partsAt = ({ id }: PlanWork['ops'][number], step: string): string[] =>
+      stepsOf.get(id)!.flatMap((own) => (own.startsWith(`${step}/`) ? [own.slice(step.length + 1)] : []));
+    const all = ops.flatMap((first) =>
+      ops.flatMap((then) =>
+        // in one operation the piece does not stand in between
+        first === then
+          ? []
+          : partsAt(first, operation.id)
+              .filter((part) => partsAt(then, next.id).includes(part))
+              .map((part) => ({ first, then, part })),
+      ),
+    );
+    for (const { first, then, part } of all) {
+      const done = workedAt(instance, byId.get(first.id)!, partsAt(first, operation.id), part).to;
+      const begun = workedAt(instance, byId.get(then.id)!, partsAt(then, next.id), part).from;
+      expect(begun, `${operation.id} to ${next.id}`).to.be.at.least(done - 1e-6);
+      // a plan tells whole minutes
+      if (maxS !== null)
+        expect(60 * (begun - done), `${operation.id} to ${next.id}`).to.be.at.most(Math.max(maxS, 60) + 60);
+    }
   }
 }
 

@@ -2,6 +2,7 @@ import type { RunEvent, RunEventPayload } from './events.ts';
 import { shapeOf } from './lineShape.ts';
 import type { Lines } from './needs.ts';
 import { readStepId } from './runPlan.ts';
+import type { RunLine, RunOperation } from './runPlan.ts';
 import { readiedKey } from './runState.ts';
 import type { RunState, StepState } from './runState.ts';
 
@@ -47,3 +48,22 @@ export function noteReady(
   state.readied[readiedKey({ line: line.key, operation: read.operation })] = { ...ready, at, by };
   return null;
 }
+
+/** A step that nobody has begun. */
+export const idleStep = (id: string, line: RunLine, operation: RunOperation, parts: string[]): StepState => ({
+  id,
+  line: line.key,
+  operation: operation.id,
+  index: shapeOf(line).index.get(operation.id) ?? 0,
+  parts,
+  status: 'idle',
+  startedAt: null,
+  completedAt: null,
+  phase: 0,
+  phaseAt: null,
+  beforeG: null,
+  afterG: null,
+  beforeAt: null,
+  afterAt: null,
+  isAgain: parts.some((part) => part.includes('~')),
+});

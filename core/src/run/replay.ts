@@ -8,7 +8,7 @@ import type { CurrentPart, Lines } from './needs.ts';
 import { partId, readStepId, stepId } from './runPlan.ts';
 import type { PartName, RunLine, RunOperation, RunPlan } from './runPlan.ts';
 import { Serving } from './serving.ts';
-import { NO_STEP, notePhase, noteReading, noteReady } from './noting.ts';
+import { NO_STEP, idleStep, notePhase, noteReading, noteReady } from './noting.ts';
 import type { Loss, PartState, RunState, StepState } from './runState.ts';
 
 /** A run's state as events are applied to it one after another, none of them taken back. */
@@ -56,9 +56,9 @@ export class Replay {
           this.addPart({ line: line.key, lane, slot, attempt: 1 }, slot <= line.pieces ? slot : 0);
     for (const { id, line, operation, parts } of steps)
       this.addStep(
-        this.newStep(
+        idleStep(
           id,
-          line,
+          this.lines.get(line)!,
           operation,
           parts.map((part) => part.id),
         ),
@@ -151,7 +151,7 @@ export class Replay {
     const operation = line && read && shapeOf(line).byId.get(read.operation);
     if (!read || !line || !operation) return NO_STEP;
     const ids = read.parts.map(partId);
-    const step = this.newStep(name, line.key, operation, ids);
+    const step = idleStep(name, line, operation, ids);
     for (const id of ids) {
       const part = this.state.parts[id];
       const found = part && this.stepAt(part, step);
@@ -361,7 +361,7 @@ export class Replay {
    * @param hurried what it comes from where it may not stand for long: only what comes from there too is waited for
    */
   private joinAgain(
-    { key }: RunLine,
+    line: RunLine,
     operation: RunOperation,
     { part, hurried }: { part: PartState; hurried: StepState | null },
   ): StepState {
@@ -369,13 +369,13 @@ export class Replay {
     const last = this.again.get(operation);
     const isOpen =
       last?.status === 'idle' &&
-      last.line === key &&
+      last.line === line.key &&
       last.parts.length > 0 &&
       last.parts.length < most &&
       (hurried === null || last.parts.every((id) => hurried.parts.includes(id)));
     const open = isOpen ? last : undefined;
     if (!open) {
-      const step = this.newStep(stepId(operation.id, [part]), key, operation, [part.id]);
+      const step = idleStep(stepId(operation.id, [part]), line, operation, [part.id]);
       this.again.set(operation, step);
       this.addStep(step);
       return step;
@@ -414,27 +414,6 @@ export class Replay {
     this.state.parts[part.id] = part;
     this.serving.add(part, piece);
     return part;
-  }
-
-  private newStep(id: string, line: string, operation: RunOperation, parts: string[]): StepState {
-    const own = this.lines.get(line);
-    return {
-      id,
-      line,
-      operation: operation.id,
-      index: own ? (shapeOf(own).index.get(operation.id) ?? 0) : 0,
-      parts,
-      status: 'idle',
-      startedAt: null,
-      completedAt: null,
-      phase: 0,
-      phaseAt: null,
-      beforeG: null,
-      afterG: null,
-      beforeAt: null,
-      afterAt: null,
-      isAgain: parts.some((part) => part.includes('~')),
-    };
   }
 
   private addStep(step: StepState, place = this.state.steps.length): void {

@@ -1,14 +1,21 @@
 import { workOfRun } from '@saltflat/core/plan';
-import type { PlanInstance, PlannedOp, ShopJob } from '@saltflat/core/plan';
+import type { PlanInstance, PlanMode, PlannedOp, ShopJob } from '@saltflat/core/plan';
 import { readStepId } from '@saltflat/core/run';
 import type { RunEvent, RunLine, RunOperation, RunState } from '@saltflat/core/run';
 import { needsOf } from '@saltflat/core/work';
 
 const MINUTE_MS = 60_000;
 
+/** A step with when it is begun and when it is done, min. */
+interface Worked {
+  step: string;
+  from: number;
+  to: number;
+}
+
 /**
- * What the floor would note of a job were its plan followed to the minute: single sheets and loads phase by phase, pieces
- * of a batch one after the other over the minutes in which anybody is there.
+ * What the floor would note of a job were its plan followed to the minute: single sheets and loads from their first phase
+ * to their last, pieces of a batch one after the other over the minutes in which anybody is there.
  *
  * @param epochMs the plan’s minute 0
  */
@@ -24,79 +31,75 @@ export function eventsAsPlanned(
     machinesFor: () => [{ machine: 'any', state: 0 }],
     labelOf: () => '',
   });
-  const events: Omit<RunEvent, 'id' | 'clientSeq'>[] = [];
-  const note = (
-    kind: RunEvent['kind'],
-    step: string,
-    minute: number,
-    payload: RunEvent['payload'] = {},
-  ): void => {
-    events.push({
-      clientId: 'floor',
-      kind,
-      step,
-      at: new Date(epochMs + minute * MINUTE_MS).toISOString(),
-      by: 'Ines',
-      payload,
-    });
-  };
-  const judged = new Set(
-    job.plan.lines.flatMap(({ operations }) =>
-      operations.flatMap(({ id, role }) => (role === 'inspect' ? [id] : [])),
-    ),
-  );
-  const finish = (step: string, minute: number): void => {
-    if (judged.has(readStepId(step)?.operation ?? ''))
-      note('piece-inspected', step, minute, { inspection: { verdict: 'good', faults: [] } });
-    else note('step-completed', step, minute);
-  };
-  for (const { id, mode, start } of plan) {
-    const steps = stepsOf.get(id);
-    if (steps === undefined) continue; // another job’s
-    const { phases, pools } = instance.ops.find((op) => op.id === id)!.modes[mode]!;
-    const rests = Object.keys(pools).length > 0 && (aboutOf.get(id)!.operation.waitAfter?.minS ?? 0) > 0;
-    const worked = phases.slice(0, rests ? -1 : undefined); // on its rack it is done with
-    const ends = worked.map(({ d, brk }, i) =>
-      brk ? pausing(instance, start[i]!, d).at(-1)! + 1 : start[i]! + d,
-    );
-    if (steps.length > 1) {
-      const [{ d, brk }] = worked as [(typeof worked)[number]];
-      const minutes = brk
-        ? pausing(instance, start[0]!, d)
-        : Array.from({ length: d }, (_, i) => start[0]! + i);
-      const at = (share: number): number => {
-        const exact = share * minutes.length;
-        const whole = Math.min(minutes.length - 1, Math.floor(exact));
-        return minutes[whole]! + (exact - whole);
-      };
-      const inTurn = [...steps].sort((p, q) => slotIn(p) - slotIn(q)); // stable: a piece’s own steps stay in order
-      for (const [i, step] of inTurn.entries()) {
-        note('step-started', step, at(i / steps.length));
-        finish(step, at((i + 1) / steps.length));
-      }
-    } else {
-      note('step-started', steps[0]!, start[0]!);
-      finish(steps[0]!, ends.at(-1)!);
-    }
-  }
-  // what ends makes room for what begins at the same minute
-  const rank = ({ kind }: Pick<RunEvent, 'kind'>): number => Number(kind === 'step-started');
-  return events
-    .sort((p, q) => p.at.localeCompare(q.at) || rank(p) - rank(q))
-    .map((own, i) => ({ ...own, id: `event ${i}`, clientSeq: i + 1 }));
+  const worked = plan.flatMap((own): Worked[] => {
+    const mode = instance.ops.find(({ id }) => id === own.id)?.modes[own.mode];
+    const operation = aboutOf.get(own.id)?.operation;
+    const steps = stepsOf.get(own.id);
+    if (mode === undefined || operation === undefined || steps === undefined) return []; // another job’s
+    const phases = onRack(mode, operation) ? mode.phases.slice(0, -1) : mode.phases;
+    const minutes = phases.map((phase, i) => minutesOf(instance, own.start[i] ?? NaN, phase));
+    if (steps.length === 1) return steps.map((step) => ({ step, ...spanIn(minutes.flat(), 0, 1) }));
+    return [...steps]
+      .sort((p, q) => slotIn(p) - slotIn(q)) // stable: a piece’s own steps stay in order
+      .map((step, i) => ({ step, ...spanIn(minutes.flat(), i / steps.length, (i + 1) / steps.length) }));
+  });
+  return inOrder(job, worked, epochMs);
 }
+
+/** What rests on its rack as a part of its operation is done with before. */
+const onRack = ({ pools }: PlanMode, { waitAfter }: RunOperation): boolean =>
+  Object.keys(pools).length > 0 && (waitAfter?.minS ?? 0) > 0;
 
 const slotIn = (step: string): number => readStepId(step)?.parts[0]?.slot ?? 0;
 
-/** Minutes of work that pauses while nobody is there. */
-function pausing({ people }: PlanInstance, from: number, count: number): number[] {
+/** The minutes of a phase: where it pauses, those in which somebody is there. */
+function minutesOf({ people }: PlanInstance, from: number, { d, brk }: PlanMode['phases'][number]): number[] {
+  if (!brk) return Array.from({ length: d }, (_, i) => from + i);
   const minutes: number[] = [];
   for (const [a, b, many] of people)
-    for (let t = Math.max(a, from); many > 0 && t < b && minutes.length < count; t++) minutes.push(t);
+    for (let t = Math.max(a, from); many > 0 && t < b && minutes.length < d; t++) minutes.push(t);
   return minutes;
 }
 
-/** How long each part stood before a step beyond what its route allows, or short of what it asks for, s: an own reading of the route. */
+/** From one share of some minutes to another. */
+function spanIn(minutes: readonly number[], from: number, to: number): Pick<Worked, 'from' | 'to'> {
+  const at = (share: number): number => {
+    const exact = share * minutes.length;
+    const whole = Math.min(minutes.length - 1, Math.floor(exact));
+    return (minutes[whole] ?? NaN) + (exact - whole);
+  };
+  return { from: at(from), to: at(to) };
+}
+
+function inOrder({ plan: { lines } }: ShopJob, worked: readonly Worked[], epochMs: number): RunEvent[] {
+  const judged = new Set(
+    lines.flatMap(({ operations }) => operations.flatMap(({ id, role }) => (role === 'inspect' ? [id] : []))),
+  );
+  const events = worked.flatMap(({ step, from, to }) => {
+    const isJudged = judged.has(readStepId(step)?.operation ?? '');
+    const end: Pick<RunEvent, 'kind' | 'payload'> = isJudged
+      ? { kind: 'piece-inspected', payload: { inspection: { verdict: 'good', faults: [] } } }
+      : { kind: 'step-completed', payload: {} };
+    return [
+      { step, minute: from, kind: 'step-started' as const, payload: {} },
+      { step, minute: to, ...end },
+    ];
+  });
+  // what ends makes room for what begins at the same minute
+  const rank = ({ kind }: Pick<RunEvent, 'kind'>): number => Number(kind === 'step-started');
+  return events
+    .sort((p, q) => p.minute - q.minute || rank(p) - rank(q))
+    .map(({ minute, ...own }, i) => ({
+      ...own,
+      id: `event ${i}`,
+      clientId: 'floor',
+      clientSeq: i + 1,
+      at: new Date(epochMs + minute * MINUTE_MS).toISOString(),
+      by: 'Ines',
+    }));
+}
+
+/** Steps before which a part stood longer than its route allows, or shorter than it asks for, by how much, s: an own reading of the route. */
 export function waitsBroken(
   lines: readonly RunLine[],
   { steps, parts }: Pick<RunState, 'steps' | 'parts'>,
@@ -105,19 +108,16 @@ export function waitsBroken(
   for (const { operation, parts: own, completedAt } of steps)
     for (const part of own) doneAt.set(`${part} ${operation}`, Date.parse(completedAt ?? ''));
   return steps.flatMap(({ id, line, operation, parts: own, startedAt }) => {
-    const { operations } = lines.find(({ key }) => key === line)!;
-    const self = operations.find((each) => each.id === operation)!;
+    const operations = lines.find(({ key }) => key === line)?.operations ?? [];
+    const self = operations.find((each) => each.id === operation);
+    if (self === undefined) return [];
     return own.flatMap((part) =>
       needsOf(operations, self).flatMap(({ from, wait }) => {
-        const before = operations.find((each) => each.id === from) as RunOperation;
-        const { piece } = parts[part]!;
-        const ofLane =
-          before.lane === self.lane
-            ? part
-            : Object.values(parts).find(
-                (each) => each.line === line && each.lane === before.lane && each.piece === piece,
-              )?.id;
-        const done = doneAt.get(`${ofLane} ${from}`);
+        const lane = operations.find((each) => each.id === from)?.lane;
+        const inLane = Object.values(parts).find(
+          (each) => each.line === line && each.lane === lane && each.piece === parts[part]?.piece,
+        );
+        const done = doneAt.get(`${lane === self.lane ? part : (inLane?.id ?? '')} ${from}`);
         if (done === undefined || wait === null) return [];
         const stoodS = (Date.parse(startedAt ?? '') - done) / 1000;
         const byS = Math.max(wait.minS - stoodS, wait.maxS === null ? 0 : stoodS - wait.maxS);

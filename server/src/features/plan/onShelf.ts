@@ -7,9 +7,9 @@ import type { Route } from '@saltflat/core/route';
  * as there are pieces. A line of several prints on film has none: each would have to lie there.
  */
 export function onShelf(route: Route, pieces: number, materials: readonly Material[]): string | null {
-  const said = route.slips.filter((slip) => slip.said.code === 'slip.on-shelf');
-  if (said.length !== 1 || transfersOf(route).length !== 1) return null;
-  const { transfer } = said[0]!.said.params as { transfer: string };
+  const [slip, ...others] = route.slips.filter(({ said: { code } }) => code === 'slip.on-shelf');
+  if (!slip || others.length > 0 || transfersOf(route).length !== 1) return null;
+  const { transfer } = slip.said.params as { transfer: string };
   const kind = materials.find((own) => own.kind === 'shelf-transfer' && own.name === transfer);
   return kind !== undefined && (kind.stock ?? 0) >= pieces ? kind.name : null;
 }

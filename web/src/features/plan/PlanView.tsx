@@ -126,7 +126,7 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
     <>
       <PageHead title={t('Plan')} says={<PlanSays desk={desk} kept={ground.kept} />}>
         <Button to="/plan/hours">{t('Working hours')}</Button>
-        <EventButton {...{ ground, machines, desk, event }} machine={op?.machine ?? null} />
+        <EventButton {...{ ground, machines, event }} machine={op?.machine ?? null} />
         <TakeButton ground={ground} machines={machines} desk={desk} time={time} />
         <Button onClick={desk.undo} disabled={!desk.canUndo} hint="Ctrl z">
           {t('Undo')}

@@ -11,15 +11,18 @@ interface Props {
   onImprove: () => void;
 }
 
-/** What has come in the way since the plan was kept: it was followed with as little moved as could be; a better one is looked for when asked. */
+/** What has come in the way since the plan was kept: it was followed with as little moved as could be; a better one is looked for by itself. */
 export const SincePanel = ({ later, time, isSearching, onImprove }: Props) => (
   <Panel title={t('Later than it was kept')} label={t('Later than it was kept')} pad={14}>
     <Stack gap={10}>
-      <p className="muted small">{t('As little was moved as could be, and nothing to an earlier time.')}</p>
+      <p className="muted small">
+        {t('As little was moved as could be, and nothing to an earlier time.')}
+        {isSearching && ` ${t('A better plan is being looked for.')}`}
+      </p>
       <OrderMoves label={t('Orders that are through later than they were kept')} moves={later} time={time} />
       <Row>
         <Button onClick={onImprove} disabled={isSearching}>
-          {t('Look for a better plan')}
+          {t('Look again')}
         </Button>
       </Row>
     </Stack>

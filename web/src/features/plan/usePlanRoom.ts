@@ -2,7 +2,7 @@ import type { DayPlan, DayPlanDocument, Machine, PlanGround } from '@saltflat/co
 import { comparePlans, movePlanned, planFaults, planPicture, whyLater } from '@saltflat/core/plan';
 import type { LockedOp, MovedPlan, PlanInstance, PlanPicture, PlannedOp } from '@saltflat/core/plan';
 import type { Said } from '@saltflat/core/words';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { serverNow } from '../../api/serverClock.ts';
 import { draftOf, planRoom } from '../../planned/index.ts';
 import type { PlanDraft, PlanRoom } from '../../planned/index.ts';
@@ -80,6 +80,7 @@ export function usePlanRoom(ground: PlanGround, machines: readonly Machine[]): P
     [room, draft, kept, picture],
   );
 
+  useAnswer(later, `${kept?.number ?? 0} ${ground.calendar.version}`, () => begin(instance, plan));
   const { push, undo, forgetAll } = drafting;
   return {
     room,
@@ -112,6 +113,22 @@ export function usePlanRoom(ground: PlanGround, machines: readonly Machine[]): P
     forget: forgetAll,
     documentOf: () => picture && { epoch: new Date(room.epochMs).toISOString(), zone: room.zone, ...picture },
   };
+}
+
+/**
+ * Whatever has made orders later, a press that broke or a step that ran over, is answered once, not each minute it lasts.
+ *
+ * @param since the plan that was kept and the hours it was kept for: others are other causes
+ */
+function useAnswer(later: readonly MovedOrder[], since: string, answer: () => void): void {
+  const ids = later.map(({ id }) => id).sort();
+  const cause = ids.length === 0 ? null : [since, ...ids].join(' ');
+  const answered = useRef<string | null>(null);
+  useEffect(() => {
+    if (cause === null || cause === answered.current) return;
+    answered.current = cause;
+    answer();
+  });
 }
 
 /** Changes that were made here, each with the one before it; what was refused last. */

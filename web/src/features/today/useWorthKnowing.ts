@@ -1,4 +1,4 @@
-import type { Catalogue, PlanGround } from '@saltflat/contract';
+import type { Catalogue, PlanGround, PressChecks } from '@saltflat/contract';
 import { pressPlates } from '@saltflat/contract/pressPlates';
 import type { CoverSheet } from '@saltflat/core/route';
 import { surveyDueMs } from '@saltflat/core/press';
@@ -44,24 +44,7 @@ export function useWorthKnowing(
         words: t('{machine}: {task} is due', { machine, task: lowered(title) }),
         to: '/shop/upkeep',
       });
-  for (const { id, name } of pressPlates(catalogue.machines)) {
-    const survey = presses?.find(({ machineId }) => machineId === id)?.survey;
-    if (survey === undefined) continue; // not read yet
-    if (survey === null)
-      known.push({
-        key: `survey ${id}`,
-        mark: '○',
-        words: t('{name} was never surveyed: nobody knows where it is cold', { name }),
-        to: `/presses/${id}`,
-      });
-    else if (serverNow() > surveyDueMs(survey.at))
-      known.push({
-        key: `survey ${id}`,
-        mark: '○',
-        words: t('{name} is due for a survey', { name }),
-        to: `/presses/${id}`,
-      });
-  }
+  known.push(...surveysDue(catalogue, presses));
   for (const { materialId, name, missing } of shelf?.wishes ?? [])
     if (missing > 0)
       known.push({
@@ -90,6 +73,26 @@ const counted = (amount: number, unit: string): string =>
   `${Number(amount.toPrecision(3)).toLocaleString()} ${unit}`.trim();
 
 const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** Presses that were never surveyed, or long ago. */
+function surveysDue({ machines }: Catalogue, presses: PressChecks | undefined): Known[] {
+  return pressPlates(machines).flatMap(({ id, name }): Known[] => {
+    const survey = presses?.find(({ machineId }) => machineId === id)?.survey;
+    if (survey === undefined) return []; // not read yet
+    if (survey !== null && serverNow() <= surveyDueMs(survey.at)) return [];
+    return [
+      {
+        key: `survey ${id}`,
+        mark: '○',
+        words:
+          survey === null
+            ? t('{name} was never surveyed: nobody knows where it is cold', { name })
+            : t('{name} is due for a survey', { name }),
+        to: `/presses/${id}`,
+      },
+    ];
+  });
+}
 
 /** Cover sheets that have done what they can, or nearly. */
 function wornSheets({ materials }: Catalogue): Known[] {
