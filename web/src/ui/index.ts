@@ -41,6 +41,7 @@ export { megabytes } from './states/fileWords.ts';
 export { Note, Refusal } from './states/Note.tsx';
 export { Empty, Failed, Loading } from './states/Notice.tsx';
 export { Progress } from './states/Progress.tsx';
+export { readCsv } from './tables/readCsv.ts';
 export { saveCsv } from './tables/saveCsv.ts';
 export { saveFile } from './tables/saveFile.ts';
 export { Mark, STATES, SeverityMark, StateMark } from './states/StateMark.tsx';

@@ -11,7 +11,16 @@ import { TABLE_COLUMNS, orderFromTable } from './orderFromTable.ts';
 import type { OrderTablePlan, TableLine, TableRow } from './orderFromTable.ts';
 import { useUploadArtworkMutation } from './ordersApi.ts';
 import { sendArt } from './sendArt.ts';
-import { Button, Dialog, FileDrop, Progress, Refusal, SimpleTable, saveCsv } from '../../ui/index.ts';
+import {
+  Button,
+  Dialog,
+  FileDrop,
+  Progress,
+  Refusal,
+  SimpleTable,
+  readCsv,
+  saveCsv,
+} from '../../ui/index.ts';
 import type { TableColumn } from '../../ui/index.ts';
 
 interface Props {
@@ -36,7 +45,7 @@ export default function OrderTableDialog({ styles, onFill, onClose }: Props) {
     const tables = files.filter(({ name }) => name.toLowerCase().endsWith('.csv'));
     setArt((before) => newest([...before, ...files.filter((file) => !tables.includes(file))]));
     setProblem(tables.length > 1 ? t('One table at a time: the first is taken.') : '');
-    if (tables[0]) setTable({ name: tables[0].name, rows: await rowsOf(tables[0]) });
+    if (tables[0]) setTable({ name: tables[0].name, rows: await readCsv(tables[0]) });
   };
   const fill = (done: OrderTablePlan): void =>
     void attempt.make('fill', async () => withArt(done, art, upload, setSent), onFill);
@@ -147,12 +156,6 @@ export default function OrderTableDialog({ styles, onFill, onClose }: Props) {
 const newest = (files: readonly File[]): File[] => [
   ...new Map(files.map((file) => [file.name, file])).values(),
 ];
-
-async function rowsOf(file: File): Promise<TableRow[]> {
-  const { parse } = (await import('papaparse')).default;
-  const text = (await file.text()).replace(/^\uFEFF/, '');
-  return parse<TableRow>(text, { header: true, skipEmptyLines: 'greedy' }).data;
-}
 
 /** The plan with its art sent; each file once. */
 async function withArt(

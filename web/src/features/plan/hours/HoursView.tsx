@@ -9,6 +9,7 @@ import { t } from '../../../words/index.ts';
 import { WEEKDAYS, calendarOf, faultsOfHours, hoursFormOf, newPerson } from './hoursForm.ts';
 import type { HoursForm } from './hoursForm.ts';
 import { HolidayRows, SpanRows } from './HourRows.tsx';
+import { HoursFile } from './HoursFile.tsx';
 import { PersonFields } from './PersonFields.tsx';
 
 interface Props {
@@ -84,6 +85,14 @@ export function HoursView({ calendar, machines, save, onSaved }: Props) {
           </Stack>
         </Panel>
         <Exceptions filling={filling} machines={machines} control={form.control} />
+        <HoursFile
+          values={() => form.getValues()}
+          machines={machines}
+          onRead={(read) => {
+            for (const key of Object.keys(read) as (keyof HoursForm)[])
+              form.setValue(key, read[key], { shouldDirty: true, shouldTouch: true });
+          }}
+        />
         {filling.isOvertaken && (
           <Overtaken
             what={t('The working hours')}

@@ -97,6 +97,13 @@ export function faultsOfHours(form: HoursForm): FieldProblem[] {
   return [...unread, ...others.filter(({ path }) => !said.has(path))];
 }
 
+/** Whether it is a day there is, as “2026-12-24”: the thirtieth of February is none. */
+export function isDay(text: string): boolean {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+  const at = new Date(`${text}T00:00:00Z`);
+  return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text);
+}
+
 function* unreadIn(form: HoursForm): Generator<FieldProblem> {
   yield* unreadOf(form, '');
   for (const [i, person] of form.people.entries()) {
@@ -105,8 +112,7 @@ function* unreadIn(form: HoursForm): Generator<FieldProblem> {
     if (person.hasOwn) yield* unreadOf(person, `/people/${i}`);
   }
   for (const [i, { date }] of form.holidays.entries())
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || Number.isNaN(Date.parse(date)))
-      yield { path: `/holidays/${i}/date`, message: t('Day: write it as 2026-12-24.') };
+    if (!isDay(date)) yield { path: `/holidays/${i}/date`, message: t('Day: write it as 2026-12-24.') };
   for (const key of ['away', 'down'] as const)
     for (const [i, own] of form[key].entries())
       for (const end of ['from', 'to'] as const)
