@@ -1,6 +1,5 @@
 import type { Machine, PlanGround } from '@saltflat/contract';
-import { spanOf } from '@saltflat/core/plan';
-import type { PicturedOp, ShopInstance } from '@saltflat/core/plan';
+import type { PicturedOp } from '@saltflat/core/plan';
 import { formatQuantity } from '@saltflat/core/units';
 import { STATION_NAMES } from '@saltflat/core/work';
 import { useMemo, useState } from 'react';
@@ -13,32 +12,25 @@ import {
   Loading,
   Note,
   PageHead,
-  Panel,
   Progress,
   Refusal,
-  Row,
   Scroll,
-  SearchField,
   Stack,
-  ToggleField,
-  useIsNarrow,
 } from '../../ui/index.ts';
 import type { RefusalProps } from '../../api/useAttempt.ts';
 import { t } from '../../words/index.ts';
 import type { LanesDrawn } from './drawLanes.ts';
 import { heatGround } from './heatGround.ts';
-import { MOST_SPAN, lanesOf, withBar } from './lanes.ts';
-import type { Sight } from './lanes.ts';
+import { lanesOf } from './lanes.ts';
 import { OrdersPanel } from './OrdersPanel.tsx';
 import type { OrderShown } from './OrdersPanel.tsx';
 import { PickedPanel } from './PickedPanel.tsx';
-import { PlanLanes } from './PlanLanes.tsx';
-import { PlanList } from './PlanList.tsx';
 import { inHours, lateMin, useChances, usePlanTime } from '../../planned/index.ts';
 import { EventButton } from './EventButton.tsx';
 import type { EventSaying } from './EventButton.tsx';
 import { PlanOffers } from './PlanOffers.tsx';
 import { LateOrders, PlanFaults, PlanSays } from './PlanNotes.tsx';
+import { PlanSheet } from './PlanSheet.tsx';
 import { TakeButton } from './TakeButton.tsx';
 import { UnplacedPanel } from './UnplacedPanel.tsx';
 import { useHelps } from './useHelps.ts';
@@ -56,30 +48,13 @@ interface Props {
   onKeep: (document: NonNullable<ReturnType<PlanDesk['documentOf']>>, then: () => void) => void;
 }
 
-/** What is in sight at once, min. */
-const SIGHTS = [
-  { value: 'hours', label: t('2 hours') },
-  { value: 'day', label: t('Day') },
-  { value: 'week', label: t('Week') },
-  { value: 'fortnight', label: t('Fortnight') },
-] as const;
-type Wide = (typeof SIGHTS)[number]['value'];
-/** As wide as the lanes are still read; on less the plan is a list. */
-const NARROW_PX = 760;
-const NONE: ReadonlySet<string> = new Set();
-
 /** The days: what is made when, on which machine, by whom, and what is late. */
 export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }: Props) {
   const desk = usePlanRoom(ground, machines);
   const { room, picture, search } = desk;
   const [picked, setPicked] = useState<string | null>(null);
   const [lit, setLit] = useState<string | null>(null);
-  const [view, setView] = useState<'lanes' | 'list'>('lanes');
-  const [sought, setSought] = useState('');
-  const isNarrow = useIsNarrow(NARROW_PX);
   const { instance } = room.own;
-  const [sight, setSight] = useState<Sight>(() => sightOf('day', room.own));
-  const [wide, setWide] = useState<Wide>('day');
   const time = usePlanTime(room.epochMs, room.zone);
   const words = useWords();
   const lines = useMemo(
@@ -121,7 +96,6 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
   ]);
   useKeyNotes(t('Plan, once the lanes have the focus'), NOTES);
   if (!picture || !drawn) return <PlanBegins desk={desk} />;
-  const isList = isNarrow || view === 'list';
   return (
     <>
       <PageHead title={t('Plan')} says={<PlanSays desk={desk} kept={ground.kept} />}>
@@ -164,78 +138,12 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
         )}
         <LateOrders orders={late} helps={helps} machineName={machineName} time={time} onShow={setLit} />
         <PlanFaults faults={desk.faults} />
-        <Row gap={16} align="end">
-          {!isNarrow && (
-            <ToggleField
-              label={t('Shown as')}
-              isNameHidden
-              value={view}
-              options={[
-                { value: 'lanes', label: t('Lanes') },
-                { value: 'list', label: t('List') },
-              ]}
-              onChange={(next) => {
-                setView(next);
-                if (op) setSight(withBar(sight, spanOf(op)));
-              }}
-            />
-          )}
-          {isList && (
-            <SearchField
-              label={t('Find in the plan')}
-              placeholder={t('Line, work, machine')}
-              value={sought}
-              onChange={setSought}
-            />
-          )}
-          {!isList && (
-            <>
-              <ToggleField
-                label={t('In sight')}
-                isNameHidden
-                value={wide}
-                options={SIGHTS}
-                onChange={(value) => {
-                  setWide(value);
-                  setSight(sightOf(value, room.own));
-                }}
-              />
-              <span className="muted small">
-                {t(
-                  'Full line: hands. Dashed: runs by itself. Grey: nobody is there. Drag a block to move it, Ctrl and the wheel to zoom.',
-                )}
-              </span>
-            </>
-          )}
-        </Row>
       </Stack>
       <FillSplit columns="minmax(0, 1fr) 340px" below={1000}>
-        <Scroll>
-          <Panel as="div" pad={0} style={{ marginTop: 8 }}>
-            {isList ? (
-              <PlanList
-                ops={picture.ops}
-                codesOf={codesOf}
-                machineName={machineName}
-                time={time}
-                picked={picked}
-                search={sought}
-                onPick={setPicked}
-              />
-            ) : (
-              <PlanLanes
-                drawn={drawn}
-                sight={sight}
-                onSight={setSight}
-                picked={picked}
-                lit={lit === null ? NONE : new Set([lit])}
-                onPick={setPicked}
-                onMove={(bar, to) => desk.move({ id: bar.op.id, ...to })}
-                pickedWords={op ? `${codesOf(op)} ${op.title}, ${time(spanOf(op).from, 'weekday-time')}` : ''}
-              />
-            )}
-          </Panel>
-        </Scroll>
+        <PlanSheet
+          {...{ desk, picture, drawn, picked, lit, codesOf, machineName, time }}
+          onPick={setPicked}
+        />
         <Scroll>
           <Stack pad="8px 0">
             {op && (
@@ -275,25 +183,6 @@ const NOTES = [
   { shown: '+ −', does: t('look nearer, or farther') },
   { shown: 'Home', does: t('back to now') },
 ];
-
-/** What is in sight: two hours, or what is left of the day, from a little before now; weeks from their first midnight. */
-function sightOf(wide: Wide, { instance: { now, people } }: ShopInstance): Sight {
-  if (wide === 'fortnight') return { from: 0, span: MOST_SPAN };
-  if (wide === 'week') return { from: 0, span: MOST_SPAN / 2 };
-  const next = people.find(([, to]) => to > now);
-  const begin = next === undefined ? now : Math.max(now, next[0]);
-  const from = Math.max(0, begin - BEFORE_MIN);
-  if (wide === 'hours') return { from, span: 120 };
-  const day = Math.floor(begin / 1440);
-  const close = Math.max(
-    begin,
-    ...people.map(([, to]) => to).filter((to) => Math.floor((to - 1) / 1440) === day),
-  );
-  return { from, span: Math.max(LEAST_DAY, close - from + BEFORE_MIN) };
-}
-/** Before now that is in sight too, and the least of a day, min. */
-const BEFORE_MIN = 15;
-const LEAST_DAY = 240;
 
 /** Nothing to look at yet: the first plan is on its way, or there is no work. */
 function PlanBegins({ desk }: { desk: PlanDesk }) {
