@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
 import { axeFindings } from './axe.ts';
 import { typeDue } from './shop.ts';
 
@@ -17,6 +18,7 @@ async function beginsAt(page: Page): Promise<number> {
       .textContent()) ?? '';
   return minutesOf(/(\d\d:\d\d) –/.exec(text)?.[1] ?? '');
 }
+const csv = (text: string) => ({ name: 'rota.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
 /** Opens a piece of work from the list of the plan. */
 async function pick(page: Page, code: string, what: string): Promise<void> {
   await page.getByRole('button', { name: 'List', exact: true }).click();
@@ -179,6 +181,26 @@ test('a machine that stands still and somebody who is away are said, and the pla
   );
   expect(await axeFindings(page)).toEqual([]);
   await people.getByLabel('only some machines').nth(1).uncheck();
+
+  // holidays as a spreadsheet has them: a line that is wrong changes nothing, then they are filled in, and go out again
+  const holidays = page.getByRole('region', { name: 'Holidays' });
+  await page.getByText('In and out as a file').click();
+  const file = page.getByLabel('Read a CSV file').locator('visible=false').first();
+  const heading = 'kind,name,day,from,to,note\n';
+  await file.setInputFiles(csv(`${heading}holiday,Midwinter,2031-12-25\nholiday,Bad day,25.12.\n`));
+  await expect(page.getByRole('alert').filter({ hasText: 'Line 3.' })).toContainText(
+    'write a holiday’s day as',
+  );
+  await expect(holidays.getByLabel('Day')).toHaveCount(0);
+  await file.setInputFiles(csv(`${heading}holiday,Midwinter,2031-12-25\n`));
+  await expect(page.getByText('is filled in. Look at it, then save the hours.')).toBeVisible();
+  await expect(holidays.getByLabel('Day')).toHaveValue('2031-12-25');
+  expect(await axeFindings(page)).toEqual([]);
+  const out = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export CSV' }).click();
+  const written = await readFile((await (await out).path()) ?? '', 'utf8');
+  expect(written).toContain('holiday,Midwinter,2031-12-25,,,');
+  expect(written).toMatch(/hours,Ines,monday,7:00,15:30,/);
   await page.getByRole('button', { name: 'Save the hours' }).click();
   await expect(page.getByText('Orders by this plan').first()).toBeVisible();
 });

@@ -83,9 +83,7 @@ export function PlanSheet({ desk, picture, drawn, picked, lit, codesOf, machineN
                 }}
               />
               <span className="muted small">
-                {t(
-                  'Full line: hands. Dashed: runs by itself. Grey: nobody is there. Drag a block to move it, Ctrl and the wheel to zoom.',
-                )}
+                {t('Full: hands. Dashed: by itself. Grey: nobody there. Drag to move, Ctrl + wheel to zoom.')}
               </span>
             </>
           )}
