@@ -115,16 +115,28 @@ await run(async () => {
     await page.mouse.wheel(0, 500);
     await page.waitForTimeout(3000); // the picture is made for this page
   });
+  // work under way at several stations
+  const begin = async (lines) => {
+    const answer = await page.request.post(`${server.url}/api/v1/runs`, {
+      data: { lineIds: lines, by: 'Ines' },
+    });
+    return (await answer.json()).id;
+  };
+  for (const customer of ['Gull+Rock', 'Lantern']) {
+    const { lines } = await orderOf(customer);
+    await page.goto(`${server.url}/floor/${await begin([lines[0].id])}`);
+    await page.getByRole('region', { name: 'Next' }).waitFor();
+    for (let press = 0; press < 3; press++) {
+      await page.keyboard.press('Space');
+      await page.waitForTimeout(400);
+    }
+  }
+  await shoot('today-busy', '/today', 'Hands needed next', () => page.waitForTimeout(3000));
   await page.setViewportSize({ width: 390, height: 844 });
   await shoot('floor-phone', `/floor/${runId}`, 'Ready to start');
   await page.setViewportSize({ width: 1280, height: 800 });
   await shoot('presses', '/presses', 'What it tells', () => page.waitForTimeout(800));
-  const { machines } = await ask('/catalogue');
   await shoot('spray', '/spray', 'Ask it', () => page.waitForTimeout(800));
-  const gunId = machines.find(({ name }) => name === 'Hand gun').id;
-  await shoot('spray-hand', `/spray/${gunId}`, 'trigger held from end to end', () =>
-    page.waitForTimeout(1500),
-  );
   await shoot('ledger', '/ledger', 'scrap');
   await shoot('upkeep', '/shop/upkeep', 'Looked at before printing');
   const { styles } = await ask('/catalogue');

@@ -79,6 +79,8 @@ const PlanLine = strictObject({
   isForShelf: Type.Boolean(),
   /** Transfers on the shelf, enough for all its pieces, that would do in place of printing its own; `null` where none do. */
   onShelf: nullable(Type.String()),
+  /** Film, powder and printer of its transfers: lines of which they are the same could share film; `null` where it has none, or several prints on film. */
+  film: nullable(Type.String()),
   lanes: Type.Array(RouteLane),
   operations: Type.Array(PlannedOperationDocument),
   /** Rest after the last of them before a piece may leave, s. */

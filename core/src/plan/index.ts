@@ -32,6 +32,7 @@ export type { MovedPlan } from './movePlanned.ts';
 export { promiseDates } from './promise.ts';
 export type { PromiseAnswer, PromiseInput, Promised } from './promise.ts';
 export { repairPlan } from './repairPlan.ts';
+export { onOneFilm } from './shop/onOneFilm.ts';
 export { shopInstance } from './shop/shopInstance.ts';
 export type { FormerOp, ShopInstance, ShopJob, ShopLine, ShopNow, ShopOp } from './shop/shopInstance.ts';
 export { handsOn, planPicture, spanOf } from './shop/planPicture.ts';

@@ -16,6 +16,8 @@ export type Help =
   | { kind: 'overtime'; from: number }
   /** Transfers that lie on the shelf are pressed in place of printing its own. */
   | { kind: 'shelf'; transfers: string }
+  /** Its film is laid out together with that of other lines, by their codes. */
+  | { kind: 'film'; others: readonly string[] }
   /** Half of its pieces another day. */
   | { kind: 'half' };
 

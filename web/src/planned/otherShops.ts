@@ -1,11 +1,11 @@
-import type { Machine, PlanGround } from '@saltflat/contract';
-import { shopInstance } from '@saltflat/core/plan';
+import type { Machine, PlanGround, PlanJob, PlanLine } from '@saltflat/contract';
+import { onOneFilm, shopInstance } from '@saltflat/core/plan';
 import { FILM_ROLES } from '@saltflat/core/run';
 import type { Help, PlanInstance, ShopJob, ShopNow } from '@saltflat/core/plan';
 import { shopWith } from './planRoom.ts';
 import type { PlanRoom } from './planRoom.ts';
 
-/** The shop as it would be with a machine that stands still, with transfers from the shelf, or with half of a line’s pieces another day. */
+/** The shop as it would be with a machine that stands still, with transfers from the shelf, with film laid out together, or with half of a line’s pieces another day. */
 export function otherShops(
   ground: PlanGround,
   machines: readonly Machine[],
@@ -27,6 +27,8 @@ export function otherShops(
   };
   const taken = transfers === null ? null : changed(unprinted);
   const halved = changed(half);
+  const shared = sharing(ground, mine);
+  const together = shop.jobs.filter(({ key }) => shared.some((own) => own.key === key));
   return [
     ...stood.map((machine) => ({
       help: { kind: 'machine', machine } as const,
@@ -35,9 +37,42 @@ export function otherShops(
     ...(transfers !== null && taken !== null
       ? [{ help: { kind: 'shelf', transfers } as const, instance: taken }]
       : []),
+    ...(together.length > 1
+      ? [
+          {
+            help: { kind: 'film', others: together.flatMap(codesBut(line)) } as const,
+            instance: shopInstance({
+              ...shop,
+              jobs: [...shop.jobs.filter((job) => !together.includes(job)), onOneFilm(together)],
+            }).instance,
+          },
+        ]
+      : []),
     ...(halved !== null ? [{ help: { kind: 'half' } as const, instance: halved }] : []),
   ];
 }
+
+/** Lines that one film is laid out for at most. */
+const MOST_SHARING = 4;
+
+/** What waits by itself for the same film as a line, and the line: those due soonest. */
+function sharing({ jobs }: PlanGround, mine: PlanLine | undefined): PlanJob[] {
+  const alike = jobs.filter(({ runId, layout, lines: [line, ...others] }) => {
+    const isAlone = runId === null && layout === null && others.length === 0;
+    return isAlone && line !== undefined && line.film !== null && line.film === mine?.film;
+  });
+  const isMine = ({ lines }: PlanJob): boolean => lines.some(({ lineId }) => lineId === mine?.lineId);
+  const dueOf = ({ lines: [line] }: PlanJob): string => line?.dueAt ?? '';
+  const own = alike.filter(isMine);
+  const others = alike.filter((job) => !isMine(job)).sort((p, q) => dueOf(p).localeCompare(dueOf(q)));
+  return own.length === 0 ? [] : [...own, ...others.slice(0, MOST_SHARING - 1)];
+}
+
+/** Codes of a job’s lines but one. */
+const codesBut =
+  (line: string) =>
+  ({ lines }: ShopJob): string[] =>
+    lines.flatMap(({ id, code }) => (id === line ? [] : [code]));
 
 /** A line by itself whose transfers are not printed: they are at hand. */
 function unprinted(job: ShopJob): ShopJob {

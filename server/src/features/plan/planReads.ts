@@ -5,7 +5,7 @@ import type { PieceCost } from '@saltflat/core/cost';
 import { processesIn } from '@saltflat/core/route';
 import type { Process, Route } from '@saltflat/core/route';
 import type { Database } from '../../db/connection.ts';
-import { onShelf } from './onShelf.ts';
+import { filmOf, onShelf } from './transfersIn.ts';
 
 /** Processes whose transfers may be made elsewhere. */
 const BOUGHT: ReadonlySet<Process> = new Set(['bought-in', 'patch-cap']);
@@ -84,6 +84,7 @@ export async function readOpenLines(
       materialsAt: hereAt(takenAt.getTime(), days),
       isForShelf: !route.usesBlanks,
       onShelf: onShelf(route, own.pieces, materials),
+      film: filmOf(route),
       route,
     });
   }

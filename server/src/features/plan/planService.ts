@@ -21,10 +21,10 @@ import { UniqueConstraintError } from 'sequelize';
 import type { Database } from '../../db/connection.ts';
 import { learnTimes } from './learnTimes.ts';
 import type { KeptTime } from './learnTimes.ts';
-import { onShelf } from './onShelf.ts';
 import { hereAt, planLine, readOpenLines } from './planReads.ts';
 import type { PartOf, ReadyLine } from './planReads.ts';
 import { shortWithin } from './shortWithin.ts';
+import { filmOf, onShelf } from './transfersIn.ts';
 
 /** A layout that waits for the floor, with the film its lines share. */
 export interface WaitingLayout {
@@ -124,6 +124,7 @@ export class PlanService {
           materialsAt: hereAt(this.needs.now(), leadDays),
           isForShelf: !route.usesBlanks,
           onShelf: onShelf(route, pieces, materials),
+          film: filmOf(route),
           route,
         };
         jobs.push(jobOfLines([line], line.lineId, partOf));
@@ -208,6 +209,7 @@ function jobOfRun(run: Run, { steps, parts }: RunState, partOf: PartOf): PlanJob
       materialsAt: null, // it has begun
       isForShelf: !line.route.usesBlanks,
       onShelf: null, // it is being printed
+      film: null,
       ...partOf(line.route),
     })),
     // what is done of a line that is finished is of no use to a plan

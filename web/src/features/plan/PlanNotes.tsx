@@ -84,6 +84,8 @@ function helpWords(help: Help, { machineName, time }: Saying): string {
       return t('an hour longer after {when}', { when: time(help.from, 'weekday-time') });
     case 'shelf':
       return t('“{transfers}” from the shelf in place of printing', { transfers: help.transfers });
+    case 'film':
+      return t('its film laid out together with that of {codes}', { codes: help.others.join(', ') });
     case 'half':
       return t('half of its pieces another day, for the others');
   }

@@ -13,3 +13,10 @@ export function onShelf(route: Route, pieces: number, materials: readonly Materi
   const kind = materials.find((own) => own.kind === 'shelf-transfer' && own.name === transfer);
   return kind !== undefined && (kind.stock ?? 0) >= pieces ? kind.name : null;
 }
+
+/** Film, powder and printer of a route’s transfers, as one name; `null` where it prints none, or for several prints. */
+export function filmOf(route: Route): string | null {
+  const [own, ...others] = transfersOf(route);
+  if (!own || others.length > 0) return null;
+  return [own.film, own.powder, own.printer].map((source) => source?.id ?? '').join(' ');
+}
