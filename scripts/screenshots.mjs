@@ -81,6 +81,23 @@ await run(async () => {
     for (const key of ['ArrowRight', 'ArrowDown', 'ArrowDown']) await page.keyboard.press(key);
     await page.waitForTimeout(2500); // chances are worked out
   });
+  // work under way at several stations
+  const begin = async (lines) => {
+    const answer = await page.request.post(`${server.url}/api/v1/runs`, {
+      data: { lineIds: lines, by: 'Ines' },
+    });
+    return (await answer.json()).id;
+  };
+  for (const customer of ['Gull+Rock', 'Lantern']) {
+    const { lines } = await orderOf(customer);
+    await page.goto(`${server.url}/floor/${await begin([lines[0].id])}`);
+    await page.getByRole('region', { name: 'Next' }).getByRole('heading', { level: 2 }).waitFor();
+    for (let press = 0; press < 3; press++) {
+      await page.keyboard.press('Space');
+      await page.waitForTimeout(1500); // nothing is taken twice for one press
+    }
+  }
+  await shoot('today-busy', '/today', 'Hands needed next', () => page.waitForTimeout(3000));
   await shoot('plan-late', '/plan', 'Orders by this plan', async () => {
     await page.getByRole('button', { name: 'Week', exact: true }).click();
     await page.getByRole('button', { name: 'Something came up …' }).click();
@@ -115,23 +132,6 @@ await run(async () => {
     await page.mouse.wheel(0, 500);
     await page.waitForTimeout(3000); // the picture is made for this page
   });
-  // work under way at several stations
-  const begin = async (lines) => {
-    const answer = await page.request.post(`${server.url}/api/v1/runs`, {
-      data: { lineIds: lines, by: 'Ines' },
-    });
-    return (await answer.json()).id;
-  };
-  for (const customer of ['Gull+Rock', 'Lantern']) {
-    const { lines } = await orderOf(customer);
-    await page.goto(`${server.url}/floor/${await begin([lines[0].id])}`);
-    await page.getByRole('region', { name: 'Next' }).waitFor();
-    for (let press = 0; press < 3; press++) {
-      await page.keyboard.press('Space');
-      await page.waitForTimeout(400);
-    }
-  }
-  await shoot('today-busy', '/today', 'Hands needed next', () => page.waitForTimeout(3000));
   await page.setViewportSize({ width: 390, height: 844 });
   await shoot('floor-phone', `/floor/${runId}`, 'Ready to start');
   await page.setViewportSize({ width: 1280, height: 800 });

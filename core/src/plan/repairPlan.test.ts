@@ -121,6 +121,30 @@ describe('a repaired plan', () => {
     expect(starts(repairPlan(longer, BY_HAND).ops)).to.deep.equal({ print: 4, powder: 31, press: 34 });
   });
 
+  it('brings forward what may not stand after work that was begun before its time, and nothing else', () => {
+    // planned after the pause, printed at 4 all the same: its ink takes powder till 21, whoever folds has to wait
+    const fold = op('fold', [phase(30, 100)]);
+    const plan: PlannedOp[] = [
+      { id: 'print', mode: 0, start: [80, 82], setup: 76 },
+      { id: 'powder', mode: 0, start: [92], setup: null },
+      { id: 'press', mode: 0, start: [95], setup: null },
+      { id: 'fold', mode: 0, start: [17], setup: null },
+    ];
+    const early: PlanInstance = {
+      ...TINY,
+      ops: [...TINY.ops, fold],
+      now: 17,
+      fixed: [{ id: 'print', mode: 0, start: [4, 6], setup: 0 }],
+    };
+    const { ops, leftOut } = repairPlan(early, plan);
+    expect(leftOut).to.deep.equal([]);
+    expect(starts(ops)).to.deep.equal({ print: 4, powder: 17, fold: 20, press: 95 });
+    // the ink is dry by now: it is spoiled, and nobody is kept from folding
+    const late = repairPlan({ ...early, now: 22 }, plan);
+    expect(late.leftOut.map(({ id, why }) => `${id} ${why}`)).to.deep.equal(['powder spoilt', 'press waits']);
+    expect(starts(late.ops)).to.deep.equal({ print: 4, fold: 22 });
+  });
+
   it('does nothing without power, and begins cold', () => {
     const out = powerOut(asOf(TINY, BY_HAND, 17), [19, 50]);
     // warm-up from 50 to 60, then the pause till 75

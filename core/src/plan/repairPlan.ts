@@ -12,7 +12,7 @@ import { soundInstance } from './soundInstance.ts';
 /**
  * Makes a plan hold again in a shop that has changed, by moving as little as it can: everything keeps its time, its
  * machine and its way of being done, or comes later; where what is wet would have to wait for it too long, that is held
- * back too. Nothing comes earlier, so nobody has to be told to hurry. What is new (a rush order) goes where it first fits
+ * back too. Nothing comes earlier but what may not stand after work that was begun before its time, so nobody else has to be told to hurry. What is new (a rush order) goes where it first fits
  * between the others. In a shop that has not changed the plan is the same.
  *
  * @param keepsLocks what is locked is put first where it is; otherwise it is followed like all else
@@ -59,16 +59,17 @@ function followedInTime(
     const followed = followPlan(problem, plan, { floors, keepsLocks });
     const overdue = followed.overdue.filter(({ lag }) => !why.has(lag.to));
     if (overdue.length === 0) return followed;
-    for (const { lag, over } of overdue) {
-      if (why.has(lag.from)) continue; // it was spoilt in this very round: there is nothing to hold back
-      if (!isStill[lag.from]) {
+    // what is most overdue of what waits for work that cannot be held back is given up first: the others may have its hands
+    const [spoilt] = overdue.filter(({ lag }) => isStill[lag.from] === 1).sort((p, q) => q.over - p.over);
+    if (spoilt === undefined) {
+      for (const { lag, over } of overdue)
         floors[lag.from] = followed.timetable.places.start[lag.from] + over;
-        continue;
-      }
-      why.set(lag.to, 'spoilt');
-      floors[lag.to] = calendar.horizon; // it finds no place, and nothing has to make room for it
-      for (const op of waitingFor(problem, lag.to)) if (!why.has(op)) why.set(op, 'waits');
+      continue;
     }
+    why.set(spoilt.lag.to, 'spoilt');
+    for (const op of waitingFor(problem, spoilt.lag.to)) if (!why.has(op)) why.set(op, 'waits');
+    floors.fill(0);
+    for (const op of why.keys()) floors[op] = calendar.horizon; // it finds no place, and nothing has to make room for it
   }
 }
 

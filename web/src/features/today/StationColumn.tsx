@@ -19,7 +19,7 @@ interface Props {
 /** High enough for a thumb. */
 const LINK = { display: 'inline-block', padding: '3px 0' } as const;
 
-/** A station: what runs there with the time left, what waits and since when, what rests, what comes next. */
+/** A station: what runs there with the time left (or when it goes on, where its machine stands still), what waits and since when, what rests, what comes next. */
 export function StationColumn({ own, codesOf, toOf, time, now }: Props) {
   const { station, running, waiting, resting, next } = own;
   const [oldest] = waiting;
@@ -31,10 +31,13 @@ export function StationColumn({ own, codesOf, toOf, time, now }: Props) {
           <div key={op.id}>
             <Mark mark="▶" tone="go">
               <Link to={toOf(op)} style={LINK}>
-                <span className="code">{codesOf(op)}</span> {leftWords(op, now)}
+                <span className="code">{codesOf(op)}</span>{' '}
+                {op.isFixed
+                  ? leftWords(op, now)
+                  : t('goes on {when}', { when: time(spanOf(op).from, 'weekday-time') })}
               </Link>
             </Mark>
-            <Strip op={op} now={now} />
+            {op.isFixed && <Strip op={op} now={now} />}
           </div>
         ))}
         {waiting.length > 0 && oldest && (
