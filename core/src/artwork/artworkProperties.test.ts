@@ -22,7 +22,6 @@ const whiteOf = (image: Pixels, job: ArtJob): Uint8Array => {
 function unmoved(figures: ArtFigures): Record<string, unknown> {
   const { inkMm2, maskMm2, semiShare, softShare, thin, gap, parts, perimeterMm, white, ml, powderG, water } =
     figures;
-  const rounded = (v: unknown): unknown => (typeof v === 'number' ? Number(v.toPrecision(9)) : v);
   const { coverageOfInk, lostToChokePx, chokeLostShare } = white; // the others are relative to the whole image
   const rest = { coverageOfInk, lostToChokePx, chokeLostShare };
   const all = {
@@ -40,11 +39,24 @@ function unmoved(figures: ArtFigures): Record<string, unknown> {
     powderG,
   };
   return {
-    ...Object.fromEntries(Object.entries(all).map(([key, value]) => [key, rounded(value)])),
-    circleMm: rounded(figures.solid.circleMm),
-    peak: rounded(Number(water.peakGm2.toFixed(6))),
+    ...all,
+    circleMm: figures.solid.circleMm,
+    peak: water.peakGm2,
     warnings: figures.warnings.filter((code) => code !== 'upscaled'), // what a file is blown up by depends on where its squares begin
   };
+}
+
+/** Figures that are the same but for how sums come out in another order: by a hundred-millionth, a peak by a millionth. */
+function expectSame(after: Record<string, unknown>, before: Record<string, unknown>): void {
+  const apart = Object.keys({ ...before, ...after }).filter((key) => {
+    const [p, q] = [after[key], before[key]];
+    if (typeof p !== 'number' || typeof q !== 'number' || Object.is(p, q)) return false;
+    return !(Math.abs(p - q) <= (key === 'peak' ? 1e-6 : 1e-8 * Math.abs(q)));
+  });
+  expect(apart.map((key) => [key, after[key], before[key]])).to.deep.equal([]);
+  const others = (own: Record<string, unknown>): [string, unknown][] =>
+    Object.entries(own).filter(([, value]) => typeof value !== 'number');
+  expect(others(after)).to.deep.equal(others(before));
 }
 
 describe('artwork, on any image', () => {
@@ -60,7 +72,7 @@ describe('artwork, on any image', () => {
           place(image, image.height, image.width, (x, y) => [image.height - 1 - y, x]),
           place(image, image.width + 7, image.height + 40, (x, y) => [x + 3, y + 31]),
         ];
-        for (const flipped of flips) expect(unmoved(figuresOf(flipped, at(flipped)))).to.deep.equal(before);
+        for (const flipped of flips) expectSame(unmoved(figuresOf(flipped, at(flipped))), before);
       }),
       { numRuns: 60 },
     );
