@@ -224,10 +224,9 @@ export const PlanComing = strictObject({
     strictObject({
       from: Minute,
       to: Minute,
-      /** Codes of its orders, what it is, and its machine, or its station where it needs none. */
+      /** Codes of its orders, what it is, and where. */
       codes: Type.Array(Type.String()),
       title: Type.String(),
-      machine: nullable(Type.String()),
       station: Type.Enum([...STATIONS]),
       lineId: nullable(Id),
       /** `null` while it is not on the floor. */

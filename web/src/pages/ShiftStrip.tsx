@@ -108,7 +108,7 @@ function Next({ moments, hands, now, nowMs, time }: NextProps) {
     return (
       <Link to={placeOf(planned)}>
         ◆ {planned.from <= now ? t('now: ') : `${time(planned.from)} `}
-        {planned.title.toLowerCase()}, {planned.codes.join(' ')}
+        {t(planned.title).toLowerCase()}, {planned.codes.join(' ')}
       </Link>
     );
   return <span className="muted">{t('no hands needed')}</span>;
@@ -139,7 +139,7 @@ function marksOf(
     })),
     ...hands.map((own) => ({
       minute: Math.max(now, own.from),
-      says: `${own.machine ?? t(STATION_NAMES[own.station])}: ${own.codes.join(' ')} ${own.title}`,
+      says: `${t(STATION_NAMES[own.station])}: ${own.codes.join(' ')} ${t(own.title)}`,
       to: placeOf(own),
       isPlanned: true,
     })),

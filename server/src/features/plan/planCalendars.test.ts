@@ -188,7 +188,7 @@ describe('What of the plan is to come today', () => {
     expect(own.hands).to.deep.equal([
       {
         ...{ from: 640, to: 650, codes: ['K-212'], title: 'Press, twice; hot' },
-        ...{ machine: null, station: 'press', lineId: 'line', runId: 'run' },
+        ...{ station: 'press', lineId: 'line', runId: 'run' },
       },
     ]);
   });

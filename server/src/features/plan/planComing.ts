@@ -4,7 +4,7 @@ import type { PlanPicture } from '@saltflat/core/plan';
 import type { Followed } from './followedPlan.ts';
 
 /** What of the plan is still to come today. */
-export function planComing({ shop, picture, lines, machines, runs }: Followed, nowMs: number): PlanComing {
+export function planComing({ shop, picture, lines, runs }: Followed, nowMs: number): PlanComing {
   const { calendar, days, minuteOf, epochMs } = shop;
   const there = peopleThere(calendar, days.slice(0, 1), minuteOf);
   const [first] = there;
@@ -28,7 +28,6 @@ export function planComing({ shop, picture, lines, machines, runs }: Followed, n
       to: until,
       codes: op.lines.map((id) => lines.get(id)?.code ?? ''),
       title: op.title,
-      machine: op.machine === null ? null : (machines.get(op.machine) ?? op.machine),
       station: op.station,
       lineId: op.lines[0] ?? null,
       runId: runs.get(op.job) ?? null,

@@ -37,7 +37,7 @@ export function PickedPanel(props: Props) {
     <Panel
       title={
         <>
-          <span className="code">{codes.join(' ')}</span> {op.title}
+          <span className="code">{codes.join(' ')}</span> {t(op.title)}
         </>
       }
       label={t('Picked work')}

@@ -46,7 +46,7 @@ export function PlanList({ ops, codesOf, machineName, time, picked, search, onPi
           isWideOnly: true,
         },
         { key: 'code', title: t('Order'), cell: codesOf, isNoWrap: true },
-        { key: 'what', title: t('What'), cell: ({ title }) => title },
+        { key: 'what', title: t('What'), cell: ({ title }) => t(title) },
         { key: 'parts', title: t('Pieces'), cell: ({ parts }) => parts, isNumber: true, isWideOnly: true },
         {
           key: 'where',

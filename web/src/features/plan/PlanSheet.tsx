@@ -108,7 +108,9 @@ export function PlanSheet({ desk, picture, drawn, picked, lit, codesOf, machineN
               lit={lit === null ? NONE : new Set([lit])}
               onPick={onPick}
               onMove={(bar, to) => desk.move({ id: bar.op.id, ...to })}
-              pickedWords={op ? `${codesOf(op)} ${op.title}, ${time(spanOf(op).from, 'weekday-time')}` : ''}
+              pickedWords={
+                op ? `${codesOf(op)} ${t(op.title)}, ${time(spanOf(op).from, 'weekday-time')}` : ''
+              }
             />
           )}
         </Panel>

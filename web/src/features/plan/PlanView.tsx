@@ -238,7 +238,7 @@ function useDrawn({ room, picture }: PlanDesk, { lines, machineName, time }: Dra
       nowMin: instance.now,
       late: new Set(picture.orders.filter((own) => lateMin(own) > 0).map(({ id }) => id)),
       labelOf: ({ op }) =>
-        `${op.lines.map((id) => lines.get(id)?.code ?? '').join(' ')} ${op.title}${op.parts > 1 ? ` ×${op.parts}` : ''}`,
+        `${op.lines.map((id) => lines.get(id)?.code ?? '').join(' ')} ${t(op.title)}${op.parts > 1 ? ` ×${op.parts}` : ''}`,
       tempOf: (tempC) => formatQuantity(tempC, 'temperature', system),
       dayOf: (minute) => time(minute, 'weekday'),
       timeOf: (minute) => time(minute, 'time'),

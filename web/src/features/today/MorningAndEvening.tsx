@@ -97,7 +97,7 @@ export function GettingReady({
       key: op.id,
       at: spanOf(op).from,
       to: toOf(op),
-      words: `${codesOf(op)} ${op.title}`,
+      words: `${codesOf(op)} ${t(op.title)}`,
       says: `×${op.parts}`,
     })),
   ].sort((p, q) => p.at - q.at);
@@ -144,7 +144,7 @@ export function BeforeLeaving({
               {t('not to be left')}
             </Mark>
             <Link to={toOf(op)} style={ROW_LINK}>
-              <span className="code">{codesOf(op)}</span> {op.title}
+              <span className="code">{codesOf(op)}</span> {t(op.title)}
             </Link>
             <span className="muted small nowrap">{t('by {time}', { time: time(by, 'time') })}</span>
           </li>

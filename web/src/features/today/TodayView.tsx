@@ -98,7 +98,7 @@ function HandsList({
             {op.machine === null ? t(STATION_NAMES[op.station]) : machineName(op.machine)}
           </span>
           <Link to={toOf(op)} style={ROW_LINK}>
-            <span className="code">{codesOf(op)}</span> {op.title}
+            <span className="code">{codesOf(op)}</span> {t(op.title)}
             {op.parts > 1 && ` ×${op.parts}`}
           </Link>
           <span className="muted small nowrap">
@@ -139,12 +139,12 @@ const deadlineWords = (all: readonly Deadline[], { codesOf, toOf, now }: Shown):
         by > now
           ? t('{code}: “{what}” must begin within {time}', {
               code: codesOf(op),
-              what: op.title,
+              what: t(op.title),
               time: inHours(Math.max(1, Math.floor(by - now))),
             })
           : t('{code}: “{what}” should have begun {time} ago: look at what was made', {
               code: codesOf(op),
-              what: op.title,
+              what: t(op.title),
               time: inHours(Math.max(1, Math.floor(now - by))),
             }),
       to: toOf(op),
