@@ -14,6 +14,7 @@ export function PlanOffers({ desk, time }: { desk: PlanDesk; time: PlanTime }) {
       time={time}
       isSearching={search.status === 'running'}
       onImprove={desk.improve}
+      onStop={desk.stop}
     />
   );
 }

@@ -52,6 +52,7 @@ interface Props {
 export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }: Props) {
   const desk = usePlanRoom(ground, machines);
   const { room, picture, search } = desk;
+  const isSearching = search.status === 'running' && !search.isQuiet;
   const [picked, setPicked] = useState<string | null>(null);
   const [lit, setLit] = useState<string | null>(null);
   const { instance } = room.own;
@@ -105,13 +106,13 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
         <Button onClick={desk.undo} disabled={!desk.canUndo} hint="Ctrl z">
           {t('Undo')}
         </Button>
-        <Button onClick={desk.improve} hint="i" disabled={search.status === 'running'}>
+        <Button onClick={desk.improve} hint="i" disabled={isSearching}>
           {t('Improve')}
         </Button>
         <Button
           look="primary"
           isBusy={isKeeping}
-          disabled={!desk.isChanged || search.status === 'running'}
+          disabled={!desk.isChanged || isSearching}
           onClick={() => {
             const document = desk.documentOf();
             if (document) onKeep(document, desk.forget);
@@ -130,10 +131,8 @@ export function PlanView({ ground, machines, isKeeping, refusal, event, onKeep }
             {words(desk.refused)}
           </Note>
         )}
-        {search.status === 'running' && (
-          <Progress words={t('Looking for a better plan')} share={null} onCancel={desk.stop} />
-        )}
-        {search.status === 'done' && room.followed !== null && desk.offer === null && (
+        {isSearching && <Progress words={t('Looking for a better plan')} share={null} onCancel={desk.stop} />}
+        {search.status === 'done' && !search.isQuiet && room.followed !== null && desk.offer === null && (
           <Note role="status">{t('Nothing better was found.')}</Note>
         )}
         <LateOrders orders={late} helps={helps} machineName={machineName} time={time} onShow={setLit} />

@@ -9,10 +9,11 @@ interface Props {
   time: PlanTime;
   isSearching: boolean;
   onImprove: () => void;
+  onStop: () => void;
 }
 
 /** What has come in the way since the plan was kept: it was followed with as little moved as could be; a better one is looked for by itself. */
-export const SincePanel = ({ later, time, isSearching, onImprove }: Props) => (
+export const SincePanel = ({ later, time, isSearching, onImprove, onStop }: Props) => (
   <Panel title={t('Later than it was kept')} label={t('Later than it was kept')} pad={14}>
     <Stack gap={10}>
       <p className="muted small">
@@ -21,9 +22,11 @@ export const SincePanel = ({ later, time, isSearching, onImprove }: Props) => (
       </p>
       <OrderMoves label={t('Orders that are through later than they were kept')} moves={later} time={time} />
       <Row>
-        <Button onClick={onImprove} disabled={isSearching}>
-          {t('Look again')}
-        </Button>
+        {isSearching ? (
+          <Button onClick={onStop}>{t('Enough')}</Button>
+        ) : (
+          <Button onClick={onImprove}>{t('Look again')}</Button>
+        )}
       </Row>
     </Stack>
   </Panel>

@@ -80,7 +80,7 @@ export function usePlanRoom(ground: PlanGround, machines: readonly Machine[]): P
     [room, draft, kept, picture],
   );
 
-  useAnswer(later, `${kept?.number ?? 0} ${ground.calendar.version}`, () => begin(instance, plan));
+  useAnswer(later, `${kept?.number ?? 0} ${ground.calendar.version}`, () => begin(instance, plan, true));
   const { push, undo, forgetAll } = drafting;
   return {
     room,

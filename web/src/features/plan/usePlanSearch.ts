@@ -9,8 +9,9 @@ const LONGEST_MS = 12_000;
 /** A search for a better plan, as a page shows it. */
 export type PlanSearchState =
   | { status: 'none' }
-  | { status: 'running'; answer: PlanAnswer | null }
-  | { status: 'done'; answer: PlanAnswer }
+  /** `isQuiet`: nobody asked for it, so nothing on the page makes room for it. */
+  | { status: 'running'; answer: PlanAnswer | null; isQuiet: boolean }
+  | { status: 'done'; answer: PlanAnswer; isQuiet: boolean }
   | { status: 'failed'; why: string };
 
 /** The less late plan; of those as late the one that is through first, then the one with fewer changes. */
@@ -30,7 +31,7 @@ export function betterAnswer(p: PlanAnswer, q: PlanAnswer): PlanAnswer {
 /** Plans in threads that race, until it is stopped, nothing can be gained or the time is up. */
 export function usePlanSearch(): {
   search: PlanSearchState;
-  begin: (instance: PlanInstance, from: readonly PlannedOp[] | null) => void;
+  begin: (instance: PlanInstance, from: readonly PlannedOp[] | null, isQuiet?: boolean) => void;
   /** Enough: the best there is becomes the answer. */
   stop: () => void;
   forget: () => void;
@@ -49,10 +50,10 @@ export function usePlanSearch(): {
   useEffect(() => cancel, []);
   const stop = (): void => asked.current.forEach((own) => own.stop());
 
-  function begin(instance: PlanInstance, from: readonly PlannedOp[] | null): void {
+  function begin(instance: PlanInstance, from: readonly PlannedOp[] | null, isQuiet = false): void {
     cancel();
     const mine = turn.current;
-    setSearch({ status: 'running', answer: null });
+    setSearch({ status: 'running', answer: null, isQuiet });
     let best: PlanAnswer | null = null;
     const told = (answer: PlanAnswer): void => {
       if (mine !== turn.current) return;
@@ -69,7 +70,8 @@ export function usePlanSearch(): {
     Promise.all(asked.current.map(({ answer }) => answer))
       .then(
         (answers) => {
-          if (mine === turn.current) setSearch({ status: 'done', answer: answers.reduce(betterAnswer) });
+          if (mine === turn.current)
+            setSearch({ status: 'done', answer: answers.reduce(betterAnswer), isQuiet });
         },
         (error: unknown) => {
           if (mine !== turn.current) return;
