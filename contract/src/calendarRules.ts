@@ -50,7 +50,16 @@ export function* faultsOfCalendar(calendar: WorkCalendar): Generator<FieldProble
         };
 }
 
-const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+/** In English, whatever language the shop reads. */
+export const WEEKDAYS = [
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+  'Sunday',
+] as const;
 
 function* faultsOfWeek(week: WorkCalendar['week'], path: string): Generator<FieldProblem> {
   for (const [i, span] of week.entries())

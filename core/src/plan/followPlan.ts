@@ -40,7 +40,9 @@ export function followPlan(
   for (const op of refused) isOut[op] = 1;
   const isPut = new Set(locked.map(({ op }) => op));
   const overdue: Followed['overdue'] = [];
-  for (const { op, own } of inOrder(problem, plan, hurriedIn(problem, plan, { end: places.end, floors }))) {
+  const byId = new Map(plan.map((own) => [own.id, own]));
+  const hurried = hurriedIn(problem, byId, { end: places.end, floors });
+  for (const { op, own } of inOrder(problem, byId, hurried)) {
     if (isFixed[op] || isPut.has(op)) continue;
     let from = Math.max(release[op], own?.start[0] ?? 0, floors?.[op] ?? 0);
     for (const lag of lagsIn[op]) {
@@ -76,15 +78,14 @@ export function followPlan(
  */
 function hurriedIn(
   problem: Problem,
-  plan: readonly PlannedOp[],
+  byId: ReadonlyMap<string, PlannedOp>,
   { end, floors }: { end: Int32Array; floors: Int32Array | undefined },
 ): ReadonlyMap<number, number> {
   const { instance, lagsIn, isFixed, isGiven, calendar, n } = problem;
-  const planned = new Map(plan.map((own) => [own.id, own.start[0]]));
   const hurried = new Map<number, number>();
   let blocks: Blocks | null = null; // most plans have nothing that hurries
   for (let op = 0; op < n; op++) {
-    const start = planned.get(instance.ops[op].id);
+    const start = byId.get(instance.ops[op].id)?.start[0];
     // what was given up does not hurry, and what is new pushes nothing on
     if (start === undefined || isGiven[op] || floors?.[op] === calendar.horizon) continue;
     for (const { from, min, max } of lagsIn[op]) {
@@ -104,11 +105,10 @@ function hurriedIn(
  */
 function inOrder(
   problem: Problem,
-  plan: readonly PlannedOp[],
+  byId: ReadonlyMap<string, PlannedOp>,
   hurried: ReadonlyMap<number, number>,
 ): { op: number; own: PlannedOp | null }[] {
   const { instance, n, lagsOut } = problem;
-  const byId = new Map(plan.map((own) => [own.id, own]));
   const rank = ranksOf(problem);
   const at = Float64Array.from(
     instance.ops,

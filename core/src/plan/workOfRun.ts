@@ -233,7 +233,7 @@ function opOf(run: RunToPlan, batch: Batch, orders: ReadonlyMap<string, string>)
   };
 }
 
-/** Whether pieces of a batch may stand through a break, some of them done and some not: none of them waits for long only. */
+/** Whether pieces of a batch may stand through a break, some of them done and some not: no wait before or after it has an end. */
 const mayStand = ({ line, operations }: Batch): boolean =>
   [
     ...operations.map(({ waitAfter }) => waitAfter),

@@ -17,7 +17,7 @@ const planApi = baseApi.injectEndpoints({
       query: () => '/plan/ground',
       providesTags: ['Plan', 'Order', 'Line', 'Route', 'Run', 'FilmLayout', 'Catalogue'],
     }),
-    planComing: build.query<PlanComing, void>({ query: () => '/plan/coming', providesTags: ['Plan', 'Run'] }),
+    planComing: build.query<PlanComing, void>({ query: () => '/plan/coming', providesTags: ['Plan'] }),
     wanted: build.query<WantedAnswer, WantedQuery>({
       query: (body) => ({ url: '/plan/wanted', method: 'POST', body }),
       providesTags: ['Catalogue'],

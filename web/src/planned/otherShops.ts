@@ -29,6 +29,7 @@ export function otherShops(
   const halved = changed(half);
   const shared = sharing(ground, mine);
   const together = shop.jobs.filter(({ key }) => shared.some((own) => own.key === key));
+  const others = together.flatMap(({ lines }) => lines).filter(({ id }) => id !== line);
   return [
     ...stood.map((machine) => ({
       help: { kind: 'machine', machine } as const,
@@ -40,7 +41,7 @@ export function otherShops(
     ...(together.length > 1
       ? [
           {
-            help: { kind: 'film', others: together.flatMap(codesBut(line)) } as const,
+            help: { kind: 'film', others: others.map(({ code }) => code) } as const,
             instance: shopInstance({
               ...shop,
               jobs: [...shop.jobs.filter((job) => !together.includes(job)), onOneFilm(together)],
@@ -67,12 +68,6 @@ function sharing({ jobs }: PlanGround, mine: PlanLine | undefined): PlanJob[] {
   const others = alike.filter((job) => !isMine(job)).sort((p, q) => dueOf(p).localeCompare(dueOf(q)));
   return own.length === 0 ? [] : [...own, ...others.slice(0, MOST_SHARING - 1)];
 }
-
-/** Codes of a job’s lines but one. */
-const codesBut =
-  (line: string) =>
-  ({ lines }: ShopJob): string[] =>
-    lines.flatMap(({ id, code }) => (id === line ? [] : [code]));
 
 /** A line by itself whose transfers are not printed: they are at hand. */
 function unprinted(job: ShopJob): ShopJob {

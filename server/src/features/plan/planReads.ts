@@ -34,7 +34,10 @@ interface OpenRow extends Pick<
 export type PartOf = (route: Route) => ReturnType<typeof plannedPart>;
 
 /** A line that is ready for the floor, with the whole of its route. */
-export interface ReadyLine extends Omit<PlanLine, 'key' | keyof ReturnType<typeof plannedPart>> {
+export interface ReadyLine extends Omit<
+  PlanLine,
+  'key' | 'isForShelf' | 'onShelf' | 'film' | keyof ReturnType<typeof plannedPart>
+> {
   route: Route;
 }
 
@@ -42,12 +45,10 @@ export interface ReadyLine extends Omit<PlanLine, 'key' | keyof ReturnType<typeo
  * Open lines that are not on the floor: those that are ready for it, and those that wait for something else.
  *
  * @param leadDays days until everything is here that is bought in for a line
- * @param materials of the shop, with what is free of those on the shelf
  */
 export async function readOpenLines(
   db: Database,
   leadDays: (lineId: string) => Promise<number>,
-  materials: readonly Material[],
 ): Promise<{ ready: ReadyLine[] } & Pick<PlanGround, 'waiting' | 'isMore'>> {
   const rows = await db.read<OpenRow>(
     `select l.id as "lineId", l.order_id as "orderId", l.code, k.name as customer, o.due_at as "dueAt",
@@ -82,18 +83,28 @@ export async function readOpenLines(
       ...own,
       // what is bought in is taken to be ordered with the order
       materialsAt: hereAt(takenAt.getTime(), days),
-      isForShelf: !route.usesBlanks,
-      onShelf: onShelf(route, own.pieces, materials),
-      film: filmOf(route),
       route,
     });
   }
   return { ready, waiting, isMore: rows.length > MOST_LINES };
 }
 
+/** What lines are planned with: the shop’s own times, and its materials with what is free of those on the shelf. */
+export interface PlannedWith {
+  partOf: PartOf;
+  materials: readonly Material[];
+}
+
 /** A line as a plan wants it, under its name within what is made in one go. */
-export const planLine = ({ route, ...line }: ReadyLine, key: string, partOf: PartOf): PlanLine => ({
+export const planLine = (
+  { route, ...line }: ReadyLine,
+  key: string,
+  { partOf, materials }: PlannedWith,
+): PlanLine => ({
   key,
   ...line,
+  isForShelf: !route.usesBlanks,
+  onShelf: onShelf(route, line.pieces, materials),
+  film: filmOf(route),
   ...partOf(route),
 });

@@ -22,9 +22,8 @@ import type { Database } from '../../db/connection.ts';
 import { learnTimes } from './learnTimes.ts';
 import type { KeptTime } from './learnTimes.ts';
 import { hereAt, planLine, readOpenLines } from './planReads.ts';
-import type { PartOf, ReadyLine } from './planReads.ts';
+import type { PartOf, PlannedWith, ReadyLine } from './planReads.ts';
 import { shortWithin } from './shortWithin.ts';
-import { filmOf, onShelf } from './transfersIn.ts';
 
 /** A layout that waits for the floor, with the film its lines share. */
 export interface WaitingLayout {
@@ -70,11 +69,11 @@ export class PlanService {
   /** All that a plan is made of, as the shop stands. */
   async ground(): Promise<PlanGround> {
     const { db, calendar, leadDays, onFloor, layouts, materials, now } = this.needs;
-    const stock = await materials();
-    const [own, times, { ready, waiting, isMore }, runs, laid, kept] = await Promise.all([
+    const [own, times, stock, { ready, waiting, isMore }, runs, laid, kept] = await Promise.all([
       calendar(),
       this.times(),
-      readOpenLines(db, leadDays, stock),
+      materials(),
+      readOpenLines(db, leadDays),
       onFloor(),
       layouts(),
       this.kept(),
@@ -84,7 +83,7 @@ export class PlanService {
       calendar: own,
       jobs: [
         ...runs.map(({ run, state }) => jobOfRun(run, state, partOf)),
-        ...jobsOfLines(ready, laid, partOf),
+        ...jobsOfLines(ready, laid, { partOf, materials: stock }),
       ],
       waiting,
       isMore,
@@ -104,13 +103,12 @@ export class PlanService {
   async wanted({ dueAt, lines }: WantedQuery): Promise<WantedAnswer> {
     const orderId = randomUUID();
     const [times, materials] = await Promise.all([this.times(), this.needs.materials()]);
-    const partOf = inTimesOf(times);
+    const planned = { partOf: inTimesOf(times), materials };
     const jobs: PlanJob[] = [];
     const refused: WantedAnswer['refused'] = [];
     for (const [i, written] of lines.entries()) {
       try {
         const { route, leadDays, style, colour } = await this.needs.planWritten(written);
-        const pieces = written.sizes.reduce((sum, { quantity }) => sum + quantity, 0);
         const line: ReadyLine = {
           lineId: randomUUID(),
           orderId,
@@ -120,14 +118,11 @@ export class PlanService {
           garment: `${colour.name} ${style.name}`,
           colourHex: colour.hex,
           routeNumber: 1,
-          pieces,
+          pieces: written.sizes.reduce((sum, { quantity }) => sum + quantity, 0),
           materialsAt: hereAt(this.needs.now(), leadDays),
-          isForShelf: !route.usesBlanks,
-          onShelf: onShelf(route, pieces, materials),
-          film: filmOf(route),
           route,
         };
-        jobs.push(jobOfLines([line], line.lineId, partOf));
+        jobs.push(jobOfLines([line], line.lineId, planned));
       } catch (error) {
         if (!(error instanceof DomainError)) throw error;
         refused.push({ line: i, why: error.message });
@@ -221,7 +216,7 @@ function jobOfRun(run: Run, { steps, parts }: RunState, partOf: PartOf): PlanJob
 function jobsOfLines(
   ready: readonly ReadyLine[],
   layouts: readonly WaitingLayout[],
-  partOf: PartOf,
+  planned: PlannedWith,
 ): PlanJob[] {
   const left = new Map(ready.map((line) => [line.lineId, line]));
   const shared: PlanJob[] = [];
@@ -233,20 +228,20 @@ function jobsOfLines(
     if (own.length === 0 || !own.every((line) => line !== undefined)) continue;
     for (const { lineId } of own) left.delete(lineId);
     shared.push({
-      ...jobOfLines(own, id, partOf),
+      ...jobOfLines(own, id, planned),
       layout: { id, code },
       sheets: sheetsOf(own),
     });
   }
-  return [...shared, ...[...left.values()].map((line) => jobOfLines([line], line.lineId, partOf))];
+  return [...shared, ...[...left.values()].map((line) => jobOfLines([line], line.lineId, planned))];
 }
 
-const jobOfLines = (lines: readonly ReadyLine[], key: string, partOf: PartOf): PlanJob => ({
+const jobOfLines = (lines: readonly ReadyLine[], key: string, planned: PlannedWith): PlanJob => ({
   key,
   runId: null,
   layout: null,
   flow: lines[0]?.route.flow ?? 'through',
   sheets: [],
-  lines: lines.map((line, i) => planLine(line, String(i + 1), partOf)),
+  lines: lines.map((line, i) => planLine(line, String(i + 1), planned)),
   stands: null,
 });

@@ -2,6 +2,7 @@ import type { Material, Run } from '@saltflat/contract';
 import type { RunState } from '@saltflat/core/run';
 import { runsShort, stockNeeds } from '@saltflat/core/stock';
 import type { LineToMake, RunningShort } from '@saltflat/core/stock';
+import { operationsIn } from '@saltflat/core/work';
 import type { ReadyLine } from './planReads.ts';
 
 interface Work {
@@ -48,7 +49,7 @@ function beingMade(
     operations,
     pieces,
     leftOf: ({ id, lane }) => {
-      const nth = operations.filter((own) => own.lane === lane).findIndex((own) => own.id === id);
+      const nth = operationsIn(operations, lane).findIndex((own) => own.id === id);
       return parts.filter((part) => part.lane === lane && part.done <= nth).length;
     },
   };

@@ -1,4 +1,5 @@
-import { readHours, writeHours, writeSpans } from '@saltflat/core/plan';
+import { WEEKDAYS } from '@saltflat/contract/calendarRules';
+import { readHours, writeHours } from '@saltflat/core/plan';
 import { t } from '../../../words/index.ts';
 import { isDay, newPerson } from './hoursForm.ts';
 import type { HoursForm } from './hoursForm.ts';
@@ -10,7 +11,7 @@ export type FileRow = Record<Column, string>;
 
 const KINDS = ['hours', 'break', 'holiday', 'away', 'still'] as const;
 type Kind = (typeof KINDS)[number];
-const DAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'];
+const DAYS = WEEKDAYS.map((day) => day.toLowerCase());
 
 interface MachineName {
   id: string;
@@ -31,7 +32,7 @@ export function hoursRows(form: HoursForm, machines: readonly MachineName[]): st
     ),
     ...breaks.split(',').flatMap((text) => {
       const read = readHours(text.trim());
-      return read ? [own('break', { name, ...span(writeSpans([read])) })] : [];
+      return read ? [own('break', { name, ...span(writeHours(read)) })] : [];
     }),
   ];
   const wall = (at: string): string => at.replace('T', ' ');
