@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
 import type { Locator, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { drawPng, orderOverApi } from './shop.ts';
 
 const RED = [205, 45, 60, 255] as const;

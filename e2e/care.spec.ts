@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { discPng, finishStep, lineOverApi, nextTitle, openOnFloor, orderOverApi, turnKnobs } from './shop.ts';
 
 const before = (page: Page) => page.getByRole('region', { name: 'Before the first print' });

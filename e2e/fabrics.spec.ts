@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
+import { expect, test } from './journey.ts';
 import { choose, unfold, discPng, openRoute, orderOverApi } from './shop.ts';
 
 /** A new order with art on a blank, its quantity written, ready for a process. */

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { FILM_STEPS, enough, finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
 
 /** A copy on the sheet that is looked at. */

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { drawPng, enough, nextTitle, orderOverApi, tabTo, turnKnobs } from './shop.ts';
 
 /** What is asked for, of what, and what the space bar would do; read in one instant. */

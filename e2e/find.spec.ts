@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey.ts';
 
 test('a line, a machine and an action are found from anywhere by one key, and gone to by Enter', async ({
   page,

@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import { expect, test } from './journey.ts';
 import {
   FILM_STEPS,
   askedFor,
@@ -174,8 +174,9 @@ test('one film sheet shared by two orders is made once, and each order is finish
 
 test('a server killed in mid-run loses nothing: steps done meanwhile arrive when it is back', async ({
   page,
+  shop,
 }) => {
-  let server = await startServer(0);
+  let server = await startServer(0, shop.databaseUrl);
   const { port } = server;
   const base = `http://127.0.0.1:${port}`;
   const { lineId } = await orderOverApi(page.request, 14, 1);
@@ -193,7 +194,7 @@ test('a server killed in mid-run loses nothing: steps done meanwhile arrive when
   await finishStep(page, 'Powder the film');
   await expect(nextTitle(page)).toHaveText('Melt the powder');
   await expect(page.getByText(/\(\d waiting\)/)).toBeVisible();
-  server = await startServer(port);
+  server = await startServer(port, shop.databaseUrl);
   await expect(page.getByText('No connection to the server')).toBeHidden();
   await expect
     .poll(async () =>
@@ -206,12 +207,15 @@ test('a server killed in mid-run loses nothing: steps done meanwhile arrive when
 });
 
 /** A second server on the same database, which a test may kill. */
-async function startServer(port: number): Promise<{ child: ChildProcess; port: number }> {
+async function startServer(
+  port: number,
+  databaseUrl: string,
+): Promise<{ child: ChildProcess; port: number }> {
   const child = spawn(process.execPath, ['server/dist/main.js'], {
     cwd: new URL('..', import.meta.url),
     env: {
       ...process.env,
-      DATABASE_URL: process.env.SALTFLAT_E2E_DATABASE,
+      DATABASE_URL: databaseUrl,
       SALTFLAT_PORT: String(port),
       SALTFLAT_WEB: new URL('../web/dist', import.meta.url).pathname,
       LOG_LEVEL: 'silent',

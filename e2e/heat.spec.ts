@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { openLine } from './shop.ts';
 
 const openRoute = async (page: Page, code: string): Promise<void> => {

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import type { Locator, Page } from '@playwright/test';
+import { expect, test } from './journey.ts';
 import { choose, discPng, drawPng, nextTitle } from './shop.ts';
 
 /** A disc in the black box that many files come in, fine enough for a chest. */

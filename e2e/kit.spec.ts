@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey.ts';
 
 test('the kit looks as it did: every piece in every state', async ({ page }) => {
   await page.setViewportSize({ width: 1280, height: 800 });

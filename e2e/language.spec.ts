@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import type { ShopWriting } from '@saltflat/contract';
 import { phrase } from '@saltflat/core/language';
+import { expect, test } from './journey.ts';
 import { englishOn, shopWords } from './madeUp.ts';
 import { drawPng, openOnFloor, orderOverApi } from './shop.ts';
 

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { choose, typeDue, discPng, openRoute, orderOverApi } from './shop.ts';
 
 /** A new order with art on a blank, as far as the sizes. */

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { openLine } from './shop.ts';
 
 /** Colours are the same at any width and in any units: they are looked at once a place, which takes most of the time. */

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { typeDue } from './shop.ts';
 
 const lanes = (page: Page) => page.getByRole('application', { name: 'The plan, machine by machine' });

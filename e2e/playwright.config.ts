@@ -1,10 +1,13 @@
 import { defineConfig } from '@playwright/test';
+import { readdirSync } from 'node:fs';
 
-/** One browser, one worker: the journeys share a demo shop, each with orders of its own. */
+const files = readdirSync(import.meta.dirname).filter((name) => name.endsWith('.spec.ts'));
+
 export default defineConfig({
   testDir: '.',
-  testMatch: '*.spec.ts',
-  workers: 1,
+  // a project each, since a worker, and with it a shop, lasts as long as its project
+  projects: files.map((file) => ({ name: file.replace('.spec.ts', ''), testMatch: file })),
+  workers: 2,
   // a journey fails by what it sees, not by how busy the machine is: most end within seconds
   timeout: 300_000,
   expect: { timeout: 60_000 },
@@ -12,7 +15,6 @@ export default defineConfig({
   outputDir: '../test-results',
   snapshotPathTemplate: '{testDir}/looks/{arg}{ext}', // npx playwright test --update-snapshots writes them anew
   use: {
-    baseURL: process.env.SALTFLAT_E2E_URL,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     launchOptions: {

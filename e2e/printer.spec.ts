@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { finishStep, nextTitle, openOnFloor, orderOverApi, turnKnobs } from './shop.ts';
 
 test('film is printed in two jobs: colour, cancelled in the pause, dried, then the white', async ({

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { askedFor, choose, discPng, finishStep, nextTitle, untilAnother } from './shop.ts';
 
 test('a front and a back on one shirt go from art to ledger, and a spare saves printing film again', async ({

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
 
 const UP_TO_POWDER = ['Ready the film printer', 'Print the film', 'Powder the film'];

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import type { APIRequestContext, Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { FILM_STEPS, drawPng, finishStep, nextTitle, openOnFloor, orderOverApi } from './shop.ts';
 
 const ON_FILM = FILM_STEPS.slice(0, FILM_STEPS.indexOf('Cut the transfers apart') + 1);

@@ -1,6 +1,6 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { axeFindings } from './axe.ts';
+import { expect, test } from './journey.ts';
 import { discPng, finishStep, nextTitle, openLine, openOnFloor, orderOverApi, turnKnobs } from './shop.ts';
 
 /** Weighs one garment of 340 × 400 mm, by keys and fields. */

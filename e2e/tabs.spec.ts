@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
+import { expect, test } from './journey.ts';
 import { orderOverApi } from './shop.ts';
 
 test('nine tabs of one browser work at once, follow what happens, and go on when the one that listens is closed', async ({

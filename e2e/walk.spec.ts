@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './journey.ts';
 import { FILM_STEPS, choose, drawPng, discPng, finishStep, nextTitle, tabTo } from './shop.ts';
 
 test('a PNG becomes a logged result: order, artwork, route, floor with weigh-in, ledger', async ({

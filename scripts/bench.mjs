@@ -37,7 +37,7 @@ await run(async () => {
       ensureChromium();
       const server = await startDemoServer(cluster, { log: join(home, 'server.log') });
       fail(node('lists.ts', { BENCH_URL: server.url }));
-      server.stop();
+      await server.stop();
     }
     if (isAsked('api'))
       fail(

@@ -141,6 +141,6 @@ await run(async () => {
   const hoodie = styles.find(({ name }) => name === 'Breakwater hoodie');
   await shoot('shop', `/shop/blanks/${hoodie.id}`, 'Save the changes');
   await browser.close();
-  server.stop();
+  await server.stop();
   cluster.stop();
 });

@@ -9,7 +9,7 @@ import { checkNode, ensurePackages } from './lib/packages.mjs';
 import { ROOT, testHome } from './lib/places.mjs';
 import { openCluster } from './lib/postgres.mjs';
 import { run, say } from './lib/say.mjs';
-import { startDemoServer } from './lib/testServer.mjs';
+import { makeDemoShop } from './lib/testServer.mjs';
 
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 const LINT = [
@@ -75,16 +75,21 @@ await run(async () => {
       { TSX_TSCONFIG_PATH: join(ROOT, 'web', 'tsconfig.json') },
     );
     report(LINT, await linting);
-    const server = await startDemoServer(cluster, { log: join(home, 'server.log') });
+    const log = join(home, 'server.log');
+    const shop = await makeDemoShop(cluster, { log }); // each file of journeys has a copy to itself
+    const { bin: programs, url, env } = cluster;
     await suite(
       'journeys',
       bin('playwright'),
       ['test', '--config', 'e2e/playwright.config.ts'],
-      { SALTFLAT_E2E_URL: server.url, SALTFLAT_E2E_DATABASE: server.databaseUrl },
+      {
+        SALTFLAT_E2E_CLUSTER: JSON.stringify({ bin: programs, url, env }),
+        SALTFLAT_E2E_SHOP: shop,
+        SALTFLAT_E2E_LOG: log,
+      },
       PLAYWRIGHT,
     );
     tellPages();
-    server.stop();
   } finally {
     cluster.stop();
   }

@@ -1,13 +1,22 @@
 import { execFileSync, spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
 import { openSync } from 'node:fs';
 import { join } from 'node:path';
+import { setTimeout } from 'node:timers/promises';
 import { BUILT, SERVER_ARGS } from './build.mjs';
 
-/** Starts the built server on a new database of the cluster, filled with the demo shop. */
-export async function startDemoServer(cluster, { port = 0, log }) {
+/**
+ * Starts the built server on a new database of the cluster, filled with the demo shop.
+ *
+ * @param cluster bin, url and env of a throwaway cluster
+ * @param template name of the database that is copied, from `makeDemoShop`; without one the shop is filled at the start
+ * @returns its address, its database's, and stop(), which waits until it has ended
+ */
+export async function startDemoServer(cluster, { port = 0, log, template = 'template1' }) {
   const name = `demo_${randomUUID().replaceAll('-', '')}`;
-  execFileSync(join(cluster.bin, 'psql'), ['-X', '-q', '-d', cluster.url, '-c', `create database ${name}`]);
+  const sql = `create database ${name} template ${template}`;
+  execFileSync(join(cluster.bin, 'psql'), ['-X', '-q', '-d', cluster.url, '-c', sql]);
   const databaseUrl = cluster.url.replace(/\/[^/]*$/, `/${name}`);
   const out = openSync(log, 'a');
   const child = spawn(process.execPath, SERVER_ARGS, {
@@ -21,11 +30,29 @@ export async function startDemoServer(cluster, { port = 0, log }) {
       SALTFLAT_WEB: BUILT.web,
     },
   });
+  const ended = once(child, 'exit');
   const got = await new Promise((resolve, reject) => {
     child.on('message', (message) =>
       message.port ? resolve(message.port) : reject(new Error(message.problem)),
     );
     child.on('exit', (code) => reject(new Error(`the server stopped with ${code}; see ${log}`)));
   });
-  return { url: `http://127.0.0.1:${got}`, databaseUrl, stop: () => child.kill('SIGTERM') };
+  const stop = async () => {
+    child.kill('SIGTERM');
+    await ended;
+  };
+  return { url: `http://127.0.0.1:${got}`, databaseUrl, name, stop };
+}
+
+/**
+ * Fills a demo shop, waits until all its lines are planned, and leaves its database to be copied.
+ *
+ * @returns the name of the database
+ */
+export async function makeDemoShop(cluster, { log }) {
+  const server = await startDemoServer(cluster, { log });
+  const open = async () => (await fetch(`${server.url}/api/v1/open-lines?state=planning`)).json();
+  while ((await open()).items.length > 0) await setTimeout(200);
+  await server.stop();
+  return server.name;
 }
