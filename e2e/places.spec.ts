@@ -127,6 +127,33 @@ test('days and hours are written on this device as they are chosen there', async
   await expect(due).toContainText(/\d+ [A-Z][a-z]{2}, 4:00 pm/);
 });
 
+test('a device far away reads and types days and hours by the clock of the shop', async ({
+  browser,
+  baseURL,
+}) => {
+  // an hour that no shop of ours has: three quarters off every full hour
+  const context = await browser.newContext({ baseURL, locale: 'en-GB', timezoneId: 'Pacific/Chatham' });
+  const page = await context.newPage();
+  await page.goto('/orders');
+  await expect(page.getByRole('row', { name: /K-219/ })).toContainText(', 16:00');
+  const { orderId } = await openLine(page.request, 'Lantern');
+  await page.goto(`/orders/${orderId}/edit`);
+  await expect(page.getByText(/^By the clock of (?!Pacific)/)).toBeVisible();
+  const due = page.getByRole('group', { name: 'Due' });
+  await expect(due.getByRole('spinbutton', { name: 'Hours' })).toHaveText('16');
+  await due.getByRole('spinbutton', { name: 'Hours' }).click();
+  await page.keyboard.type('0930');
+  await page.getByRole('button', { name: 'Save the order' }).click();
+  await expect(page.getByRole('row', { name: /K-219/ })).toContainText(', 09:30');
+  const order = (await (await page.request.get(`/api/v1/orders/${orderId}`)).json()) as { dueAt: string };
+  const hours = (await (await page.request.get('/api/v1/plan/calendar')).json()) as {
+    document: { zone: string };
+  };
+  const timeZone = hours.document.zone;
+  expect(new Date(order.dueAt).toLocaleTimeString('en-GB', { timeZone })).toBe('09:30:00');
+  await context.close();
+});
+
 test('an order is cancelled and the cancellation taken back', async ({ page }) => {
   await page.goto('/orders?search=Lantern');
   await page.getByRole('row').filter({ hasText: 'Lantern Parade' }).click();

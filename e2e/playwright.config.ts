@@ -7,7 +7,7 @@ export default defineConfig({
   testDir: '.',
   // a project each, since a worker, and with it a shop, lasts as long as its project
   projects: files.map((file) => ({ name: file.replace('.spec.ts', ''), testMatch: file })),
-  workers: 2,
+  workers: 1, // a browser and a server fill two cores: beside another, answers take longer than anybody waits for
   // a journey fails by what it sees, not by how busy the machine is: most end within seconds
   timeout: 300_000,
   expect: { timeout: 60_000 },

@@ -66,12 +66,21 @@ export async function choose(page: Page, label: string, option: string): Promise
   await page.getByRole('option', { name: option }).first().click();
 }
 
-/** Types a day and a time as the browser of these journeys has them: day first, twenty-four hours. */
+/** Types a day and a time by the clock of the shop, as the browser of these journeys has them: day first, twenty-four hours. */
 export async function typeDue(page: Page, at: Date, field = 'Due'): Promise<void> {
-  const two = (value: number): string => String(value).padStart(2, '0');
-  const day = `${two(at.getDate())}${two(at.getMonth() + 1)}${at.getFullYear()}`;
+  const answer = await page.request.get('/api/v1/plan/calendar');
+  const { document } = (await answer.json()) as { document: { zone: string } };
+  const shown = new Intl.DateTimeFormat('en-GB', {
+    timeZone: document.zone,
+    day: '2-digit',
+    month: '2-digit',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  }).format(at);
   await page.getByRole('group', { name: field }).getByRole('spinbutton', { name: 'Day' }).click();
-  await page.keyboard.type(`${day}${two(at.getHours())}${two(at.getMinutes())}`);
+  await page.keyboard.type(shown.replace(/\D/g, ''));
 }
 
 interface Line {

@@ -8,6 +8,7 @@ import type { RunService } from './features/runs/index.ts';
 import type { CoreThreads } from './jobs/coreThreads.ts';
 import type { PaperPool } from './jobs/paperPool.ts';
 import { paperWords } from './pdf/index.ts';
+import type { PaperWriting } from './pdf/index.ts';
 import type { Pictures } from './pictures/index.ts';
 
 interface FilmNeeds {
@@ -20,6 +21,7 @@ interface FilmNeeds {
   catalogue: CatalogueStore;
   layoutStore: LayoutStore;
   runs: RunService;
+  writing: () => Promise<PaperWriting>;
   now: () => number;
 }
 
@@ -34,9 +36,9 @@ export function createFilm({
   catalogue,
   layoutStore,
   runs,
+  writing,
   now,
 }: FilmNeeds) {
-  const writing = async () => (await catalogue.read()).writing.document;
   const waitingFilm = new WaitingFilm({
     db,
     filmAgain: () => runs.filmAgain(),

@@ -1,4 +1,5 @@
 import { routeInputOf } from '@saltflat/contract';
+import type { ShopCalendar } from '@saltflat/contract';
 import { runOf } from '@saltflat/contract/filmJob';
 import { leadDaysOf } from '@saltflat/core/route';
 import type { Database } from './db/connection.ts';
@@ -19,11 +20,22 @@ interface PlanNeeds {
   written: WrittenLines;
   runs: RunService;
   layoutStore: LayoutStore;
+  readCalendar: () => Promise<ShopCalendar>;
   now: () => number;
 }
 
 /** Plans of days: what they are made of, and the one that is followed. */
-export function createPlans({ db, papers, catalogue, routes, written, runs, layoutStore, now }: PlanNeeds) {
+export function createPlans({
+  db,
+  papers,
+  catalogue,
+  routes,
+  written,
+  runs,
+  layoutStore,
+  readCalendar,
+  now,
+}: PlanNeeds) {
   const followed = new FollowedPlan({
     ground: () => plans.ground(),
     readCatalogue: () => catalogue.read(),
@@ -33,12 +45,12 @@ export function createPlans({ db, papers, catalogue, routes, written, runs, layo
   const calendar = new CalendarService({
     db,
     settings: new SettingStore(db),
-    zone: () => new Intl.DateTimeFormat().resolvedOptions().timeZone,
+    read: readCalendar,
     onChange,
   });
   const plans = new PlanService({
     db,
-    calendar: () => calendar.read(),
+    calendar: readCalendar,
     materials: async () => (await catalogue.read()).materials,
     onFloor: () => runs.onFloorNow(),
     layouts: async () =>

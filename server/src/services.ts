@@ -27,9 +27,7 @@ import {
   PressCheckStore,
   PressKnowledge,
 } from './features/presses/index.ts';
-import { PaperService } from './features/papers/index.ts';
-import { PrintService, ProofAnswerStore } from './features/prints/index.ts';
-import { QuoteService, QuoteStore } from './features/quotes/index.ts';
+import { calendarReader } from './features/plan/index.ts';
 import {
   BackgroundPlanner,
   RoutePlanner,
@@ -52,9 +50,11 @@ import type { PaperPool } from './jobs/paperPool.ts';
 import type { PlanQueue } from './jobs/planQueue.ts';
 import type { Pictures } from './pictures/index.ts';
 import { createFilm } from './filmServices.ts';
+import { createPapers } from './paperServices.ts';
 import { createPlans } from './planServices.ts';
 import { createShelf, shelfOfRuns } from './shelfServices.ts';
 import { createWritten } from './writtenServices.ts';
+import type { PaperWriting } from './pdf/index.ts';
 
 interface Needs {
   db: Database;
@@ -76,7 +76,7 @@ export type Services = ReturnType<typeof createServices>;
 export function createServices(needs: Needs) {
   const { db, queue, core, now, log } = needs;
   const ground = createGround(needs);
-  const { lines, lineStates, orderState, artworks, catalogue, layoutStore } = ground;
+  const { lines, lineStates, orderState, artworks, catalogue, layoutStore, readCalendar, writing } = ground;
   const orders = createOrders(needs, ground);
   const routing = createRouting(needs, ground, orders);
   const runs = createRuns(needs, ground);
@@ -114,19 +114,10 @@ export function createServices(needs: Needs) {
     ...shop,
     backups: createBackups(needs),
     keys: new RequestKeys(db.models),
-    ...createPapers(needs, { orders, routes: routing.routes, artworks, catalogue, layoutStore }),
-    ...createShelf({ db, papers: needs.papers, store: ground.shelfStore, catalogue, orders, follow, now }),
-    ...createFilm({ ...needs, routes: routing.routes, artworks, catalogue, layoutStore, runs }),
-    ...createPlans({
-      db,
-      papers: needs.papers,
-      catalogue,
-      routes: routing.routes,
-      written,
-      runs,
-      layoutStore,
-      now,
-    }),
+    ...createPapers({ ...needs, orders, routes: routing.routes, artworks, layoutStore, writing }),
+    ...createShelf({ ...needs, store: ground.shelfStore, catalogue, orders, follow, writing }),
+    ...createFilm({ ...needs, routes: routing.routes, artworks, catalogue, layoutStore, runs, writing }),
+    ...createPlans({ ...needs, catalogue, routes: routing.routes, written, runs, layoutStore, readCalendar }),
   };
 }
 
@@ -200,7 +191,15 @@ function createGround({ db, queue, pictures, core, now }: Needs) {
   const checks = new PressCheckStore(db);
   const calibrate = (input: CalibrationInput) => core.run('calibrate', calibrationOf(input));
   const findMaterial = async (id: string) => (await catalogue.read()).materials.find((own) => own.id === id);
+  const deviceZone = new Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const readCalendar = calendarReader(new SettingStore(db), deviceZone);
+  const writing = async (): Promise<PaperWriting> => {
+    const [{ writing: own }, { document }] = await Promise.all([catalogue.read(), readCalendar()]);
+    return { ...own.document, zone: document.zone };
+  };
   return {
+    readCalendar,
+    writing,
     lots: new LotService({ db, findMaterial, now }),
     machines,
     checks,
@@ -370,50 +369,4 @@ function createBackups({ db, backups: place, alone, now, log }: Needs): BackupSe
     now,
     log,
   });
-}
-
-interface PaperNeeds {
-  orders: OrderService;
-  routes: RouteService;
-  artworks: ArtworkService;
-  catalogue: CatalogueStore;
-  layoutStore: LayoutStore;
-}
-
-/** What leaves the house: pictures, proofs, quotes, run sheets. */
-function createPapers(
-  { db, papers: pool, now }: Needs,
-  { orders, routes, artworks, catalogue, layoutStore }: PaperNeeds,
-) {
-  const findLine = (lineId: string) => orders.getLine(lineId);
-  const findOrder = (orderId: string) => orders.get(orderId);
-  const writing = async () => (await catalogue.read()).writing.document;
-  const prints = new PrintService({
-    answers: new ProofAnswerStore(db),
-    printOf: (lineId, print, version) => routes.printOf(lineId, print, version),
-    findLine,
-    plane: (artworkId, job, plane, format) => artworks.plane(artworkId, job, plane, format),
-    composite: (artworkId, job, how) => artworks.composite(artworkId, job, how),
-    writeProof: async (sheet) => pool.write({ kind: 'proof', sheet, writing: await writing() }),
-    now,
-  });
-  const papers = new PaperService({
-    findLine,
-    findOrder,
-    currentRoute: (lineId) => routes.current(lineId),
-    picture: (lineId, print, version, maxPx) => prints.picture(lineId, print, version, maxPx),
-    writeSheet: async (sheet, paper) =>
-      pool.write({ kind: 'run-sheet', sheet, writing: await writing(), paper }),
-    now,
-  });
-  const quotes = new QuoteService({
-    quotes: new QuoteStore(db),
-    findOrder,
-    currentRoute: (lineId) => routes.wholeCurrent(lineId),
-    laidFilm: (lineId, routeNumber) => layoutStore.laidFilm(lineId, routeNumber),
-    writeQuote: async (sheet, paper) => pool.write({ kind: 'quote', sheet, writing: await writing(), paper }),
-    writing,
-    now,
-  });
-  return { prints, papers, quotes };
 }

@@ -17,6 +17,7 @@ import type { ShelfStore } from './features/shelf/index.ts';
 import { EquipmentStore } from './features/shop/index.ts';
 import type { PaperPool } from './jobs/paperPool.ts';
 import type { Paper } from './pdf/index.ts';
+import type { PaperWriting } from './pdf/index.ts';
 
 interface Needs {
   db: Database;
@@ -32,12 +33,14 @@ export function createShelf({
   catalogue,
   orders,
   follow,
+  writing,
   now,
 }: Needs & {
   papers: PaperPool;
   catalogue: CatalogueStore;
   orders: OrderService;
   follow: <T>(write: (tx: Tx) => Promise<T>) => Promise<T>;
+  writing: () => Promise<PaperWriting>;
 }) {
   const equipment = new EquipmentStore(db);
   const reads = new ShelfReads(db);
@@ -63,7 +66,7 @@ export function createShelf({
     bytes: await papers.write({
       kind: 'shelf-labels',
       labels: { packets, madeAt: new Date(now()).toISOString() },
-      writing: (await catalogue.read()).writing.document,
+      writing: await writing(),
       paper,
     }),
   });

@@ -1,5 +1,6 @@
 import { PLACEMENTS } from '@saltflat/contract';
 import type { Catalogue, Order, OrderLineInput } from '@saltflat/contract';
+import { dayIn, instantIn } from '@saltflat/contract/wallClock';
 import {
   DEMO_ART,
   DEMO_BLANKS,
@@ -31,6 +32,8 @@ interface Context {
   clock: Clock;
   /** Now, before the clock is turned anywhere. */
   nowMs: number;
+  /** An hour of some day from today by the clock of the shop, ms. */
+  shopHour: (inDays: number, hour: number) => number;
   catalogue: Catalogue;
   artworkIds: Map<string, string>;
 }
@@ -51,7 +54,7 @@ export async function seedDemo(
   onProgress(0);
   const nowMs = clock.now();
   await seedShop(services);
-  await seedCalendar(services, nowMs);
+  const zone = await seedCalendar(services, nowMs);
   const artworkIds = new Map<string, string>();
   const lines = orders.flatMap((order) => order.lines).flatMap((line) => [line, ...(line.more ?? [])]);
   for (const art of DEMO_ART.filter(({ key }) => lines.some((line) => line.art === key))) {
@@ -91,7 +94,8 @@ export async function seedDemo(
     await clock.at(nowMs - daysAgo * DAY_MS, () => services.sprayers.weigh(machineId, input));
   }
   await seedCare(services, { clock, nowMs, machineNamed });
-  const context = { services, clock, nowMs, catalogue, artworkIds };
+  const shopHour = (inDays: number, hour: number): number => atHour(zone, nowMs + inDays * DAY_MS, hour);
+  const context = { services, clock, nowMs, shopHour, catalogue, artworkIds };
   for (const [i, order] of orders.entries()) {
     await seedOrder(order, i + 1, context);
     onProgress((i + 1) / orders.length);
@@ -149,15 +153,21 @@ async function rasterise({ svg, widthPx, background }: DemoArt): Promise<Buffer>
   return (background === null ? image : image.flatten({ background })).png().toBuffer();
 }
 
+/** When the clock of a zone shows a full hour of the day on which an instant falls, ms. */
+function atHour(zone: string, ms: number, hour: number): number {
+  const at = instantIn(zone, `${dayIn(zone, ms)}T${String(hour).padStart(2, '0')}:00`);
+  if (at === null) throw new Error(`${zone} has no ${hour} o’clock on that day`);
+  return at;
+}
+
 /** Takes an order in when it is said to have come, and lets happen to it what is said to have happened. */
 async function seedOrder(demo: DemoOrder, seed: number, context: Context): Promise<void> {
-  const { services, clock, nowMs } = context;
+  const { services, clock, nowMs, shopHour } = context;
   const { fate } = demo;
-  const day = Math.floor(nowMs / DAY_MS) * DAY_MS;
-  const startMs = fate.kind === 'done' ? day - fate.daysAgo * DAY_MS + 9 * HOUR_MS : nowMs - 35 * 60_000;
+  const startMs = fate.kind === 'done' ? shopHour(-fate.daysAgo, 9) : nowMs - 35 * 60_000;
   const cameMs = fate.kind === 'done' ? startMs - DAY_MS : nowMs - HOUR_MS;
   const order = await clock.at(cameMs, async () => {
-    const dueAt = new Date(day + demo.dueInDays * DAY_MS + 16 * HOUR_MS).toISOString();
+    const dueAt = new Date(shopHour(demo.dueInDays, 16)).toISOString();
     const lines = demo.lines.map((line) => lineInput(line, context));
     const { id } = await services.orders.add({ customer: demo.customer, dueAt, note: demo.note, lines });
     const taken = await services.orders.get(id);

@@ -9,11 +9,16 @@ const TRIES = 300;
 
 const hourIn = (zone: string, ms: number): number => Math.floor(minuteIn(zone, ms) / 60);
 
-/** When the made-up shop works. */
-export async function seedCalendar({ calendar }: Pick<Services, 'calendar'>, nowMs: number): Promise<void> {
+/**
+ * When the made-up shop works.
+ *
+ * @returns the time zone it lies in
+ */
+export async function seedCalendar({ calendar }: Pick<Services, 'calendar'>, nowMs: number): Promise<string> {
   const { version, document } = await calendar.read();
   const zone = demoZone(document.zone, hourIn(document.zone, nowMs), hourIn('Etc/UTC', nowMs));
   await calendar.change({ version, record: demoCalendar(zone) });
+  return zone;
 }
 
 /** The plan it follows, made as a page makes it. */

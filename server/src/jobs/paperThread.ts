@@ -14,19 +14,18 @@ import { quotePdf } from '../features/quotes/quotePdf.ts';
 import type { QuoteSheet } from '../features/quotes/quotePdf.ts';
 import { shelfLabelsPdf } from '../features/shelf/shelfLabelsPdf.ts';
 import type { ShelfLabels } from '../features/shelf/shelfLabelsPdf.ts';
-import type { Paper } from '../pdf/index.ts';
-import type { Writing } from '@saltflat/core/units';
+import type { Paper, PaperWriting } from '../pdf/index.ts';
 
 /** What is to be written on paper. */
 export type PaperTask =
-  | { kind: 'run-sheet'; sheet: RunSheet; writing: Writing; paper: Paper }
-  | { kind: 'proof'; sheet: ProofSheet; writing: Writing }
-  | { kind: 'quote'; sheet: QuoteSheet; writing: Writing; paper: Paper }
+  | { kind: 'run-sheet'; sheet: RunSheet; writing: PaperWriting; paper: Paper }
+  | { kind: 'proof'; sheet: ProofSheet; writing: PaperWriting }
+  | { kind: 'quote'; sheet: QuoteSheet; writing: PaperWriting; paper: Paper }
   | { kind: 'film-sheets'; sheets: SheetsToPrint }
-  | { kind: 'cutting-list'; list: CuttingList; writing: Writing; paper: Paper }
-  | { kind: 'labels'; labels: LabelSheet; writing: Writing; paper: Paper }
-  | { kind: 'plan-day'; day: DayPaper; writing: Writing; paper: Paper }
-  | { kind: 'shelf-labels'; labels: ShelfLabels; writing: Writing; paper: Paper };
+  | { kind: 'cutting-list'; list: CuttingList; writing: PaperWriting; paper: Paper }
+  | { kind: 'labels'; labels: LabelSheet; writing: PaperWriting; paper: Paper }
+  | { kind: 'plan-day'; day: DayPaper; writing: PaperWriting; paper: Paper }
+  | { kind: 'shelf-labels'; labels: ShelfLabels; writing: PaperWriting; paper: Paper };
 
 /** Runs in a thread of its own: letters are fitted and packed for longer than anybody should wait for a page. */
 export default function work(task: PaperTask): Promise<Uint8Array> {

@@ -19,7 +19,11 @@ const has = (doc: Doc, code: number): boolean =>
   )._font.font.hasGlyphForCodePoint(code);
 
 describe('letters on paper', () => {
-  const { doc } = openSheet({ title: 'x', madeAt: '2031-02-03T00:00:00.000Z', writing: USUAL_WRITING });
+  const { doc } = openSheet({
+    title: 'x',
+    madeAt: '2031-02-03T00:00:00.000Z',
+    writing: { ...USUAL_WRITING, zone: 'Etc/UTC' },
+  });
 
   it('are there for names in every script the shop is likely to write, in both weights', () => {
     for (const name of NAMES)

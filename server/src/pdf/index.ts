@@ -20,6 +20,6 @@ export { letterPaths } from './letterPaths.ts';
 export type { LaidPath } from './letterPaths.ts';
 export { PAPER_S, sendPdf } from './sendPdf.ts';
 export { paperWords } from './paperWords.ts';
-export type { PaperWords } from './paperWords.ts';
+export type { PaperWords, PaperWriting } from './paperWords.ts';
 export { labelSheet } from './labelSheet.ts';
 export type { Label } from './labelSheet.ts';

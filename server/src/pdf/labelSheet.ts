@@ -1,9 +1,8 @@
-import type { Writing } from '@saltflat/core/units';
 import { barCode } from './barCode.ts';
 import { HAIRLINE, MUTED, PT_PER_MM, openSheet, write, writeWithin } from './page.ts';
 import type { Paper, Sheet } from './page.ts';
 import { paperWords } from './paperWords.ts';
-import type { PaperWords } from './paperWords.ts';
+import type { PaperWords, PaperWriting } from './paperWords.ts';
 
 /** What stands on a label. */
 export interface Label {
@@ -22,7 +21,7 @@ const BARS = { width: 46 * PT_PER_MM, height: 11 * PT_PER_MM };
 /** Labels to be cut apart, two in a row. */
 export async function labelSheet(
   labelsIn: (words: PaperWords) => { title: string; labels: readonly Label[] },
-  { madeAt, writing, paper }: { madeAt: string; writing: Writing; paper: Paper },
+  { madeAt, writing, paper }: { madeAt: string; writing: PaperWriting; paper: Paper },
 ): Promise<Buffer> {
   const { title, labels } = labelsIn(paperWords(writing));
   const page = openSheet({ title, madeAt, writing, paper, marginMm: 10 });

@@ -1,6 +1,5 @@
-import type { Writing } from '@saltflat/core/units';
 import { paperWords } from './paperWords.ts';
-import type { PaperWords } from './paperWords.ts';
+import type { PaperWords, PaperWriting } from './paperWords.ts';
 import PDFDocument from 'pdfkit';
 import { splitByFace } from './faces.ts';
 import type { Run } from './faces.ts';
@@ -42,7 +41,7 @@ export function openSheet({
 }: {
   title: string;
   madeAt: string;
-  writing: Writing;
+  writing: PaperWriting;
   paper?: Paper;
   marginMm?: number;
 }): Sheet {

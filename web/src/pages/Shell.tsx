@@ -1,10 +1,11 @@
 import { LANGUAGE, t } from '../words/index.ts';
 import { countdownS } from '@saltflat/core/run';
 import type { UnitSystem, Writing } from '@saltflat/core/units';
-import { Suspense, lazy, useEffect, useState } from 'react';
+import { Suspense, lazy, useEffect, useMemo, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { Link, NavLink, Outlet } from 'react-router';
 import { useConnection, HUMID_PCT, useDevice } from '../api/liveSlice.ts';
+import { usePlanComingQuery } from '../api/planApi.ts';
 import { useShopWritingQuery } from '../api/writingApi.ts';
 import { serverNow } from '../api/serverClock.ts';
 import {
@@ -22,6 +23,7 @@ import {
   useUnits,
   useWriting,
 } from '../units/writingSlice.ts';
+import { deviceZone, isShopClockKnown, keepShopClock, shopZone, zoneWords } from '../units/shopClock.ts';
 import { PLACES, REACHED } from './places.ts';
 import { ShiftStrip } from './ShiftStrip.tsx';
 import { useGlobalKeys } from './useGlobalKeys.ts';
@@ -60,8 +62,19 @@ export function Shell() {
     }),
   ).length;
   const writing = useHeardWriting();
+  const zone = useHeardClock();
+  const fieldWriting = useMemo(
+    () => ({
+      ...writing,
+      clock:
+        zone === null || zone === deviceZone()
+          ? undefined
+          : t('By the clock of {zone}', { zone: zoneWords(zone) }),
+    }),
+    [writing, zone],
+  );
   return (
-    <WritingProvider value={writing}>
+    <WritingProvider value={fieldWriting}>
       <SkipLink href="#place">{t('To the page')}</SkipLink>
       <TopBar>
         <Brand to="/orders">{NAME}</Brand>
@@ -100,7 +113,7 @@ export function Shell() {
       <Offline />
       <Place id="place" tabIndex={-1}>
         <Suspense fallback={<Loading what={t('the page')} />}>
-          <Outlet />
+          {zone === null ? <Loading what={t('the page')} /> : <Outlet />}
         </Suspense>
       </Place>
       <Suspense fallback={null}>
@@ -126,6 +139,20 @@ function useHeardWriting(): Writing {
     if (writing.language !== LANGUAGE) window.location.reload();
   }, [writing.language]);
   return writing;
+}
+
+/** Time zone of the clock that days and hours go by; `null` until it is known: what is typed before would mean another hour. */
+function useHeardClock(): string | null {
+  const { data, isError } = usePlanComingQuery();
+  const [shown, setShown] = useState(isShopClockKnown() ? shopZone() : null);
+  const heard = data?.zone;
+  useEffect(() => {
+    if (heard !== undefined) keepShopClock(heard);
+    if (heard !== undefined && shown !== null && shown !== heard) window.location.reload();
+    // without an answer the device’s own clock is the best there is
+    else if (heard !== undefined || isError) setShown(shopZone());
+  }, [heard, isError, shown]);
+  return shown;
 }
 
 /** The same in any language. */

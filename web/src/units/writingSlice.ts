@@ -5,6 +5,7 @@ import type { PayloadAction } from '@reduxjs/toolkit';
 import { useCallback } from 'react';
 import { useSelector } from 'react-redux';
 import { OWN_KEY, SHOP_KEY, remembered } from './remembered.ts';
+import { shopZone } from './shopClock.ts';
 
 /** What a person can choose for this device; the currency is the shop's alone. */
 export type OwnWriting = Partial<Omit<Writing, 'currency'>>;
@@ -59,10 +60,10 @@ export function useMoney(): (cents: number) => string {
   return useCallback((cents) => formatMoney(cents, currency), [currency]);
 }
 
-/** Writes an instant as this person reads it. */
+/** Writes an instant as this person reads it, by the clock of the shop. */
 export function useDates(): (at: string | number, kind: DateKind) => string {
   const writing = useWriting();
-  return useCallback((at, kind) => formatDate(at, kind, writing), [writing]);
+  return useCallback((at, kind) => formatDate(at, kind, writing, shopZone()), [writing]);
 }
 
 /** What the switch changes to: all units together. */

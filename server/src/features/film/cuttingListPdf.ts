@@ -2,9 +2,8 @@ import type { FilmLayout } from '@saltflat/contract';
 import { codeOf, isSpare, ownerOf } from '@saltflat/contract/filmJob';
 import type { SheetOut } from '@saltflat/core/film';
 import { phrase } from '@saltflat/core/language';
-import type { Writing } from '@saltflat/core/units';
 import { INK, MUTED, openSheet, rule, write, writeColumn, writeWithin } from '../../pdf/index.ts';
-import type { Paper, Sheet } from '../../pdf/index.ts';
+import type { Paper, PaperWriting, Sheet } from '../../pdf/index.ts';
 
 /** How a layout is cut apart, on paper. */
 export interface CuttingList {
@@ -18,7 +17,7 @@ const DRAWN_HIGH = 290; // of the drawing at most, pt
 const ROW = 15;
 
 /** Pages for each sheet: the sheet to scale with its cuts in order, and what is cut out of it. */
-export function cuttingListPdf(list: CuttingList, writing: Writing, paper: Paper): Promise<Buffer> {
+export function cuttingListPdf(list: CuttingList, writing: PaperWriting, paper: Paper): Promise<Buffer> {
   const { layout, sheets, madeAt } = list;
   const page = openSheet({
     title: phrase('Cutting list {code}', writing.language, { code: layout.code }),

@@ -1,8 +1,7 @@
 import { countOf } from '@saltflat/contract/filmJob';
 import type { FilmLayout, WaitingTransfers } from '@saltflat/contract';
-import type { Writing } from '@saltflat/core/units';
 import { labelSheet } from '../../pdf/index.ts';
-import type { Label, Paper, PaperWords } from '../../pdf/index.ts';
+import type { Label, Paper, PaperWords, PaperWriting } from '../../pdf/index.ts';
 
 /** What the bags of a layout’s transfers are labelled with. */
 export interface LabelSheet {
@@ -11,7 +10,11 @@ export interface LabelSheet {
 }
 
 /** Labels for each line’s print: whose it is, how many, what it is made with, and its code as bars. */
-export const labelsPdf = ({ layout, madeAt }: LabelSheet, writing: Writing, paper: Paper): Promise<Buffer> =>
+export const labelsPdf = (
+  { layout, madeAt }: LabelSheet,
+  writing: PaperWriting,
+  paper: Paper,
+): Promise<Buffer> =>
   labelSheet(
     (words) => ({
       title: words.t('Labels {code}', { code: layout.code }),

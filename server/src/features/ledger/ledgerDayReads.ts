@@ -2,6 +2,7 @@
 // once a route version, out of its stored document.
 import { DomainError } from '@saltflat/contract';
 import type { LedgerDays, LedgerDaysQuery } from '@saltflat/contract';
+import { isZone } from '@saltflat/contract/wallClock';
 import type { Database } from '../../db/connection.ts';
 
 const DAYS = 30;
@@ -31,14 +32,6 @@ export async function readLedgerDays(
   }
   const rows = await db.readMany<DayRow>(SQL, [zone, days, new Date(nowMs).toISOString()]);
   return { days: rows };
-}
-
-function isZone(zone: string): boolean {
-  try {
-    return new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone !== '';
-  } catch {
-    return false;
-  }
 }
 
 const SQL = `

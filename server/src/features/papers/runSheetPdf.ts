@@ -8,7 +8,6 @@ import type { Route, RoutePrint } from '@saltflat/core/route';
 import { STATION_NAMES, goesWords, plannedMode } from '@saltflat/core/work';
 import type { Operation } from '@saltflat/core/work';
 import { formatDuration } from '@saltflat/core/units';
-import type { Writing } from '@saltflat/core/units';
 import {
   INK,
   MUTED,
@@ -22,7 +21,7 @@ import {
   writeRight,
   writeWithin,
 } from '../../pdf/index.ts';
-import type { Doc, Paper, PaperWords, Sheet } from '../../pdf/index.ts';
+import type { Doc, Paper, PaperWords, PaperWriting, Sheet } from '../../pdf/index.ts';
 
 /** What stands on a run sheet. */
 export interface RunSheet {
@@ -54,7 +53,7 @@ const PLACEMENT_HEIGHT = 190;
 const STATION_WIDTH = 106;
 
 /** The line on paper: what it is, where it goes, and every station with its settings large enough for arm's length, in black and white. */
-export async function runSheetPdf(own: RunSheet, writing: Writing, paper: Paper): Promise<Buffer> {
+export async function runSheetPdf(own: RunSheet, writing: PaperWriting, paper: Paper): Promise<Buffer> {
   const sheet = { ...own, barCode: await barCode(own.code) };
   const page = openSheet({
     title: phrase('Run sheet {code}', writing.language, { code: sheet.code }),

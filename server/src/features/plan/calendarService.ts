@@ -3,14 +3,29 @@ import type { CalendarChange, ShopCalendar } from '@saltflat/contract';
 import type { WorkCalendar } from '@saltflat/core/plan';
 import type { Database, Tx } from '../../db/connection.ts';
 
+interface Reads {
+  read: (key: 'calendar') => Promise<{ document: object; version: number } | null>;
+}
+
+/**
+ * Reads when the shop works.
+ *
+ * @param zone time zone that is taken while nobody has said one
+ */
+export const calendarReader = (settings: Reads, zone: string) => async (): Promise<ShopCalendar> => {
+  const kept = await settings.read('calendar');
+  // what stands there was checked when it was written
+  return kept
+    ? { document: kept.document as WorkCalendar, version: kept.version, isAssumed: false }
+    : { document: assumedCalendar(zone), version: 1, isAssumed: true };
+};
+
 interface Needs {
   db: Database;
   settings: {
-    read: (key: 'calendar') => Promise<{ document: object; version: number } | null>;
     write: (key: 'calendar', version: number, document: WorkCalendar, tx: Tx) => Promise<boolean>;
   };
-  /** Time zone that is taken while nobody has said one. */
-  zone: () => string;
+  read: () => Promise<ShopCalendar>;
   /** Other hours hold from now on. */
   onChange: () => void;
 }
@@ -19,12 +34,8 @@ interface Needs {
 export class CalendarService {
   constructor(private readonly needs: Needs) {}
 
-  async read(): Promise<ShopCalendar> {
-    const kept = await this.needs.settings.read('calendar');
-    // what stands there was checked when it was written
-    return kept
-      ? { document: kept.document as WorkCalendar, version: kept.version, isAssumed: false }
-      : { document: assumedCalendar(this.needs.zone()), version: 1, isAssumed: true };
+  read(): Promise<ShopCalendar> {
+    return this.needs.read();
   }
 
   async change({ version, record }: CalendarChange): Promise<ShopCalendar> {

@@ -27,7 +27,6 @@ export interface DayPaper {
   /** “2026-06-03”. */
   date: string;
   dayMs: number;
-  zone: string;
   stations: readonly { station: Station; rows: readonly DayRow[] }[];
   madeAt: string;
 }
@@ -77,7 +76,6 @@ export function dayPaper({ shop, picture, lines, machines }: Followed, date: str
   return {
     date,
     dayMs: at(from),
-    zone: shop.calendar.zone,
     stations,
     madeAt: new Date(shop.nowMs).toISOString(),
   };

@@ -1,9 +1,8 @@
 import { phrase } from '@saltflat/core/language';
 import { formatDate } from '@saltflat/core/units';
-import type { Writing } from '@saltflat/core/units';
 import { STATION_NAMES } from '@saltflat/core/work';
 import { HAIRLINE, MUTED, openSheet, rule, writeWithin } from '../../pdf/index.ts';
-import type { Paper, Sheet } from '../../pdf/index.ts';
+import type { Paper, PaperWriting, Sheet } from '../../pdf/index.ts';
 import type { DayPaper, DayRow } from './dayPaper.ts';
 
 const ROW = 20;
@@ -12,8 +11,8 @@ const BOX = 9;
 const COLUMNS = [0, 0.03, 0.095, 0.16, 0.27, 0.505, 0.67, 0.835, 0.91];
 
 /** A day on paper: a page for each station, in work order, with a box to tick beside each work. */
-export function dayPaperPdf(day: DayPaper, writing: Writing, paper: Paper): Promise<Buffer> {
-  const dayWords = formatDate(day.dayMs, 'weekday', writing, day.zone);
+export function dayPaperPdf(day: DayPaper, writing: PaperWriting, paper: Paper): Promise<Buffer> {
+  const dayWords = formatDate(day.dayMs, 'weekday', writing, writing.zone);
   const page = openSheet({
     title: phrase('Plan of {day}', writing.language, { day: dayWords }),
     madeAt: day.madeAt,
@@ -21,7 +20,7 @@ export function dayPaperPdf(day: DayPaper, writing: Writing, paper: Paper): Prom
     paper,
     marginMm: 14,
   });
-  const time = (ms: number): string => formatDate(ms, 'time', writing, day.zone);
+  const time = (ms: number): string => formatDate(ms, 'time', writing, writing.zone);
   for (const [i, { station, rows }] of day.stations.entries()) {
     if (i > 0) page.doc.addPage();
     const name = page.words.t(STATION_NAMES[station]);

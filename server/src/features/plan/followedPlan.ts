@@ -2,6 +2,7 @@ import type { Catalogue, PlanGround } from '@saltflat/contract';
 import { shopNow } from '@saltflat/contract/shopNow';
 import { planPicture, repairPlan, shopInstance } from '@saltflat/core/plan';
 import type { PlanPicture, ShopNow } from '@saltflat/core/plan';
+import type { PaperWriting } from '../../pdf/index.ts';
 
 interface Needs {
   ground: () => Promise<PlanGround>;
@@ -17,7 +18,7 @@ export interface Followed {
   /** By job, of those on the floor. */
   runs: ReadonlyMap<string, string>;
   machines: ReadonlyMap<string, string>;
-  writing: Catalogue['writing']['document'];
+  writing: PaperWriting;
 }
 
 /** Whoever subscribes to a calendar asks every few minutes, for each machine: it is followed once a minute at most. */
@@ -57,7 +58,7 @@ export class FollowedPlan {
       lines: new Map(ground.jobs.flatMap((job) => job.lines.map((line) => [line.lineId, line] as const))),
       runs: new Map(ground.jobs.flatMap(({ key, runId }) => (runId === null ? [] : [[key, runId] as const]))),
       machines: new Map(machines.map(({ id, name }) => [id, name])),
-      writing: writing.document,
+      writing: { ...writing.document, zone: ground.calendar.document.zone },
     };
   }
 }

@@ -1,4 +1,4 @@
-export { CalendarService } from './calendarService.ts';
+export { CalendarService, calendarReader } from './calendarService.ts';
 export { FollowedPlan } from './followedPlan.ts';
 export { planFileEndpoints } from './planFileEndpoints.ts';
 export { PlanFiles } from './planFiles.ts';

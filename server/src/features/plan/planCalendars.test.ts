@@ -68,7 +68,7 @@ const followed = (ops: readonly PicturedOp[]): Followed => ({
     ['p', 'Press A'],
     ['q', 'Film printer'],
   ]),
-  writing: USUAL_WRITING,
+  writing: { ...USUAL_WRITING, zone: LISBON },
 });
 
 /** A figure and its unit stay on one line by a blank that looks like any. */
@@ -160,7 +160,7 @@ describe('a day on paper', () => {
       'inspection',
     ]);
     expect(() => dayPaper(followed(batches), '2027-01-01')).to.throw('not planned');
-    const pdf = (await dayPaperPdf(day, USUAL_WRITING, 'a4')).toString('latin1');
+    const pdf = (await dayPaperPdf(day, { ...USUAL_WRITING, zone: LISBON }, 'a4')).toString('latin1');
     expect(pdf.match(/\/Type \/Page\b/g)).to.have.length(2);
   });
 });

@@ -1,6 +1,5 @@
 import type { PlanComing } from '@saltflat/contract';
-import type { Writing } from '@saltflat/core/units';
-import type { Paper } from '../../pdf/index.ts';
+import type { Paper, PaperWriting } from '../../pdf/index.ts';
 import { dayPaper } from './dayPaper.ts';
 import type { DayPaper } from './dayPaper.ts';
 import type { FollowedPlan } from './followedPlan.ts';
@@ -10,7 +9,7 @@ import { planComing } from './planComing.ts';
 interface Needs {
   plan: FollowedPlan;
   now: () => number;
-  writeDay: (day: DayPaper, writing: Writing, paper: Paper) => Promise<Buffer>;
+  writeDay: (day: DayPaper, writing: PaperWriting, paper: Paper) => Promise<Buffer>;
 }
 
 /** The plan that is followed, to be taken elsewhere. */

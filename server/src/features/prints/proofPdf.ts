@@ -3,7 +3,6 @@ import { PLACEMENTS } from '@saltflat/core/placement';
 import type { PlacementKey } from '@saltflat/core/placement';
 import { PROCESS_NAMES } from '@saltflat/core/route';
 import type { Process } from '@saltflat/core/route';
-import type { Writing } from '@saltflat/core/units';
 import {
   HAIRLINE,
   INK,
@@ -14,7 +13,7 @@ import {
   writeColumn,
   writeWithin,
 } from '../../pdf/index.ts';
-import type { PaperWords, Sheet } from '../../pdf/index.ts';
+import type { PaperWords, PaperWriting, Sheet } from '../../pdf/index.ts';
 
 /** What stands on a customer's proof. */
 export interface ProofSheet {
@@ -47,7 +46,7 @@ const PAGE = { width: 210 * PT_PER_MM, height: 297 * PT_PER_MM }; // A4
 const MARGIN = 18 * PT_PER_MM;
 
 /** An A4 page for each print: on the garment's colour to scale, and what it is; on the last, room for the customer's answer. */
-export async function proofPdf(sheet: ProofSheet, writing: Writing): Promise<Buffer> {
+export async function proofPdf(sheet: ProofSheet, writing: PaperWriting): Promise<Buffer> {
   const page = openSheet({
     title: phrase('Proof {code}', writing.language, { code: sheet.code }),
     madeAt: sheet.madeAt,

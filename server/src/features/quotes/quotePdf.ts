@@ -1,7 +1,6 @@
 import type { QuoteDocument } from '@saltflat/contract';
-import type { Writing } from '@saltflat/core/units';
 import { INK, MUTED, openSheet, rule, write, writeColumn, writeRight, writeWithin } from '../../pdf/index.ts';
-import type { Doc, Paper, Sheet } from '../../pdf/index.ts';
+import type { Doc, Paper, PaperWriting, Sheet } from '../../pdf/index.ts';
 
 /** What stands on a quote: what the customer needs, not what it costs us. */
 export interface QuoteSheet extends QuoteDocument {
@@ -11,7 +10,7 @@ export interface QuoteSheet extends QuoteDocument {
 }
 
 /** The offer for an order on paper. */
-export async function quotePdf(sheet: QuoteSheet, writing: Writing, paper: Paper): Promise<Buffer> {
+export async function quotePdf(sheet: QuoteSheet, writing: PaperWriting, paper: Paper): Promise<Buffer> {
   const { given, orderCode, customer, dueAt } = sheet;
   const name = given ? `${given.code}, ${orderCode}` : orderCode;
   const page = openSheet({ title: name, madeAt: sheet.madeAt, writing, paper });

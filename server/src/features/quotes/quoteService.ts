@@ -13,10 +13,9 @@ import type {
   RouteVersion,
 } from '@saltflat/contract';
 import { formatMoney } from '@saltflat/core/units';
-import type { Writing } from '@saltflat/core/units';
 import { Memory } from '../../memory.ts';
 import { paperWords } from '../../pdf/index.ts';
-import type { Paper, PaperWords } from '../../pdf/index.ts';
+import type { Paper, PaperWords, PaperWriting } from '../../pdf/index.ts';
 import type { QuoteSheet } from './quotePdf.ts';
 import { priceVersion, quoteVersion, quotedLine } from './quoteVersion.ts';
 import type { PricedVersion } from './quoteVersion.ts';
@@ -32,7 +31,7 @@ interface Needs {
   /** Layouts its film and that film’s cost are of. */
   laidFilm: (lineId: string, routeNumber: number) => Promise<{ layouts: { code: string }[] } | null>;
   /** How the shop writes measures and money. */
-  writing: () => Promise<Writing>;
+  writing: () => Promise<PaperWriting>;
   writeQuote: (sheet: QuoteSheet, paper: Paper) => Promise<Buffer>;
   now: () => number;
 }

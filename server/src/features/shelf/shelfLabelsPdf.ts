@@ -1,8 +1,7 @@
 import type { ShelfPacket } from '@saltflat/contract';
 import { ageOf } from '@saltflat/core/shelf';
-import type { Writing } from '@saltflat/core/units';
 import { labelSheet } from '../../pdf/index.ts';
-import type { Label, Paper, PaperWords } from '../../pdf/index.ts';
+import type { Label, Paper, PaperWords, PaperWriting } from '../../pdf/index.ts';
 
 /** What packets on the shelf are labelled with. */
 export interface ShelfLabels {
@@ -13,7 +12,7 @@ export interface ShelfLabels {
 /** Labels that say all a stranger must know to press a packet’s transfers. */
 export const shelfLabelsPdf = (
   { packets, madeAt }: ShelfLabels,
-  writing: Writing,
+  writing: PaperWriting,
   paper: Paper,
 ): Promise<Buffer> =>
   labelSheet(

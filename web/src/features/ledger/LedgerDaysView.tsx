@@ -1,8 +1,10 @@
 import { t } from '../../words/index.ts';
 import { useState } from 'react';
-import dayjs from 'dayjs';
+import { dayIn } from '@saltflat/contract/wallClock';
+import { formatDate } from '@saltflat/core/units';
 import { problemMessage } from '../../api/problemMessage.ts';
-import { useDates } from '../../units/writingSlice.ts';
+import { shopZone } from '../../units/shopClock.ts';
+import { useWriting } from '../../units/writingSlice.ts';
 import { serverNow } from '../../api/serverClock.ts';
 import { everyDay, goodShares, inkUse, stretchWords } from './daysShown.ts';
 import { useLedgerDaysQuery } from './ledgerApi.ts';
@@ -14,9 +16,9 @@ const HEIGHT_PX = 300;
 /** How the pieces came out over time, and the ink that went into them. */
 export function LedgerDaysView() {
   const [count, setCount] = useState<(typeof STRETCHES)[number]>(30);
-  const when = useDates();
-  const dayName = (day: string): string => when(dayjs(day).valueOf(), 'day');
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const writing = useWriting();
+  const dayName = (day: string): string => formatDate(day, 'day', writing, 'UTC'); // a day by itself is read as midnight in UTC
+  const zone = shopZone();
   const { data, error, refetch } = useLedgerDaysQuery({ zone, days: count });
   if (error)
     return (
@@ -25,7 +27,7 @@ export function LedgerDaysView() {
       </Failed>
     );
   if (!data) return <Loading what={t('the days')} />;
-  const days = everyDay(data.days, dayjs(serverNow()).format('YYYY-MM-DD'), count);
+  const days = everyDay(data.days, dayIn(zone, serverNow()), count);
   return (
     <Stack pad={16} gap={16}>
       <Row>

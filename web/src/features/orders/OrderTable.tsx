@@ -4,7 +4,7 @@ import { PROCESS_NAMES, shortNames } from '@saltflat/core/route';
 import { useMemo } from 'react';
 import { Spark } from '../../trace/index.ts';
 import { When } from '../../units/Written.tsx';
-import { isLate } from './dates.ts';
+import { isLate } from './isLate.ts';
 import { DataTable, Mark, StateMark, styled } from '../../ui/index.ts';
 import type { Sorting, TableColumn } from '../../ui/index.ts';
 

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { fromLocalField, isLate, toLocalField, usualDue } from './dates.ts';
+import { fromLocalField, toLocalField, usualDue } from './dates.ts';
+import { isLate } from './isLate.ts';
 
 describe('dates of an order', () => {
   it('go into a field and come back to the minute, summer time or not', () => {
@@ -27,10 +28,8 @@ describe('dates of an order', () => {
     for (const state of ['done', 'cancelled']) expect(isLate(due, state, after), state).to.equal(false);
   });
 
-  it('start at five in the afternoon, three days on, to the minute', () => {
+  it('start at five in the afternoon, three days on', () => {
     const now = new Date(2031, 0, 3, 9, 41, 27, 5).getTime();
-    const due = new Date(usualDue(now));
-    expect([due.getDate(), due.getHours(), due.getMinutes(), due.getSeconds()]).to.deep.equal([6, 17, 0, 0]);
-    expect(toLocalField(usualDue(now))).to.match(/-01-06T17:00$/);
+    expect(usualDue(now)).to.equal('2031-01-06T17:00');
   });
 });

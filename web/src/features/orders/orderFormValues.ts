@@ -183,7 +183,7 @@ export const isUntouched = (lines: readonly LineValues[]): boolean =>
 
 export const emptyOrder = (styles: readonly GarmentStyle[], nowMs: number): OrderValues => ({
   customer: '',
-  dueAt: toLocalField(usualDue(nowMs)),
+  dueAt: usualDue(nowMs),
   note: '',
   lines: [emptyLine(styles)],
 });

@@ -2,6 +2,7 @@ import type { PlanGround } from '@saltflat/contract';
 import type { Help, Tried } from '@saltflat/core/plan';
 import { inHours, lateMin } from '../../planned/index.ts';
 import type { PlanTime } from '../../planned/index.ts';
+import { deviceZone, zoneWords } from '../../units/shopClock.ts';
 import { useWords } from '../../units/useWords.ts';
 import { Button, Note, Row } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
@@ -19,8 +20,7 @@ export function PlanSays({ desk, kept }: { desk: PlanDesk; kept: PlanGround['kep
     : kept
       ? t('As {who} kept it, number {n}, followed as the shop stands.', { who: kept.by, n: kept.number })
       : '';
-  const here = new Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const zone = room.zone === here ? '' : ` ${t('Times of {zone}.', { zone: room.zone })}`;
+  const zone = room.zone === deviceZone() ? '' : ` ${t('Times of {zone}.', { zone: zoneWords(room.zone) })}`;
   return `${stands}${bound}${zone}`;
 }
 

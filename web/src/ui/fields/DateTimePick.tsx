@@ -24,7 +24,7 @@ const DAYS: Record<DateWriting['dayOrder'], string> = {
 };
 /** The picker itself; see DateTimeField. */
 export function DateTimePick({ label, value, onChange, problem, width, ...own }: DateTimeProps) {
-  const { dayOrder, hours, firstDay } = useFieldWriting();
+  const { dayOrder, hours, firstDay, clock } = useFieldWriting();
   const [typed, setTyped] = useState<Dayjs | null>(null); // half typed it is no value yet, and stays as it is
   const kept = value === '' ? null : dayjs(value);
   const isTwelve = hours === '12';
@@ -51,7 +51,7 @@ export function DateTimePick({ label, value, onChange, problem, width, ...own }:
             fullWidth: width === undefined,
             ...(width === undefined ? {} : { sx: { width } }),
             error: Boolean(problem),
-            helperText: below({ problem, ...own }),
+            helperText: below({ problem, help: clock, ...own }),
           },
         }}
       />

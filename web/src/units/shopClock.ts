@@ -1,0 +1,47 @@
+import { formatDate } from '@saltflat/core/units';
+import { remembered } from './remembered.ts';
+
+/** Where a device keeps in which time zone the shop lies, as last heard. */
+const CLOCK_KEY = 'saltflat.shop-clock';
+
+/** The time zone this device is in. */
+export const deviceZone = (): string => new Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** A time zone as people read it: by its place, or by how far from Greenwich it is, where its name counts the other way. */
+export function zoneWords(zone: string): string {
+  if (!zone.startsWith('Etc/')) return zone;
+  const parts = new Intl.DateTimeFormat('en', {
+    timeZone: zone,
+    timeZoneName: 'shortOffset',
+  }).formatToParts();
+  return parts.find(({ type }) => type === 'timeZoneName')?.value ?? zone;
+}
+
+/** As last heard; an object, since what is remembered is one. */
+const known: { zone?: string } = readable(remembered(CLOCK_KEY));
+
+/** Something else may have been kept there, or a zone this browser does not know. */
+function readable(kept: { zone?: unknown }): { zone?: string } {
+  if (typeof kept.zone !== 'string') return {};
+  try {
+    formatDate(0, 'time', { dayOrder: 'day-month', hours: '24', language: 'en' }, kept.zone);
+    return { zone: kept.zone };
+  } catch {
+    return {};
+  }
+}
+
+/** Whether it was ever heard which clock the shop goes by. */
+export const isShopClockKnown = (): boolean => known.zone !== undefined;
+
+/**
+ * Time zone of the shop, by whose clock all days and hours are read and typed wherever the device is; the device’s own
+ * until it was heard.
+ */
+export const shopZone = (): string => known.zone ?? deviceZone();
+
+/** Keeps in mind which clock the shop goes by. */
+export function keepShopClock(zone: string): void {
+  known.zone = zone;
+  localStorage.setItem(CLOCK_KEY, JSON.stringify(known));
+}
