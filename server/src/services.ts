@@ -191,8 +191,8 @@ function createGround({ db, queue, pictures, core, now }: Needs) {
   const checks = new PressCheckStore(db);
   const calibrate = (input: CalibrationInput) => core.run('calibrate', calibrationOf(input));
   const findMaterial = async (id: string) => (await catalogue.read()).materials.find((own) => own.id === id);
-  const deviceZone = new Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const readCalendar = calendarReader(new SettingStore(db), deviceZone);
+  const here = new Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const readCalendar = calendarReader(new SettingStore(db), here);
   const writing = async (): Promise<PaperWriting> => {
     const [{ writing: own }, { document }] = await Promise.all([catalogue.read(), readCalendar()]);
     return { ...own.document, zone: document.zone };

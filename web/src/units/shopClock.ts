@@ -1,4 +1,3 @@
-import { formatDate } from '@saltflat/core/units';
 import { remembered } from './remembered.ts';
 
 /** Where a device keeps in which time zone the shop lies, as last heard. */
@@ -24,7 +23,7 @@ const known: { zone?: string } = readable(remembered(CLOCK_KEY));
 function readable(kept: { zone?: unknown }): { zone?: string } {
   if (typeof kept.zone !== 'string') return {};
   try {
-    formatDate(0, 'time', { dayOrder: 'day-month', hours: '24', language: 'en' }, kept.zone);
+    Intl.DateTimeFormat('en', { timeZone: kept.zone });
     return { zone: kept.zone };
   } catch {
     return {};
