@@ -18,7 +18,12 @@ await run(async () => {
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+  const calendar = await (await fetch(`${server.url}/api/v1/plan/calendar`)).json();
+  const page = await browser.newPage({
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: calendar.document.zone, // as in the shop, at whatever hour the pictures are taken
+  });
   await page.addInitScript(() => localStorage.setItem('saltflat.person', 'Ines'));
   const ask = async (path) => (await page.request.get(`${server.url}/api/v1${path}`)).json();
   const orderOf = async (search) =>

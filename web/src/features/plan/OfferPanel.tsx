@@ -3,6 +3,7 @@ import { Button, Note, Panel, Row, Stack } from '../../ui/index.ts';
 import { t } from '../../words/index.ts';
 import { inHours } from '../../planned/index.ts';
 import type { PlanTime } from '../../planned/index.ts';
+import { useWords } from '../../units/useWords.ts';
 import { OrderMoves } from './OrderMoves.tsx';
 import type { Offer } from './usePlanRoom.ts';
 
@@ -15,6 +16,7 @@ interface Props {
 
 /** A better plan that was found: what it gains, and what it moves, before anything is moved. */
 export function OfferPanel({ offer, time, onTake, onLeave }: Props) {
+  const words = useWords();
   const panel = useRef<HTMLElement>(null);
   useEffect(() => {
     // what was pressed to get it lay further down; what scrolling gives back is no way to clean up
@@ -23,7 +25,9 @@ export function OfferPanel({ offer, time, onTake, onLeave }: Props) {
   return (
     <Panel ref={panel} title={t('A better plan')} label={t('A better plan')} pad={14}>
       <Stack gap={10}>
-        <p>{gains(offer)}</p>
+        <p>
+          {gains(offer)} {words(offer.boundSaid)}
+        </p>
         {offer.soon > 0 && (
           <Note tone="caution">
             {offer.soon === 1

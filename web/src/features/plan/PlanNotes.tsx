@@ -14,7 +14,8 @@ import type { PlanDesk } from './usePlanRoom.ts';
 export function PlanSays({ desk, kept }: { desk: PlanDesk; kept: PlanGround['kept'] }) {
   const { search, isChanged, room } = desk;
   const words = useWords();
-  const bound = search.status === 'done' ? ` ${words(search.answer.boundSaid)}` : '';
+  // of a plan that is offered it stands with the offer
+  const bound = search.status === 'done' && desk.offer === null ? ` ${words(search.answer.boundSaid)}` : '';
   const stands = isChanged
     ? t('Changed here, not kept yet.')
     : kept

@@ -1,6 +1,13 @@
 import type { DayPlan, DayPlanDocument, Machine, PlanGround } from '@saltflat/contract';
 import { comparePlans, movePlanned, planFaults, planPicture, whyLater } from '@saltflat/core/plan';
-import type { LockedOp, MovedPlan, PlanInstance, PlanPicture, PlannedOp } from '@saltflat/core/plan';
+import type {
+  LockedOp,
+  MovedPlan,
+  PlanAnswer,
+  PlanInstance,
+  PlanPicture,
+  PlannedOp,
+} from '@saltflat/core/plan';
 import type { Said } from '@saltflat/core/words';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { serverNow } from '../../api/serverClock.ts';
@@ -19,6 +26,8 @@ export interface Offer {
   sparedChanges: number;
   /** Work within the next hour that it moves. */
   soon: number;
+  /** How much less late than it any plan could be. */
+  boundSaid: Said;
 }
 
 /** Nothing of the next hour is moved without its being said, min. */
@@ -70,7 +79,7 @@ export function usePlanRoom(ground: PlanGround, machines: readonly Machine[]): P
     if (hasNone) begin(instance, null); // a shop without a plan gets its first one by itself
   }, [hasNone, instance]);
   const offer = useMemo(
-    () => (search.status === 'done' && room.followed !== null ? offerOf(room, search.answer.best) : null),
+    () => (search.status === 'done' ? offerOf(room, search.answer) : null),
     [search, room],
   );
 
@@ -214,10 +223,7 @@ const LATER_MIN = 15;
 const lost = ({ before, after }: MovedOrder): number => (after ?? Infinity) - (before ?? 0);
 
 /** What a plan that was found has before the one that is followed; `null` where it has nothing. */
-function offerOf(
-  { own: { instance }, followed }: PlanRoom,
-  best: NonNullable<PlanRoom['followed']>,
-): Offer | null {
+function offerOf({ own: { instance }, followed }: PlanRoom, { best, boundSaid }: PlanAnswer): Offer | null {
   if (followed === null) return null;
   const spared = (figure: 'lateness' | 'finish' | 'setup'): number =>
     followed.score[figure] - best.score[figure];
@@ -235,5 +241,6 @@ function offerOf(
     sparedFinish,
     sparedChanges,
     soon: soon.length,
+    boundSaid,
   };
 }
