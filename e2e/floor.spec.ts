@@ -1,7 +1,6 @@
-import { spawn } from 'node:child_process';
-import type { ChildProcess } from 'node:child_process';
 import type { Page } from '@playwright/test';
-import { expect, test } from './journey.ts';
+import { startBuiltServer } from '../scripts/lib/testServer.mjs';
+import { expect, given, test } from './journey.ts';
 import {
   FILM_STEPS,
   askedFor,
@@ -176,9 +175,10 @@ test('a server killed in mid-run loses nothing: steps done meanwhile arrive when
   page,
   shop,
 }) => {
-  let server = await startServer(0, shop.databaseUrl);
-  const { port } = server;
-  const base = `http://127.0.0.1:${port}`;
+  // a second server on the same database, which may be killed
+  const own = { databaseUrl: shop.databaseUrl, log: given('SALTFLAT_E2E_LOG') };
+  let server = await startBuiltServer(own);
+  const { port, url: base } = server;
   const { lineId } = await orderOverApi(page.request, 14, 1);
   const run = (await (
     await page.request.post('/api/v1/runs', { data: { lineIds: [lineId], by: 'Ines' } })
@@ -189,12 +189,12 @@ test('a server killed in mid-run loses nothing: steps done meanwhile arrive when
   await finishStep(page, 'Ready the film printer');
   await finishStep(page, 'Print the film');
   await expect(nextTitle(page)).toHaveText('Powder the film');
-  server.child.kill('SIGKILL');
+  server.kill('SIGKILL');
   await expect(page.getByText('No connection to the server')).toBeVisible();
   await finishStep(page, 'Powder the film');
   await expect(nextTitle(page)).toHaveText('Melt the powder');
   await expect(page.getByText(/\(\d waiting\)/)).toBeVisible();
-  server = await startServer(port, shop.databaseUrl);
+  server = await startBuiltServer({ ...own, port });
   await expect(page.getByText('No connection to the server')).toBeHidden();
   await expect
     .poll(async () =>
@@ -203,30 +203,5 @@ test('a server killed in mid-run loses nothing: steps done meanwhile arrive when
       ).events.map(({ step }) => step),
     )
     .toEqual(['ready-printer', 'print-film', 'print-film', 'powder'].map((id) => `${id}/1.transfer-1.1`));
-  server.child.kill('SIGTERM');
+  await server.stop();
 });
-
-/** A second server on the same database, which a test may kill. */
-async function startServer(
-  port: number,
-  databaseUrl: string,
-): Promise<{ child: ChildProcess; port: number }> {
-  const child = spawn(process.execPath, ['server/dist/main.js'], {
-    cwd: new URL('..', import.meta.url),
-    env: {
-      ...process.env,
-      DATABASE_URL: databaseUrl,
-      SALTFLAT_PORT: String(port),
-      SALTFLAT_WEB: new URL('../web/dist', import.meta.url).pathname,
-      LOG_LEVEL: 'silent',
-    },
-    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-  });
-  const got = await new Promise<number>((resolve, reject) => {
-    child.on('message', (message: { port?: number; problem?: string }) =>
-      message.port ? resolve(message.port) : reject(new Error(message.problem)),
-    );
-    child.on('exit', () => reject(new Error('the second server stopped')));
-  });
-  return { child, port: got };
-}

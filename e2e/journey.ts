@@ -4,7 +4,8 @@ import { startDemoServer } from '../scripts/lib/testServer.mjs';
 
 export { expect } from '@playwright/test';
 
-function given(name: string): string {
+/** What the run of all journeys tells each of them. */
+export function given(name: string): string {
   const value = process.env[name];
   if (value === undefined) throw new Error(`${name} is not set: run the journeys by npm test`);
   return value;

@@ -1,6 +1,6 @@
 import type { DaySpan, WorkCalendar } from '@saltflat/core/plan';
 import type { FieldProblem } from './problems.ts';
-import { isZone } from './wallClock.ts';
+import { isZone } from '@saltflat/core/units';
 
 const clock = (minute: number): string =>
   `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;

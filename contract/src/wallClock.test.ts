@@ -1,5 +1,6 @@
+import { isZone } from '@saltflat/core/units';
 import { expect } from 'chai';
-import { dayIn, instantIn, isZone, midnightIn, minuteIn, minuteOfIn, wallIn } from './wallClock.ts';
+import { dayIn, instantIn, midnightIn, minuteIn, minuteOfIn, wallIn } from './wallClock.ts';
 
 describe('the clock on the wall', () => {
   it('counts minutes of a plan through the days on which clocks are changed', () => {

@@ -8,16 +8,6 @@ dayjs.extend(timezone);
 
 const MINUTE_MS = 60_000;
 
-/** Whether this names a time zone. */
-export function isZone(zone: string): boolean {
-  try {
-    new Intl.DateTimeFormat('en', { timeZone: zone });
-    return true;
-  } catch {
-    return false;
-  }
-}
-
 /** By zone: one is dear to make, and a plan asks for thousands of instants. */
 const clocks = new Map<string, Intl.DateTimeFormat>();
 

@@ -4,12 +4,22 @@ export interface Cluster {
   url: string;
   env: Record<string, string>;
 }
-export interface DemoServer {
+export interface BuiltServer {
   url: string;
-  databaseUrl: string;
-  name: string;
+  port: number;
+  kill: (signal: NodeJS.Signals) => void;
   stop: () => Promise<void>;
 }
+export interface DemoServer extends BuiltServer {
+  databaseUrl: string;
+  name: string;
+}
+export function startBuiltServer(options: {
+  databaseUrl: string;
+  port?: number;
+  log: string;
+  env?: Record<string, string>;
+}): Promise<BuiltServer>;
 export function startDemoServer(
   cluster: Cluster,
   options: { port?: number; log: string; template?: string },

@@ -11,19 +11,28 @@ import { BUILT, SERVER_ARGS } from './build.mjs';
  *
  * @param cluster bin, url and env of a throwaway cluster
  * @param template name of the database that is copied, from `makeDemoShop`; without one the shop is filled at the start
- * @returns its address, its database's, and stop(), which waits until it has ended
+ * @returns what `startBuiltServer` does, with its database's address and name
  */
 export async function startDemoServer(cluster, { port = 0, log, template = 'template1' }) {
   const name = `demo_${randomUUID().replaceAll('-', '')}`;
   const sql = `create database ${name} template ${template}`;
   execFileSync(join(cluster.bin, 'psql'), ['-X', '-q', '-d', cluster.url, '-c', sql]);
   const databaseUrl = cluster.url.replace(/\/[^/]*$/, `/${name}`);
+  return { ...(await startBuiltServer({ databaseUrl, port, log, env: cluster.env })), databaseUrl, name };
+}
+
+/**
+ * Starts the built server on a database.
+ *
+ * @returns its address and port, kill(), which ends it as a signal does, and stop(), which waits until it has ended
+ */
+export async function startBuiltServer({ databaseUrl, port = 0, log, env = {} }) {
   const out = openSync(log, 'a');
   const child = spawn(process.execPath, SERVER_ARGS, {
     stdio: ['ignore', out, out, 'ipc'],
     env: {
       ...process.env,
-      ...cluster.env,
+      ...env,
       NODE_ENV: 'production',
       DATABASE_URL: databaseUrl,
       SALTFLAT_PORT: String(port),
@@ -41,7 +50,7 @@ export async function startDemoServer(cluster, { port = 0, log, template = 'temp
     child.kill('SIGTERM');
     await ended;
   };
-  return { url: `http://127.0.0.1:${got}`, databaseUrl, name, stop };
+  return { url: `http://127.0.0.1:${got}`, port: got, kill: (signal) => child.kill(signal), stop };
 }
 
 /**

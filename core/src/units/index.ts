@@ -21,5 +21,5 @@ export {
 } from './format.ts';
 export { findSlip } from './slips.ts';
 export type { Slip } from './slips.ts';
-export { CURRENCIES, USUAL_WRITING, formatDate } from './writing.ts';
+export { CURRENCIES, USUAL_WRITING, formatDate, isZone } from './writing.ts';
 export type { Currency, DateKind, DateWriting, Writing } from './writing.ts';

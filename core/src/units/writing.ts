@@ -51,6 +51,16 @@ export const USUAL_WRITING: Writing = {
  */
 export type DateKind = 'day' | 'weekday' | 'date' | 'weekday-time' | 'day-time' | 'time';
 
+/** Whether this names a time zone. */
+export function isZone(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /**
  * An instant as people read it.
  *

@@ -1,3 +1,4 @@
+import { isZone } from '@saltflat/core/units';
 import { remembered } from './remembered.ts';
 
 /** Where a device keeps in which time zone the shop lies, as last heard. */
@@ -16,31 +17,24 @@ export function zoneWords(zone: string): string {
   return parts.find(({ type }) => type === 'timeZoneName')?.value ?? zone;
 }
 
-/** As last heard; an object, since what is remembered is one. */
-const known: { zone?: string } = readable(remembered(CLOCK_KEY));
+/** As last heard; something else may have been kept there, or a zone this browser does not know. */
+let known = readable(remembered(CLOCK_KEY));
 
-/** Something else may have been kept there, or a zone this browser does not know. */
-function readable(kept: { zone?: unknown }): { zone?: string } {
-  if (typeof kept.zone !== 'string') return {};
-  try {
-    Intl.DateTimeFormat('en', { timeZone: kept.zone });
-    return { zone: kept.zone };
-  } catch {
-    return {};
-  }
+function readable({ zone }: { zone?: unknown }): string | null {
+  return typeof zone === 'string' && isZone(zone) ? zone : null;
 }
 
 /** Whether it was ever heard which clock the shop goes by. */
-export const isShopClockKnown = (): boolean => known.zone !== undefined;
+export const isShopClockKnown = (): boolean => known !== null;
 
 /**
  * Time zone of the shop, by whose clock all days and hours are read and typed wherever the device is; the device’s own
  * until it was heard.
  */
-export const shopZone = (): string => known.zone ?? deviceZone();
+export const shopZone = (): string => known ?? deviceZone();
 
 /** Keeps in mind which clock the shop goes by. */
 export function keepShopClock(zone: string): void {
-  known.zone = zone;
-  localStorage.setItem(CLOCK_KEY, JSON.stringify(known));
+  known = zone;
+  localStorage.setItem(CLOCK_KEY, JSON.stringify({ zone }));
 }

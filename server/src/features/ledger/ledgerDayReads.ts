@@ -2,7 +2,7 @@
 // once a route version, out of its stored document.
 import { DomainError } from '@saltflat/contract';
 import type { LedgerDays, LedgerDaysQuery } from '@saltflat/contract';
-import { isZone } from '@saltflat/contract/wallClock';
+import { isZone } from '@saltflat/core/units';
 import type { Database } from '../../db/connection.ts';
 
 const DAYS = 30;
